@@ -1,0 +1,81 @@
+# Two commands for a fresh machine: `make demo` starts Vadouvan with the demo kitchen,
+# `make test` passes all checks. Both set up what they need first.
+SHELL := /bin/bash
+PYTHON ?= python3
+BIN := .venv/bin
+UV := $(BIN)/uv
+export UV_PYTHON_DOWNLOADS := never
+export OPENBLAS_NUM_THREADS := 1
+export PYTHONPATH := src
+# Compiled modules save two seconds a start.
+unexport PYTHONDONTWRITEBYTECODE
+
+.PHONY: demo demo-reset run test check unit browser bench lock types format setup setup-test clean
+
+## Start with the demo kitchen; changes are kept in .demo
+demo: setup web/dist/index.html
+	@$(BIN)/python -m vadouvan.cli serve --demo --data-dir .demo
+
+## Forget all changes to the demo kitchen
+demo-reset:
+	rm -rf .demo
+
+## Start with your own kitchen, kept in the user's data folder
+run: setup web/dist/index.html
+	@$(BIN)/python -m vadouvan.cli serve
+
+## Everything: types, linters, import rules, builds, unit and browser tests
+test: setup-test web/dist/index.html
+	$(BIN)/python -m tests.everything
+
+## The quick part of `make test`, without the browser
+unit: setup-test
+	$(BIN)/python -m tests.everything --without-browser
+
+## Speed, as ratios
+bench: setup-test
+	$(BIN)/python -m tests.bench
+
+## Regenerate the types, the schemas and the locks that are derived from sources
+types: setup-test web/node_modules/.stamp
+	$(BIN)/python -m vadouvan.cli openapi > web/openapi.json
+	cd web && npm run --silent types
+	$(BIN)/python -m vadouvan.cli schema > src/vadouvan/formats/batch.schema.json
+
+format: setup-test web/node_modules/.stamp
+	$(BIN)/ruff format src tests
+	$(BIN)/ruff check --fix src tests
+	cd web && npm run --silent format
+
+lock: setup
+	for part in run dev tools; do $(UV) pip compile -q --generate-hashes --no-header --no-annotate --universal \
+	  --python-version 3.11 requirements/$$part.in -o requirements/$$part.txt; done
+
+setup: .venv/.run
+setup-test: .venv/.dev
+
+.venv/.tools: requirements/tools.txt
+	@$(PYTHON) -c 'import sys; sys.exit(sys.version_info < (3, 11))' || { echo "Vadouvan needs Python 3.11 or newer; set PYTHON=..."; exit 1; }
+	test -x $(BIN)/python || $(PYTHON) -m venv .venv
+	$(BIN)/python -m pip install --quiet --require-hashes -r requirements/tools.txt
+	@touch $@
+
+.venv/.run: .venv/.tools requirements/run.txt
+	@test -e .venv/.dev || $(UV) pip install --quiet --require-hashes --compile-bytecode --python $(BIN)/python -r requirements/run.txt
+	@touch $@
+
+.venv/.dev: .venv/.tools requirements/dev.txt
+	$(UV) pip install --quiet --require-hashes --compile-bytecode --python $(BIN)/python -r requirements/dev.txt
+	@touch $@ .venv/.run
+
+web/node_modules/.stamp: web/package.json web/package-lock.json
+	@node -e 'process.exit(parseInt(process.versions.node) < 20)' || { echo "Vadouvan needs Node 20 or newer to build its page."; exit 1; }
+	cd web && npm ci --no-progress --loglevel=error
+	@touch $@
+
+web/dist/index.html: web/node_modules/.stamp web/index.html web/vite.config.ts $(shell find web/src web/public -type f 2>/dev/null)
+	cd web && npm run --silent build
+	@touch $@
+
+clean:
+	rm -rf .venv web/node_modules web/dist .demo

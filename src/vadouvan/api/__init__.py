@@ -1,0 +1,1 @@
+"""HTTP: carries questions to the core and answers back. Decides nothing about cooking."""

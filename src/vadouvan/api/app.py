@@ -1,0 +1,46 @@
+"""The application: routers, error answers, and the built page for everything else."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from fastapi import FastAPI
+from fastapi.responses import FileResponse
+from fastapi.staticfiles import StaticFiles
+
+from vadouvan import __version__
+from vadouvan.api.context import Context
+from vadouvan.api.errors import add_error_handlers
+from vadouvan.api.routers import batches, examples, tables
+from vadouvan.api.schemas.batch import TroubleOut
+
+# The page loads nothing from elsewhere, and says so to the browser.
+SAFE_HEADERS = {
+    "Content-Security-Policy": "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'",
+    "X-Content-Type-Options": "nosniff",
+    "Referrer-Policy": "no-referrer",
+}
+
+
+def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
+    """The application over a kitchen; with ``web_dir`` it serves the built page too."""
+    app = FastAPI(title="Vadouvan", version=__version__, docs_url=None, redoc_url=None, openapi_url="/api/openapi.json")
+    app.state.context = context
+    add_error_handlers(app)
+    responses: dict[int | str, dict[str, object]] = {code: {"model": TroubleOut} for code in (404, 409, 422)}
+    for router in (batches.router, tables.router, examples.router):
+        app.include_router(router, responses=responses)
+    if web_dir is not None:
+        _serve_page(app, web_dir)
+    return app
+
+
+def _serve_page(app: FastAPI, web_dir: Path) -> None:
+    app.mount("/assets", StaticFiles(directory=web_dir / "assets"), name="assets")
+
+    @app.get("/{path:path}", include_in_schema=False)
+    def page(path: str) -> FileResponse:
+        """The one page, whatever the address: it finds its own view."""
+        wanted = web_dir / path
+        known = path in ("favicon.svg",) and wanted.is_file()
+        return FileResponse(wanted if known else web_dir / "index.html", headers=SAFE_HEADERS)

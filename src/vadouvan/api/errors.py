@@ -1,0 +1,41 @@
+"""From an error to a response: the only such place."""
+
+from __future__ import annotations
+
+from fastapi import FastAPI, Request
+from fastapi.exceptions import RequestValidationError
+from fastapi.responses import JSONResponse
+
+from vadouvan.api.schemas.batch import TroubleOut
+from vadouvan.errors import BadInput, InputError, NotKept, Overtaken, VadouvanError
+from vadouvan.formats.judgement import ProblemOut, problem_out
+
+STATUS: dict[type[VadouvanError], int] = {InputError: 422, BadInput: 422, NotKept: 404, Overtaken: 409}
+
+
+def add_error_handlers(app: FastAPI) -> None:
+    """Answer every error of ours, and every malformed request, with a sentence."""
+    app.add_exception_handler(VadouvanError, _ours)
+    app.add_exception_handler(RequestValidationError, _malformed)
+
+
+async def _ours(_request: Request, error: Exception) -> JSONResponse:
+    found = error.errors if isinstance(error, BadInput) else (error,) if isinstance(error, InputError) else ()
+    status = next((code for kind, code in STATUS.items() if isinstance(error, kind)), 500)
+    return _answer(status, str(error), [problem_out(item) for item in found])
+
+
+async def _malformed(_request: Request, error: Exception) -> JSONResponse:
+    """What the request held is left out of the answer: it may not even be writable as JSON."""
+    details = error.errors() if isinstance(error, RequestValidationError) else []
+    problems = [
+        ProblemOut(field=".".join(str(step) for step in item["loc"]), given="", wrong=item["msg"], accepted="")
+        for item in details
+    ]
+    return _answer(422, "The request could not be read.", problems)
+
+
+def _answer(status: int, sentence: str, problems: list[ProblemOut]) -> JSONResponse:
+    body = TroubleOut(sentence=sentence, problems=problems).model_dump_json()
+    clean = body.encode("utf-8", errors="replace").decode()
+    return JSONResponse(status_code=status, content=TroubleOut.model_validate_json(clean).model_dump())

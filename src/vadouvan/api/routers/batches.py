@@ -1,0 +1,79 @@
+"""Batches: made, changed, judged, removed, written to a file and read from one."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from fastapi import APIRouter, Path, Response
+
+from vadouvan.api.context import Context, Here
+from vadouvan.api.schemas.batch import BatchFileBody, BatchOut, ChangeBody
+from vadouvan.api.schemas.draft import DraftBody
+from vadouvan.core.judge import judge
+from vadouvan.formats import batch_file
+from vadouvan.formats.judgement import judgement_out
+from vadouvan.store.batches import KeptBatch
+
+router = APIRouter(prefix="/api/batches", tags=["batches"])
+
+Identity = Annotated[str, Path(max_length=64)]
+
+
+def answer(kept: KeptBatch, here: Context) -> BatchOut:
+    """A kept batch as the page gets it, judged as of now."""
+    judgement = judge(kept.draft, here.kitchen, now=here.now())
+    return BatchOut(
+        id=kept.id,
+        revision=kept.revision,
+        draft=DraftBody.model_validate(kept.draft),
+        judgement=judgement_out(judgement),
+    )
+
+
+@router.get("")
+def list_batches(here: Here) -> list[BatchOut]:
+    """All batches in the order they were made, each with its judgement."""
+    return [answer(kept, here) for kept in here.batches.all()]
+
+
+@router.post("", status_code=201)
+def make_batch(draft: DraftBody, here: Here) -> BatchOut:
+    """Keep a new batch."""
+    return answer(here.batches.add(here.new_id(), draft.to_core(), now=here.now()), here)
+
+
+@router.post("/from-file", status_code=201)
+def make_batch_from_file(body: BatchFileBody, here: Here) -> BatchOut:
+    """Keep a new batch read from the text of a batch file."""
+    draft = batch_file.read(body.text)
+    return answer(here.batches.add(here.new_id(), draft, now=here.now()), here)
+
+
+@router.get("/{identity}")
+def get_batch(identity: Identity, here: Here) -> BatchOut:
+    """One batch with its judgement as of now."""
+    return answer(here.batches.get(identity), here)
+
+
+@router.put("/{identity}")
+def change_batch(identity: Identity, change: ChangeBody, here: Here) -> BatchOut:
+    """Keep a changed draft; 409 if the batch was changed elsewhere since."""
+    kept = here.batches.change(identity, change.draft.to_core(), revision=change.revision, now=here.now())
+    return answer(kept, here)
+
+
+@router.delete("/{identity}", status_code=204)
+def remove_batch(identity: Identity, here: Here) -> None:
+    """Remove a batch."""
+    here.batches.remove(identity)
+
+
+@router.get("/{identity}/file", response_class=Response)
+def get_batch_file(identity: Identity, here: Here) -> Response:
+    """The batch as a file."""
+    kept = here.batches.get(identity)
+    return Response(
+        batch_file.write(kept.draft),
+        media_type="application/json",
+        headers={"Content-Disposition": f'attachment; filename="batch-{kept.id[:8]}.json"'},
+    )

@@ -1,0 +1,53 @@
+"""Reference tables to choose from, and the reading of a line as it is typed."""
+
+from __future__ import annotations
+
+from fastapi import APIRouter
+
+from vadouvan.api.context import Here
+from vadouvan.api.schemas.batch import CutOut, IngredientNameOut, LineAnswer, LineQuestion, TablesOut
+from vadouvan.core.draft import LineSaid
+from vadouvan.core.judge import grams_figure
+from vadouvan.core.reading import portion_of
+from vadouvan.errors import InputError
+from vadouvan.formats.judgement import problem_out
+
+router = APIRouter(prefix="/api", tags=["tables"])
+
+
+@router.get("/tables")
+def get_tables(here: Here) -> TablesOut:
+    """Cuts and ingredients that ship with the application."""
+    cuts = [
+        CutOut(
+            id=kind.id,
+            name=kind.name,
+            species=kind.species,
+            shape=kind.shape,
+            thickness_mm=kind.thickness_m * 1000,
+            mass_g=kind.mass_kg * 1000,
+        )
+        for kind in here.kitchen.cuts.values()
+    ]
+    ingredients = [
+        IngredientNameOut(id=item.id, name=item.name, also_called=list(item.also_called), group=item.group)
+        for item in here.kitchen.pantry.by_id.values()
+    ]
+    return TablesOut(cuts=cuts, ingredients=ingredients)
+
+
+@router.post("/lines/reading")
+def read_line_as_typed(question: LineQuestion, here: Here) -> LineAnswer:
+    """What a line being typed would weigh; a line that cannot be read is an answer, not an error."""
+    try:
+        portion = portion_of(LineSaid("typed", question.text), here.kitchen.pantry)
+    except InputError as error:
+        return LineAnswer(problem=problem_out(error))
+    figure = grams_figure(portion)
+    return LineAnswer(
+        name=portion.ingredient.name,
+        shown=figure.shown,
+        band_shown=figure.band_shown,
+        guessed=portion.guessed,
+        salt_g=portion.mass_kg.value * portion.ingredient.salt.value * 1000,
+    )

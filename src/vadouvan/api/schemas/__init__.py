@@ -1,0 +1,1 @@
+"""Shapes of requests and answers that are not a format of their own."""

@@ -1,0 +1,89 @@
+"""Batches and reference tables as the page gets them."""
+
+from __future__ import annotations
+
+from pydantic import BaseModel, Field
+
+from vadouvan.api.schemas.draft import DraftBody
+from vadouvan.formats.judgement import JudgementOut, ProblemOut
+
+
+class BatchOut(BaseModel):
+    """A kept batch with its judgement."""
+
+    id: str
+    revision: int
+    draft: DraftBody
+    judgement: JudgementOut
+
+
+class ChangeBody(BaseModel):
+    """A change to a batch: the whole draft, and the revision it was made from."""
+
+    revision: int = Field(ge=1, le=2**31)
+    draft: DraftBody
+
+
+class BatchFileBody(BaseModel):
+    """The text of a batch file."""
+
+    text: str = Field(max_length=2_000_000)
+
+
+class LineQuestion(BaseModel):
+    """A line being typed."""
+
+    text: str = Field(max_length=2000)
+
+
+class LineAnswer(BaseModel):
+    """What a line being typed would weigh, or what is wrong with it."""
+
+    name: str | None = None
+    shown: str | None = None
+    band_shown: str | None = None
+    guessed: bool = False
+    salt_g: float | None = None
+    problem: ProblemOut | None = None
+
+
+class CutOut(BaseModel):
+    """A kind of cut to choose from."""
+
+    id: str
+    name: str
+    species: str
+    shape: str
+    thickness_mm: float
+    mass_g: float
+
+
+class IngredientNameOut(BaseModel):
+    """An ingredient to choose from."""
+
+    id: str
+    name: str
+    also_called: list[str]
+    group: str
+
+
+class TablesOut(BaseModel):
+    """What a cook can choose from."""
+
+    cuts: list[CutOut]
+    ingredients: list[IngredientNameOut]
+
+
+class ExampleOut(BaseModel):
+    """An example start."""
+
+    id: str
+    name: str
+    about: str
+
+
+class TroubleOut(BaseModel):
+    """Why a request was not carried out, in a sentence, and field by field."""
+
+    sentence: str
+    problems: list[ProblemOut]

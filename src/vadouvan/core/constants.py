@@ -1,0 +1,91 @@
+"""Every constant of the model, once: value, range, unit, source key and standing.
+
+``standing`` says how far to trust a value: ``exact``, ``derived`` (arithmetic from others),
+``published`` (recalled, not looked up again), ``practice`` (common among cooks) or ``ours``
+(our calibration). All but the first two are shown to the cook as estimates.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+Standing = Literal["exact", "derived", "published", "practice", "ours"]
+
+
+@dataclass(frozen=True)
+class Constant:
+    """A number with its range, unit, source key and standing."""
+
+    value: float
+    low: float
+    high: float
+    unit: str
+    source: str
+    standing: Standing
+
+
+def _exact(value: float, unit: str, source: str = "physical") -> Constant:
+    return Constant(value, value, value, unit, source, "exact")
+
+
+# --- physics -------------------------------------------------------------------------------
+ZERO_CELSIUS_K = _exact(273.15, "K")
+GAS_CONSTANT = _exact(8.314462618, "J/(mol K)")
+REFERENCE_TEMPERATURE_K = _exact(277.15, "K")  # 4 C, where diffusivities are quoted
+
+# --- salt in meat --------------------------------------------------------------------------
+SALT_DIFFUSIVITY = Constant(2.4e-10, 1.5e-10, 4.0e-10, "m2/s", "fox1980;sabadini1998;volpato2007", "ours")
+SALT_DIFFUSIVITY_FISH_FACTOR = Constant(1.3, 0.5, 4.0, "1", "calibration", "ours")
+DIFFUSIVITY_LOG_SD = Constant(0.30, 0.20, 0.45, "1", "calibration", "ours")
+LENGTH_LOG_SD = Constant(0.10, 0.05, 0.15, "1", "calibration", "ours")
+ACTIVATION_ENERGY = Constant(21_000.0, 17_000.0, 35_000.0, "J/mol", "fox1980", "published")
+SATURATION_KG_PER_KG_WATER = Constant(0.3587, 0.357, 0.360, "kg/kg", "handbook_solubility", "published")
+VISIBLE_SALT_KG_PER_KG_WATER = Constant(0.007, 0.004, 0.010, "kg/kg", "calibration", "ours")
+TASTED_SALT_KG_PER_KG_WATER = Constant(0.0053, 0.003, 0.008, "kg/kg", "calibration", "ours")
+MEAT_DENSITY = Constant(1060.0, 1040.0, 1080.0, "kg/m3", "usda_composition", "published")
+FILM_WATER_KG_PER_M2 = Constant(0.5, 0.2, 1.0, "kg/m2", "calibration", "ours")
+
+# --- the window ----------------------------------------------------------------------------
+SALT_TARGET_KG_PER_KG = Constant(0.012, 0.008, 0.015, "kg/kg", "common_practice", "practice")
+OVER_SALT_FACTOR = Constant(1.35, 1.2, 1.5, "1", "calibration", "ours")
+SURFACE_SALT_RED = Constant(0.030, 0.025, 0.035, "kg/kg", "calibration", "ours")
+SURFACE_SALT_POULTRY = Constant(0.028, 0.023, 0.033, "kg/kg", "calibration", "ours")
+SURFACE_SALT_FISH = Constant(0.022, 0.018, 0.026, "kg/kg", "calibration", "ours")
+SHELL_M = Constant(0.005, 0.003, 0.008, "m", "calibration", "ours")
+EARLY_DEPTH_M = Constant(0.003, 0.002, 0.004, "m", "calibration", "ours")
+EARLY_DEPTH_SHARE = Constant(0.2, 0.1, 0.3, "1", "calibration", "ours")
+SURFACE_DEPTH_SHARE = Constant(0.6, 0.5, 0.7, "1", "calibration", "ours")
+THROUGH_SHARE = Constant(0.8, 0.6, 0.9, "1", "calibration", "ours")
+SEASONED_VOLUME_SHARE = Constant(0.875, 0.75, 0.95, "1", "calibration", "ours")
+MOST_OF_SETTLED = Constant(0.6, 0.5, 0.8, "1", "calibration", "ours")
+SALT_MATTERS_KG_PER_KG = Constant(0.001, 0.0005, 0.002, "kg/kg", "calibration", "ours")
+BEST_NEAR_LATEST = Constant(0.9, 0.8, 1.0, "1", "calibration", "ours")
+BEST_AT_MOST_SHARE_OF_LATEST = Constant(0.75, 0.6, 0.9, "1", "calibration", "ours")
+AROMA_CONTACT_S = Constant(1800.0, 900.0, 3600.0, "s", "common_practice", "practice")
+AROMA_CONTACT_FISH_S = Constant(900.0, 600.0, 1800.0, "s", "common_practice", "practice")
+AROMA_BEST_S = Constant(7200.0, 3600.0, 14_400.0, "s", "common_practice", "practice")
+STRONG_ACID_PH = Constant(4.0, 3.7, 4.3, "1", "common_practice", "practice")
+STRONG_ACID_KG_PER_KG = Constant(0.003, 0.002, 0.005, "kg/kg", "calibration", "ours")
+STRONG_BATH_KG_PER_KG_WATER = Constant(0.05, 0.04, 0.06, "kg/kg", "common_practice", "practice")
+FISH_IN_STRONG_BATH_S = Constant(43_200.0, 21_600.0, 86_400.0, "s", "common_practice", "practice")
+THIN_M = Constant(0.016, 0.012, 0.020, "m", "common_practice", "practice")
+THIN_RED_QUALITY_S = Constant(86_400.0, 43_200.0, 129_600.0, "s", "common_practice", "practice")
+RED_QUALITY_S = Constant(259_200.0, 172_800.0, 345_600.0, "s", "common_practice", "practice")
+FRIDGE_ADVISED_C = Constant(5.0, 4.0, 5.0, "C", "fsis", "published")
+FRIDGE_STOP_C = Constant(8.0, 8.0, 8.0, "C", "fsis", "published")
+
+# --- enzymes, on the scale "neat fresh pineapple juice at 4 C = 1" ---------------------------
+ENZYME_ACTIVATION = Constant(48_000.0, 35_000.0, 60_000.0, "J/mol", "calibration", "ours")
+ENZYME_REFERENCE_K = _exact(277.0, "K", "calibration")
+ENZYME_FULL_FILM_KG_PER_M2 = Constant(0.5, 0.3, 1.0, "kg/m2", "calibration", "ours")
+ENZYME_PLEASANT_H = Constant(0.75, 0.4, 1.5, "h", "calibration", "ours")
+ENZYME_BEST_H = Constant(2.0, 1.0, 4.0, "h", "calibration", "ours")
+ENZYME_VERY_SOFT_H = Constant(4.0, 2.0, 8.0, "h", "calibration", "ours")
+ENZYME_MUSH_H = Constant(8.0, 4.0, 16.0, "h", "calibration", "ours")
+ENZYME_VARIABILITY = Constant(1.5, 1.3, 2.0, "1", "calibration", "ours")
+ENZYME_REFERENCE_THICKNESS_M = Constant(0.012, 0.012, 0.012, "m", "calibration", "ours")
+ENZYME_MATTERS_FROM = Constant(0.02, 0.01, 0.05, "1", "calibration", "ours")
+
+# --- water in raw meat, kg per kg, where a cut's own figure is missing ------------------------
+WATER_SHARE = Constant(0.73, 0.60, 0.79, "kg/kg", "usda_composition", "published")

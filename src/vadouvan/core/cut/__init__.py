@@ -1,0 +1,1 @@
+"""The cut: what it is, its pieces, and the shape through which everything has to pass."""

@@ -1,0 +1,62 @@
+"""A batch as the cook typed it: texts and choices, kept exactly, read later.
+
+Every field is text, so that nothing typed is ever lost, whether it can be read or not. Empty
+means "not said"; what is then assumed is told in the reading.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+
+MOST_LINES = 60
+LONGEST_TEXT = 200
+
+
+@dataclass(frozen=True)
+class CutSaid:
+    """Answers about the cut. ``kind`` is an id of the table of cuts."""
+
+    kind: str = ""
+    mass: str = ""
+    shape: str = ""
+    thickness: str = ""
+    pieces: str = ""
+    blocked_faces: str = ""
+    bone_share: str = ""
+
+
+@dataclass(frozen=True)
+class LineSaid:
+    """One typed line of the mix with an identity of its own."""
+
+    id: str
+    text: str
+
+
+@dataclass(frozen=True)
+class HoldSaid:
+    """Answers about the hold."""
+
+    fridge: str = ""
+    goal: str = ""
+    salt_target: str = ""
+
+
+@dataclass(frozen=True)
+class MealSaid:
+    """Answers about the meal: local date and time, time from pull to plate, time zone name."""
+
+    at: str = ""
+    lead: str = ""
+    time_zone: str = ""
+
+
+@dataclass(frozen=True)
+class Draft:
+    """A whole batch as typed."""
+
+    name: str = ""
+    cut: CutSaid = field(default_factory=CutSaid)
+    mix: tuple[LineSaid, ...] = ()
+    hold: HoldSaid = field(default_factory=HoldSaid)
+    meal: MealSaid = field(default_factory=MealSaid)

@@ -1,0 +1,127 @@
+"""A computed figure: its value, its unit, its band where it is uncertain, and its working.
+
+Every number that a cook sees is one of these, so that each can open how it was worked out.
+Rounding to what can be acted on is done here and nowhere else.
+"""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from typing import Literal
+
+Unit = Literal["g", "g/kg", "g/100 g", "h", "mm", "1", "%", "pieces", "pH", "C", "cm2"]
+
+
+@dataclass(frozen=True)
+class Given:
+    """One input of a working, in the unit it is told in."""
+
+    name: str
+    value: float
+    unit: str
+
+
+@dataclass(frozen=True)
+class Working:
+    """How a figure came about: the rule in words, what went in, the source keys."""
+
+    rule: str
+    inputs: tuple[Given, ...]
+    sources: tuple[str, ...]
+
+
+@dataclass(frozen=True)
+class Figure:
+    """A value in a unit, with an 80 % band (``low`` to ``high``) where it is uncertain."""
+
+    name: str
+    value: float
+    unit: Unit
+    working: Working
+    low: float | None = None
+    high: float | None = None
+
+    @property
+    def shown(self) -> str:
+        """The value as a cook reads it, unit included."""
+        return told(self.value, self.unit)
+
+    @property
+    def band_shown(self) -> str | None:
+        """The band as a cook reads it, or nothing when both ends round to the value."""
+        if self.low is None or self.high is None:
+            return None
+        low, high = told(self.low, self.unit), told(self.high, self.unit)
+        if low == high == self.shown:
+            return None
+        return f"{low.removesuffix(f' {self.unit}')} to {high}"
+
+
+def told(value: float, unit: Unit) -> str:
+    """A value rounded to what can be acted on, with its unit.
+
+    >>> told(612.3, "g"), told(4.26, "g"), told(0.42, "h"), told(26.4, "h")
+    ('612 g', '4.3 g', '25 min', '26 h')
+    """
+    if unit == "h":
+        return hours_told(value)
+    if unit == "pH":
+        return f"{value:.1f}"
+    if unit == "1":
+        return number_told(value)
+    return f"{number_told(value)} {unit}"
+
+
+def number_told(value: float) -> str:
+    """Two significant figures below ten, whole numbers from ten on.
+
+    >>> [number_told(v) for v in (0.034, 1.25, 9.96, 18.4, 2604.0, 0.0)]
+    ['0.03', '1.3', '10', '18', '2604', '0']
+    """
+    size = abs(value)
+    if size < 0.005:
+        return "0"
+    if size < 1:
+        return f"{value:.2f}".rstrip("0").rstrip(".")
+    if size < 9.95:
+        return f"{value:.1f}".removesuffix(".0")
+    return f"{value:.0f}"
+
+
+Towards = Literal["near", "down", "up"]
+
+
+def hours_told(hours: float, towards: Towards = "near") -> str:
+    """A duration as a cook says it: five-minute steps, half hours, hours, then days.
+
+    ``towards`` rounds a latest time down and an earliest time up, so that acting on the
+    words never oversteps the figure.
+
+    >>> [hours_told(h) for h in (0.05, 1.48, 3.3, 26.4, 120.0)]
+    ['5 min', '1 h 30', '3 h 30', '26 h', '5 days']
+    >>> hours_told(2.9, "down"), hours_told(2.1, "up")
+    ('2 h 30', '2 h 30')
+    """
+    step_min = _step_minutes(hours)
+    steps = hours * 60 / step_min
+    whole = {"near": math.floor(steps + 0.5), "down": math.floor(steps + 1e-6), "up": math.ceil(steps - 1e-6)}[towards]
+    minutes = max(5, whole * step_min)
+    if minutes < 60:
+        return f"{minutes} min"
+    if minutes < 72 * 60:
+        return _hours_and_minutes(minutes)
+    return f"{number_told(minutes / 1440)} days"
+
+
+def _step_minutes(hours: float) -> int:
+    """The step a cook can act on: finer when it is soon over."""
+    for below_h, step_min in ((0.96, 5), (2.0, 10), (11.75, 30), (72.0, 60)):
+        if hours < below_h:
+            return step_min
+    return 12 * 60
+
+
+def _hours_and_minutes(minutes: int) -> str:
+    whole, rest = divmod(minutes, 60)
+    return f"{whole} h {rest:02d}" if rest else f"{whole} h"

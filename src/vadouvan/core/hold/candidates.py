@@ -1,0 +1,302 @@
+"""Every limit that could open, mark or close the window of one hold."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from vadouvan.core.constants import (
+    AROMA_BEST_S,
+    AROMA_CONTACT_FISH_S,
+    AROMA_CONTACT_S,
+    EARLY_DEPTH_M,
+    EARLY_DEPTH_SHARE,
+    FISH_IN_STRONG_BATH_S,
+    MOST_OF_SETTLED,
+    OVER_SALT_FACTOR,
+    RED_QUALITY_S,
+    SALT_MATTERS_KG_PER_KG,
+    SEASONED_VOLUME_SHARE,
+    SHELL_M,
+    STRONG_ACID_KG_PER_KG,
+    STRONG_ACID_PH,
+    STRONG_BATH_KG_PER_KG_WATER,
+    SURFACE_DEPTH_SHARE,
+    SURFACE_SALT_FISH,
+    SURFACE_SALT_POULTRY,
+    SURFACE_SALT_RED,
+    TASTED_SALT_KG_PER_KG_WATER,
+    THIN_M,
+    THIN_RED_QUALITY_S,
+    THROUGH_SHARE,
+)
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.figure import hours_told, number_told
+from vadouvan.core.hold.enzyme import EnzymeTimes, effective_strength, enzyme_times
+from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.limits import Basis, Limit
+from vadouvan.core.hold.modes import Array
+from vadouvan.core.hold.salt import Contact, SaltCourse, salt_course
+from vadouvan.core.hold.temperature import salt_diffusivity
+from vadouvan.core.mix.balance import Balance
+
+NEVER_H = 24.0 * 60  # longer than any hold: stands for "not within this hold"
+
+
+@dataclass(frozen=True)
+class HoldCase:
+    """One hold with its salt course worked out; ``diffusivity`` [m2/s] sets the pace."""
+
+    cut: Cut
+    balance: Balance
+    hold: Hold
+    contact: Contact
+    course: SaltCourse
+    diffusivity: float
+
+    def with_pace(self, factor: float) -> HoldCase:
+        """The same course run at a faster or slower diffusivity."""
+        return replace(self, diffusivity=self.diffusivity * factor)
+
+    @property
+    def hours(self) -> Array:
+        """The course's time axis [h]."""
+        return self.course.tau_m2 / self.diffusivity / 3600
+
+    @property
+    def water_share(self) -> float:
+        """Water in the meat [kg/kg]."""
+        return self.cut.kind.water_share
+
+    def hour_when(self, series: Array, threshold: float) -> float:
+        """First hour at which a rising series reaches a threshold; ``NEVER_H`` if it does not."""
+        over = np.flatnonzero(series >= threshold)
+        if len(over) == 0:
+            return NEVER_H
+        first = int(over[0])
+        if first == 0:
+            return float(self.hours[0])
+        below, above = float(series[first - 1]), float(series[first])
+        part = (threshold - below) / (above - below)
+        return float(self.hours[first - 1] + part * (self.hours[first] - self.hours[first - 1]))
+
+    def salt_at(self, depth_m: float, hours: float) -> float:
+        """Salt at a depth and an hour [kg per kg of meat]."""
+        return self.water_share * float(np.interp(hours, self.hours, self.course.at_depth(depth_m)))
+
+    def average_at(self, hours: float) -> float:
+        """Mean salt of the meat at an hour [kg per kg of meat]."""
+        return self.water_share * float(np.interp(hours, self.hours, self.course.average))
+
+    def hour_below(self, series: Array, thresholds: Array) -> float:
+        """Hour from which a series stays at or under its thresholds."""
+        over = np.flatnonzero(series > thresholds)
+        if len(over) == 0:
+            return float(self.hours[0])
+        last = int(over[-1])
+        return NEVER_H if last + 1 >= len(self.hours) else float(self.hours[last + 1])
+
+
+@dataclass(frozen=True)
+class Candidates:
+    """All limits of one run, by the end they bear on."""
+
+    earliest: tuple[Limit, ...]
+    best: tuple[Limit, ...]
+    latest: tuple[Limit, ...]
+
+
+def hold_case(cut: Cut, balance: Balance, hold: Hold) -> HoldCase:
+    """A hold with its salt course."""
+    contact = Contact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
+    course = salt_course(cut.piece, contact)
+    return HoldCase(cut, balance, hold, contact, course, salt_diffusivity(hold.fridge_c, cut.kind.family))
+
+
+def candidates_of(case: HoldCase) -> Candidates:
+    """Every limit of this hold."""
+    latest = tuple(_latest(case))
+    enzyme = _enzyme(case)
+    fruit = _fruit(case)
+    earliest = [*_salt_begins(case), _aroma(case)]
+    best = list(_salt_best(case))
+    if _is_salted(case) and not _can_over_salt(case):
+        evened = _evened_out(case)
+        if evened.hours < min(limit.hours for limit in latest):
+            best.append(evened)
+        else:  # the surface stays too salty for as long as it may be held, so it ends there
+            latest = (*latest, *_surface_too_salty(case))
+    if enzyme is not None:
+        first_end_h = min(limit.hours for limit in latest)
+        if enzyme.best_h < first_end_h and _tenderising_is_the_aim(case):
+            earliest.append(
+                Limit(
+                    "enzyme_begins", enzyme.pleasant_h, f"{fruit} begins to soften the surface", "enzyme", "calibration"
+                )
+            )
+            best = [Limit("enzyme_best", enzyme.best_h, f"{fruit} has done its best work", "enzyme", "calibration")]
+        soft = f"{fruit} turns the surface too soft"
+        latest = (*latest, Limit("enzyme_very_soft", enzyme.very_soft_h, soft, "enzyme", "calibration"))
+    if not best:
+        best = [
+            Limit(
+                "aroma_best",
+                AROMA_BEST_S.value / 3600,
+                "aroma gains little after two hours",
+                "aroma",
+                "common_practice",
+            )
+        ]
+    return Candidates(tuple(earliest), tuple(best), latest)
+
+
+def _salt_begins(case: HoldCase) -> Iterator[Limit]:
+    if not _is_salted(case):
+        return
+    depth_m = min(EARLY_DEPTH_M.value, EARLY_DEPTH_SHARE.value * case.cut.piece.far_m)
+    hours = case.hour_when(case.course.at_depth(depth_m), TASTED_SALT_KG_PER_KG_WATER.value)
+    if hours < NEVER_H:
+        yield Limit(
+            "salt_at_early_depth",
+            hours,
+            f"salt seasons the outer {number_told(depth_m * 1000)} mm",
+            "salt",
+            "calibration",
+        )
+
+
+def _aroma(case: HoldCase) -> Limit:
+    fish = case.cut.kind.family in ("fish", "shellfish")
+    hours = (AROMA_CONTACT_FISH_S if fish else AROMA_CONTACT_S).value / 3600
+    return Limit("aroma_contact", hours, f"aroma needs {hours_told(hours)} of contact", "aroma", "common_practice")
+
+
+def _salt_best(case: HoldCase) -> Iterator[Limit]:
+    if not _is_salted(case):
+        return
+    water, course = case.water_share, case.course
+    if case.hold.goal == "through":
+        aim = THROUGH_SHARE.value * min(water * case.contact.settled, case.hold.salt_target)
+        words = "four fifths of the salt you aim for is in the meat"
+        yield Limit("salt_through", case.hour_when(water * course.average, aim), words, "salt", "calibration")
+        tasted = min(TASTED_SALT_KG_PER_KG_WATER.value, MOST_OF_SETTLED.value * case.contact.settled)
+        hours = case.hour_when(course.at_volume_share(1 - SEASONED_VOLUME_SHARE.value), tasted)
+        yield Limit("salt_in_most_of_it", hours, "seven eighths of the meat taste seasoned", "salt", "calibration")
+    else:
+        depth_m = min(SHELL_M.value, SURFACE_DEPTH_SHARE.value * case.cut.piece.far_m)
+        hours = case.hour_when(course.at_depth(depth_m), TASTED_SALT_KG_PER_KG_WATER.value)
+        yield Limit(
+            "salt_at_surface_depth",
+            hours,
+            f"salt is tasted {number_told(depth_m * 1000)} mm deep",
+            "salt",
+            "calibration",
+        )
+
+
+def _is_salted(case: HoldCase) -> bool:
+    return case.balance.total("salt").value >= SALT_MATTERS_KG_PER_KG.value
+
+
+def _evened_out(case: HoldCase) -> Limit:
+    """The hour from which the outer 5 mm no longer stands out: twice the average, or the shell limit."""
+    outer = case.water_share * case.course.outer_average(SHELL_M.value)
+    allowed = np.maximum(2 * case.water_share * case.course.average, _shell_limit(case))
+    return Limit(
+        "surface_evened_out", case.hour_below(outer, allowed), "the outer 5 mm has evened out", "salt", "calibration"
+    )
+
+
+def _surface_too_salty(case: HoldCase) -> Iterator[Limit]:
+    outer = case.water_share * case.course.outer_average(SHELL_M.value)
+    hours = case.hour_when(outer, _shell_limit(case))
+    if hours < NEVER_H:
+        words = f"the outer 5 mm passes {number_told(_shell_limit(case) * 100)} % salt"
+        yield Limit("over_salt_surface", hours, words, "salt", "calibration")
+
+
+def _can_over_salt(case: HoldCase) -> bool:
+    return case.water_share * case.contact.settled > OVER_SALT_FACTOR.value * case.hold.salt_target
+
+
+def _shell_limit(case: HoldCase) -> float:
+    family = case.cut.kind.family
+    if family in ("fish", "shellfish"):
+        return SURFACE_SALT_FISH.value
+    return (SURFACE_SALT_POULTRY if family == "poultry" else SURFACE_SALT_RED).value
+
+
+def _latest(case: HoldCase) -> Iterator[Limit]:
+    kind = case.cut.kind
+    days = kind.hold_max_s / 3600
+    basis: Basis = "quality" if kind.hold_source == "quality" else "safety"
+    yield Limit(
+        "storage", days, f"{hours_told(days)} is the most for {kind.species} in the fridge", basis, kind.hold_source
+    )
+    if _can_over_salt(case):
+        yield from _over_salt(case)
+    if _is_strong_acid(case) and kind.strong_acid_max_s is not None:
+        yield Limit(
+            "strong_acid",
+            kind.strong_acid_max_s / 3600,
+            "a mix this sour turns the surface chalky",
+            "quality",
+            "common_practice",
+        )
+    yield from _quality(case)
+
+
+def _over_salt(case: HoldCase) -> Iterator[Limit]:
+    water, course = case.water_share, case.course
+    most = OVER_SALT_FACTOR.value * case.hold.salt_target
+    average_h = case.hour_when(water * course.average, most)
+    yield Limit(
+        "over_salt_average",
+        average_h,
+        f"the meat passes {number_told(most * 1000)} g of salt a kilogram",
+        "salt",
+        "calibration",
+    )
+    yield from _surface_too_salty(case)
+
+
+def _is_strong_acid(case: HoldCase) -> bool:
+    ph, acid = case.balance.ph, case.balance.total("acid").value
+    return ph is not None and ph < STRONG_ACID_PH.value and acid >= STRONG_ACID_KG_PER_KG.value
+
+
+def _quality(case: HoldCase) -> Iterator[Limit]:
+    family = case.cut.kind.family
+    if family == "fish" and STRONG_BATH_KG_PER_KG_WATER.value < case.balance.salt_per_water:
+        hours = FISH_IN_STRONG_BATH_S.value / 3600
+        yield Limit(
+            "fish_in_strong_bath", hours, "fish firms and dries in so strong a mix", "quality", "common_practice"
+        )
+    if family == "red":
+        thin = case.cut.thickness_m < THIN_M.value
+        limit = THIN_RED_QUALITY_S if thin else RED_QUALITY_S
+        name = "thin slices" if thin else "red meat"
+        words = f"{name} lose their texture after {hours_told(limit.value / 3600)}"
+        yield Limit(
+            "thin_red_quality" if thin else "red_quality", limit.value / 3600, words, "quality", "common_practice"
+        )
+
+
+def _enzyme(case: HoldCase) -> EnzymeTimes | None:
+    balance = case.balance
+    film = balance.mass_kg.value / case.cut.open_area_m2
+    strength = effective_strength(
+        balance.enzyme_units.value, ph=balance.ph, salt_per_water=balance.salt_per_water, film_kg_per_m2=film
+    )
+    return enzyme_times(strength, case.cut.thickness_m, case.hold.fridge_c)
+
+
+def _tenderising_is_the_aim(case: HoldCase) -> bool:
+    return case.balance.tenderiser is not None and case.balance.tenderiser.is_fruit
+
+
+def _fruit(case: HoldCase) -> str:
+    tenderiser = case.balance.tenderiser
+    return f"the {tenderiser.name}" if tenderiser else "the enzyme"

@@ -1,0 +1,138 @@
+"""Salt in the meat over time: from a bath, a paste, or a rub that first has to dissolve.
+
+A mix is a bath of finite strength: ``bath_ratio`` is its water over the meat's. A mix with too
+little water for its salt starts saturated; the surface stays at saturation until what is left
+fits the water there is, then weakens as a finite bath does. Water drawn out of the meat by a
+dry rub is counted as a film (``calibration``). Swelling and water movement are left out: depth
+stays reasonable for strong baths, weight change is not told.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from vadouvan.core.constants import FILM_WATER_KG_PER_M2, SATURATION_KG_PER_KG_WATER
+from vadouvan.core.cut.shape import Piece
+from vadouvan.core.hold.modes import Array, Modes, modes_of
+
+FIRST_FO, LAST_FO, STEPS = 2e-5, 30.0, 260
+
+
+@dataclass(frozen=True)
+class Contact:
+    """A mix on its meat: salt and water outside, water inside [kg]; open surface [m2]."""
+
+    salt_kg: float
+    mix_water_kg: float
+    meat_water_kg: float
+    area_m2: float
+
+    @property
+    def outer_water_kg(self) -> float:
+        """Water that carries the salt outside: the mix's own, or a film drawn from the meat."""
+        return max(self.mix_water_kg, FILM_WATER_KG_PER_M2.value * self.area_m2)
+
+    @property
+    def settled(self) -> float:
+        """Concentration that everything settles to [kg salt per kg water]."""
+        return self.salt_kg / (self.meat_water_kg + self.outer_water_kg)
+
+
+@dataclass(frozen=True)
+class SaltCourse:
+    """Salt over time in one piece.
+
+    ``tau_m2`` (times); ``cells`` (times, cells) in kg salt per kg meat water, middle first;
+    ``surface`` and ``average`` (times). ``depth_share`` maps cells: the share of volume inside
+    each cell's centre.
+    """
+
+    piece: Piece
+    tau_m2: Array
+    cells: Array
+    surface: Array
+    average: Array
+    volumes: Array
+    centre_shares: Array
+
+    def at_depth(self, depth_m: float) -> Array:
+        """Concentration at a depth below the open faces, over time [kg/kg water]."""
+        return self.at_volume_share(self.piece.share_deeper_than(depth_m))
+
+    def at_volume_share(self, share: float) -> Array:
+        """Concentration where that share of the volume (0 middle, 1 surface) lies further in."""
+        shares = np.append(self.centre_shares, 1.0)
+        values = np.column_stack((self.cells, self.surface))
+        return _interpolated_rows(share, shares, values)
+
+    def outer_average(self, depth_m: float) -> Array:
+        """Mean concentration of the layer from the surface to ``depth_m``, over time [kg/kg water]."""
+        inner_share = self.piece.share_deeper_than(depth_m)
+        if inner_share <= 0:
+            return self.average
+        edges = np.concatenate(([0.0], np.cumsum(self.volumes)))
+        part = np.clip((edges[1:] - inner_share) / self.volumes, 0.0, 1.0)
+        return np.asarray(self.cells @ (part * self.volumes) / (1 - inner_share))
+
+
+def salt_course(piece: Piece, contact: Contact) -> SaltCourse:
+    """How salt spreads into one piece from this contact, on a log-spaced axis of tau."""
+    path = piece.path
+    fo = np.geomspace(FIRST_FO, LAST_FO, STEPS)
+    bath = modes_of(path, contact.outer_water_kg / contact.meat_water_kg)
+    states = _states(contact, fo, bath, modes_of(path, np.inf))
+    volumes = bath.grid.volumes
+    return SaltCourse(
+        piece=piece,
+        tau_m2=fo * path.length_m**2,
+        cells=states[:, :-1],
+        surface=states[:, -1],
+        average=np.asarray(states[:, :-1] @ volumes),
+        volumes=volumes,
+        centre_shares=bath.grid.centres ** (path.exponent + 1),
+    )
+
+
+def _states(contact: Contact, fo: Array, bath: Modes, held: Modes) -> Array:
+    """Concentrations (times, cells and surface): a finite bath, after a saturated start if need be."""
+    strength = contact.salt_kg / contact.outer_water_kg
+    saturation = SATURATION_KG_PER_KG_WATER.value
+    empty = np.zeros(len(bath.grid.volumes))
+    if strength <= saturation:
+        return bath.states(np.append(empty, strength), fo)
+    # Mean concentration in the meat at which the salt left just fits the water outside.
+    used_up = (contact.salt_kg - saturation * contact.outer_water_kg) / contact.meat_water_kg
+    switch = _first_reach(held, used_up / saturation, float(fo[-1]))
+    states = np.column_stack((saturation + held.states(empty - saturation, fo), np.full(len(fo), saturation)))
+    if switch is not None:
+        at_switch = saturation + held.states(empty - saturation, np.array([switch]))[0]
+        later = fo > switch
+        states[later] = bath.states(np.append(at_switch, saturation), fo[later] - switch)
+    return states
+
+
+def _first_reach(held: Modes, share: float, last_fo: float) -> float | None:
+    """Dimensionless time at which a piece at constant surface is filled to ``share``; nothing if never."""
+    empty = np.full(len(held.grid.volumes), -1.0)
+
+    def filled(fo: float) -> float:
+        return float((1.0 + held.states(empty, np.array([fo]))[0]) @ held.grid.volumes)
+
+    low, high = 0.0, last_fo
+    if filled(high) < share:
+        return None
+    for _ in range(45):
+        middle = (low + high) / 2
+        low, high = (middle, high) if filled(middle) < share else (low, middle)
+    return high
+
+
+def _interpolated_rows(at: float, points: Array, rows: Array) -> Array:
+    """Each row of values, known at rising ``points``, read off linearly at one place."""
+    if at <= points[0]:
+        return np.asarray(rows[:, 0])
+    right = int(np.searchsorted(points, at))
+    weight = (at - points[right - 1]) / (points[right] - points[right - 1])
+    return np.asarray((1 - weight) * rows[:, right - 1] + weight * rows[:, right])

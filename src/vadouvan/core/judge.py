@@ -1,0 +1,159 @@
+"""The judgement of one batch: what is in the mix, when to put the meat in, when to take it out."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from vadouvan.core.clock.plan import Plan, Sleep, plan_for
+from vadouvan.core.constants import TASTED_SALT_KG_PER_KG_WATER
+from vadouvan.core.draft import Draft
+from vadouvan.core.figure import Figure, Given, Working
+from vadouvan.core.hold.candidates import NEVER_H, HoldCase, hold_case
+from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.window import Edge, Window, window_of
+from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.mix.amount import Portion
+from vadouvan.core.mix.balance import SUBSTANCES, Balance, balance_of, per_kg_figure, ph_figure
+from vadouvan.core.mix.span import SaltState, Span, salt_state, span_of
+from vadouvan.core.reading import Reading, read_draft
+from vadouvan.core.sentences import judgement_sentence, plan_sentence, trouble_sentence
+
+
+@dataclass(frozen=True)
+class SaltPicture:
+    """Salt along the shortest way in, at the best hour: depths [m] and g per kg of meat."""
+
+    depths_m: tuple[float, ...]
+    salt_g_per_kg: tuple[float, ...]
+    tasted_from_g_per_kg: float
+
+
+@dataclass(frozen=True)
+class Judgement:
+    """All answers about a batch. What could not be answered is empty, and ``sentence`` says why."""
+
+    reading: Reading
+    sentence: str
+    balance: Balance | None = None
+    figures: tuple[Figure, ...] = ()
+    grams: tuple[Figure, ...] = ()
+    spans: tuple[Span, ...] = ()
+    salt: SaltState | None = None
+    window: Window | None = None
+    picture: SaltPicture | None = None
+    plan: Plan | None = None
+    plan_says: str = ""
+
+
+def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
+    """Judge a draft at a given moment; never raises for what a cook typed."""
+    reading = read_draft(draft, kitchen, now=now)
+    grams = tuple(grams_figure(portion) for portion in reading.portions)
+    cut, hold = reading.cut, reading.hold
+    if cut is None or not reading.portions:
+        return Judgement(reading, trouble_sentence(reading), grams=grams)
+    balance = balance_of(reading.portions, cut.meat_kg)
+    figures = _balance_figures(balance)
+    unread = any(problem.field.startswith("mix") for problem in reading.problems)
+    if hold is None or unread:
+        return Judgement(reading, trouble_sentence(reading), balance, figures, grams, _spans(balance, hold))
+    window = window_of(cut, balance, hold)
+    case = hold_case(cut, balance, hold)
+    meal = reading.meal
+    plan = plan_for(window, meal, now, Sleep()) if meal and not window.is_closed else None
+    return Judgement(
+        reading=reading,
+        sentence=judgement_sentence(window, cut),
+        balance=balance,
+        figures=(*figures, *_window_figures(window, case), *_salt_figures(case, window.best.hours)),
+        grams=grams,
+        spans=_spans(balance, hold),
+        salt=salt_state(balance, cut.water_kg, hold.salt_target),
+        window=window,
+        picture=_salt_picture(case, window.best.hours),
+        plan=plan,
+        plan_says=plan_sentence(plan) if plan else "",
+    )
+
+
+def grams_figure(portion: Portion) -> Figure:
+    """Grams of one line, with its range where the words leave one."""
+    mass = portion.mass_kg
+    rule = "The amount as said, times the weight of one such measure of this ingredient."
+    inputs = (Given(portion.text.strip(), mass.value * 1000, "g"),)
+    source = tuple(portion.ingredient.source.split(";"))
+    low, high = (mass.low * 1000, mass.high * 1000) if mass.low != mass.high else (None, None)
+    return Figure(f"mix.{portion.line_id}", mass.value * 1000, "g", Working(rule, inputs, source), low, high)
+
+
+def _balance_figures(balance: Balance) -> tuple[Figure, ...]:
+    ph = ph_figure(balance)
+    per_kg = [per_kg_figure(balance, substance) for substance in SUBSTANCES]
+    mass = balance.mass_kg
+    inputs = (Given("mix", mass.value * 1000, "g"),)
+    made = Figure(
+        "made_g",
+        mass.value * 1000,
+        "g",
+        Working("All ingredients added up.", inputs, ()),
+        mass.low * 1000,
+        mass.high * 1000,
+    )
+    return (made, *per_kg, *((ph,) if ph else ()))
+
+
+def _spans(balance: Balance, hold: Hold | None) -> tuple[Span, ...]:
+    target = hold.salt_target if hold else None
+    return tuple(span_of(balance, name, target if name == "salt" else None) for name in SUBSTANCES)
+
+
+def _window_figures(window: Window, case: HoldCase) -> tuple[Figure, ...]:
+    cut = case.cut
+    inputs = (
+        Given("thickness", cut.thickness_m * 1000, "mm"),
+        Given("deepest point", cut.piece.far_m * 1000, "mm from the surface"),
+        Given("salt in the mix", case.balance.total("salt").value * 1000, "g/kg meat"),
+        Given("water outside the meat", case.contact.outer_water_kg * 1000, "g"),
+        Given("water in the meat", cut.water_kg * 1000, "g"),
+        Given("fridge", case.hold.fridge_c, "C"),
+        Given("diffusivity of salt", case.diffusivity * 1e10, "1e-10 m2/s"),
+    )
+    edges = (("earliest", window.earliest), ("best", window.best), ("latest", window.latest))
+    return tuple(_edge_figure(name, edge, inputs) for name, edge in edges)
+
+
+_EDGE_RULES = {
+    "earliest": "The last of these to be met, while salt spreads inward by diffusion from the mix.",
+    "best": "The last of these aims to be met; if that is near the latest hour, three quarters of the latest.",
+    "latest": "The first of these to be passed.",
+}
+
+
+def _edge_figure(name: str, edge: Edge, inputs: tuple[Given, ...]) -> Figure:
+    limits = (edge.limit, *edge.others)
+    near = tuple(Given(limit.says, limit.hours, "h") for limit in limits if limit.hours < NEVER_H)
+    working = Working(_EDGE_RULES[name], (*near, *inputs), tuple({edge.limit.source: None, "calibration": None}))
+    return Figure(f"window.{name}", edge.hours, "h", working, edge.low_hours, edge.high_hours)
+
+
+def _salt_figures(case: HoldCase, hours: float) -> tuple[Figure, ...]:
+    """Salt that is in the meat at the best hour, and what stays behind in the bag."""
+    in_meat = case.average_at(hours)
+    left_g = (case.balance.salt_kg - in_meat * case.cut.meat_kg) * 1000
+    inputs = (
+        Given("salt in the mix", case.balance.salt_kg * 1000, "g"),
+        Given("meat without bone", case.cut.meat_kg * 1000, "g"),
+        Given("best hour", hours, "h"),
+    )
+    taken = Working("Salt that has moved into the meat by the best hour, by diffusion.", inputs, ("calibration",))
+    stays = Working("Salt in the mix less what has moved into the meat by the best hour.", inputs, ("calibration",))
+    return Figure("salt_in_meat_g_per_kg", in_meat * 1000, "g/kg", taken), Figure("salt_left_g", left_g, "g", stays)
+
+
+def _salt_picture(case: HoldCase, hours: float) -> SaltPicture:
+    """Salt against depth at an hour, from the surface to the deepest point, in 24 steps."""
+    far_m = case.cut.piece.far_m
+    depths = [far_m * step / 24 for step in range(25)]
+    tasted = TASTED_SALT_KG_PER_KG_WATER.value * case.water_share * 1000
+    return SaltPicture(tuple(depths), tuple(case.salt_at(depth, hours) * 1000 for depth in depths), tasted)

@@ -1,0 +1,216 @@
+"""A typed line of a mix: "2 tbsp cider vinegar", "juice of 2 lemons", "a good splash of oil".
+
+Two steps: :func:`read_line` splits a line into quantity, unit, name and preparation without
+knowing any ingredient; :func:`weigh` turns that into kilograms for a given ingredient.
+"""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+
+from vadouvan.core.mix.ingredient import Ingredient
+from vadouvan.core.said.numbers import Spread, leading_number
+from vadouvan.core.said.units import LENGTH_M, MASS_KG, VOLUME_M3, unit_word
+from vadouvan.errors import InputError
+
+# Vague measures of volume [m3]: typical, low, high (common practice, no source).
+VAGUE_M3 = {
+    "pinch": Spread(0.31e-6, 0.2e-6, 0.6e-6), "dash": Spread(0.6e-6, 0.3e-6, 1.2e-6),
+    "drop": Spread(0.05e-6, 0.03e-6, 0.08e-6), "splash": Spread(10e-6, 5e-6, 20e-6),
+    "drizzle": Spread(10e-6, 5e-6, 18e-6), "glug": Spread(20e-6, 12e-6, 35e-6),
+}  # fmt: skip
+# Measures that only make sense for an ingredient that has a weight for them.
+PIECE_UNITS = {
+    "clove", "head", "leaf", "sprig", "bunch", "stick", "stalk", "slice", "ring", "cube", "quarter",
+    "pod", "star", "knob", "handful", "juice", "zest",
+}  # fmt: skip
+_PLURALS = {
+    "leaves": "leaf",
+    "bunches": "bunch",
+    "dashes": "dash",
+    "splashes": "splash",
+    "pinches": "pinch",
+    "pieces": "each",
+    "piece": "each",
+}
+_SIZES = {"small": 0.7, "medium": 1.0, "large": 1.35, "big": 1.35}
+_MANNER = {
+    "heaped": 1.4,
+    "heaping": 1.4,
+    "scant": 0.9,
+    "level": 1.0,
+    "rounded": 1.25,
+    "good": 1.3,
+    "generous": 1.3,
+    "big": 1.5,
+    "little": 0.6,
+    "small": 0.7,
+}
+
+MOST_KG = 10.0
+ACCEPTED = 'Write an amount and an ingredient, such as "12 g salt", "2 tbsp cider vinegar" or "8 cloves garlic".'
+
+
+@dataclass(frozen=True)
+class SaidLine:
+    """A line split up: how many of what unit, of what, prepared how; ``manner`` scales the unit."""
+
+    text: str
+    number: Spread
+    unit: str | None
+    name: str
+    preparation: str
+    manner: float
+    guessed: bool
+
+
+@dataclass(frozen=True)
+class Portion:
+    """So much of an ingredient. ``guessed`` when the words did not fix the weight."""
+
+    line_id: str
+    text: str
+    ingredient: Ingredient
+    mass_kg: Spread
+    guessed: bool
+    preparation: str = ""
+
+
+def read_line(text: str, *, field: str) -> SaidLine:
+    """A line split into quantity, unit, name and preparation.
+
+    >>> read_line("a third of a cup of yoghurt, beaten", field="mix.0").name
+    'yoghurt'
+    """
+    if re.match(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]", text):
+        raise _bad(
+            field,
+            text,
+            f'"{text.strip()}" takes something away.',
+            "Write an amount above zero; to take an ingredient out, remove its line.",
+        )
+    body, _, preparation = text.strip().partition(",")
+    body = re.sub(r"\(.*?\)", " ", body).strip()
+    parts = _juice_or_zest(body) or _plain(body)
+    if parts is None:
+        raise _bad(field, text, f'"{text.strip()}" has no amount.' if body else "This line is empty.", ACCEPTED)
+    number, unit, manner, guessed, name = parts
+    if number.value <= 0:
+        raise _bad(field, text, f'"{text.strip()}" adds nothing.', "Write an amount above zero, or remove the line.")
+    name = re.sub(r"^(?:of|the|fresh of)\s+", "", name, flags=re.IGNORECASE).strip(" .;")
+    if not name:
+        raise _bad(field, text, f'"{text.strip()}" of what?', "Write the ingredient after the amount.")
+    return SaidLine(text, number, unit, name, preparation.strip(), manner, guessed or number.low != number.high)
+
+
+_Parts = tuple[Spread, str | None, float, bool, str]
+
+
+def _juice_or_zest(body: str) -> _Parts | None:
+    """Fruit by its juice or zest: "juice of 2 lemons", "the zest of half an orange"."""
+    match = re.match(r"^(?:the\s+)?(juice|zest)\s+of\s+(.*)$", body, re.IGNORECASE)
+    if not match:
+        return None
+    found = leading_number(match[2])
+    number, fruit = (found.number, found.rest) if found else (Spread.exactly(1), match[2])
+    return number, match[1].lower(), 1.0, True, re.sub(r"s$", "", fruit.strip()) + f" {match[1].lower()}"
+
+
+def _plain(body: str) -> _Parts | None:
+    found = leading_number(body)
+    number, rest = (found.number, found.rest) if found else (None, body)
+    manner, rest = _manner(rest)
+    word = re.match(r"^(fl\.?\s*oz|[a-zA-Z]+\.?|\")(?=[\s\d]|$)\s*", rest)
+    unit = _unit(word[1]) if word else None
+    if unit is None:
+        return None if number is None else _counted(number, manner, rest)
+    if number is None and unit not in VAGUE_M3 and unit not in PIECE_UNITS:
+        return None
+    rest = rest[word.end() :] if word else rest
+    guessed = unit in VAGUE_M3 or unit in PIECE_UNITS or unit in LENGTH_M or manner != 1.0
+    return number or Spread.exactly(1), unit, manner, guessed, rest
+
+
+def _counted(number: Spread, manner: float, rest: str) -> _Parts:
+    """Things counted without a unit: "2 limes", "8 garlic cloves", "3 large onions"."""
+    size = re.match(r"^(\w+)\s+(.*)$", rest)
+    if size and size[1].lower() in _SIZES:
+        manner, rest = manner * _SIZES[size[1].lower()], size[2]
+    last = re.match(r"^(.*\S)\s+(\w+)$", rest)
+    if last and (unit := _unit(last[2])) in PIECE_UNITS and unit not in ("juice", "zest"):
+        return number, unit, manner, True, last[1]
+    return number, "each", manner, True, rest
+
+
+def _manner(rest: str) -> tuple[float, str]:
+    word = re.match(r"^(\w+)\s+(.*)$", rest)
+    if word and word[1].lower() in _MANNER and re.match(r"^[a-z]+", word[2], re.IGNORECASE):
+        following = re.match(r"^(\w+)", word[2])
+        if following and _unit(following[1]) is not None:
+            return _MANNER[word[1].lower()], word[2]
+    return 1.0, rest
+
+
+def _unit(word: str) -> str | None:
+    if re.match(r"^fl", word, re.IGNORECASE) and "oz" in word.lower():
+        return "floz"
+    if word.lower() in _PLURALS:
+        return _PLURALS[word.lower()]
+    name = unit_word(word)
+    known = name in MASS_KG or name in VOLUME_M3 or name in LENGTH_M or name in VAGUE_M3 or name in PIECE_UNITS
+    return name if known else None
+
+
+def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -> Portion:
+    """Kilograms of an ingredient that a line means, with the range where the words leave one."""
+    unit = said.unit or "each"
+    each_kg = _unit_kg(unit, ingredient)
+    if each_kg is None:
+        raise _bad(field, said.text, *_no_weight(said, unit, ingredient))
+    scaled = Spread(each_kg.value * said.manner, each_kg.low * said.manner, each_kg.high * said.manner)
+    mass_kg = said.number.times(scaled)
+    if mass_kg.value > MOST_KG:
+        raise _bad(
+            field,
+            said.text,
+            f'"{said.text.strip()}" comes to {mass_kg.value:,.0f} kg.',
+            f"Write at most {MOST_KG:.0f} kg of one ingredient.",
+        )
+    return Portion(line_id, said.text, ingredient, mass_kg, said.guessed, said.preparation)
+
+
+def _unit_kg(unit: str, ingredient: Ingredient) -> Spread | None:
+    """Weight of one unit of an ingredient [kg], or nothing if the two do not go together."""
+    if unit in MASS_KG:
+        return Spread.exactly(MASS_KG[unit])
+    if unit in ingredient.piece_kg:
+        return ingredient.piece_kg[unit]
+    density = ingredient.spoon_density_kg_per_m3
+    if unit in VOLUME_M3:
+        return Spread.exactly(VOLUME_M3[unit]).times(density)
+    if unit in VAGUE_M3:
+        return VAGUE_M3[unit].times(density)
+    if unit in LENGTH_M and "cm" in ingredient.piece_kg:
+        return Spread.exactly(LENGTH_M[unit] * 100).times(ingredient.piece_kg["cm"])
+    if unit in ("juice", "zest"):
+        return ingredient.piece_kg.get("each")
+    if unit == "each" and len(ingredient.piece_kg) == 1:
+        return next(iter(ingredient.piece_kg.values()))
+    return None
+
+
+def _no_weight(said: SaidLine, unit: str, ingredient: Ingredient) -> tuple[str, str]:
+    name = ingredient.name.split(",")[0].lower()
+    counted = " or ".join(f"a {piece}" for piece in ingredient.piece_kg if piece != "each")
+    others = f", or count by {counted.removeprefix('a ')}" if counted else ""
+    if unit == "each":
+        return (
+            f'"{said.text.strip()}" has a number but no unit.',
+            f'Write grams or spoons, such as "{said.number.value:g} g {name}"{others}.',
+        )
+    return f"A {unit} of {name} has no known weight.", f'Write grams or spoons, such as "20 g {name}"{others}.'
+
+
+def _bad(field: str, text: str, wrong: str, accepted: str) -> InputError:
+    return InputError(field=field, given=text, wrong=wrong, accepted=accepted)

@@ -1,0 +1,85 @@
+"""The pantry: finding the ingredient that a name means, forgiving spelling."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+
+from rapidfuzz import fuzz, process, utils
+
+from vadouvan.core.mix.ingredient import Ingredient
+from vadouvan.errors import InputError
+
+SURE_SCORE = 86.0  # below this a spelling is asked about, not assumed
+SUGGEST_SCORE = 60.0
+# Words that say how it was treated or how big it is, not what it is.
+_TREATMENT = re.compile(
+    r"\b(?:finely|roughly|coarsely|freshly|thinly|chopped|minced|crushed|grated|sliced|pounded|peeled|"
+    r"squeezed|strained|beaten|melted|toasted|torn|picked|packed|optional|good|quality|pure|organic)\b",
+    re.IGNORECASE,
+)
+
+
+@dataclass(frozen=True)
+class Pantry:
+    """All known ingredients, by identity and by every name that they go by."""
+
+    by_id: Mapping[str, Ingredient]
+    by_name: Mapping[str, str]
+
+    @classmethod
+    def of(cls, ingredients: Iterable[Ingredient]) -> Pantry:
+        """A pantry of these ingredients; the first to claim a name keeps it."""
+        by_id = {item.id: item for item in ingredients}
+        by_name: dict[str, str] = {}
+        for item in by_id.values():
+            for name in (*item.also_called, item.name):
+                by_name.setdefault(_plain(name), item.id)
+        return cls(by_id, by_name)
+
+    def find(self, name: str, *, field: str, given: str) -> Ingredient:
+        """The ingredient that a name means; raises InputError with the nearest names if none does."""
+        wanted = _plain(_TREATMENT.sub(" ", name)) or _plain(name)
+        for form in (_plain(name), wanted, _singular(wanted)):
+            if form in self.by_name:
+                return self.by_id[self.by_name[form]]
+        near = self.nearest(wanted)
+        if near and near[0][1] >= SURE_SCORE and (len(near) == 1 or near[0][1] > near[1][1]):
+            return near[0][0]
+        listed = ", ".join(f'"{item.also_called[0]}"' for item, _ in near[:3])
+        accepted = (
+            f"Did you mean {listed}?" if listed else "Look it up in the list of ingredients, or write a plainer name."
+        )
+        raise InputError(field=field, given=given, wrong=f'"{name}" is not in the pantry.', accepted=accepted)
+
+    def nearest(self, name: str, limit: int = 8) -> list[tuple[Ingredient, float]]:
+        """Ingredients whose names come near, best first, with a score from 0 to 100."""
+        best: dict[str, float] = {}
+        for text, score, _ in process.extract(
+            name, list(self.by_name), scorer=_likeness, limit=limit * 3, score_cutoff=SUGGEST_SCORE
+        ):
+            identity = self.by_name[text]
+            best[identity] = max(best.get(identity, 0.0), score)
+        ranked = sorted(best.items(), key=lambda pair: -pair[1])
+        return [(self.by_id[identity], score) for identity, score in ranked[:limit]]
+
+
+def _likeness(query: str, choice: str, *, score_cutoff: float | None = None, **_: object) -> float:
+    """Likeness by letters, with word order forgiven but no word dropped."""
+    return max(
+        fuzz.ratio(query, choice, score_cutoff=score_cutoff),
+        fuzz.token_sort_ratio(query, choice, score_cutoff=score_cutoff),
+    )
+
+
+def _plain(name: str) -> str:
+    return " ".join(utils.default_process(name).split())
+
+
+def _singular(name: str) -> str:
+    if name.endswith("ies"):
+        return name[:-3] + "y"
+    if name.endswith("oes"):
+        return name[:-2]
+    return name.removesuffix("s")

@@ -1,0 +1,137 @@
+"""Numbers as people say them: "1 1/2", "½", "two or three", "6-7", "a third of a".
+
+A number is a :class:`Spread`, since "6-7" and "a couple" are ranges.
+"""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+
+VULGAR = {
+    "½": 1 / 2, "⅓": 1 / 3, "⅔": 2 / 3, "¼": 1 / 4, "¾": 3 / 4, "⅕": 1 / 5, "⅖": 2 / 5,
+    "⅗": 3 / 5, "⅘": 4 / 5, "⅙": 1 / 6, "⅚": 5 / 6, "⅛": 1 / 8, "⅜": 3 / 8, "⅝": 5 / 8, "⅞": 7 / 8,
+}  # fmt: skip
+ONES = {
+    "a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7,
+    "eight": 8, "nine": 9, "ten": 10, "eleven": 11, "twelve": 12, "fifteen": 15, "twenty": 20,
+    "dozen": 12,
+}  # fmt: skip
+PARTS = {
+    "half": 1 / 2, "third": 1 / 3, "thirds": 1 / 3, "quarter": 1 / 4, "quarters": 1 / 4,
+    "fifth": 1 / 5, "fifths": 1 / 5, "eighth": 1 / 8, "eighths": 1 / 8,
+}  # fmt: skip
+VAGUE_COUNTS = {"couple": (2.0, 2.0, 3.0), "few": (2.0, 3.0, 5.0), "several": (3.0, 5.0, 7.0)}
+
+_SIGNS = "".join(VULGAR)
+_DIGITS = re.compile(
+    rf"(?P<whole>\d+)\s*(?P<sign>[{_SIGNS}])|(?P<only>[{_SIGNS}])"
+    r"|(?:(?P<mixed>\d+)\s+)?(?P<top>\d+)\s*[/⁄]\s*(?P<bottom>\d+)"
+    r"|(?P<decimal>\d{1,9}(?:[.,]\d+)?)"
+)
+_WORD = re.compile(r"[a-z]+", re.IGNORECASE)
+_RANGE = re.compile(r"\s*(?:-|–|—|\bto\b|\bor\b)\s*", re.IGNORECASE)
+
+
+@dataclass(frozen=True)
+class Spread:
+    """A number with its range; ``low == high`` when it was said exactly."""
+
+    value: float
+    low: float
+    high: float
+
+    @classmethod
+    def exactly(cls, value: float) -> Spread:
+        """A number without a range."""
+        return cls(value, value, value)
+
+    def times(self, other: Spread) -> Spread:
+        """The product, ends multiplied with ends."""
+        return Spread(self.value * other.value, self.low * other.low, self.high * other.high)
+
+
+@dataclass(frozen=True)
+class Found:
+    """A number found at the start of a text, and what follows it."""
+
+    number: Spread
+    rest: str
+
+
+def leading_number(text: str) -> Found | None:
+    """The number that a text starts with, or nothing if it starts with none.
+
+    >>> leading_number("1 1/2 tsp salt").number.value
+    1.5
+    >>> leading_number("half a cup of yoghurt")
+    Found(number=Spread(value=0.5, low=0.5, high=0.5), rest='cup of yoghurt')
+    >>> leading_number("6-7 curry leaves").number
+    Spread(value=6.5, low=6.0, high=7.0)
+    """
+    text = text.lstrip()
+    first = _single(text)
+    if first is None:
+        return None
+    joined = _RANGE.match(first.rest)
+    if joined:
+        second = _single(first.rest[joined.end() :])
+        if second and second.number.value > first.number.value:
+            low, high = first.number.low, second.number.high
+            return Found(Spread((low + high) / 2, low, high), second.rest.lstrip())
+    return Found(first.number, first.rest.lstrip())
+
+
+def _single(text: str) -> Found | None:
+    digits = _DIGITS.match(text)
+    if digits:
+        value = _digits_value(digits)
+        return None if value is None else Found(Spread.exactly(value), text[digits.end() :])
+    return _words(text)
+
+
+def _digits_value(match: re.Match[str]) -> float | None:
+    part = match.groupdict()
+    if part["only"]:
+        return VULGAR[part["only"]]
+    if part["whole"]:
+        return int(part["whole"]) + VULGAR[part["sign"]]
+    if part["bottom"]:
+        bottom = int(part["bottom"])
+        return None if bottom == 0 else int(part["mixed"] or 0) + int(part["top"]) / bottom
+    return float(part["decimal"].replace(",", "."))
+
+
+def _words(text: str) -> Found | None:
+    """Numbers in words: "two", "half a", "a third of a", "one and a half", "a couple of"."""
+    words = [(m.group().lower(), m.end()) for m in _WORD.finditer(text[:60])]
+    if not words or text[: len(words[0][0])].lower() != words[0][0]:
+        return None
+    names = [name for name, _ in words] + [""] * 4
+    ends = [end for _, end in words] + [len(text)] * 4
+    if names[0] in PARTS:  # half a cup, quarter teaspoon
+        used = 2 if names[1] in ("a", "an") else 1
+        return Found(Spread.exactly(PARTS[names[0]]), text[ends[used - 1] :])
+    if names[0] not in ONES:
+        return None
+    return _counted(ONES[names[0]], names, ends, text)
+
+
+def _counted(count: float, names: list[str], ends: list[int], text: str) -> Found:
+    """After a counting word: a part of something, a vague count, or the count itself."""
+    if names[1] in PARTS:  # a third of a cup, two thirds of a cup
+        used = 2
+        if names[used] == "of":
+            used += 1
+        if used == 3 and names[used] in ("a", "an"):
+            used += 1
+        return Found(Spread.exactly(count * PARTS[names[1]]), text[ends[used - 1] :])
+    if names[1] in VAGUE_COUNTS and names[0] in ("a", "an"):
+        low, value, high = VAGUE_COUNTS[names[1]]
+        used = 3 if names[2] == "of" else 2
+        return Found(Spread(value, low, high), text[ends[used - 1] :])
+    if names[1] == "and" and names[2] in ("a", "an") and names[3] in PARTS:  # one and a half
+        return Found(Spread.exactly(count + PARTS[names[3]]), text[ends[3] :])
+    if names[1] == "dozen":
+        return Found(Spread.exactly(12.0 * count), text[ends[1] :])
+    return Found(Spread.exactly(float(count)), text[ends[0] :])

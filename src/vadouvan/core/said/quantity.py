@@ -1,0 +1,118 @@
+"""One-field quantities: "2.6 kg", "1 lb 4 oz", "1 1/4 in", "30", "75 min".
+
+Each reader takes what was typed and the field it stands in, and returns SI or raises
+:class:`~vadouvan.errors.InputError` with what would be accepted.
+"""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from vadouvan.core.said.numbers import leading_number
+from vadouvan.core.said.units import DURATION_S, LENGTH_M, MASS_KG, unit_word
+from vadouvan.errors import InputError
+
+_UNIT = re.compile(r'[a-zA-Z]+\.?|"|°\s*[cCfF]|%')
+_NEGATIVE = re.compile(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]")
+
+
+@dataclass(frozen=True)
+class Kind:
+    """A kind of quantity: its units, the unit of a bare number, its limits in SI, its words."""
+
+    name: str
+    units: Mapping[str, float]
+    bare: str
+    low: float
+    high: float
+    accepted: str
+
+
+MASS = Kind(
+    "mass", MASS_KG, "g", 0.005, 25.0, 'Write a weight from 5 g to 25 kg, such as "2.6 kg", "900 g" or "2 lb 4 oz".'
+)
+THICKNESS = Kind(
+    "thickness",
+    LENGTH_M,
+    "mm",
+    0.002,
+    0.25,
+    'Write 2 mm to 250 mm at the thickest place, such as "30 mm", "3 cm" or "1 1/4 in".',
+)
+LEAD = Kind(
+    "time from pull to plate", DURATION_S, "min", 0.0, 86_400.0, 'Write up to 24 h, such as "75 min" or "1 h 30 min".'
+)
+
+
+def quantity(text: str, kind: Kind, *, field: str) -> float:
+    """A typed quantity in SI.
+
+    >>> round(quantity("2 lb 4 oz", MASS, field="cut.mass_g"), 4)
+    1.0206
+    """
+    if _NEGATIVE.match(text):
+        raise InputError(
+            field=field, given=text, wrong=f'"{text.strip()}" is less than nothing.', accepted=kind.accepted
+        )
+    total, rest, parts = 0.0, text.strip(), 0
+    while rest:
+        found = leading_number(rest)
+        if found is None:
+            raise _unread(text, kind, field)
+        unit = _UNIT.match(found.rest)
+        factor = kind.units.get(unit_word(unit.group()) if unit else kind.bare)
+        if factor is None or (unit is None and (found.rest or parts)):
+            raise _unread(text, kind, field)
+        total += found.number.value * factor
+        rest = found.rest[unit.end() :].lstrip(" ,") if unit else ""
+        rest = re.sub(r"^and\s+", "", rest)
+        parts += 1
+    if parts == 0:
+        raise _unread(text, kind, field)
+    if not kind.low <= total <= kind.high:
+        size = "too much" if total > kind.high else "too little"
+        raise InputError(
+            field=field, given=text, wrong=f'"{text.strip()}" is {size} for a {kind.name} here.', accepted=kind.accepted
+        )
+    return total
+
+
+def whole_number(text: str, *, field: str, low: int, high: int, what: str) -> int:
+    """A typed count.
+
+    >>> whole_number("nine", field="cut.pieces", low=1, high=500, what="pieces")
+    9
+    """
+    found = leading_number(text.strip()) if not _NEGATIVE.match(text) else None
+    accepted = f"Write a whole number of {what} from {low} to {high}."
+    value = found.number.value if found and not found.rest.strip() else None
+    if value is None or value != int(value) or not low <= value <= high:
+        raise InputError(
+            field=field,
+            given=text,
+            wrong=f'"{text.strip()}" is not a number of {what} that can be used.',
+            accepted=accepted,
+        )
+    return int(value)
+
+
+def decimal(text: str, *, field: str, low: float, high: float, units: tuple[str, ...], accepted: str) -> float:
+    """A typed decimal with an optional unit word from ``units``; may be negative."""
+    match = re.fullmatch(r"\s*([-−]?\d{1,6}(?:[.,]\d{1,6})?)\s*(.*?)\s*", text)
+    unit_ok = match is not None and (match[2] == "" or match[2].lower() in units)
+    if match is None or not unit_ok:
+        raise InputError(field=field, given=text, wrong=f'"{text.strip()}" could not be read.', accepted=accepted)
+    value = float(match[1].replace(",", ".").replace("−", "-"))
+    if not low <= value <= high:
+        raise InputError(
+            field=field, given=text, wrong=f'"{text.strip()}" is outside what can be judged.', accepted=accepted
+        )
+    return value
+
+
+def _unread(text: str, kind: Kind, field: str) -> InputError:
+    return InputError(
+        field=field, given=text, wrong=f'"{text.strip()}" could not be read as a {kind.name}.', accepted=kind.accepted
+    )

@@ -1,0 +1,56 @@
+"""The judgement in plain words."""
+
+from __future__ import annotations
+
+from vadouvan.core.clock.plan import Plan
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.figure import hours_told
+from vadouvan.core.hold.window import Window
+from vadouvan.core.reading import Reading
+
+
+def judgement_sentence(window: Window, cut: Cut) -> str:
+    """When to pull, and what ends it.
+
+    "Pull between 19 h and 27 h; best about 23 h. The kiwi turns the surface too soft."
+    """
+    ends = _capital(window.latest.limit.says)
+    if window.is_closed:
+        opens = hours_told(window.earliest.hours, "up")
+        return (
+            f"No good time: it needs {opens}, but {window.latest.limit.says} after {window.latest_told}. "
+            "Use less of it, heat-treated fruit, less salt or a weaker acid, or a thinner cut."
+        )
+    opens, best, latest = window.earliest_told, window.best_told, window.latest_told
+    span = f"at about {latest}" if opens == latest else f"between {opens} and {latest}; best about {best}"
+    sentence = f"Pull {span}. {ends}."
+    if window.unreached is not None:
+        sentence += f" It ends before {window.unreached.says}."
+    if cut.kind.family == "mince":
+        sentence += " Minced meat: cook it through."
+    return sentence
+
+
+def plan_sentence(plan: Plan) -> str:
+    """When to put it in and take it out, on the clock."""
+    pull = f"{plan.meal.pull_at:%a %H:%M}"
+    if plan.trouble:
+        return plan.trouble
+    span = f"from {plan.pull_from:%a %H:%M} until {plan.pull_until:%a %H:%M}"
+    return f"In {plan.contact_at:%a %H:%M}, out {pull}. It may come out {span}."
+
+
+def trouble_sentence(reading: Reading) -> str:
+    """Why there is no judgement yet."""
+    if reading.problems:
+        count = len(reading.problems)
+        return (
+            "One thing to mend before this can be judged."
+            if count == 1
+            else f"{count} things to mend before this can be judged."
+        )
+    return "Still to say: " + " and ".join(reading.waiting) + "."
+
+
+def _capital(text: str) -> str:
+    return text[:1].upper() + text[1:]

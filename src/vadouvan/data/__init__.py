@@ -1,0 +1,1 @@
+"""Shipped tables: pantry, cuts and sources. ``tables`` reads and validates them once."""

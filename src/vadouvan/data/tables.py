@@ -1,0 +1,178 @@
+"""The shipped tables, read and validated into core values.
+
+Values stand in the files as published (percent, grams, millimetres) and are converted here.
+Every row names its sources (keys of ``sources.csv``) and how sure it is.
+"""
+
+from __future__ import annotations
+
+import csv
+from collections.abc import Callable, Iterator
+from functools import cache
+from importlib.resources import files
+from typing import TypeVar
+
+from vadouvan.core.cut.kind import CutKind, ShapeName
+from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.mix.ingredient import Acids, Enzyme, Ingredient
+from vadouvan.core.mix.pantry import Pantry
+from vadouvan.core.said.numbers import Spread
+from vadouvan.errors import TableError
+
+Row = dict[str, str]
+T = TypeVar("T")
+TEASPOON_M3 = 5e-6
+CONFIDENCES = ("high", "medium", "low")
+PARTS_MAY_MISS_PCT = 1.0
+
+
+def table_rows(name: str) -> list[Row]:
+    """All rows of a shipped table."""
+    text = files("vadouvan.data").joinpath(f"{name}.csv").read_text(encoding="utf-8")
+    return list(csv.DictReader(text.splitlines()))
+
+
+@cache
+def source_keys() -> frozenset[str]:
+    """Keys of all sources that rows may name."""
+    return frozenset(row["key"] for row in table_rows("sources"))
+
+
+@cache
+def shipped_kitchen() -> Kitchen:
+    """Cuts and pantry as shipped; raises TableError for a row that breaks the rules."""
+    cuts = {row["id"]: _checked("cuts", row, _cut) for row in table_rows("cuts")}
+    return Kitchen(cuts, Pantry.of(_checked("pantry", row, _ingredient) for row in table_rows("pantry")))
+
+
+def _checked(table: str, row: Row, build: Callable[[Row], T]) -> T:
+    for key in row["source"].split(";"):
+        if key not in source_keys():
+            raise TableError(table, row["id"], f"source {key!r} is not in sources.csv")
+    if row["confidence"] not in CONFIDENCES:
+        raise TableError(table, row["id"], f"confidence {row['confidence']!r} is not one of {CONFIDENCES}")
+    try:
+        return build(row)
+    except (KeyError, ValueError) as error:
+        raise TableError(table, row["id"], str(error)) from error
+
+
+# --- pantry --------------------------------------------------------------------------------
+
+
+def _ingredient(row: Row) -> Ingredient:
+    _parts_add_up(row)
+    density = _number(row, "density_g_per_ml") * 1000
+    return Ingredient(
+        id=row["id"],
+        name=row["name"],
+        also_called=tuple(row["also_called"].split(";")),
+        group=row["group"],
+        density_kg_per_m3=density,
+        spoon_density_kg_per_m3=_spoon_density(row, density),
+        piece_kg=dict(_pieces(row)),
+        water=_share(row, "water_pct"),
+        salt=_spread(row, "salt"),
+        sugar=_spread(row, "sugar"),
+        acid=_spread(row, "acid"),
+        acids=Acids(
+            *(_share(row, f"{name}_pct") for name in ("acetic", "citric", "lactic", "malic", "tartaric", "other_acid"))
+        ),
+        ph=float(row["ph"]) if row["ph"] else None,
+        fat=_share(row, "fat_pct"),
+        alcohol=_share(row, "alcohol_pct"),
+        protein=_share(row, "protein_pct"),
+        enzyme=_enzyme(row),
+        allergens=tuple(filter(None, row["allergens_eu"].split(";"))),
+        source=row["source"],
+        confidence=row["confidence"],
+    )
+
+
+def _parts_add_up(row: Row) -> None:
+    names = ("water", "salt", "sugar", "acid", "fat", "alcohol", "protein", "other")
+    total = sum(_number(row, f"{name}_pct") for name in names)
+    if abs(total - 100) > PARTS_MAY_MISS_PCT:
+        raise ValueError(f"its parts add up to {total:.1f} %")
+
+
+def _spoon_density(row: Row, density: float) -> Spread:
+    """Weight of a spoon or cup over its volume, with the range of differently cut grains."""
+    if not row["tsp_g"]:
+        return Spread.exactly(density)
+    typical = _number(row, "tsp_g") / 1000 / TEASPOON_M3
+    low = float(row["tsp_low_g"]) / 1000 / TEASPOON_M3 if row["tsp_low_g"] else typical
+    high = float(row["tsp_high_g"]) / 1000 / TEASPOON_M3 if row["tsp_high_g"] else typical
+    return _ordered(low, typical, high)
+
+
+def _pieces(row: Row) -> Iterator[tuple[str, Spread]]:
+    for entry in filter(None, row["pieces"].split("|")):
+        unit, typical, low, high = entry.split()
+        yield unit, _ordered(float(low) / 1000, float(typical) / 1000, float(high) / 1000)
+
+
+def _enzyme(row: Row) -> Enzyme | None:
+    strength = _number(row, "enzyme_strength")
+    if strength <= 0:
+        return None
+    low = float(row["enzyme_low"] or strength)
+    high = float(row["enzyme_high"] or strength)
+    return Enzyme(row["enzyme"], _ordered(low, strength, high), row["enzyme_ended_by"])
+
+
+def _spread(row: Row, name: str) -> Spread:
+    typical = _share(row, f"{name}_pct")
+    low = float(row[f"{name}_low_pct"]) / 100 if row[f"{name}_low_pct"] else typical
+    high = float(row[f"{name}_high_pct"]) / 100 if row[f"{name}_high_pct"] else typical
+    return _ordered(min(low, typical), typical, max(high, typical))
+
+
+def _ordered(low: float, typical: float, high: float) -> Spread:
+    if not 0 <= low <= typical <= high:
+        raise ValueError(f"range {low:g} to {high:g} does not hold {typical:g}")
+    return Spread(typical, low, high)
+
+
+def _share(row: Row, column: str) -> float:
+    value = _number(row, column) / 100
+    if not 0 <= value <= 1:
+        raise ValueError(f"{column} is {row[column]}, not 0 to 100")
+    return value
+
+
+def _number(row: Row, column: str) -> float:
+    return float(row[column] or 0)
+
+
+# --- cuts ----------------------------------------------------------------------------------
+
+# Shapes of the table that this version draws as one of its own two.
+_SHAPE: dict[str, ShapeName] = {"cuboid": "cube", "slab": "slab", "cylinder": "slab", "irregular": "slab"}
+
+
+def _cut(row: Row) -> CutKind:
+    return CutKind(
+        id=row["id"],
+        species=row["species"],
+        cut=row["cut"],
+        form=row["form"],
+        shape=_SHAPE[row["shape"]],
+        thickness_m=_number(row, "thickness_mm") / 1000,
+        mass_kg=_number(row, "mass_g") / 1000,
+        bone_share=_share(row, "bone_share_pct"),
+        density_kg_per_m3=_number(row, "density_g_per_ml") * 1000,
+        water_share=_share(row, "water_pct"),
+        hold_max_s=_number(row, "hold_high_days") * 86_400,
+        hold_source=row["hold_source"],
+        strong_acid_max_s=_hours(row, "strong_acid_max_h"),
+        fresh_enzyme_max_s=_hours(row, "fresh_enzyme_max_h"),
+        allergens=tuple(filter(None, row["allergens"].split(";"))),
+        prep=row["prep"],
+        source=row["source"],
+        confidence=row["confidence"],
+    )
+
+
+def _hours(row: Row, column: str) -> float | None:
+    return float(row[column]) * 3600 if row[column] else None

@@ -1,0 +1,73 @@
+"""The demo kitchen: made-up batches for the coming Saturday at the Slipway House."""
+
+from __future__ import annotations
+
+from datetime import datetime, time, timedelta
+from zoneinfo import ZoneInfo
+
+from vadouvan.core.draft import CutSaid, Draft, HoldSaid, MealSaid
+from vadouvan.core.examples import lines
+
+ZONE = "Europe/Lisbon"
+SATURDAY = 5
+TOO_SOON = timedelta(hours=30)
+
+
+def demo_batches(now: datetime) -> list[Draft]:
+    """The batches of the demo, hung on the coming Saturday (or the one after, if it is too near)."""
+    saturday = coming_saturday(now)
+    sunday = saturday + timedelta(days=1)
+    return [
+        Draft(
+            "Saturday legs",
+            CutSaid("chicken_leg", "2.6 kg", "slab", "16 mm", "9", "1", "24"),
+            lines(
+                "600 g yoghurt", "4 tbsp vadouvan", "juice of half a lemon", "8 cloves garlic", "3 cm ginger",
+                "27 g fine salt", "a good splash of rapeseed oil",
+            ),
+            HoldSaid("4", "through", "12"),
+            _meal(saturday, "90 min"),
+        ),
+        Draft(
+            "Slip skewers",
+            CutSaid("lamb_shoulder_cubes", "1.8 kg", "cube", "30 mm"),
+            lines(
+                "juice of 2 lemons", "1 1/2 tbsp dried oregano", "90 ml olive oil", "6 bay leaves", "22 g fine sea salt",
+            ),
+            HoldSaid("4", "through", "12"),
+            _meal(saturday, "45 min"),
+        ),
+        Draft(
+            "Quick flank",
+            CutSaid("beef_flank", "900 g", "slab", "12 mm"),
+            lines("80 g kiwi", "2 tbsp mustard", "3 tbsp rapeseed oil", "1 tbsp honey", "1 1/2 tsp fine sea salt"),
+            HoldSaid("4", "", "12"),
+            _meal(saturday, "30 min"),
+        ),
+        Draft(
+            "Harbour tofu",
+            CutSaid("tofu_firm", "800 g", "slab", "25 mm", "4"),
+            lines("2 tbsp tamarind paste", "1 tsp turmeric", "150 ml coconut milk", "60 ml soy sauce"),
+            HoldSaid("4", "", "12"),
+            _meal(saturday, "40 min"),
+        ),
+        Draft(
+            "Crown for Sunday",
+            CutSaid("turkey_crown", "2.9 kg", "slab", "60 mm", "2", "1"),
+            lines("1 l buttermilk", "45 g fine salt", "6 sprigs thyme", "1 tbsp black pepper"),
+            HoldSaid("4", "surface", "12"),
+            _meal(sunday, "3 h"),
+        ),
+    ]  # fmt: skip
+
+
+def coming_saturday(now: datetime) -> datetime:
+    """Saturday at 19:00 local time, at least 30 hours ahead."""
+    local = now.astimezone(ZoneInfo(ZONE))
+    day = local.date() + timedelta(days=(SATURDAY - local.weekday()) % 7)
+    meal = datetime.combine(day, time(19, 0), ZoneInfo(ZONE))
+    return meal if meal - local >= TOO_SOON else meal + timedelta(days=7)
+
+
+def _meal(at: datetime, lead: str) -> MealSaid:
+    return MealSaid(at.strftime("%Y-%m-%dT%H:%M"), lead, ZONE)

@@ -1,0 +1,78 @@
+"""Every error that Vadouvan raises on purpose.
+
+    VadouvanError
+    ├── InputError        something a cook typed or a file holds cannot be used as it stands
+    │   ├── FormatError   a file is broken, foreign or from a newer version
+    │   └── BadInput      several InputErrors found together
+    ├── NotKept           nothing is stored under that name
+    ├── Overtaken         the stored batch moved on since it was read
+    └── TableError        a shipped data table breaks its own rules
+
+Facts are attributes, so that a program can act on them; ``str(error)`` is the sentence for
+the cook. It says what is wrong, then what would be accepted.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+
+class VadouvanError(Exception):
+    """Root of all errors raised on purpose."""
+
+
+class InputError(VadouvanError):
+    """A value that cannot be used: where it stands, what was given, what would do.
+
+    ``field`` is a dotted path in glossary words (``cut.mass_g``, ``mix.2``).
+    """
+
+    def __init__(self, *, field: str, given: str, wrong: str, accepted: str) -> None:
+        self.field = field
+        self.given = given
+        self.wrong = wrong
+        self.accepted = accepted
+        super().__init__(f"{wrong} {accepted}".strip())
+
+
+class FormatError(InputError):
+    """A file that is not a batch of ours, is cut short, or comes from a newer version."""
+
+
+class BadInput(VadouvanError):
+    """All input errors of one batch, found together."""
+
+    def __init__(self, errors: Sequence[InputError]) -> None:
+        self.errors = tuple(errors)
+        super().__init__("\n".join(str(error) for error in errors))
+
+
+class NotKept(VadouvanError):
+    """Nothing is stored under that identity."""
+
+    def __init__(self, kind: str, identity: str) -> None:
+        self.kind = kind
+        self.identity = identity
+        super().__init__(f"There is no {kind} {identity!r} here. It may have been removed on another device.")
+
+
+class Overtaken(VadouvanError):
+    """A change was made to an older state than the stored one."""
+
+    def __init__(self, identity: str, *, expected: int, stored: int) -> None:
+        self.identity = identity
+        self.expected = expected
+        self.stored = stored
+        super().__init__(
+            f"This batch was changed elsewhere since you opened it (state {stored}, yours {expected}). "
+            "Look at the newer state, then make your change again."
+        )
+
+
+class TableError(VadouvanError):
+    """A shipped table row breaks the table's own rules."""
+
+    def __init__(self, table: str, row: str, wrong: str) -> None:
+        self.table = table
+        self.row = row
+        super().__init__(f"{table}, row {row!r}: {wrong}")

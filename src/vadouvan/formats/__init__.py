@@ -1,0 +1,1 @@
+"""One module a format: ``read(text)`` gives a core value, ``write(value)`` gives text."""

@@ -1,0 +1,349 @@
+"""The judgement for programs and for the page: one shape, described in ``docs/formats.md``.
+
+Numbers stand in the unit that their name ends in; times are ISO 8601 with an offset.
+"""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Literal
+
+from pydantic import BaseModel
+
+from vadouvan.core.clock.plan import Plan
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.figure import Figure
+from vadouvan.core.hold.limits import Limit
+from vadouvan.core.hold.window import Edge, Window
+from vadouvan.core.judge import Judgement
+from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
+from vadouvan.core.mix.span import Span
+from vadouvan.errors import InputError
+
+
+class GivenOut(BaseModel):
+    """One input of a working."""
+
+    name: str
+    value: float
+    unit: str
+
+
+class FigureOut(BaseModel):
+    """A figure as told, with its band and its working."""
+
+    value: float
+    unit: str
+    shown: str
+    low: float | None
+    high: float | None
+    band_shown: str | None
+    rule: str
+    inputs: list[GivenOut]
+    sources: list[str]
+
+
+class ProblemOut(BaseModel):
+    """Something to mend: where, what was given, what is wrong, what would do."""
+
+    field: str
+    given: str
+    wrong: str
+    accepted: str
+
+
+class IngredientOut(BaseModel):
+    """One line of the mix, weighed, with what it brings per kilogram of meat."""
+
+    line_id: str
+    text: str
+    name: str
+    grams: float
+    grams_low: float
+    grams_high: float
+    grams_shown: str
+    band_shown: str | None
+    guessed: bool
+    salt_g_per_kg: float
+    sugar_g_per_kg: float
+    acid_g_per_kg: float
+    fat_g_per_kg: float
+    aroma_g_per_kg: float
+    enzyme: str | None
+    allergens: list[str]
+    confidence: str
+
+
+class PartOut(BaseModel):
+    """What one line brings of a substance."""
+
+    line_id: str
+    name: str
+    g_per_kg: float
+
+
+class SpanOut(BaseModel):
+    """A substance on its rule, in g per kg of meat."""
+
+    substance: Substance
+    value: float
+    low: float
+    high: float
+    target_low: float | None
+    target_high: float | None
+    rule_end: float
+    parts: list[PartOut]
+
+
+class LimitOut(BaseModel):
+    """A limit, its hour and its words."""
+
+    limit: str
+    hours: float
+    says: str
+    basis: str
+
+
+class EdgeOut(BaseModel):
+    """One end of the window, or its best hour."""
+
+    hours: float
+    low_hours: float
+    high_hours: float
+    limit: str
+    says: str
+    shown: str
+    others: list[LimitOut]
+
+
+class WindowOut(BaseModel):
+    """Earliest, best, latest; the hours to act on lie between the two safe ends."""
+
+    earliest: EdgeOut
+    best: EdgeOut
+    latest: EdgeOut
+    safe_earliest_hours: float
+    safe_latest_hours: float
+    closed: bool
+
+
+class PlanOut(BaseModel):
+    """When to put the meat in and take it out for the meal."""
+
+    meal_at: datetime
+    pull_at: datetime
+    contact_at: datetime
+    contact_from: datetime
+    contact_until: datetime
+    pull_from: datetime
+    pull_until: datetime
+    hold_hours: float
+    trouble: str | None
+
+
+class PieceOut(BaseModel):
+    """One piece to scale, and all of them."""
+
+    shape: Literal["slab", "cube"]
+    thickness_mm: float
+    width_mm: float
+    blocked_faces: int
+    bone_share_pct: float
+    pieces: int
+    meat_g: float
+    open_area_cm2: float
+    deepest_mm: float
+
+
+class SectionOut(BaseModel):
+    """Salt along the way in at the best hour."""
+
+    depth_mm: list[float]
+    salt_g_per_kg: list[float]
+    tasted_from_g_per_kg: float
+
+
+class JudgementOut(BaseModel):
+    """All answers about a batch; what could not be answered is null."""
+
+    sentence: str
+    salt_g_per_kg: float | None = None
+    sugar_g_per_kg: float | None = None
+    acid_g_per_kg: float | None = None
+    fat_g_per_kg: float | None = None
+    aroma_g_per_kg: float | None = None
+    ph: float | None = None
+    made_g: float | None = None
+    salt_in_meat_g_per_kg: float | None = None
+    salt_left_g: float | None = None
+    salt_says: str | None = None
+    ingredients: list[IngredientOut]
+    spans: list[SpanOut]
+    window: WindowOut | None = None
+    plan: PlanOut | None = None
+    plan_says: str
+    piece: PieceOut | None = None
+    section: SectionOut | None = None
+    figures: dict[str, FigureOut]
+    assumed: dict[str, str]
+    problems: list[ProblemOut]
+    waiting: list[str]
+
+
+def judgement_out(judgement: Judgement) -> JudgementOut:
+    """A judgement in the shape that leaves the core."""
+    figures = {figure.name: figure_out(figure) for figure in (*judgement.figures, *judgement.grams)}
+    picture, cut = judgement.picture, judgement.reading.cut
+    return JudgementOut(
+        sentence=judgement.sentence,
+        **{name: _value(figures, name) for name in _TOLD_AS_NUMBERS},
+        salt_says=judgement.salt.says if judgement.salt else None,
+        ingredients=_ingredients(judgement),
+        spans=[_span(span) for span in judgement.spans],
+        window=_window(judgement.window) if judgement.window else None,
+        plan=_plan(judgement.plan) if judgement.plan else None,
+        plan_says=judgement.plan_says,
+        piece=_piece(cut) if cut else None,
+        section=SectionOut(
+            depth_mm=[depth * 1000 for depth in picture.depths_m],
+            salt_g_per_kg=list(picture.salt_g_per_kg),
+            tasted_from_g_per_kg=picture.tasted_from_g_per_kg,
+        )
+        if picture
+        else None,
+        figures=figures,
+        assumed=judgement.reading.assumed,
+        problems=[problem_out(problem) for problem in judgement.reading.problems],
+        waiting=judgement.reading.waiting,
+    )
+
+
+_TOLD_AS_NUMBERS = (
+    *(f"{substance}_g_per_kg" for substance in SUBSTANCES),
+    "ph",
+    "made_g",
+    "salt_in_meat_g_per_kg",
+    "salt_left_g",
+)
+
+
+def problem_out(error: InputError) -> ProblemOut:
+    """An input error as data."""
+    return ProblemOut(field=error.field, given=error.given, wrong=error.wrong, accepted=error.accepted)
+
+
+def figure_out(figure: Figure) -> FigureOut:
+    """A figure as data."""
+    working = figure.working
+    return FigureOut(
+        value=figure.value,
+        unit=figure.unit,
+        shown=figure.shown,
+        low=figure.low,
+        high=figure.high,
+        band_shown=figure.band_shown,
+        rule=working.rule,
+        inputs=[GivenOut(name=given.name, value=given.value, unit=given.unit) for given in working.inputs],
+        sources=list(working.sources),
+    )
+
+
+def _value(figures: dict[str, FigureOut], name: str) -> float | None:
+    return figures[name].value if name in figures else None
+
+
+def _ingredients(judgement: Judgement) -> list[IngredientOut]:
+    return [
+        IngredientOut(
+            line_id=portion.line_id,
+            text=portion.text,
+            name=portion.ingredient.name,
+            grams=grams.value,
+            grams_low=portion.mass_kg.low * 1000,
+            grams_high=portion.mass_kg.high * 1000,
+            grams_shown=grams.shown,
+            band_shown=grams.band_shown,
+            guessed=portion.guessed,
+            **{f"{name}_g_per_kg": _brought(judgement.balance, name, portion.line_id) for name in SUBSTANCES},
+            enzyme=portion.ingredient.enzyme.name if portion.ingredient.enzyme else None,
+            allergens=list(portion.ingredient.allergens),
+            confidence=portion.ingredient.confidence,
+        )
+        for portion, grams in zip(judgement.reading.portions, judgement.grams, strict=True)
+    ]
+
+
+def _brought(balance: Balance | None, substance: Substance, line_id: str) -> float:
+    parts = balance.parts[substance] if balance else ()
+    return sum(part.amount.value * 1000 for part in parts if part.line_id == line_id)
+
+
+def _span(span: Span) -> SpanOut:
+    parts = [PartOut(line_id=p.line_id, name=p.ingredient, g_per_kg=p.amount.value * 1000) for p in span.parts]
+    return SpanOut(
+        substance=span.substance,
+        value=span.value,
+        low=span.low,
+        high=span.high,
+        target_low=span.target_low,
+        target_high=span.target_high,
+        rule_end=span.rule_end,
+        parts=parts,
+    )
+
+
+def _limit(limit: Limit) -> LimitOut:
+    return LimitOut(limit=limit.id, hours=limit.hours, says=limit.says, basis=limit.basis)
+
+
+def _edge(edge: Edge, shown: str) -> EdgeOut:
+    return EdgeOut(
+        hours=edge.hours,
+        low_hours=edge.low_hours,
+        high_hours=edge.high_hours,
+        limit=edge.limit.id,
+        says=edge.limit.says,
+        shown=shown,
+        others=[_limit(limit) for limit in edge.others],
+    )
+
+
+def _window(window: Window) -> WindowOut:
+    return WindowOut(
+        earliest=_edge(window.earliest, window.earliest_told),
+        best=_edge(window.best, window.best_told),
+        latest=_edge(window.latest, window.latest_told),
+        safe_earliest_hours=window.safe_earliest_h,
+        safe_latest_hours=window.safe_latest_h,
+        closed=window.is_closed,
+    )
+
+
+def _plan(plan: Plan) -> PlanOut:
+    return PlanOut(
+        meal_at=plan.meal.at,
+        pull_at=plan.meal.pull_at,
+        contact_at=plan.contact_at,
+        contact_from=plan.contact_from,
+        contact_until=plan.contact_until,
+        pull_from=plan.pull_from,
+        pull_until=plan.pull_until,
+        hold_hours=plan.hold_h,
+        trouble=plan.trouble,
+    )
+
+
+def _piece(cut: Cut) -> PieceOut:
+    piece = cut.piece
+    width_m = cut.thickness_m if cut.shape == "cube" else (piece.volume_m3 / cut.thickness_m) ** 0.5
+    return PieceOut(
+        shape=cut.shape,
+        thickness_mm=cut.thickness_m * 1000,
+        width_mm=width_m * 1000,
+        blocked_faces=cut.blocked_faces,
+        bone_share_pct=cut.bone_share * 100,
+        pieces=cut.pieces,
+        meat_g=cut.meat_kg * 1000,
+        open_area_cm2=cut.open_area_m2 * 1e4,
+        deepest_mm=piece.far_m * 1000,
+    )

@@ -1,0 +1,36 @@
+"""The composition root: settings, store, tables, clock and application put together."""
+
+from __future__ import annotations
+
+import uuid
+from datetime import UTC, datetime
+
+from fastapi import FastAPI
+
+from vadouvan.api.app import make_app
+from vadouvan.api.context import Context
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.demo import demo_batches
+from vadouvan.settings import Settings
+from vadouvan.store.batches import Batches
+from vadouvan.store.database import open_database
+
+
+def utc_now() -> datetime:
+    """The present."""
+    return datetime.now(UTC)
+
+
+def new_id() -> str:
+    """An identity that no other kitchen will give out."""
+    return str(uuid.uuid4())
+
+
+def build(settings: Settings) -> FastAPI:
+    """The application for these settings; a demo kitchen is filled on its first start only."""
+    batches = Batches(open_database(settings.database))
+    if settings.demo and batches.count() == 0:
+        for draft in demo_batches(utc_now()):
+            batches.add(new_id(), draft, now=utc_now())
+    context = Context(kitchen=shipped_kitchen(), batches=batches, now=utc_now, new_id=new_id)
+    return make_app(context, settings.web_dir if settings.web_dir.is_dir() else None)

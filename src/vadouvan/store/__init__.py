@@ -1,0 +1,1 @@
+"""Keeping batches in SQLite: the only place that knows SQLAlchemy and Alembic."""

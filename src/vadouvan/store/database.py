@@ -1,0 +1,44 @@
+"""Opening the kitchen's file: write-ahead log, full synchronous commits, foreign keys, migrations."""
+
+from __future__ import annotations
+
+from pathlib import Path
+from typing import Any
+
+from alembic import command
+from alembic.config import Config
+from sqlalchemy import Engine, create_engine, event
+
+MIGRATIONS = Path(__file__).parent / "migrations"
+
+
+def open_database(path: Path) -> Engine:
+    """An engine on the kitchen's file, made and brought up to date if need be."""
+    path.parent.mkdir(parents=True, exist_ok=True)
+    engine = create_engine(f"sqlite:///{path}")
+    event.listen(engine, "connect", _careful)
+    migrate(engine)
+    return engine
+
+
+def migrate(engine: Engine, to: str = "head") -> None:
+    """Bring the schema to a revision, forwards or (for ``base`` or an older one) backwards."""
+    with engine.begin() as connection:
+        config = migration_config()
+        config.attributes["connection"] = connection
+        (command.downgrade if to == "base" else command.upgrade)(config, to)
+
+
+def migration_config() -> Config:
+    """Alembic's settings, without a file of its own."""
+    config = Config()
+    config.set_main_option("script_location", str(MIGRATIONS))
+    return config
+
+
+def _careful(connection: Any, _record: Any) -> None:
+    """A power cut may cost the change being written, never an earlier one."""
+    cursor = connection.cursor()
+    for pragma in ("journal_mode=WAL", "synchronous=FULL", "foreign_keys=ON", "busy_timeout=5000"):
+        cursor.execute(f"PRAGMA {pragma}")
+    cursor.close()

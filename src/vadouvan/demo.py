@@ -23,7 +23,7 @@ def demo_batches(now: datetime) -> list[Draft]:
             CutSaid("chicken_leg", "2.6 kg", "slab", "16 mm", "9", "1", "24"),
             lines(
                 "600 g yoghurt", "4 tbsp vadouvan", "juice of half a lemon", "8 cloves garlic", "3 cm ginger",
-                "27 g fine salt", "a good splash of rapeseed oil",
+                "29 g fine salt", "a good splash of rapeseed oil",
             ),
             HoldSaid("4", "through", "12"),
             _meal(saturday, "90 min"),
@@ -32,7 +32,8 @@ def demo_batches(now: datetime) -> list[Draft]:
             "Slip skewers",
             CutSaid("lamb_shoulder_cubes", "1.8 kg", "cube", "30 mm"),
             lines(
-                "juice of 2 lemons", "1 1/2 tbsp dried oregano", "90 ml olive oil", "6 bay leaves", "22 g fine sea salt",
+                "juice of 2 lemons", "1 1/2 tbsp dried oregano", "90 ml olive oil",
+                "6 bay leaves", "22 g fine sea salt",
             ),
             HoldSaid("4", "through", "12"),
             _meal(saturday, "45 min"),

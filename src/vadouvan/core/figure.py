@@ -77,13 +77,13 @@ def number_told(value: float) -> str:
     """Two significant figures below ten, whole numbers from ten on.
 
     >>> [number_told(v) for v in (0.034, 1.25, 9.96, 18.4, 2604.0, 0.0)]
-    ['0.03', '1.3', '10', '18', '2604', '0']
+    ['0.03', '1.2', '10', '18', '2604', '0']
     """
     size = abs(value)
     if size < 0.005:
         return "0"
-    if size < 1:
-        return f"{value:.2f}".rstrip("0").rstrip(".")
+    if size < 0.095:
+        return f"{value:.2f}"
     if size < 9.95:
         return f"{value:.1f}".removesuffix(".0")
     return f"{value:.0f}"

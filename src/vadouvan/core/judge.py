@@ -10,7 +10,6 @@ from vadouvan.core.constants import TASTED_SALT_KG_PER_KG_WATER
 from vadouvan.core.draft import Draft
 from vadouvan.core.figure import Figure, Given, Working
 from vadouvan.core.hold.candidates import NEVER_H, HoldCase, hold_case
-from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.window import Edge, Window, window_of
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.amount import Portion
@@ -55,9 +54,10 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         return Judgement(reading, trouble_sentence(reading), grams=grams)
     balance = balance_of(reading.portions, cut.meat_kg)
     figures = _balance_figures(balance)
+    salt = salt_state(balance, cut.water_kg, hold.salt_target) if hold else None
     unread = any(problem.field.startswith("mix") for problem in reading.problems)
     if hold is None or unread:
-        return Judgement(reading, trouble_sentence(reading), balance, figures, grams, _spans(balance, hold))
+        return Judgement(reading, trouble_sentence(reading), balance, figures, grams, _spans(balance, salt), salt)
     window = window_of(cut, balance, hold)
     case = hold_case(cut, balance, hold)
     meal = reading.meal
@@ -68,8 +68,8 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         balance=balance,
         figures=(*figures, *_window_figures(window, case), *_salt_figures(case, window.best.hours)),
         grams=grams,
-        spans=_spans(balance, hold),
-        salt=salt_state(balance, cut.water_kg, hold.salt_target),
+        spans=_spans(balance, salt),
+        salt=salt,
         window=window,
         picture=_salt_picture(case, window.best.hours),
         plan=plan,
@@ -103,8 +103,8 @@ def _balance_figures(balance: Balance) -> tuple[Figure, ...]:
     return (made, *per_kg, *((ph,) if ph else ()))
 
 
-def _spans(balance: Balance, hold: Hold | None) -> tuple[Span, ...]:
-    target = hold.salt_target if hold else None
+def _spans(balance: Balance, salt: SaltState | None) -> tuple[Span, ...]:
+    target = salt.wanted_g_per_kg / 1000 if salt else None
     return tuple(span_of(balance, name, target if name == "salt" else None) for name in SUBSTANCES)
 
 

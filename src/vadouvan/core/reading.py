@@ -180,7 +180,7 @@ def portion_of(line: LineSaid, pantry: Pantry) -> Portion:
         wrong = f"A line of {len(line.text)} letters is too long for one ingredient."
         raise InputError(field=path, given=line.text[:60], wrong=wrong, accepted="Write one ingredient a line.")
     said = read_line(line.text, field=path)
-    ingredient = pantry.find(said.name, field=path, given=line.text)
+    ingredient = pantry.find(said.names, field=path, given=line.text)
     return weigh(said, ingredient, line_id=line.id, field=path)
 
 

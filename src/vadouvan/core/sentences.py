@@ -31,6 +31,13 @@ def judgement_sentence(window: Window, cut: Cut) -> str:
     return sentence
 
 
+def window_in_short(window: Window) -> str:
+    """The window in a few words: "best about 23 h, from 19 h to 27 h"."""
+    if window.is_closed:
+        return "no good time"
+    return f"best about {window.best_told}, from {window.earliest_told} to {window.latest_told}"
+
+
 def plan_sentence(plan: Plan) -> str:
     """When to put it in and take it out, on the clock."""
     pull = f"{plan.meal.pull_at:%a %H:%M}"

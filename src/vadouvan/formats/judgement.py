@@ -18,6 +18,7 @@ from vadouvan.core.hold.window import Edge, Window
 from vadouvan.core.judge import Judgement
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
 from vadouvan.core.mix.span import Span
+from vadouvan.core.sentences import window_in_short
 from vadouvan.errors import InputError
 
 
@@ -125,6 +126,7 @@ class WindowOut(BaseModel):
     safe_earliest_hours: float
     safe_latest_hours: float
     closed: bool
+    in_short: str
 
 
 class PlanOut(BaseModel):
@@ -316,6 +318,7 @@ def _window(window: Window) -> WindowOut:
         safe_earliest_hours=window.safe_earliest_h,
         safe_latest_hours=window.safe_latest_h,
         closed=window.is_closed,
+        in_short=window_in_short(window),
     )
 
 

@@ -9,7 +9,7 @@ from vadouvan.core.cut.shape import Piece, cube, slab
 from vadouvan.core.figure import number_told
 from vadouvan.errors import InputError
 
-SLAB_MAY_BE_THICKER_THAN_WIDE = 1.1  # a slab this much thicker than wide is still called one
+SLAB_MAY_BE_THICKER_THAN_WIDE = 1.15  # a slab this much thicker than wide is still called one
 COUNT_MAY_BE_OFF = 1.6  # pieces are cut by eye: counted against computed may differ by this factor
 THINNEST_CUBE_M, THICKEST_CUBE_M = 0.005, 0.080
 

@@ -14,6 +14,7 @@ from vadouvan.core.constants import (
     EARLY_DEPTH_M,
     EARLY_DEPTH_SHARE,
     FISH_IN_STRONG_BATH_S,
+    GOOD_ENOUGH_SHARE,
     MOST_OF_SETTLED,
     OVER_SALT_FACTOR,
     RED_QUALITY_S,
@@ -106,6 +107,7 @@ class Candidates:
     earliest: tuple[Limit, ...]
     best: tuple[Limit, ...]
     latest: tuple[Limit, ...]
+    good_enough: Limit | None
 
 
 def hold_case(cut: Cut, balance: Balance, hold: Hold) -> HoldCase:
@@ -149,7 +151,7 @@ def candidates_of(case: HoldCase) -> Candidates:
                 "common_practice",
             )
         ]
-    return Candidates(tuple(earliest), tuple(best), latest)
+    return Candidates(tuple(earliest), tuple(best), latest, _good_enough(case))
 
 
 def _salt_begins(case: HoldCase) -> Iterator[Limit]:
@@ -183,7 +185,7 @@ def _salt_best(case: HoldCase) -> Iterator[Limit]:
         yield Limit("salt_through", case.hour_when(water * course.average, aim), words, "salt", "calibration")
         tasted = min(TASTED_SALT_KG_PER_KG_WATER.value, MOST_OF_SETTLED.value * case.contact.settled)
         hours = case.hour_when(course.at_volume_share(1 - SEASONED_VOLUME_SHARE.value), tasted)
-        yield Limit("salt_in_most_of_it", hours, "seven eighths of the meat taste seasoned", "salt", "calibration")
+        yield Limit("salt_in_most_of_it", hours, "seven eighths of the meat tastes seasoned", "salt", "calibration")
     else:
         depth_m = min(SHELL_M.value, SURFACE_DEPTH_SHARE.value * case.cut.piece.far_m)
         hours = case.hour_when(course.at_depth(depth_m), TASTED_SALT_KG_PER_KG_WATER.value)
@@ -194,6 +196,16 @@ def _salt_best(case: HoldCase) -> Iterator[Limit]:
             "salt",
             "calibration",
         )
+
+
+def _good_enough(case: HoldCase) -> Limit | None:
+    """Three fifths of the salt aimed for: where many cooks stop, and the aim when the rest comes too late."""
+    if not _is_salted(case):
+        return None
+    water = case.water_share
+    enough = GOOD_ENOUGH_SHARE.value * min(water * case.contact.settled, case.hold.salt_target)
+    words = "three fifths of the salt you aim for is in the meat"
+    return Limit("salt_good_enough", case.hour_when(water * case.course.average, enough), words, "salt", "calibration")
 
 
 def _is_salted(case: HoldCase) -> bool:

@@ -51,7 +51,7 @@ def enzyme_times(strength: float, thickness_m: float, temperature_c: float) -> E
 
     >>> times = enzyme_times(1.018, 0.012, 4.0)
     >>> round(times.best_h, 2), round(times.very_soft_h, 1)
-    (1.97, 2.6)
+    (1.96, 2.6)
     """
     if strength < ENZYME_MATTERS_FROM.value:
         return None

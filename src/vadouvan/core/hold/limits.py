@@ -14,6 +14,7 @@ LimitId = Literal[
     "salt_at_surface_depth",
     "surface_evened_out",
     "enzyme_best",
+    "salt_good_enough",
     "aroma_best",
     "earliest",
     "before_latest",

@@ -23,7 +23,7 @@ Array = NDArray[np.float64]
 
 CELLS = 60
 GRADING = 2.2
-KEPT_DIGITS = 6  # of exponent and capacity ratio, when decompositions are kept for reuse
+KEPT_DIGITS = 12  # of exponent and capacity ratio, when decompositions are kept for reuse
 
 
 @dataclass(frozen=True)

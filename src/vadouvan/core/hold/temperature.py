@@ -7,7 +7,6 @@ import math
 from vadouvan.core.constants import (
     ACTIVATION_ENERGY,
     ENZYME_ACTIVATION,
-    ENZYME_REFERENCE_K,
     GAS_CONSTANT,
     REFERENCE_TEMPERATURE_K,
     SALT_DIFFUSIVITY,
@@ -21,7 +20,7 @@ def salt_diffusivity(temperature_c: float, family: Family) -> float:
     """Diffusivity of salt in raw meat [m2/s] (``fox1980``, ``calibration``).
 
     >>> round(salt_diffusivity(20.0, "red") / salt_diffusivity(4.0, "red"), 3)
-    1.645
+    1.644
     """
     factor = SALT_DIFFUSIVITY_FISH_FACTOR.value if family in ("fish", "shellfish") else 1.0
     pace = _arrhenius(temperature_c, ACTIVATION_ENERGY.value, REFERENCE_TEMPERATURE_K.value)
@@ -34,7 +33,7 @@ def enzyme_pace(temperature_c: float) -> float:
     >>> round(enzyme_pace(20.0) / enzyme_pace(4.0), 2)
     3.12
     """
-    return _arrhenius(temperature_c, ENZYME_ACTIVATION.value, ENZYME_REFERENCE_K.value)
+    return _arrhenius(temperature_c, ENZYME_ACTIVATION.value, REFERENCE_TEMPERATURE_K.value)
 
 
 def _arrhenius(temperature_c: float, energy: float, reference_k: float) -> float:

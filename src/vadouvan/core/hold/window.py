@@ -88,18 +88,17 @@ def window_of(cut: Cut, balance: Balance, hold: Hold) -> Window:
     earliest = _edge(runs, lambda run: _last(run.earliest))
     latest = _edge(runs, lambda run: _first(run.latest))
     best = _edge(runs, lambda run: _last(run.best))
-    return _placed(earliest, best, latest)
+    return _placed(earliest, best, latest, base.good_enough)
 
 
-def _placed(earliest: Edge, best: Edge, latest: Edge) -> Window:
-    """Best put inside the window; if the aim would come too late, three quarters of the latest."""
+def _placed(earliest: Edge, best: Edge, latest: Edge, good_enough: Limit | None) -> Window:
+    """Best put inside the window; if the aim would come too late, what is good enough, or three quarters."""
     unreached = None
     opens = _safe_earliest_h(earliest, latest)
     if best.hours > BEST_NEAR_LATEST.value * latest.low_hours:
         unreached = best.limit if best.limit.basis != "enzyme" else None
-        hours = max(BEST_AT_MOST_SHARE_OF_LATEST.value * latest.low_hours, min(opens, latest.low_hours))
-        says = f"three quarters of the time until it ends; it ends before {best.limit.says}"
-        limit = Limit("before_latest", hours, says, latest.limit.basis, "calibration")
+        limit = _instead(best.limit, latest, good_enough)
+        hours = max(limit.hours, min(opens, latest.low_hours))
         best = Edge(hours, hours * 0.85, hours * 1.15, limit, (best.limit, *best.others))
     elif best.hours < opens:
         limit = Limit(
@@ -109,6 +108,15 @@ def _placed(earliest: Edge, best: Edge, latest: Edge) -> Window:
     low = min(max(best.low_hours, opens), best.hours)
     high = max(min(best.high_hours, latest.low_hours), best.hours)
     return Window(earliest, Edge(best.hours, low, high, best.limit, best.others), latest, unreached)
+
+
+def _instead(aim: Limit, latest: Edge, good_enough: Limit | None) -> Limit:
+    """What stands in for an aim that comes too late."""
+    at_most_h = BEST_AT_MOST_SHARE_OF_LATEST.value * latest.low_hours
+    if good_enough is not None and aim.basis == "salt" and good_enough.hours < at_most_h:
+        return good_enough
+    says = f"three quarters of the time until it ends; it ends before {aim.says}"
+    return Limit("before_latest", at_most_h, says, latest.limit.basis, "calibration")
 
 
 def _safe_earliest_h(earliest: Edge, latest: Edge) -> float:

@@ -54,12 +54,15 @@ ACCEPTED = 'Write an amount and an ingredient, such as "12 g salt", "2 tbsp cide
 
 @dataclass(frozen=True)
 class SaidLine:
-    """A line split up: how many of what unit, of what, prepared how; ``manner`` scales the unit."""
+    """A line split up: how many of what unit, of what, prepared how; ``manner`` scales the unit.
+
+    ``names`` are to be tried in turn: "curry leaves" may be an ingredient, or leaves of curry.
+    """
 
     text: str
     number: Spread
     unit: str | None
-    name: str
+    names: tuple[str, ...]
     preparation: str
     manner: float
     guessed: bool
@@ -80,8 +83,8 @@ class Portion:
 def read_line(text: str, *, field: str) -> SaidLine:
     """A line split into quantity, unit, name and preparation.
 
-    >>> read_line("a third of a cup of yoghurt, beaten", field="mix.0").name
-    'yoghurt'
+    >>> read_line("a third of a cup of yoghurt, beaten", field="mix.0").names
+    ('yoghurt',)
     """
     if re.match(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]", text):
         raise _bad(
@@ -95,16 +98,20 @@ def read_line(text: str, *, field: str) -> SaidLine:
     parts = _juice_or_zest(body) or _plain(body)
     if parts is None:
         raise _bad(field, text, f'"{text.strip()}" has no amount.' if body else "This line is empty.", ACCEPTED)
-    number, unit, manner, guessed, name = parts
+    number, unit, manner, guessed, raw_names = parts
     if number.value <= 0:
         raise _bad(field, text, f'"{text.strip()}" adds nothing.', "Write an amount above zero, or remove the line.")
-    name = re.sub(r"^(?:of|the|fresh of)\s+", "", name, flags=re.IGNORECASE).strip(" .;")
-    if not name:
+    names = tuple(filter(None, (_bare_name(name) for name in raw_names)))
+    if not names:
         raise _bad(field, text, f'"{text.strip()}" of what?', "Write the ingredient after the amount.")
-    return SaidLine(text, number, unit, name, preparation.strip(), manner, guessed or number.low != number.high)
+    return SaidLine(text, number, unit, names, preparation.strip(), manner, guessed or number.low != number.high)
 
 
-_Parts = tuple[Spread, str | None, float, bool, str]
+def _bare_name(name: str) -> str:
+    return re.sub(r"^(?:of|the)\s+", "", name.strip(), flags=re.IGNORECASE).strip(" .;")
+
+
+_Parts = tuple[Spread, str | None, float, bool, tuple[str, ...]]
 
 
 def _juice_or_zest(body: str) -> _Parts | None:
@@ -114,7 +121,7 @@ def _juice_or_zest(body: str) -> _Parts | None:
         return None
     found = leading_number(match[2])
     number, fruit = (found.number, found.rest) if found else (Spread.exactly(1), match[2])
-    return number, match[1].lower(), 1.0, True, re.sub(r"s$", "", fruit.strip()) + f" {match[1].lower()}"
+    return number, match[1].lower(), 1.0, True, (re.sub(r"s$", "", fruit.strip()) + f" {match[1].lower()}",)
 
 
 def _plain(body: str) -> _Parts | None:
@@ -129,7 +136,7 @@ def _plain(body: str) -> _Parts | None:
         return None
     rest = rest[word.end() :] if word else rest
     guessed = unit in VAGUE_M3 or unit in PIECE_UNITS or unit in LENGTH_M or manner != 1.0
-    return number or Spread.exactly(1), unit, manner, guessed, rest
+    return number or Spread.exactly(1), unit, manner, guessed, (rest,)
 
 
 def _counted(number: Spread, manner: float, rest: str) -> _Parts:
@@ -139,8 +146,8 @@ def _counted(number: Spread, manner: float, rest: str) -> _Parts:
         manner, rest = manner * _SIZES[size[1].lower()], size[2]
     last = re.match(r"^(.*\S)\s+(\w+)$", rest)
     if last and (unit := _unit(last[2])) in PIECE_UNITS and unit not in ("juice", "zest"):
-        return number, unit, manner, True, last[1]
-    return number, "each", manner, True, rest
+        return number, unit, manner, True, (rest, last[1])
+    return number, "each", manner, True, (rest,)
 
 
 def _manner(rest: str) -> tuple[float, str]:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 
 from rapidfuzz import fuzz, process, utils
@@ -38,12 +38,15 @@ class Pantry:
                 by_name.setdefault(_plain(name), item.id)
         return cls(by_id, by_name)
 
-    def find(self, name: str, *, field: str, given: str) -> Ingredient:
-        """The ingredient that a name means; raises InputError with the nearest names if none does."""
-        wanted = _plain(_TREATMENT.sub(" ", name)) or _plain(name)
-        for form in (_plain(name), wanted, _singular(wanted)):
+    def find(self, names: Sequence[str], *, field: str, given: str) -> Ingredient:
+        """The ingredient that one of these names means, tried in turn; near spellings of the first count too.
+
+        Raises InputError with the nearest names if none does.
+        """
+        for form in (form for name in names for form in _forms(name)):
             if form in self.by_name:
                 return self.by_id[self.by_name[form]]
+        name, wanted = names[0], _forms(names[0])[1]
         near = self.nearest(wanted)
         if near and near[0][1] >= SURE_SCORE and (len(near) == 1 or near[0][1] > near[1][1]):
             return near[0][0]
@@ -75,6 +78,12 @@ def _likeness(query: str, choice: str, *, score_cutoff: float | None = None, **_
 
 def _plain(name: str) -> str:
     return " ".join(utils.default_process(name).split())
+
+
+def _forms(name: str) -> tuple[str, ...]:
+    """A name as written, without words of treatment, and in the singular."""
+    bare = _plain(_TREATMENT.sub(" ", name)) or _plain(name)
+    return _plain(name), bare, _singular(bare)
 
 
 def _singular(name: str) -> str:

@@ -9,6 +9,7 @@ from vadouvan.core.figure import number_told
 from vadouvan.core.mix.balance import Balance, Contribution, Substance
 
 TARGET_MAY_MISS = 0.1
+SALT_ON_TARGET = 0.05
 A_BATH_FROM = 0.3  # mix water over meat water from which salt is judged by what it settles to
 _ROOM = {"salt": 6.0, "sugar": 10.0, "acid": 4.0, "fat": 20.0, "aroma": 10.0}  # least length of a rule [g/kg]
 
@@ -29,15 +30,19 @@ class Span:
 
 @dataclass(frozen=True)
 class SaltState:
-    """Salt against its target: what the meat can settle to, grams short (or over, if negative)."""
+    """Salt against its target: what the meat settles to, what the mix needs, grams short (over, if negative)."""
 
     settles_g_per_kg: float
+    wanted_g_per_kg: float
     short_g: float
     says: str
 
 
 def span_of(balance: Balance, substance: Substance, target_kg_per_kg: float | None) -> Span:
-    """The rule of one substance; its end is a round number with room for target and present."""
+    """The rule of one substance; its end is a round number with room for target and present.
+
+    The target is what has to be in the mix, per kg of meat (:attr:`SaltState.wanted_g_per_kg`).
+    """
     total = balance.total(substance)
     target = None if target_kg_per_kg is None else target_kg_per_kg * 1000
     widest = max(total.high * 1000, (target or 0.0) * 1.5, _ROOM[substance])
@@ -74,13 +79,12 @@ def salt_state(balance: Balance, meat_water_kg: float, target: float) -> SaltSta
     settles = balance.salt_kg / all_water_kg * meat_water_kg / balance.meat_kg
     wanted_kg = target * balance.meat_kg / meat_water_kg * all_water_kg
     short_g = (wanted_kg - balance.salt_kg) * 1000
-    return SaltState(settles * 1000, short_g, _salt_says(short_g, settles, target))
+    return SaltState(settles * 1000, wanted_kg / balance.meat_kg * 1000, short_g, _salt_says(short_g, settles, target))
 
 
 def _salt_says(short_g: float, settles: float, target: float) -> str:
-    wanted = f"{number_told(target * 1000)} g/kg"
-    if abs(settles - target) <= TARGET_MAY_MISS * target:
-        return f"salt is on your {wanted}"
+    if abs(settles - target) <= SALT_ON_TARGET * target:
+        return "salt as aimed"
     if short_g > 0:
-        return f"{number_told(short_g)} g salt short of {wanted}"
-    return f"{number_told(-short_g)} g salt over {wanted}"
+        return f"{number_told(short_g)} g salt short"
+    return f"{number_told(-short_g)} g salt over"

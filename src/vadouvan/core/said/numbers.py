@@ -27,7 +27,7 @@ _SIGNS = "".join(VULGAR)
 _DIGITS = re.compile(
     rf"(?P<whole>\d+)\s*(?P<sign>[{_SIGNS}])|(?P<only>[{_SIGNS}])"
     r"|(?:(?P<mixed>\d+)\s+)?(?P<top>\d+)\s*[/⁄]\s*(?P<bottom>\d+)"
-    r"|(?P<decimal>\d{1,9}(?:[.,]\d+)?)"
+    r"|(?P<decimal>\d{1,15}(?:[.,]\d{1,15})?)"
 )
 _WORD = re.compile(r"[a-z]+", re.IGNORECASE)
 _RANGE = re.compile(r"\s*(?:-|–|—|\bto\b|\bor\b)\s*", re.IGNORECASE)

@@ -1,0 +1,1 @@
+"""Tests, in the order of ``src/vadouvan``. ``python -m tests.everything`` runs them all."""

@@ -1,0 +1,147 @@
+"""The HTTP interface: making, changing, refusing, and never a 5xx."""
+
+from __future__ import annotations
+
+import itertools
+import tempfile
+import unittest
+from pathlib import Path
+
+import schemathesis
+from fastapi import FastAPI
+from fastapi.testclient import TestClient
+from hypothesis import HealthCheck, given, settings
+
+from tests.drafts import NOW
+from vadouvan.api.app import make_app
+from vadouvan.api.context import Context
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.store.batches import Batches
+from vadouvan.store.database import open_database
+
+STEAK = {
+    "name": "Steak",
+    "cut": {"kind": "beef_sirloin", "mass": "1 kg", "thickness": "25 mm"},
+    "mix": [{"id": "1", "text": "12 g salt"}],
+}
+
+
+def kitchen_app(case: unittest.TestCase) -> FastAPI:
+    """An application over an empty kitchen that is removed after the case."""
+    folder = tempfile.TemporaryDirectory()
+    case.addCleanup(folder.cleanup)
+    engine = open_database(Path(folder.name) / "kitchen.sqlite")
+    case.addCleanup(engine.dispose)
+    numbers = itertools.count(1)
+    context = Context(shipped_kitchen(), Batches(engine), now=lambda: NOW, new_id=lambda: f"batch-{next(numbers)}")
+    return make_app(context)
+
+
+class Batch(unittest.TestCase):
+    """One batch over HTTP."""
+
+    def setUp(self) -> None:
+        """A client on an empty kitchen."""
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+
+    def test_made_judged_changed_and_found_again(self) -> None:
+        """The answer to a change is the new judgement."""
+        made = self.client.post("/api/batches", json=STEAK).json()
+        self.assertAlmostEqual(made["judgement"]["salt_g_per_kg"], 11.82, delta=0.01)
+        draft = {**made["draft"], "mix": [{"id": "1", "text": "24 g salt"}]}
+        changed = self.client.put(f"/api/batches/{made['id']}", json={"revision": 1, "draft": draft}).json()
+        self.assertEqual(changed["revision"], 2)
+        found = self.client.get(f"/api/batches/{made['id']}").json()
+        self.assertAlmostEqual(found["judgement"]["salt_g_per_kg"], 23.64, delta=0.01)
+        self.assertEqual(len(self.client.get("/api/batches").json()), 1)
+
+    def test_change_from_an_older_state_is_refused(self) -> None:
+        """409 with a sentence, and nothing changed."""
+        made = self.client.post("/api/batches", json=STEAK).json()
+        change = {"revision": 1, "draft": made["draft"]}
+        self.assertEqual(self.client.put(f"/api/batches/{made['id']}", json=change).status_code, 200)
+        refused = self.client.put(f"/api/batches/{made['id']}", json=change)
+        self.assertEqual(refused.status_code, 409)
+        self.assertIn("changed elsewhere", refused.json()["sentence"])
+
+    def test_bad_answers_are_kept_and_told(self) -> None:
+        """What was typed stays, whatever it was; the judgement lists what to mend."""
+        body = {"name": "x", "cut": {"kind": "beef_flank", "mass": "-5"}, "mix": [{"id": "7", "text": "3 handfuls"}]}
+        made = self.client.post("/api/batches", json=body).json()
+        self.assertEqual(made["draft"]["cut"]["mass"], "-5")
+        self.assertEqual({problem["field"] for problem in made["judgement"]["problems"]}, {"cut.mass_g", "mix.7"})
+
+    def test_file_out_and_in(self) -> None:
+        """A batch written to a file and read back has the same draft."""
+        made = self.client.post("/api/batches", json=STEAK).json()
+        text = self.client.get(f"/api/batches/{made['id']}/file").text
+        again = self.client.post("/api/batches/from-file", json={"text": text})
+        self.assertEqual(again.status_code, 201)
+        self.assertEqual(again.json()["draft"], made["draft"])
+
+    def test_broken_file_is_refused_with_its_sentence(self) -> None:
+        """422, and nothing is kept."""
+        refused = self.client.post("/api/batches/from-file", json={"text": "{oops"})
+        self.assertEqual(refused.status_code, 422)
+        self.assertIn("broken or not JSON", refused.json()["sentence"])
+        self.assertEqual(self.client.get("/api/batches").json(), [])
+
+    def test_examples_start_a_batch(self) -> None:
+        """Three starts, each judged at once."""
+        examples = self.client.get("/api/examples").json()
+        self.assertEqual(len(examples), 3)
+        for example in examples:
+            made = self.client.post(f"/api/examples/{example['id']}")
+            self.assertIsNotNone(made.json()["judgement"]["window"])
+        self.assertEqual(self.client.post("/api/examples/none").status_code, 404)
+
+    def test_line_as_typed(self) -> None:
+        """A line is weighed before it is entered; a bad one is an answer too."""
+        good = self.client.post("/api/lines/reading", json={"text": "3 tbsp light soy"}).json()
+        self.assertEqual(good["problem"], None)
+        self.assertGreater(good["salt_g"], 5)
+        self.assertIn(
+            "of what?", self.client.post("/api/lines/reading", json={"text": "3 handfuls"}).json()["problem"]["wrong"]
+        )
+
+    def test_requests_that_make_no_sense(self) -> None:
+        """Half characters, NaN, huge numbers, unknown fields: 4xx with a sentence."""
+        made = self.client.post("/api/batches", json=STEAK).json()
+        address = f"/api/batches/{made['id']}"
+        for body in (
+            '{"name": "\\ud800"}',
+            '{"revision": NaN, "draft": {}}',
+            '{"revision": 99999999999999999999999, "draft": {}}',
+            '{"surprise": 1}',
+            "not json",
+        ):
+            for answer in (
+                self.client.post("/api/batches", content=body, headers={"Content-Type": "application/json"}),
+                self.client.put(address, content=body, headers={"Content-Type": "application/json"}),
+            ):
+                self.assertIn(answer.status_code, (201, 422), body)
+                self.assertTrue(answer.json())
+
+    def test_removed(self) -> None:
+        """Gone, and gone twice is told."""
+        made = self.client.post("/api/batches", json=STEAK).json()
+        self.assertEqual(self.client.delete(f"/api/batches/{made['id']}").status_code, 204)
+        self.assertEqual(self.client.delete(f"/api/batches/{made['id']}").status_code, 404)
+
+
+class NeverAServerError(unittest.TestCase):
+    """Requests made up from the interface's own document."""
+
+    def test_no_request_ends_in_5xx(self) -> None:
+        """Every operation answers any request with something below 500."""
+        schema = schemathesis.openapi.from_asgi("/api/openapi.json", kitchen_app(self))
+        for operation in schema.get_all_operations():
+            case_strategy = operation.ok().as_strategy()
+
+            @settings(max_examples=15, deadline=None, suppress_health_check=list(HealthCheck))
+            @given(case=case_strategy)
+            def call(case: schemathesis.Case) -> None:
+                self.assertLess(case.call().status_code, 500, case.operation.label)
+
+            with self.subTest(operation=operation.ok().label):
+                call()

@@ -1,0 +1,223 @@
+"""The whole story with the keyboard alone: cut, mix, judgement, plan, power cut, file."""
+
+from __future__ import annotations
+
+import json
+import re
+import unittest
+from datetime import datetime, timedelta
+
+from playwright.sync_api import Locator, Page, expect
+
+from tests.browser.support import BrowserCase
+
+TABS_AT_MOST = 40
+
+
+def tab_to(page: Page, target: Locator) -> None:
+    """Press Tab until the target has the focus; fail if it cannot be reached."""
+    for _ in range(TABS_AT_MOST):
+        if target.evaluate("element => element === document.activeElement"):
+            return
+        page.keyboard.press("Tab")
+    raise AssertionError(f"{target} cannot be reached with the Tab key")
+
+
+def answer(page: Page, question: str, text: str) -> None:
+    """Reach a field by Tab and type into it."""
+    tab_to(page, page.get_by_role("textbox", name=question))
+    page.keyboard.type(text)
+
+
+class KeyboardStory(BrowserCase):
+    """An empty kitchen, no mouse."""
+
+    def test_from_nothing_to_a_plan_that_survives_a_power_cut(self) -> None:
+        """Describe, mix, read the judgement, give the meal, lose the power, find it all again."""
+        page = self.open("/")
+        expect(page.get_by_role("heading", name="nothing on the counter yet")).to_be_visible()
+        page.keyboard.press("n")
+        self.describe_the_cut(page)
+        self.write_the_mix(page)
+        self.give_the_meal(page)
+        expect(page.get_by_role("status").filter(has_text="All kept")).to_be_attached()
+        self.lose_the_power(page)
+        self.assertEqual(self.complaints, [])
+
+    def describe_the_cut(self, page: Page) -> None:
+        """Lamb in 30 mm cubes; a wrong weight is told and stays until it is mended."""
+        kind = page.get_by_role("combobox", name="What is it?")
+        expect(kind).to_be_visible()
+        tab_to(page, kind)
+        page.keyboard.type("lamb cubes")
+        page.keyboard.press("Enter")
+        expect(kind).to_have_value(re.compile("lamb, shoulder or leg cubes"))
+        expect(page.get_by_text("assumed: 30 g, usual for 1 of this cut")).to_be_visible()
+        weight = page.get_by_role("textbox", name="How heavy?")
+        answer(page, "How heavy?", "50 kg")
+        expect(page.get_by_text("too much for a mass")).to_be_visible()
+        expect(weight).to_have_value("50 kg")
+        page.keyboard.press("Control+A")
+        page.keyboard.type("1.8 kg")
+        expect(page.get_by_text("too much for a mass")).to_have_count(0)
+        answer(page, "Edge of a cube?", "30 mm")
+        expect(page.get_by_role("img", name="Section to scale, 30 mm thick")).to_be_visible()
+        expect(page.get_by_text("assumed: about 63 cubes")).to_be_visible()
+
+    def write_the_mix(self, page: Page) -> None:
+        """Five lines as people say them; one that cannot be read says so, and is mended."""
+        tab_to(page, page.get_by_role("link", name="Mix"))
+        page.keyboard.press("Enter")
+        entry = page.get_by_role("textbox", name="Add an ingredient")
+        tab_to(page, entry)
+        for line in (
+            "2 tbsp cider vinegar",
+            "a third of a cup of yoghurt",
+            "6-7 curry leaves",
+            "22 g salt",
+            "3 handfuls",
+        ):
+            page.keyboard.type(line)
+            page.keyboard.press("Enter")
+        expect(page.get_by_text("of what?").first).to_be_visible()
+        expect(page.get_by_text("One thing to mend before this can be judged.").first).to_be_visible()
+        bad = page.get_by_role("textbox", name="What you wrote: 3 handfuls")
+        tab_to_back(page, bad)
+        page.keyboard.press("End")
+        page.keyboard.type(" of coriander")
+        expect(page.get_by_text("Coriander leaf (cilantro), fresh")).to_be_visible()
+        expect(page.get_by_role("button", name=re.compile(r"Cider vinegar, 5%: 30 g"))).to_be_visible()
+        expect(
+            page.get_by_role("region", name="Salt").get_by_role("button", name=re.compile("salt per kilogram"))
+        ).to_contain_text("12 g/kg")
+        expect(page.get_by_text(re.compile("Pull between .* best about"))).to_be_visible()
+
+    def give_the_meal(self, page: Page) -> None:
+        """A meal the day after tomorrow; the plan says in, out, and between when and when."""
+        page.evaluate("document.activeElement.blur()")
+        page.keyboard.press("h")
+        meal = page.get_by_label("Meal on the table")
+        tab_to(page, meal)
+        day = datetime.now() + timedelta(days=2)
+        page.keyboard.type(day.strftime("%d%m%Y") if uses_day_first(page) else day.strftime("%m%d%Y"))
+        page.keyboard.press("ArrowRight" if meal.input_value() else "Tab")
+        page.keyboard.type("0700PM" if not uses_day_first(page) else "1900")
+        expect(page.get_by_text(re.compile(r"In \w{3} \d\d:\d\d, out \w{3} 18:00\. It may come out"))).to_be_visible()
+        self.assertTrue(meal.input_value().endswith("T19:00"))
+
+    def lose_the_power(self, page: Page) -> None:
+        """The server is killed, started again on the same file, and the page reloaded."""
+        port, address = self.kitchen.port, page.url
+        self.kitchen.kill()
+        self.kitchen.start(port)
+        page.goto(address.replace("/hold", "/mix"))
+        expect(page.get_by_role("textbox", name="What you wrote: 6-7 curry leaves")).to_be_visible()
+        expect(page.get_by_text(re.compile("In .* out .* 18:00"))).to_be_visible()
+
+
+def uses_day_first(page: Page) -> bool:
+    """Whether the browser's own date field starts with the day: it follows the system, not the page."""
+    del page
+    return False
+
+
+def tab_to_back(page: Page, target: Locator) -> None:
+    """Press Shift+Tab until the target has the focus."""
+    for _ in range(TABS_AT_MOST):
+        if target.evaluate("element => element === document.activeElement"):
+            return
+        page.keyboard.press("Shift+Tab")
+    raise AssertionError(f"{target} cannot be reached with Shift+Tab")
+
+
+class Keeping(BrowserCase):
+    """Saving, conflicts and files."""
+
+    demo = True
+
+    def test_what_is_typed_while_the_kitchen_is_down_is_kept_on_the_device(self) -> None:
+        """The page says so, and hands it over when the kitchen is back."""
+        page = self.open("/")
+        page.get_by_role("link", name=re.compile("Slip skewers")).click()
+        entry = page.get_by_role("textbox", name="Add an ingredient")
+        expect(entry).to_be_visible()
+        port = self.kitchen.port
+        self.kitchen.kill()
+        entry.fill("5 g honey")
+        entry.press("Enter")
+        expect(page.get_by_text("held on this device; trying again")).to_be_visible()
+        self.kitchen.start(port)
+        expect(page.get_by_text("All kept")).to_be_visible(timeout=15_000)
+        page.reload()
+        expect(page.get_by_role("textbox", name="What you wrote: 5 g honey")).to_be_visible()
+
+    def test_two_devices_on_one_batch(self) -> None:
+        """The later change is not lost: the page asks which one shall stay."""
+        first = self.open("/")
+        first.get_by_role("link", name=re.compile("Quick flank")).click()
+        expect(first.get_by_role("textbox", name="Add an ingredient")).to_be_visible()
+        second = self.open(first.url.replace(self.kitchen.address, ""))
+        self.write(first, "4 g honey")
+        expect(first.get_by_text("All kept")).to_be_visible()
+        self.write(second, "9 g sugar")
+        expect(second.get_by_role("alert")).to_contain_text("changed elsewhere")
+        second.get_by_role("button", name="What is on this screen").click()
+        expect(second.get_by_text("All kept")).to_be_visible()
+        first.reload()
+        expect(first.get_by_role("textbox", name="What you wrote: 9 g sugar")).to_be_visible()
+
+    @staticmethod
+    def write(page: Page, line: str) -> None:
+        """Enter a line."""
+        page.get_by_role("textbox", name="Add an ingredient").fill(line)
+        page.keyboard.press("Enter")
+
+    def test_out_to_a_file_and_in_again(self) -> None:
+        """The file is our format; a broken one gets its sentence."""
+        page = self.open("/")
+        page.get_by_role("link", name=re.compile("Harbour tofu")).click()
+        page.get_by_role("button", name="More").click()
+        with page.expect_download() as started:
+            page.get_by_role("menuitem", name="Write to a file").click()
+        text = started.value.path().read_text()
+        self.assertEqual(json.loads(text)["name"], "Harbour tofu")
+        page.get_by_role("link", name="Vadouvan").click()
+        chooser = page.get_by_label("Batch file")
+        chooser.set_input_files({"name": "x.json", "mimeType": "application/json", "buffer": b"{broken"})
+        expect(page.get_by_role("alert")).to_contain_text("broken or not JSON")
+        chooser.set_input_files({"name": "b.json", "mimeType": "application/json", "buffer": text.encode()})
+        expect(page.get_by_role("textbox", name="Name of the dish")).to_have_value("Harbour tofu")
+
+    def test_a_pasted_list_becomes_lines(self) -> None:
+        """Three lines pasted on the counter are three lines of a mix."""
+        page = self.open("/")
+        page.get_by_role("button", name="Paste an ingredient list").click()
+        page.get_by_label("One ingredient a line").fill("200 g yoghurt\n\n2 tsp salt\n4 cloves garlic")
+        page.get_by_role("button", name="Start with this list").click()
+        expect(
+            page.get_by_role("listitem").filter(has=page.get_by_role("button", name=re.compile("Take out")))
+        ).to_have_count(3)
+
+    def test_thrown_away_only_when_asked_twice(self) -> None:
+        """Keep it keeps it."""
+        page = self.open("/")
+        page.get_by_role("link", name=re.compile("Crown for Sunday")).click()
+        page.get_by_role("button", name="More").click()
+        page.get_by_role("menuitem", name="Throw away").click()
+        expect(page.get_by_role("heading", name="Throw away Crown for Sunday?")).to_be_visible()
+        page.get_by_role("button", name="Keep it").click()
+        page.get_by_role("link", name="Vadouvan").click()
+        expect(page.get_by_role("link", name=re.compile("Crown for Sunday"))).to_be_visible()
+
+    def test_every_figure_opens_its_working(self) -> None:
+        """A figure tells its rule, inputs and source."""
+        page = self.open("/")
+        page.get_by_role("link", name=re.compile("Saturday legs")).click()
+        page.get_by_role("link", name="Hold").click()
+        page.get_by_role("button", name=re.compile("^latest:")).click()
+        expect(page.get_by_text("The first of these to be passed.")).to_be_visible()
+        expect(page.get_by_text("diffusivity of salt")).to_be_visible()
+
+
+if __name__ == "__main__":
+    unittest.main()

@@ -1,0 +1,164 @@
+"""Reading a draft: what is assumed, what is refused and with which words."""
+
+from __future__ import annotations
+
+import unittest
+from dataclasses import replace
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from tests.drafts import NOW, judged, of_kind, steak
+from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid
+from vadouvan.core.examples import EXAMPLES, lines
+from vadouvan.core.reading import Reading, read_draft
+from vadouvan.core.said.quantity import MASS, quantity
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.demo import demo_batches
+
+
+def reading(draft: Draft) -> Reading:
+    """What could be read."""
+    return read_draft(draft, shipped_kitchen(), now=NOW)
+
+
+def complaint(draft: Draft, field: str) -> str:
+    """The sentence about a field."""
+    found = [str(problem) for problem in reading(draft).problems if problem.field == field]
+    return found[0] if found else ""
+
+
+class Assumed(unittest.TestCase):
+    """Anything can be left unknown."""
+
+    def test_only_the_kind(self) -> None:
+        """Weight, thickness, pieces, bone and hold are assumed, and each is told."""
+        found = reading(Draft(cut=CutSaid(kind="pork_chop_bone"), mix=lines("5 g salt")))
+        self.assertIsNotNone(found.cut)
+        self.assertLessEqual(
+            {"cut.mass_g", "cut.thickness_mm", "cut.pieces", "hold.fridge_c", "hold.goal"}, set(found.assumed)
+        )
+        self.assertIn("280 g", found.assumed["cut.mass_g"])
+
+    def test_nothing_said_waits(self) -> None:
+        """An empty draft is no error; it says what is still to say."""
+        judgement = judged(Draft())
+        self.assertEqual(judgement.reading.problems, [])
+        self.assertEqual(judgement.sentence, "Still to say: what the cut is and at least one ingredient in the mix.")
+
+    def test_every_cut_of_the_table_is_judged(self) -> None:
+        """Each kind alone, with 1 % salt, gives a window."""
+        for kind in shipped_kitchen().cuts.values():
+            with self.subTest(kind=kind.id):
+                judgement = judged(Draft(cut=CutSaid(kind=kind.id), mix=lines("5 g salt", "10 g olive oil")))
+                self.assertEqual(judgement.reading.problems, [])
+                self.assertIsNotNone(judgement.window)
+
+    def test_demo_and_examples_are_clean(self) -> None:
+        """Nothing to mend in what we ship."""
+        for draft in (*demo_batches(NOW), *(example.draft for example in EXAMPLES.values())):
+            with self.subTest(draft=draft.name):
+                judgement = judged(draft)
+                self.assertEqual(judgement.reading.problems, [])
+                self.assertIsNotNone(judgement.window)
+
+
+class Refused(unittest.TestCase):
+    """Each bad answer gets a sentence that says what would do."""
+
+    def test_masses(self) -> None:
+        """Negative, absurd and unreadable weights."""
+        for text, part in (
+            ("-3 kg", "less than nothing"),
+            ("50 kg", "too much"),
+            ("0 g", "too little"),
+            ("a lot", "could not be read as a mass"),
+            ("3 stone", "could not be read"),
+            ("3 kg 2", "could not be read"),
+        ):
+            with self.subTest(text=text):
+                self.assertIn(part, complaint(of_kind("beef_flank", text, "slab", "15 mm", "5 g salt"), "cut.mass_g"))
+                self.assertIn(
+                    "from 5 g to 25 kg", complaint(of_kind("beef_flank", text, "slab", "15 mm"), "cut.mass_g")
+                )
+
+    def test_thickness_larger_than_the_mass_allows(self) -> None:
+        """200 g cannot be 80 mm thick; a 60 mm cube does not come out of 100 g."""
+        self.assertIn(
+            "thicker than wide", complaint(of_kind("beef_sirloin", "200 g", "slab", "80 mm"), "cut.thickness_mm")
+        )
+        self.assertIn("at most", complaint(of_kind("beef_sirloin", "200 g", "slab", "80 mm"), "cut.thickness_mm"))
+        self.assertIn(
+            "weighs more", complaint(of_kind("lamb_shoulder_cubes", "100 g", "cube", "60 mm"), "cut.thickness_mm")
+        )
+
+    def test_a_huge_cube(self) -> None:
+        """20 kg as one cube is no cube for a marinade."""
+        self.assertIn(
+            "not the edge", complaint(of_kind("lamb_shoulder_cubes", "20 kg", "cube", "240 mm"), "cut.thickness_mm")
+        )
+
+    def test_cubes_that_do_not_fit(self) -> None:
+        """400 cubes of 30 mm from 200 g: about 7 would be."""
+        cut = CutSaid("lamb_shoulder_cubes", "200 g", "cube", "30 mm", "400")
+        self.assertIn("makes about 7", complaint(Draft(cut=cut), "cut.pieces"))
+
+    def test_choices_and_kinds(self) -> None:
+        """Unknown kind, shape and goal name what there is."""
+        self.assertIn("list of cuts", complaint(of_kind("unicorn", "1 kg", "slab", "20 mm"), "cut.kind"))
+        self.assertIn("slab or cube", complaint(of_kind("beef_flank", "1 kg", "blob", "20 mm"), "cut.shape"))
+        self.assertIn("surface or through", complaint(steak(hold=HoldSaid(goal="deep")), "hold.goal"))
+
+    def test_hold(self) -> None:
+        """A warm fridge is not judged; salt aims have a range."""
+        self.assertIn("0 to 8 C", complaint(steak(hold=HoldSaid(fridge="30")), "hold.fridge_c"))
+        self.assertIn("0 to 30 grams", complaint(steak(hold=HoldSaid(salt_target="90")), "hold.salt_target_g_per_kg"))
+
+    def test_meal_in_the_past(self) -> None:
+        """1970 is past."""
+        draft = replace(steak("5 g salt"), meal=MealSaid("1970-01-01T12:00", "", "UTC"))
+        self.assertIn("already past", complaint(draft, "meal.at"))
+
+    def test_bone(self) -> None:
+        """90 % bone is refused."""
+        cut = CutSaid("pork_chop_bone", "1 kg", "slab", "25 mm", "", "0", "90")
+        self.assertIn("0 to 60 %", complaint(Draft(cut=cut), "cut.bone_share_pct"))
+
+    def test_three_hundred_lines(self) -> None:
+        """Too many lines are told, and the judgement waits."""
+        judgement = judged(steak(*["1 g salt"] * 300))
+        self.assertIsNone(judgement.window)
+        self.assertIn("300 lines", complaint(steak(*["1 g salt"] * 300), "mix"))
+
+    def test_one_unread_line_withholds_the_window_not_the_ledger(self) -> None:
+        """The rest is weighed and balanced, but time is not told from half a mix."""
+        judgement = judged(steak("12 g salt", "3 handfuls"))
+        self.assertIsNone(judgement.window)
+        self.assertEqual(len(judgement.grams), 1)
+        self.assertEqual(judgement.sentence, "One thing to mend before this can be judged.")
+
+    @settings(deadline=None, max_examples=60)
+    @given(
+        st.builds(CutSaid, st.sampled_from(["", "beef_flank", "cod_fillet"]), *[st.text(max_size=12)] * 6),
+        st.text(max_size=20),
+    )
+    def test_any_texts_are_answered(self, cut: CutSaid, line: str) -> None:
+        """Whatever is typed, there is an answer."""
+        self.assertTrue(judged(Draft("x", cut, (LineSaid("1", line),))).sentence)
+
+
+class Quantities(unittest.TestCase):
+    """Weights in words."""
+
+    def test_weights(self) -> None:
+        """Metric, customary, compound."""
+        for text, kg in (
+            ("2.6 kg", 2.6),
+            ("900", 0.9),
+            ("2 lb 4 oz", 1.0206),
+            ("1 1/2 lbs", 0.6804),
+            ("half a kilo", 0.5),
+            ("1 kg and 200 g", 1.2),
+        ):
+            with self.subTest(text=text):
+                self.assertAlmostEqual(quantity(text, MASS, field="cut.mass_g"), kg, delta=1e-4)

@@ -1,0 +1,153 @@
+"""The window: orderings that cooks know, limits that bind, bands that hold."""
+
+from __future__ import annotations
+
+import unittest
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from tests.drafts import hours, judged, limits, of_kind, steak
+from vadouvan.core.draft import HoldSaid
+from vadouvan.core.hold.enzyme import enzyme_times
+
+
+class CommonPractice(unittest.TestCase):
+    """Facts of the trade. Source: common practice, no source."""
+
+    def test_fresh_pineapple_on_thin_steak(self) -> None:
+        """cp06, cp07: pleasant to very soft within 1 to 3.5 h, ended by the fruit, mush well before 24 h."""
+        draft = of_kind("beef_skirt", "600 g", "slab", "12 mm", "200 g fresh pineapple juice", "6 g salt")
+        self.assertEqual(limits(draft)[2], "enzyme_very_soft")
+        earliest, best, latest = hours(draft)
+        self.assertTrue(1 <= best <= 4, best)
+        self.assertLess(latest, 6)
+        self.assertLess(earliest, best)
+
+    def test_canned_pineapple_softens_nothing(self) -> None:
+        """cp08: heat has switched the enzyme off."""
+        fresh = of_kind("beef_skirt", "600 g", "slab", "12 mm", "200 g fresh pineapple juice", "6 g salt")
+        canned = of_kind("beef_skirt", "600 g", "slab", "12 mm", "200 g canned pineapple juice", "6 g salt")
+        self.assertGreater(hours(canned)[2], 4 * hours(fresh)[2])
+        window = judged(canned).window
+        assert window is not None
+        self.assertFalse([one for one in (window.latest.limit, *window.latest.others) if one.basis == "enzyme"])
+
+    def test_pear_on_thin_cuts_is_safe_overnight(self) -> None:
+        """cp09: overnight to 24 h."""
+        draft = of_kind("beef_strips", "500 g", "slab", "4 mm", "100 g pear", "60 g soy sauce", "100 g water")
+        self.assertGreaterEqual(hours(draft)[2], 12)
+
+    def test_cubes_two_hours_better_overnight(self) -> None:
+        """cp18: earliest useful about 2 h (+-1), better overnight."""
+        draft = of_kind(
+            "lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "50 g lemon juice", "40 g olive oil"
+        )
+        earliest, best, _ = hours(draft)
+        self.assertTrue(1 <= earliest <= 3, earliest)
+        self.assertTrue(6 <= best <= 16, best)
+
+
+class Safety(unittest.TestCase):
+    """Storage limits. Source: US FSIS storage guidance, as recalled."""
+
+    def test_nothing_is_held_longer_than_guidance(self) -> None:
+        """Poultry two days, red meat five, fish one, whatever the mix."""
+        for kind, most_h in (
+            ("chicken_breast", 48),
+            ("pork_loin_roast", 120),
+            ("cod_fillet", 24),
+            ("turkey_ground", 48),
+        ):
+            for mix in (("100 g olive oil",), ("12 g salt",), ("60 g salt", "1 l water")):
+                with self.subTest(kind=kind, mix=mix):
+                    self.assertLessEqual(hours(of_kind(kind, "500 g", "slab", "30 mm", *mix))[2], most_h)
+
+    def test_strong_bath_is_ended_by_salt(self) -> None:
+        """A 6 % brine over-salts 20 mm steaks before any other limit."""
+        draft = steak("60 g salt", "1 l water", thickness="20 mm")
+        self.assertTrue(limits(draft)[2].startswith("over_salt"))
+        self.assertLess(hours(draft)[2], 72)
+
+    def test_strong_acid_ends_poultry(self) -> None:
+        """Neat vinegar is ended by acid."""
+        draft = of_kind("chicken_breast", "600 g", "slab", "24 mm", "300 g white wine vinegar", "8 g salt")
+        self.assertEqual(limits(draft)[2], "strong_acid")
+
+    def test_mince_is_told_to_be_cooked_through(self) -> None:
+        """The sentence says so."""
+        self.assertIn("cook it through", judged(of_kind("pork_ground", "500 g", "slab", "20 mm", "7 g salt")).sentence)
+
+
+class Orderings(unittest.TestCase):
+    """What must hold for any amounts."""
+
+    @settings(deadline=None, max_examples=20)
+    @given(st.integers(15, 38))
+    def test_bigger_cubes_never_take_less_time(self, edge_mm: int) -> None:
+        """Best time grows with the edge, as long as salt sets it."""
+        best = []
+        for edge in (edge_mm, edge_mm + 2):
+            mix = ("12 g salt", "60 g lemon juice")
+            best.append(hours(of_kind("pork_shoulder_cubes", "1 kg", "cube", f"{edge} mm", *mix))[1])
+        self.assertGreaterEqual(best[1], best[0] * 0.98)
+
+    @settings(deadline=None, max_examples=20)
+    @given(st.integers(2, 40), st.integers(10, 50), st.integers(0, 600))
+    def test_window_is_in_order(self, salt_g: int, thickness_mm: int, water_g: int) -> None:
+        """Earliest <= best <= latest, each inside its band, for any salt, thickness and water."""
+        window = judged(steak(f"{salt_g} g salt", f"{water_g + 1} g water", thickness=f"{thickness_mm} mm")).window
+        assert window is not None
+        for edge in (window.earliest, window.best, window.latest):
+            self.assertLessEqual(edge.low_hours, edge.hours + 1e-9)
+            self.assertGreaterEqual(edge.high_hours, edge.hours - 1e-9)
+        if not window.is_closed:
+            self.assertLessEqual(window.safe_earliest_h, window.best.hours + 1e-6)
+            self.assertLessEqual(window.best.hours, window.safe_latest_h + 1e-6)
+
+    def test_colder_is_slower(self) -> None:
+        """At 1 C the best hour comes later than at 6 C."""
+        cold, warm = (hours(steak("12 g salt", hold=HoldSaid(fridge=c, goal="through")))[1] for c in ("1", "6"))
+        self.assertGreater(cold, warm)
+
+    def test_one_face_is_slower_than_two(self) -> None:
+        """Bone along one face lengthens it."""
+        two, one = (
+            hours(of_kind("pork_chop_boneless", "800 g", "slab", "20 mm", "10 g salt", blocked=blocked))[1]
+            for blocked in ("0", "1")
+        )
+        self.assertGreater(one, two)
+
+    def test_fruit_dose_is_felt(self) -> None:
+        """Twice the kiwi, an earlier end."""
+        weak, strong = (
+            hours(of_kind("beef_flank", "600 g", "slab", "15 mm", f"{dose} g kiwi", "200 g water", "7 g salt"))[2]
+            for dose in (30, 90)
+        )
+        self.assertGreater(weak, strong)
+
+
+class WithoutSalt(unittest.TestCase):
+    """A mix with no salt is judged by aroma and storage."""
+
+    def test_what_ends_it(self) -> None:
+        """Storage ends it; aroma opens it."""
+        self.assertEqual(
+            limits(of_kind("chicken_breast", "600 g", "slab", "25 mm", "60 g olive oil", "2 g dried oregano")),
+            ("aroma_contact", "aroma_best", "storage"),
+        )
+
+
+class Enzymes(unittest.TestCase):
+    """Softening times, against the folk windows that the scale was set to (calibration)."""
+
+    def test_neat_pineapple_on_12_mm(self) -> None:
+        """Best about 2 h, very soft at 2.6 h."""
+        times = enzyme_times(1.018, 0.012, 4.0)
+        assert times is not None
+        self.assertAlmostEqual(times.best_h, 1.97, delta=0.05)
+        self.assertAlmostEqual(times.very_soft_h, 2.6, delta=0.1)
+
+    def test_too_weak_to_matter(self) -> None:
+        """Nothing comes of a trace."""
+        self.assertIsNone(enzyme_times(0.001, 0.012, 4.0))

@@ -1,0 +1,43 @@
+"""Drafts for tests, in a few words."""
+
+from __future__ import annotations
+
+from datetime import UTC, datetime
+
+from vadouvan.core.draft import CutSaid, Draft, HoldSaid, MealSaid
+from vadouvan.core.examples import lines
+from vadouvan.core.judge import Judgement, judge
+from vadouvan.data.tables import shipped_kitchen
+
+NOW = datetime(2026, 11, 25, 9, 0, tzinfo=UTC)
+SATURDAY = MealSaid("2026-11-28T19:00", "60 min", "Europe/Lisbon")
+
+
+def steak(*mix: str, thickness: str = "25 mm", mass: str = "1 kg", hold: HoldSaid | None = None) -> Draft:
+    """Boneless beef as a slab with a mix."""
+    cut = CutSaid(kind="beef_sirloin", mass=mass, shape="slab", thickness=thickness, pieces="4", bone_share="0")
+    return Draft("Test", cut, lines(*mix), hold or HoldSaid())
+
+
+def of_kind(kind: str, mass: str, shape: str, thickness: str, *mix: str, blocked: str = "0") -> Draft:
+    """Any cut with a mix."""
+    return Draft("Test", CutSaid(kind, mass, shape, thickness, "", blocked, "0"), lines(*mix))
+
+
+def judged(draft: Draft, now: datetime = NOW) -> Judgement:
+    """The judgement of a draft at a fixed moment."""
+    return judge(draft, shipped_kitchen(), now=now)
+
+
+def hours(draft: Draft) -> tuple[float, float, float]:
+    """Earliest, best and latest hour to act on."""
+    window = judged(draft).window
+    assert window is not None
+    return window.safe_earliest_h, window.best.hours, window.safe_latest_h
+
+
+def limits(draft: Draft) -> tuple[str, str, str]:
+    """What sets earliest, best and latest."""
+    window = judged(draft).window
+    assert window is not None
+    return window.earliest.limit.id, window.best.limit.id, window.latest.limit.id

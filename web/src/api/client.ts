@@ -1,0 +1,75 @@
+/** The one client: typed from the OpenAPI document, and the only place that talks to the server. */
+import createClient from 'openapi-fetch'
+import type { components, paths } from './generated'
+
+type Schemas = components['schemas']
+export type Batch = Schemas['BatchOut']
+export type Draft = Schemas['DraftBody']
+export type Judgement = Schemas['JudgementOut']
+export type Problem = Schemas['ProblemOut']
+export type Figure = Schemas['FigureOut']
+export type Ingredient = Schemas['IngredientOut']
+export type Span = Schemas['SpanOut']
+export type Window = Schemas['WindowOut']
+export type Tables = Schemas['TablesOut']
+export type Trouble = Schemas['TroubleOut']
+export type LineAnswer = Schemas['LineAnswer']
+
+/** A request that the server understood and refused, with its sentence. */
+export class Refused extends Error {
+  readonly status: number
+  readonly problems: Problem[]
+
+  constructor(status: number, trouble: Trouble) {
+    super(trouble.sentence)
+    this.status = status
+    this.problems = trouble.problems
+  }
+}
+
+const client = createClient<paths>({ baseUrl: '/' })
+
+interface Result<T> {
+  data?: T
+  error?: unknown
+  response: Response
+}
+
+function isTrouble(error: unknown): error is Trouble {
+  return typeof error === 'object' && error !== null && 'sentence' in error
+}
+
+function answered<T>(result: Result<T>): T {
+  if (result.data !== undefined) return result.data
+  if (isTrouble(result.error)) throw new Refused(result.response.status, result.error)
+  throw new Error(`The kitchen answered ${result.response.status}.`)
+}
+
+export const api = {
+  batches: async () => answered(await client.GET('/api/batches')),
+  batch: async (identity: string) =>
+    answered(await client.GET('/api/batches/{identity}', { params: { path: { identity } } })),
+  make: async (draft: Draft) => answered(await client.POST('/api/batches', { body: draft })),
+  change: async (identity: string, revision: number, draft: Draft) =>
+    answered(
+      await client.PUT('/api/batches/{identity}', {
+        params: { path: { identity } },
+        body: { revision, draft },
+      }),
+    ),
+  remove: async (identity: string) => {
+    const { error, response } = await client.DELETE('/api/batches/{identity}', {
+      params: { path: { identity } },
+    })
+    if (isTrouble(error)) throw new Refused(response.status, error)
+  },
+  fromFile: async (text: string) => answered(await client.POST('/api/batches/from-file', { body: { text } })),
+  readLine: async (text: string) => answered(await client.POST('/api/lines/reading', { body: { text } })),
+  tables: async () => answered(await client.GET('/api/tables')),
+  examples: async () => answered(await client.GET('/api/examples')),
+  startExample: async (example: string) =>
+    answered(await client.POST('/api/examples/{example}', { params: { path: { example } } })),
+}
+
+/** Address of a batch as a file. */
+export const fileAddress = (identity: string) => `/api/batches/${identity}/file`

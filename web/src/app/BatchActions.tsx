@@ -1,0 +1,93 @@
+import {
+  Dialog,
+  DialogBackdrop,
+  DialogPanel,
+  DialogTitle,
+  Menu,
+  MenuButton,
+  MenuItem,
+  MenuItems,
+} from '@headlessui/react'
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { api, fileAddress, type Batch } from '../api/client'
+import { dropUnsaved } from '../lib/unsaved'
+
+/** Write the batch to a file, or throw it away. */
+export function BatchActions({ batch }: { batch: Batch }) {
+  const [asking, setAsking] = useState(false)
+  const [refused, setRefused] = useState('')
+  const queries = useQueryClient()
+  const go = useNavigate()
+  const remove = async () => {
+    try {
+      await api.remove(batch.id)
+      dropUnsaved(batch.id)
+      await queries.invalidateQueries({ queryKey: ['batches'] })
+      await go('/')
+    } catch (error) {
+      setRefused(error instanceof Error ? error.message : String(error))
+    }
+  }
+  return (
+    <div className="grid">
+      <Menu>
+        <MenuButton className="min-h-12 cursor-pointer self-center rounded-md px-3 underline underline-offset-4">
+          More
+        </MenuButton>
+        <MenuItems
+          anchor={{ to: 'bottom end', gap: 6 }}
+          className="z-20 grid rounded-md border-2 border-enamel bg-raised text-ink"
+        >
+          <MenuItem>
+            <a
+              className="px-5 py-3 data-focus:bg-enamel data-focus:text-on-enamel"
+              href={fileAddress(batch.id)}
+              download
+            >
+              Write to a file
+            </a>
+          </MenuItem>
+          <MenuItem>
+            <button
+              type="button"
+              className="cursor-pointer px-5 py-3 text-left data-focus:bg-enamel data-focus:text-on-enamel"
+              onClick={() => {
+                setAsking(true)
+              }}
+            >
+              Throw away
+            </button>
+          </MenuItem>
+        </MenuItems>
+      </Menu>
+      <Dialog open={asking} onClose={setAsking} className="relative z-30">
+        <DialogBackdrop className="fixed inset-0 bg-black/40" />
+        <div className="fixed inset-0 grid place-items-center p-4">
+          <DialogPanel className="max-w-md rounded-md border-2 border-enamel bg-raised p-6">
+            <DialogTitle className="text-xl">Throw away {batch.draft.name || 'this batch'}?</DialogTitle>
+            <p className="mt-2">
+              It cannot be brought back from here. Write it to a file first if you may want it again.
+            </p>
+            {refused !== '' && <p className="mt-2 text-stop">{refused}</p>}
+            <div className="mt-4 flex gap-3">
+              <button
+                type="button"
+                className="act act-first"
+                onClick={() => {
+                  setAsking(false)
+                }}
+              >
+                Keep it
+              </button>
+              <button type="button" className="act" onClick={() => void remove()}>
+                Throw it away
+              </button>
+            </div>
+          </DialogPanel>
+        </div>
+      </Dialog>
+    </div>
+  )
+}

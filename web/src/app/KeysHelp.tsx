@@ -1,0 +1,51 @@
+import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
+import { useState } from 'react'
+import { useKeys } from './keys'
+
+const KEYS = [
+  ['c', 'Cut'],
+  ['x', 'Mix'],
+  ['h', 'Hold'],
+  ['/', 'write an ingredient (in Mix)'],
+  ['b', 'back to the counter'],
+  ['n', 'start a batch (on the counter)'],
+  ['?', 'this list'],
+] as const
+
+/** `?` lists the keys. */
+export function KeysHelp() {
+  const [open, setOpen] = useState(false)
+  useKeys({
+    '?': () => {
+      setOpen(true)
+    },
+  })
+  return (
+    <Dialog open={open} onClose={setOpen} className="relative z-30">
+      <DialogBackdrop className="fixed inset-0 bg-black/40" />
+      <div className="fixed inset-0 grid place-items-center p-4">
+        <DialogPanel className="min-w-80 rounded-md border-2 border-enamel bg-raised p-6">
+          <DialogTitle className="text-xl">Keys</DialogTitle>
+          <p className="text-quiet">They act while no field has the focus.</p>
+          <dl className="mt-3 grid grid-cols-[3rem_1fr] gap-y-2">
+            {KEYS.map(([key, what]) => (
+              <div key={key} className="contents">
+                <dt className="font-bold">{key}</dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+          <button
+            type="button"
+            className="act mt-4"
+            onClick={() => {
+              setOpen(false)
+            }}
+          >
+            Close
+          </button>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  )
+}

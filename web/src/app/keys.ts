@@ -1,0 +1,29 @@
+import { useEffect, useRef } from 'react'
+
+/** Single keys that act only while no field has the focus. */
+export function useKeys(actions: Record<string, () => void>): void {
+  const latest = useRef(actions)
+  useEffect(() => {
+    latest.current = actions
+  })
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return
+      const action = latest.current[event.key]
+      if (action === undefined) return
+      event.preventDefault()
+      action()
+    }
+    window.addEventListener('keydown', pressed)
+    return () => {
+      window.removeEventListener('keydown', pressed)
+    }
+  }, [])
+}
+
+function isField(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    target.closest('input, textarea, select, [role=radio], [role=listbox], [role=dialog]') !== null
+  )
+}

@@ -1,0 +1,77 @@
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react'
+import { useState } from 'react'
+import { Row, type Fault } from './Said'
+
+export interface Pick {
+  id: string
+  name: string
+}
+
+interface PickerProps {
+  question: string
+  options: Pick[]
+  value: string
+  fault?: Fault | undefined
+  hint?: string
+  onPick: (id: string) => void
+}
+
+/** Whether every typed word is found in a name, in any order. */
+function matches(name: string, typed: string): boolean {
+  const lower = name.toLowerCase()
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => lower.includes(word))
+}
+
+/** A question answered from a long list by typing part of a name. */
+export function Picker({ question, options, value, onPick, ...row }: PickerProps) {
+  const [typed, setTyped] = useState('')
+  const shown = options.filter((option) => matches(option.name, typed)).slice(0, 60)
+  const chosen = options.find((option) => option.id === value) ?? null
+  return (
+    <Row question={question} {...row}>
+      {({ labelledBy, describedBy, invalid }) => (
+        <Combobox
+          value={chosen}
+          by="id"
+          immediate
+          onChange={(option) => {
+            if (option) onPick(option.id)
+          }}
+          onClose={() => {
+            setTyped('')
+          }}
+        >
+          <ComboboxInput
+            className="said"
+            aria-labelledby={labelledBy}
+            aria-describedby={describedBy}
+            aria-invalid={invalid}
+            autoComplete="off"
+            placeholder="type part of a name"
+            displayValue={(option: Pick | null) => option?.name ?? ''}
+            onChange={(event) => {
+              setTyped(event.target.value)
+            }}
+          />
+          <ComboboxOptions
+            anchor={{ to: 'bottom start', gap: 4 }}
+            className="z-20 max-h-80! w-(--input-width) overflow-y-auto rounded-md border-2 border-enamel bg-raised empty:hidden"
+          >
+            {shown.map((option) => (
+              <ComboboxOption
+                key={option.id}
+                value={option}
+                className="min-h-12 cursor-pointer px-4 py-3 data-focus:bg-enamel data-focus:text-on-enamel data-selected:font-bold"
+              >
+                {option.name}
+              </ComboboxOption>
+            ))}
+          </ComboboxOptions>
+        </Combobox>
+      )}
+    </Row>
+  )
+}

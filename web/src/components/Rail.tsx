@@ -1,0 +1,160 @@
+import { scaleTime } from 'd3-scale'
+import { useEffect, useRef, useState } from 'react'
+import { hoursLater, hoursOfDay, told } from '../lib/clock'
+
+/** One batch on the rail; times are set by the plan. */
+export interface Lane {
+  id: string
+  name: string
+  contact: Date
+  opens: Date
+  bestFrom: Date
+  bestUntil: Date
+  closes: Date
+  pull: Date
+  meal: Date
+  ends: string
+}
+
+const LANE_PX = 24
+const NARROW_LANE_PX = 36
+const NAMES_PX = 168
+const LETTER_PX = 7
+const SLEEP = { from: 23, hours: 7.5 }
+
+function useWidth() {
+  const frame = useRef<HTMLDivElement>(null)
+  const [width, setWidth] = useState(1200)
+  useEffect(() => {
+    const element = frame.current
+    if (!element) return
+    const observer = new ResizeObserver(() => {
+      setWidth(element.clientWidth)
+    })
+    observer.observe(element)
+    return () => {
+      observer.disconnect()
+    }
+  }, [])
+  return { frame, width }
+}
+
+/** Time from left to right: now, sleep, the meals, and each batch with its window. */
+export function Rail({ lanes, now, current }: { lanes: Lane[]; now: Date; current?: string | undefined }) {
+  const { frame, width } = useWidth()
+  const names = width < 700 ? 0 : NAMES_PX
+  const last = lanes.reduce(
+    (latest, lane) => Math.max(latest, lane.meal.getTime()),
+    hoursLater(now, 12).getTime(),
+  )
+  const domain: [Date, Date] = [hoursLater(now, -2), hoursLater(new Date(last), 7)]
+  const x = scaleTime()
+    .domain(domain)
+    .range([names, width - 8])
+  const step = names === 0 ? NARROW_LANE_PX : LANE_PX
+  const height = 26 + Math.max(lanes.length, 1) * step + 6
+  const days = (domain[1].getTime() - domain[0].getTime()) / 86_400_000
+  return (
+    <div ref={frame} className="border-t-4 border-double border-rule bg-raised">
+      <svg width={width} height={height} role="img" aria-label={railWords(lanes)}>
+        {hoursOfDay(hoursLater(domain[0], -12), domain[1], [SLEEP.from]).map((evening) => {
+          const left = Math.max(names, x(evening))
+          const right = Math.max(names, x(hoursLater(evening, SLEEP.hours)))
+          return (
+            <rect
+              key={evening.getTime()}
+              x={left}
+              width={Math.max(0, right - left)}
+              y={0}
+              height={height}
+              fill="url(#night)"
+            />
+          )
+        })}
+        {hoursOfDay(domain[0], domain[1], days > 2.5 ? [12] : [0, 12]).map((hour) => (
+          <g key={hour.getTime()} transform={`translate(${x(hour)} 0)`}>
+            <path d={`M0 0V${height}`} stroke="var(--rule)" />
+            <text x="4" y="16" fontSize="14" fill="var(--quiet)">
+              {told(hour)}
+            </text>
+          </g>
+        ))}
+        {lanes.map((lane, index) => (
+          <LaneMarks
+            key={lane.id}
+            lane={lane}
+            y={26 + index * step + (names === 0 ? 13 : 0)}
+            x={x}
+            names={names}
+            width={width}
+            current={lane.id === current}
+          />
+        ))}
+        <path d={`M${x(now)} 0V${height}`} stroke="var(--ink)" strokeWidth="2" />
+        <rect x={x(now) - 24} width="48" height="20" fill="var(--ink)" />
+        <text x={x(now)} y="15" fontSize="14" fontWeight="700" textAnchor="middle" fill="var(--paper)">
+          now
+        </text>
+      </svg>
+    </div>
+  )
+}
+
+const railWords = (lanes: Lane[]) =>
+  lanes.length === 0
+    ? 'Nothing planned yet'
+    : lanes
+        .map(
+          (lane) => `${lane.name}: in ${told(lane.contact)}, out ${told(lane.pull)}, meal ${told(lane.meal)}`,
+        )
+        .join('. ')
+
+interface LaneMarksProps {
+  lane: Lane
+  y: number
+  x: (moment: Date) => number
+  names: number
+  width: number
+  current: boolean
+}
+
+function LaneMarks({ lane, y, x, names, width, current }: LaneMarksProps) {
+  const clamp = (moment: Date) => Math.min(width - 8, Math.max(names, x(moment)))
+  const bar = (from: Date, to: Date, height: number, fill: string, opacity = 1) => (
+    <rect
+      x={clamp(from)}
+      width={Math.max(0, clamp(to) - clamp(from))}
+      y={y + 11 - height / 2}
+      height={height}
+      fill={fill}
+      opacity={opacity}
+    />
+  )
+  const visible = x(lane.closes) <= width - 8
+  return (
+    <g>
+      {bar(lane.contact, lane.opens, 4, 'var(--quiet)', 0.6)}
+      {bar(lane.opens, lane.bestFrom, 10, 'var(--enamel)', 0.45)}
+      {bar(lane.bestFrom, lane.bestUntil, 16, 'var(--enamel)')}
+      {bar(lane.bestUntil, lane.closes, 10, 'var(--enamel)', 0.45)}
+      {visible && <rect x={x(lane.closes)} width="3" y={y + 1} height="20" fill="var(--stop)" />}
+      {visible && x(lane.closes) + 16 + lane.ends.length * LETTER_PX < width && (
+        <text x={x(lane.closes) + 8} y={y + 16} fontSize="14" fill="var(--stop)">
+          {lane.ends}
+        </text>
+      )}
+      <path d={`M${x(lane.pull) - 5} ${y + 1}h10l-5 7z`} fill="var(--ink)" stroke="var(--raised)" />
+      <path d={`M${x(lane.meal)} ${y}v22`} stroke="var(--ink)" strokeWidth="2" strokeDasharray="3 3" />
+      <text
+        x={names > 0 ? 14 : 4}
+        y={names > 0 ? y + 16 : y - 1}
+        fontSize={names > 0 ? 15 : 13}
+        fontFamily="Besley"
+        fontWeight={current ? 700 : 500}
+        fill="var(--ink)"
+      >
+        {lane.name}
+      </text>
+    </g>
+  )
+}

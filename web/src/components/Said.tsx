@@ -1,0 +1,78 @@
+import type { ReactNode } from 'react'
+import { useId } from 'react'
+
+export interface Fault {
+  wrong: string
+  accepted: string
+}
+
+interface RowProps {
+  question: string
+  hint?: string | undefined
+  assumed?: string | undefined
+  fault?: Fault | undefined
+  children: (ids: { labelledBy: string; describedBy: string; invalid: boolean }) => ReactNode
+}
+
+/** A question on the left, the answer on the right, and under it what is assumed or wrong. */
+export function Row({ question, hint, assumed, fault, children }: RowProps) {
+  const id = useId()
+  const below = fault ? undefined : (assumed !== undefined && `assumed: ${assumed}`) || hint
+  return (
+    <div className="grid items-baseline gap-x-4 pt-1 pb-1.5 wide:grid-cols-[var(--questions,13rem)_1fr]">
+      <span id={`${id}-q`} className="text-quiet">
+        {question}
+      </span>
+      <div className="min-w-0">
+        {children({ labelledBy: `${id}-q`, describedBy: `${id}-d`, invalid: fault !== undefined })}
+        <div id={`${id}-d`} className="text-[0.9rem]">
+          {fault ? <Faulty fault={fault} /> : <span className="text-quiet">{below}</span>}
+        </div>
+      </div>
+    </div>
+  )
+}
+
+/** What is wrong and what would do, marked by more than colour. */
+export function Faulty({ fault }: { fault: Fault }) {
+  return (
+    <span className="text-stop">
+      <span aria-hidden className="mr-1 inline-block font-bold">
+        ✕
+      </span>
+      {fault.wrong} <span className="text-ink">{fault.accepted}</span>
+    </span>
+  )
+}
+
+interface SaidProps extends Omit<RowProps, 'children'> {
+  value: string
+  placeholder?: string
+  inputMode?: 'text' | 'decimal' | 'numeric'
+  type?: 'text' | 'datetime-local'
+  onType: (text: string) => void
+}
+
+/** A question answered in words: "2.6 kg", "30 mm". */
+export function Said({ value, placeholder, inputMode = 'text', type = 'text', onType, ...row }: SaidProps) {
+  return (
+    <Row {...row}>
+      {({ labelledBy, describedBy, invalid }) => (
+        <input
+          className={type === 'text' ? 'said' : 'said text-[1.05rem]!'}
+          type={type}
+          value={value}
+          placeholder={placeholder}
+          inputMode={inputMode}
+          autoComplete="off"
+          aria-labelledby={labelledBy}
+          aria-describedby={describedBy}
+          aria-invalid={invalid}
+          onChange={(event) => {
+            onType(event.target.value)
+          }}
+        />
+      )}
+    </Row>
+  )
+}

@@ -1,0 +1,139 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useRef, useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { api, type Batch, type Draft } from '../../api/client'
+import { batchesQuery } from '../../api/queries'
+import { told } from '../../lib/clock'
+import { linesOf, withLines } from '../../lib/draft'
+import { inOrder } from '../lanes'
+import { Examples } from './Examples'
+import { PasteList } from './PasteList'
+
+const BLANK: Draft = {
+  name: '',
+  cut: { kind: '', mass: '', shape: '', thickness: '', pieces: '', blocked_faces: '', bone_share: '' },
+  mix: [],
+  hold: { fridge: '', goal: '', salt_target: '' },
+  meal: { at: '', lead: '', time_zone: '' },
+}
+
+/** Making batches from nothing, from a pasted list or from a file, and opening what was made. */
+export function useStart() {
+  const [trouble, setTrouble] = useState('')
+  const queries = useQueryClient()
+  const go = useNavigate()
+  const open = async (making: Promise<Batch>, stage: string) => {
+    try {
+      const batch = await making
+      setTrouble('')
+      await queries.invalidateQueries({ queryKey: ['batches'] })
+      await go(`/batch/${batch.id}/${stage}`)
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error))
+    }
+  }
+  return {
+    trouble,
+    fromNothing: () => open(api.make(BLANK), 'cut'),
+    fromList: (text: string) => open(api.make({ ...BLANK, mix: withLines([], linesOf(text)) }), 'mix'),
+    fromFile: async (file: File) => {
+      await open(api.fromFile(await file.text()), 'cut')
+    },
+    fromExample: (id: string) => open(api.startExample(id), 'mix'),
+  }
+}
+
+/** Counter: what needs hands next, the batches in hand, and the ways to start one. */
+export function CounterPage() {
+  const batches = useQuery(batchesQuery)
+  const start = useStart()
+  const picker = useRef<HTMLInputElement>(null)
+  if (batches.isPending) return <p className="p-8">Looking at the counter</p>
+  if (batches.isError)
+    return (
+      <p className="p-8 text-stop" role="alert">
+        The kitchen does not answer. Start it again with make run; nothing is lost.
+      </p>
+    )
+  return (
+    <div className="grid gap-8 px-4 py-5 wide:grid-cols-[minmax(0,1fr)_22rem] wide:px-7">
+      <section aria-labelledby="next">
+        <h2 id="next" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+          {batches.data.length === 0 ? 'nothing on the counter yet' : 'what goes in, and when'}
+        </h2>
+        {batches.data.length === 0 ? (
+          <Examples onStart={(id) => void start.fromExample(id)} />
+        ) : (
+          <ul>
+            {inOrder(batches.data).map((batch) => (
+              <BatchRow key={batch.id} batch={batch} />
+            ))}
+          </ul>
+        )}
+      </section>
+      <section aria-labelledby="begin" className="grid content-start gap-3">
+        <h2 id="begin" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+          begin
+        </h2>
+        <button
+          type="button"
+          id="start-batch"
+          className="act act-first"
+          onClick={() => void start.fromNothing()}
+        >
+          Start a batch
+        </button>
+        <PasteList onPaste={(text) => void start.fromList(text)} />
+        <button type="button" className="act" onClick={() => picker.current?.click()}>
+          Read a batch file
+        </button>
+        <input
+          ref={picker}
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label="Batch file"
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ''
+            if (file) void start.fromFile(file)
+          }}
+        />
+        {start.trouble !== '' && (
+          <p role="alert" className="whitespace-pre-line rounded-md border-2 border-stop p-3">
+            {start.trouble}
+          </p>
+        )}
+      </section>
+    </div>
+  )
+}
+
+function BatchRow({ batch }: { batch: Batch }) {
+  const { plan, window, sentence, salt_says, piece } = batch.judgement
+  const zone = batch.draft.meal.time_zone || undefined
+  const tooLate = plan?.trouble != null
+  const when = !plan ? 'no meal yet' : tooLate ? 'too late' : told(new Date(plan.contact_at), zone)
+  const meal = plan && `meal ${told(new Date(plan.meal_at), zone)}`
+  return (
+    <li className="border-b border-rule">
+      <Link
+        to={`/batch/${batch.id}/${piece ? 'mix' : 'cut'}`}
+        className="grid gap-x-5 py-2 wide:grid-cols-[9rem_minmax(0,1fr)]"
+      >
+        <span className={`text-[1.5rem] font-bold leading-tight ${tooLate ? 'text-stop' : ''}`}>{when}</span>
+        <span>
+          <span className="flex items-baseline gap-4">
+            <span className="font-slab text-[1.35rem] leading-tight">
+              {batch.draft.name || 'Unnamed batch'}
+            </span>
+            <span className="text-quiet">{meal}</span>
+          </span>
+          <span className="block">{window ? `${window.in_short}; ${window.latest.says}` : sentence}</span>
+          <span className="block text-quiet">{plan?.trouble ?? salt_says}</span>
+        </span>
+      </Link>
+    </li>
+  )
+}

@@ -1,0 +1,37 @@
+/** Batches with a plan, as lanes of the rail. */
+import type { Batch } from '../api/client'
+import type { Lane } from '../components/Rail'
+import { hoursLater } from '../lib/clock'
+
+export function lanesOf(batches: Batch[]): Lane[] {
+  return batches.flatMap(({ id, draft, judgement: { plan, window } }) => {
+    if (!plan || !window) return []
+    const contact = new Date(plan.contact_at)
+    return [
+      {
+        id,
+        name: draft.name || 'Unnamed',
+        contact,
+        opens: new Date(plan.pull_from),
+        bestFrom: hoursLater(contact, window.best.low_hours),
+        bestUntil: hoursLater(contact, window.best.high_hours),
+        closes: new Date(plan.pull_until),
+        pull: new Date(plan.pull_at),
+        meal: new Date(plan.meal_at),
+        ends: window.latest.says,
+      },
+    ]
+  })
+}
+
+/** Batches by the moment they ask for hands; those without a meal last. */
+export function inOrder(batches: Batch[]): Batch[] {
+  const when = (batch: Batch) =>
+    batch.judgement.plan ? new Date(batch.judgement.plan.contact_at).getTime() : Infinity
+  return [...batches].sort((a, b) => (when(a) === when(b) ? 0 : when(a) - when(b)))
+}
+
+/** What is wrong with one field of a draft, if anything. */
+export function faultOf(batch: Batch, field: string) {
+  return batch.judgement.problems.find((problem) => problem.field === field)
+}

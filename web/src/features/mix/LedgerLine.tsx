@@ -1,0 +1,101 @@
+import type { Figure, Ingredient, Problem } from '../../api/client'
+import { Faulty } from '../../components/Said'
+import { Texture } from '../../components/Texture'
+import { Working } from '../../components/Working'
+import type { Line } from '../../lib/draft'
+import type { Substance } from '../../lib/substances'
+
+interface LedgerLineProps {
+  line: Line
+  item: Ingredient | undefined
+  figure: Figure | undefined
+  fault: Problem | undefined
+  chosen: boolean
+  onChoose: () => void
+  onType: (text: string) => void
+  onRemove: () => void
+}
+
+const STRIP: Substance[] = ['salt', 'sugar', 'acid', 'fat', 'aroma']
+const bareNumber = (shown: string) => shown.replace(/ g$/, '')
+
+/** One line of the ledger: grams in big figures, the ingredient, what was typed, what it brings. */
+export function LedgerLine({
+  line,
+  item,
+  figure,
+  fault,
+  chosen,
+  onChoose,
+  onType,
+  onRemove,
+}: LedgerLineProps) {
+  return (
+    <li
+      className={`grid grid-cols-[4.6rem_minmax(0,1fr)_auto] items-center gap-x-3 wide:grid-cols-[5.2rem_minmax(0,1fr)_auto] wide:gap-x-4 border-b border-rule py-px ${chosen ? 'bg-raised' : ''}`}
+    >
+      <div className="text-right text-[1.45rem] font-bold">
+        {item && figure ? (
+          <Working name={item.name} figure={figure}>
+            {bareNumber(item.grams_shown)}
+          </Working>
+        ) : (
+          <span aria-hidden className={fault ? 'text-stop' : 'text-quiet'}>
+            {fault ? '?' : '…'}
+          </span>
+        )}
+        {item && <span className="ml-1 text-base font-normal text-quiet">g</span>}
+      </div>
+      <div className="min-w-0">
+        <div className="flex flex-wrap items-baseline gap-x-3 wide:flex-nowrap">
+          <span className="max-w-full truncate font-semibold">{item?.name ?? line.text}</span>
+          {item?.guessed && item.band_shown !== null && (
+            <span className="whitespace-nowrap text-[0.9rem] text-warn">guess, {item.band_shown}</span>
+          )}
+          {item && <Strip item={item} />}
+        </div>
+        <input
+          className="w-full border-b border-transparent bg-transparent text-quiet hover:border-rule focus:border-enamel"
+          value={line.text}
+          aria-label={`What you wrote: ${line.text}`}
+          aria-invalid={fault !== undefined}
+          onFocus={onChoose}
+          onChange={(event) => {
+            onType(event.target.value)
+          }}
+        />
+        {fault && (
+          <p className="text-[0.95rem]" role="status">
+            <Faulty fault={fault} />
+          </p>
+        )}
+      </div>
+      <button
+        type="button"
+        className="grid size-12 cursor-pointer place-items-center rounded-md text-xl text-quiet hover:text-stop"
+        aria-label={`Take out ${line.text}`}
+        onClick={onRemove}
+      >
+        ✕
+      </button>
+    </li>
+  )
+}
+
+/** Which substances a line is made of, as a small strip. */
+function Strip({ item }: { item: Ingredient }) {
+  const brought = STRIP.map((name) => ({
+    name,
+    amount: item[`${name}_g_per_kg` as keyof Ingredient] as number,
+  })).filter((part) => part.amount > 0.05)
+  const total = brought.reduce((sum, part) => sum + part.amount, 0)
+  return (
+    <span className="ml-auto hidden h-3 w-24 shrink-0 gap-px wide:flex" aria-hidden>
+      {brought.map((part) => (
+        <span key={part.name} className="block h-full" style={{ width: `${(part.amount / total) * 100}%` }}>
+          <Texture substance={part.name} />
+        </span>
+      ))}
+    </span>
+  )
+}

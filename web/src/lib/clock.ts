@@ -1,0 +1,28 @@
+/** Moments placed on a rail and told in the cook's own time zone. */
+const HOUR_MS = 3_600_000
+
+export const hoursLater = (moment: Date, hours: number) => new Date(moment.getTime() + hours * HOUR_MS)
+
+/** "Sat 19:00", in the zone of the batch where one is known. */
+export function told(moment: Date, timeZone?: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    ...(timeZone ? { timeZone } : {}),
+  })
+    .format(moment)
+    .replace(',', '')
+}
+
+/** Whole local hours of a given kind between two moments, such as every midnight. */
+export function hoursOfDay(from: Date, to: Date, wanted: number[]): Date[] {
+  const found: Date[] = []
+  const cursor = new Date(from)
+  cursor.setMinutes(0, 0, 0)
+  while (cursor <= to) {
+    if (cursor >= from && wanted.includes(cursor.getHours())) found.push(new Date(cursor))
+    cursor.setHours(cursor.getHours() + 1)
+  }
+  return found
+}

@@ -1,0 +1,31 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { StrictMode } from 'react'
+import { createRoot } from 'react-dom/client'
+import { createBrowserRouter, RouterProvider } from 'react-router'
+import { BatchPage } from './app/BatchPage'
+import { CounterShell } from './app/CounterShell'
+import { KeysHelp } from './app/KeysHelp'
+import { applyTheme, startingTheme } from './app/useTheme'
+import { TextureDefinitions } from './components/Texture'
+import './styles.css'
+
+applyTheme(startingTheme())
+
+const router = createBrowserRouter([
+  { path: '/', element: <CounterShell /> },
+  { path: '/batch/:identity/:stage?', element: <BatchPage /> },
+  { path: '*', element: <CounterShell /> },
+])
+const queries = new QueryClient({ defaultOptions: { queries: { retry: 1 } } })
+const root = document.getElementById('root')
+if (root === null) throw new Error('index.html has no #root')
+
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <TextureDefinitions />
+      <RouterProvider router={router} />
+      <KeysHelp />
+    </QueryClientProvider>
+  </StrictMode>,
+)

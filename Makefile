@@ -10,7 +10,7 @@ export PYTHONPATH := src
 # Compiled modules save two seconds a start.
 unexport PYTHONDONTWRITEBYTECODE
 
-.PHONY: demo demo-reset run test check unit browser bench lock types format setup setup-test clean
+.PHONY: demo demo-reset run test check unit browser bench pictures lock types format setup setup-test clean
 
 ## Start with the demo kitchen; changes are kept in .demo
 demo: setup web/dist/index.html
@@ -36,7 +36,12 @@ unit: setup-test
 bench: setup-test
 	$(BIN)/python -m tests.bench
 
-## Regenerate the types, the schemas and the locks that are derived from sources
+
+## Refresh the pictures in docs/screenshots
+pictures: setup-test web/dist/index.html
+	$(BIN)/python -m tests.pictures
+
+## Regenerate what is derived from sources
 types: setup-test web/node_modules/.stamp
 	$(BIN)/python -m vadouvan.cli openapi > web/openapi.json
 	cd web && npm run --silent types

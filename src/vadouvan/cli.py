@@ -123,6 +123,7 @@ def _listener(port: int) -> socket.socket:
     listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
     try:
         listener.bind(("127.0.0.1", port))
+        listener.listen(128)  # from here on a request waits instead of being refused
     except OSError:
         typer.echo(
             f"Port {port} is taken. Stop what runs there, or choose another: vadouvan serve --port 8141", err=True

@@ -62,7 +62,8 @@ class Screens(BrowserCase):
                 page = self.open(path, phone=True)
                 small = page.evaluate(
                     """() => [...document.querySelectorAll('.act, .said, [role=radio], nav a, header button')]
-                    .filter(e => e.offsetParent && e.getBoundingClientRect().height < 44).map(e => e.outerHTML.slice(0, 90))"""
+                    .filter(e => e.offsetParent && e.getBoundingClientRect().height < 44)
+                    .map(e => e.outerHTML.slice(0, 90))"""
                 )
                 self.assertEqual(small, [])
                 page.close()

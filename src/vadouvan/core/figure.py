@@ -55,7 +55,8 @@ class Figure:
         low, high = told(self.low, self.unit), told(self.high, self.unit)
         if low == high == self.shown:
             return None
-        return f"{low.removesuffix(f' {self.unit}')} to {high}"
+        bare = low if self.unit == "h" else low.removesuffix(f" {self.unit}")
+        return f"{bare} to {high}"
 
 
 def told(value: float, unit: Unit) -> str:
@@ -99,9 +100,9 @@ def hours_told(hours: float, towards: Towards = "near") -> str:
     words never oversteps the figure.
 
     >>> [hours_told(h) for h in (0.05, 1.48, 3.3, 26.4, 120.0)]
-    ['5 min', '1 h 30', '3 h 30', '26 h', '5 days']
+    ['5 min', '1 h 30', '3 h 20', '26 h', '5 days']
     >>> hours_told(2.9, "down"), hours_told(2.1, "up")
-    ('2 h 30', '2 h 30')
+    ('2 h 50', '2 h 10')
     """
     step_min = _step_minutes(hours)
     steps = hours * 60 / step_min
@@ -116,7 +117,7 @@ def hours_told(hours: float, towards: Towards = "near") -> str:
 
 def _step_minutes(hours: float) -> int:
     """The step a cook can act on: finer when it is soon over."""
-    for below_h, step_min in ((0.96, 5), (2.0, 10), (11.75, 30), (72.0, 60)):
+    for below_h, step_min in ((0.96, 5), (4.0, 10), (11.75, 30), (72.0, 60)):
         if hours < below_h:
             return step_min
     return 12 * 60

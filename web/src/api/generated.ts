@@ -4,1298 +4,1298 @@
  */
 
 export interface paths {
-  '/api/batches': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * List Batches
-     * @description All batches in the order they were made, each with its judgement.
-     */
-    get: operations['list_batches_api_batches_get']
-    put?: never
-    /**
-     * Make Batch
-     * @description Keep a new batch.
-     */
-    post: operations['make_batch_api_batches_post']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/batches/from-file': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Make Batch From File
-     * @description Keep a new batch read from the text of a batch file.
-     */
-    post: operations['make_batch_from_file_api_batches_from_file_post']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/batches/{identity}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Get Batch
-     * @description One batch with its judgement as of now.
-     */
-    get: operations['get_batch_api_batches__identity__get']
-    /**
-     * Change Batch
-     * @description Keep a changed draft; 409 if the batch was changed elsewhere since.
-     */
-    put: operations['change_batch_api_batches__identity__put']
-    post?: never
-    /**
-     * Remove Batch
-     * @description Remove a batch.
-     */
-    delete: operations['remove_batch_api_batches__identity__delete']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/batches/{identity}/file': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Get Batch File
-     * @description The batch as a file.
-     */
-    get: operations['get_batch_file_api_batches__identity__file_get']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/examples': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * List Examples
-     * @description The example starts.
-     */
-    get: operations['list_examples_api_examples_get']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/examples/{example}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Start From Example
-     * @description Keep a new batch that starts as the example does.
-     */
-    post: operations['start_from_example_api_examples__example__post']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lines/reading': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Read Line As Typed
-     * @description What a line being typed would weigh; a line that cannot be read is an answer, not an error.
-     */
-    post: operations['read_line_as_typed_api_lines_reading_post']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/tables': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Get Tables
-     * @description Cuts and ingredients that ship with the application.
-     */
-    get: operations['get_tables_api_tables_get']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
+    "/api/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Batches
+         * @description All batches in the order they were made, each with its judgement.
+         */
+        get: operations["list_batches_api_batches_get"];
+        put?: never;
+        /**
+         * Make Batch
+         * @description Keep a new batch.
+         */
+        post: operations["make_batch_api_batches_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/from-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Batch From File
+         * @description Keep a new batch read from the text of a batch file.
+         */
+        post: operations["make_batch_from_file_api_batches_from_file_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Batch
+         * @description One batch with its judgement as of now.
+         */
+        get: operations["get_batch_api_batches__identity__get"];
+        /**
+         * Change Batch
+         * @description Keep a changed draft; 409 if the batch was changed elsewhere since.
+         */
+        put: operations["change_batch_api_batches__identity__put"];
+        post?: never;
+        /**
+         * Remove Batch
+         * @description Remove a batch.
+         */
+        delete: operations["remove_batch_api_batches__identity__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{identity}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Batch File
+         * @description The batch as a file.
+         */
+        get: operations["get_batch_file_api_batches__identity__file_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Examples
+         * @description The example starts.
+         */
+        get: operations["list_examples_api_examples_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/{example}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Start From Example
+         * @description Keep a new batch that starts as the example does.
+         */
+        post: operations["start_from_example_api_examples__example__post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lines/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Line As Typed
+         * @description What a line being typed would weigh; a line that cannot be read is an answer, not an error.
+         */
+        post: operations["read_line_as_typed_api_lines_reading_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Tables
+         * @description Cuts and ingredients that ship with the application.
+         */
+        get: operations["get_tables_api_tables_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
-export type webhooks = Record<string, never>
+export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    /**
-     * BatchFileBody
-     * @description The text of a batch file.
-     */
-    BatchFileBody: {
-      /** Text */
-      text: string
-    }
-    /**
-     * BatchOut
-     * @description A kept batch with its judgement.
-     */
-    BatchOut: {
-      draft: components['schemas']['DraftBody']
-      /** Id */
-      id: string
-      judgement: components['schemas']['JudgementOut']
-      /** Revision */
-      revision: number
-    }
-    /**
-     * ChangeBody
-     * @description A change to a batch: the whole draft, and the revision it was made from.
-     */
-    ChangeBody: {
-      draft: components['schemas']['DraftBody']
-      /** Revision */
-      revision: number
-    }
-    /**
-     * CutBody
-     * @description Answers about the cut, as typed.
-     */
-    CutBody: {
-      /**
-       * Blocked Faces
-       * @default
-       */
-      blocked_faces: string
-      /**
-       * Bone Share
-       * @default
-       */
-      bone_share: string
-      /**
-       * Kind
-       * @default
-       */
-      kind: string
-      /**
-       * Mass
-       * @default
-       */
-      mass: string
-      /**
-       * Pieces
-       * @default
-       */
-      pieces: string
-      /**
-       * Shape
-       * @default
-       */
-      shape: string
-      /**
-       * Thickness
-       * @default
-       */
-      thickness: string
-    }
-    /**
-     * CutOut
-     * @description A kind of cut to choose from.
-     */
-    CutOut: {
-      /** Id */
-      id: string
-      /** Mass G */
-      mass_g: number
-      /** Name */
-      name: string
-      /** Shape */
-      shape: string
-      /** Species */
-      species: string
-      /** Thickness Mm */
-      thickness_mm: number
-    }
-    /**
-     * DraftBody
-     * @description A whole batch, as typed.
-     */
-    DraftBody: {
-      /**
-       * @default {
-       *       "blocked_faces": "",
-       *       "bone_share": "",
-       *       "kind": "",
-       *       "mass": "",
-       *       "pieces": "",
-       *       "shape": "",
-       *       "thickness": ""
-       *     }
-       */
-      cut: components['schemas']['CutBody']
-      /**
-       * @default {
-       *       "fridge": "",
-       *       "goal": "",
-       *       "salt_target": ""
-       *     }
-       */
-      hold: components['schemas']['HoldBody']
-      /**
-       * @default {
-       *       "at": "",
-       *       "lead": "",
-       *       "time_zone": ""
-       *     }
-       */
-      meal: components['schemas']['MealBody']
-      /**
-       * Mix
-       * @default []
-       */
-      mix: components['schemas']['LineBody'][]
-      /**
-       * Name
-       * @default
-       */
-      name: string
-    }
-    /**
-     * EdgeOut
-     * @description One end of the window, or its best hour.
-     */
-    EdgeOut: {
-      /** High Hours */
-      high_hours: number
-      /** Hours */
-      hours: number
-      /** Limit */
-      limit: string
-      /** Low Hours */
-      low_hours: number
-      /** Others */
-      others: components['schemas']['LimitOut'][]
-      /** Says */
-      says: string
-      /** Shown */
-      shown: string
-    }
-    /**
-     * ExampleOut
-     * @description An example start.
-     */
-    ExampleOut: {
-      /** About */
-      about: string
-      /** Id */
-      id: string
-      /** Name */
-      name: string
-    }
-    /**
-     * FigureOut
-     * @description A figure as told, with its band and its working.
-     */
-    FigureOut: {
-      /** Band Shown */
-      band_shown: string | null
-      /** High */
-      high: number | null
-      /** Inputs */
-      inputs: components['schemas']['GivenOut'][]
-      /** Low */
-      low: number | null
-      /** Rule */
-      rule: string
-      /** Shown */
-      shown: string
-      /** Sources */
-      sources: string[]
-      /** Unit */
-      unit: string
-      /** Value */
-      value: number
-    }
-    /**
-     * GivenOut
-     * @description One input of a working.
-     */
-    GivenOut: {
-      /** Name */
-      name: string
-      /** Unit */
-      unit: string
-      /** Value */
-      value: number
-    }
-    /**
-     * HoldBody
-     * @description Answers about the hold, as typed.
-     */
-    HoldBody: {
-      /**
-       * Fridge
-       * @default
-       */
-      fridge: string
-      /**
-       * Goal
-       * @default
-       */
-      goal: string
-      /**
-       * Salt Target
-       * @default
-       */
-      salt_target: string
-    }
-    /**
-     * IngredientNameOut
-     * @description An ingredient to choose from.
-     */
-    IngredientNameOut: {
-      /** Also Called */
-      also_called: string[]
-      /** Group */
-      group: string
-      /** Id */
-      id: string
-      /** Name */
-      name: string
-    }
-    /**
-     * IngredientOut
-     * @description One line of the mix, weighed, with what it brings per kilogram of meat.
-     */
-    IngredientOut: {
-      /** Acid G Per Kg */
-      acid_g_per_kg: number
-      /** Allergens */
-      allergens: string[]
-      /** Aroma G Per Kg */
-      aroma_g_per_kg: number
-      /** Band Shown */
-      band_shown: string | null
-      /** Confidence */
-      confidence: string
-      /** Enzyme */
-      enzyme: string | null
-      /** Fat G Per Kg */
-      fat_g_per_kg: number
-      /** Grams */
-      grams: number
-      /** Grams High */
-      grams_high: number
-      /** Grams Low */
-      grams_low: number
-      /** Grams Shown */
-      grams_shown: string
-      /** Guessed */
-      guessed: boolean
-      /** Line Id */
-      line_id: string
-      /** Name */
-      name: string
-      /** Salt G Per Kg */
-      salt_g_per_kg: number
-      /** Sugar G Per Kg */
-      sugar_g_per_kg: number
-      /** Text */
-      text: string
-    }
-    /**
-     * JudgementOut
-     * @description All answers about a batch; what could not be answered is null.
-     */
-    JudgementOut: {
-      /** Acid G Per Kg */
-      acid_g_per_kg?: number | null
-      /** Aroma G Per Kg */
-      aroma_g_per_kg?: number | null
-      /** Assumed */
-      assumed: {
-        [key: string]: string
-      }
-      /** Fat G Per Kg */
-      fat_g_per_kg?: number | null
-      /** Figures */
-      figures: {
-        [key: string]: components['schemas']['FigureOut']
-      }
-      /** Ingredients */
-      ingredients: components['schemas']['IngredientOut'][]
-      /** Made G */
-      made_g?: number | null
-      /** Ph */
-      ph?: number | null
-      piece?: components['schemas']['PieceOut'] | null
-      plan?: components['schemas']['PlanOut'] | null
-      /** Plan Says */
-      plan_says: string
-      /** Problems */
-      problems: components['schemas']['ProblemOut'][]
-      /** Salt G Per Kg */
-      salt_g_per_kg?: number | null
-      /** Salt In Meat G Per Kg */
-      salt_in_meat_g_per_kg?: number | null
-      /** Salt Left G */
-      salt_left_g?: number | null
-      /** Salt Says */
-      salt_says?: string | null
-      section?: components['schemas']['SectionOut'] | null
-      /** Sentence */
-      sentence: string
-      /** Spans */
-      spans: components['schemas']['SpanOut'][]
-      /** Sugar G Per Kg */
-      sugar_g_per_kg?: number | null
-      /** Waiting */
-      waiting: string[]
-      window?: components['schemas']['WindowOut'] | null
-    }
-    /**
-     * LimitOut
-     * @description A limit, its hour and its words.
-     */
-    LimitOut: {
-      /** Basis */
-      basis: string
-      /** Hours */
-      hours: number
-      /** Limit */
-      limit: string
-      /** Says */
-      says: string
-    }
-    /**
-     * LineAnswer
-     * @description What a line being typed would weigh, or what is wrong with it.
-     */
-    LineAnswer: {
-      /** Band Shown */
-      band_shown?: string | null
-      /**
-       * Guessed
-       * @default false
-       */
-      guessed: boolean
-      /** Name */
-      name?: string | null
-      problem?: components['schemas']['ProblemOut'] | null
-      /** Salt G */
-      salt_g?: number | null
-      /** Shown */
-      shown?: string | null
-    }
-    /**
-     * LineBody
-     * @description One line of the mix, as typed.
-     */
-    LineBody: {
-      /** Id */
-      id: string
-      /** Text */
-      text: string
-    }
-    /**
-     * LineQuestion
-     * @description A line being typed.
-     */
-    LineQuestion: {
-      /** Text */
-      text: string
-    }
-    /**
-     * MealBody
-     * @description Answers about the meal, as typed.
-     */
-    MealBody: {
-      /**
-       * At
-       * @default
-       */
-      at: string
-      /**
-       * Lead
-       * @default
-       */
-      lead: string
-      /**
-       * Time Zone
-       * @default
-       */
-      time_zone: string
-    }
-    /**
-     * PartOut
-     * @description What one line brings of a substance.
-     */
-    PartOut: {
-      /** G Per Kg */
-      g_per_kg: number
-      /** Line Id */
-      line_id: string
-      /** Name */
-      name: string
-    }
-    /**
-     * PieceOut
-     * @description One piece to scale, and all of them.
-     */
-    PieceOut: {
-      /** Blocked Faces */
-      blocked_faces: number
-      /** Bone Share Pct */
-      bone_share_pct: number
-      /** Deepest Mm */
-      deepest_mm: number
-      /** Meat G */
-      meat_g: number
-      /** Open Area Cm2 */
-      open_area_cm2: number
-      /** Pieces */
-      pieces: number
-      /**
-       * Shape
-       * @enum {string}
-       */
-      shape: 'slab' | 'cube'
-      /** Thickness Mm */
-      thickness_mm: number
-      /** Width Mm */
-      width_mm: number
-    }
-    /**
-     * PlanOut
-     * @description When to put the meat in and take it out for the meal.
-     */
-    PlanOut: {
-      /**
-       * Contact At
-       * Format: date-time
-       */
-      contact_at: string
-      /**
-       * Contact From
-       * Format: date-time
-       */
-      contact_from: string
-      /**
-       * Contact Until
-       * Format: date-time
-       */
-      contact_until: string
-      /** Hold Hours */
-      hold_hours: number
-      /**
-       * Meal At
-       * Format: date-time
-       */
-      meal_at: string
-      /**
-       * Pull At
-       * Format: date-time
-       */
-      pull_at: string
-      /**
-       * Pull From
-       * Format: date-time
-       */
-      pull_from: string
-      /**
-       * Pull Until
-       * Format: date-time
-       */
-      pull_until: string
-      /** Trouble */
-      trouble: string | null
-    }
-    /**
-     * ProblemOut
-     * @description Something to mend: where, what was given, what is wrong, what would do.
-     */
-    ProblemOut: {
-      /** Accepted */
-      accepted: string
-      /** Field */
-      field: string
-      /** Given */
-      given: string
-      /** Wrong */
-      wrong: string
-    }
-    /**
-     * SectionOut
-     * @description Salt along the way in at the best hour.
-     */
-    SectionOut: {
-      /** Depth Mm */
-      depth_mm: number[]
-      /** Salt G Per Kg */
-      salt_g_per_kg: number[]
-      /** Tasted From G Per Kg */
-      tasted_from_g_per_kg: number
-    }
-    /**
-     * SpanOut
-     * @description A substance on its rule, in g per kg of meat.
-     */
-    SpanOut: {
-      /** High */
-      high: number
-      /** Low */
-      low: number
-      /** Parts */
-      parts: components['schemas']['PartOut'][]
-      /** Rule End */
-      rule_end: number
-      /**
-       * Substance
-       * @enum {string}
-       */
-      substance: 'salt' | 'sugar' | 'acid' | 'fat' | 'aroma'
-      /** Target High */
-      target_high: number | null
-      /** Target Low */
-      target_low: number | null
-      /** Value */
-      value: number
-    }
-    /**
-     * TablesOut
-     * @description What a cook can choose from.
-     */
-    TablesOut: {
-      /** Cuts */
-      cuts: components['schemas']['CutOut'][]
-      /** Ingredients */
-      ingredients: components['schemas']['IngredientNameOut'][]
-    }
-    /**
-     * TroubleOut
-     * @description Why a request was not carried out, in a sentence, and field by field.
-     */
-    TroubleOut: {
-      /** Problems */
-      problems: components['schemas']['ProblemOut'][]
-      /** Sentence */
-      sentence: string
-    }
-    /**
-     * WindowOut
-     * @description Earliest, best, latest; the hours to act on lie between the two safe ends.
-     */
-    WindowOut: {
-      best: components['schemas']['EdgeOut']
-      /** Closed */
-      closed: boolean
-      earliest: components['schemas']['EdgeOut']
-      /** In Short */
-      in_short: string
-      latest: components['schemas']['EdgeOut']
-      /** Safe Earliest Hours */
-      safe_earliest_hours: number
-      /** Safe Latest Hours */
-      safe_latest_hours: number
-    }
-  }
-  responses: never
-  parameters: never
-  requestBodies: never
-  headers: never
-  pathItems: never
+    schemas: {
+        /**
+         * BatchFileBody
+         * @description The text of a batch file.
+         */
+        BatchFileBody: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * BatchOut
+         * @description A kept batch with its judgement.
+         */
+        BatchOut: {
+            draft: components["schemas"]["DraftBody"];
+            /** Id */
+            id: string;
+            judgement: components["schemas"]["JudgementOut"];
+            /** Revision */
+            revision: number;
+        };
+        /**
+         * ChangeBody
+         * @description A change to a batch: the whole draft, and the revision it was made from.
+         */
+        ChangeBody: {
+            draft: components["schemas"]["DraftBody"];
+            /** Revision */
+            revision: number;
+        };
+        /**
+         * CutBody
+         * @description Answers about the cut, as typed.
+         */
+        CutBody: {
+            /**
+             * Blocked Faces
+             * @default
+             */
+            blocked_faces: string;
+            /**
+             * Bone Share
+             * @default
+             */
+            bone_share: string;
+            /**
+             * Kind
+             * @default
+             */
+            kind: string;
+            /**
+             * Mass
+             * @default
+             */
+            mass: string;
+            /**
+             * Pieces
+             * @default
+             */
+            pieces: string;
+            /**
+             * Shape
+             * @default
+             */
+            shape: string;
+            /**
+             * Thickness
+             * @default
+             */
+            thickness: string;
+        };
+        /**
+         * CutOut
+         * @description A kind of cut to choose from.
+         */
+        CutOut: {
+            /** Id */
+            id: string;
+            /** Mass G */
+            mass_g: number;
+            /** Name */
+            name: string;
+            /** Shape */
+            shape: string;
+            /** Species */
+            species: string;
+            /** Thickness Mm */
+            thickness_mm: number;
+        };
+        /**
+         * DraftBody
+         * @description A whole batch, as typed.
+         */
+        DraftBody: {
+            /**
+             * @default {
+             *       "blocked_faces": "",
+             *       "bone_share": "",
+             *       "kind": "",
+             *       "mass": "",
+             *       "pieces": "",
+             *       "shape": "",
+             *       "thickness": ""
+             *     }
+             */
+            cut: components["schemas"]["CutBody"];
+            /**
+             * @default {
+             *       "fridge": "",
+             *       "goal": "",
+             *       "salt_target": ""
+             *     }
+             */
+            hold: components["schemas"]["HoldBody"];
+            /**
+             * @default {
+             *       "at": "",
+             *       "lead": "",
+             *       "time_zone": ""
+             *     }
+             */
+            meal: components["schemas"]["MealBody"];
+            /**
+             * Mix
+             * @default []
+             */
+            mix: components["schemas"]["LineBody"][];
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+        };
+        /**
+         * EdgeOut
+         * @description One end of the window, or its best hour.
+         */
+        EdgeOut: {
+            /** High Hours */
+            high_hours: number;
+            /** Hours */
+            hours: number;
+            /** Limit */
+            limit: string;
+            /** Low Hours */
+            low_hours: number;
+            /** Others */
+            others: components["schemas"]["LimitOut"][];
+            /** Says */
+            says: string;
+            /** Shown */
+            shown: string;
+        };
+        /**
+         * ExampleOut
+         * @description An example start.
+         */
+        ExampleOut: {
+            /** About */
+            about: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * FigureOut
+         * @description A figure as told, with its band and its working.
+         */
+        FigureOut: {
+            /** Band Shown */
+            band_shown: string | null;
+            /** High */
+            high: number | null;
+            /** Inputs */
+            inputs: components["schemas"]["GivenOut"][];
+            /** Low */
+            low: number | null;
+            /** Rule */
+            rule: string;
+            /** Shown */
+            shown: string;
+            /** Sources */
+            sources: string[];
+            /** Unit */
+            unit: string;
+            /** Value */
+            value: number;
+        };
+        /**
+         * GivenOut
+         * @description One input of a working.
+         */
+        GivenOut: {
+            /** Name */
+            name: string;
+            /** Unit */
+            unit: string;
+            /** Value */
+            value: number;
+        };
+        /**
+         * HoldBody
+         * @description Answers about the hold, as typed.
+         */
+        HoldBody: {
+            /**
+             * Fridge
+             * @default
+             */
+            fridge: string;
+            /**
+             * Goal
+             * @default
+             */
+            goal: string;
+            /**
+             * Salt Target
+             * @default
+             */
+            salt_target: string;
+        };
+        /**
+         * IngredientNameOut
+         * @description An ingredient to choose from.
+         */
+        IngredientNameOut: {
+            /** Also Called */
+            also_called: string[];
+            /** Group */
+            group: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * IngredientOut
+         * @description One line of the mix, weighed, with what it brings per kilogram of meat.
+         */
+        IngredientOut: {
+            /** Acid G Per Kg */
+            acid_g_per_kg: number;
+            /** Allergens */
+            allergens: string[];
+            /** Aroma G Per Kg */
+            aroma_g_per_kg: number;
+            /** Band Shown */
+            band_shown: string | null;
+            /** Confidence */
+            confidence: string;
+            /** Enzyme */
+            enzyme: string | null;
+            /** Fat G Per Kg */
+            fat_g_per_kg: number;
+            /** Grams */
+            grams: number;
+            /** Grams High */
+            grams_high: number;
+            /** Grams Low */
+            grams_low: number;
+            /** Grams Shown */
+            grams_shown: string;
+            /** Guessed */
+            guessed: boolean;
+            /** Line Id */
+            line_id: string;
+            /** Name */
+            name: string;
+            /** Salt G Per Kg */
+            salt_g_per_kg: number;
+            /** Sugar G Per Kg */
+            sugar_g_per_kg: number;
+            /** Text */
+            text: string;
+        };
+        /**
+         * JudgementOut
+         * @description All answers about a batch; what could not be answered is null.
+         */
+        JudgementOut: {
+            /** Acid G Per Kg */
+            acid_g_per_kg?: number | null;
+            /** Aroma G Per Kg */
+            aroma_g_per_kg?: number | null;
+            /** Assumed */
+            assumed: {
+                [key: string]: string;
+            };
+            /** Fat G Per Kg */
+            fat_g_per_kg?: number | null;
+            /** Figures */
+            figures: {
+                [key: string]: components["schemas"]["FigureOut"];
+            };
+            /** Ingredients */
+            ingredients: components["schemas"]["IngredientOut"][];
+            /** Made G */
+            made_g?: number | null;
+            /** Ph */
+            ph?: number | null;
+            piece?: components["schemas"]["PieceOut"] | null;
+            plan?: components["schemas"]["PlanOut"] | null;
+            /** Plan Says */
+            plan_says: string;
+            /** Problems */
+            problems: components["schemas"]["ProblemOut"][];
+            /** Salt G Per Kg */
+            salt_g_per_kg?: number | null;
+            /** Salt In Meat G Per Kg */
+            salt_in_meat_g_per_kg?: number | null;
+            /** Salt Left G */
+            salt_left_g?: number | null;
+            /** Salt Says */
+            salt_says?: string | null;
+            section?: components["schemas"]["SectionOut"] | null;
+            /** Sentence */
+            sentence: string;
+            /** Spans */
+            spans: components["schemas"]["SpanOut"][];
+            /** Sugar G Per Kg */
+            sugar_g_per_kg?: number | null;
+            /** Waiting */
+            waiting: string[];
+            window?: components["schemas"]["WindowOut"] | null;
+        };
+        /**
+         * LimitOut
+         * @description A limit, its hour and its words.
+         */
+        LimitOut: {
+            /** Basis */
+            basis: string;
+            /** Hours */
+            hours: number;
+            /** Limit */
+            limit: string;
+            /** Says */
+            says: string;
+        };
+        /**
+         * LineAnswer
+         * @description What a line being typed would weigh, or what is wrong with it.
+         */
+        LineAnswer: {
+            /** Band Shown */
+            band_shown?: string | null;
+            /**
+             * Guessed
+             * @default false
+             */
+            guessed: boolean;
+            /** Name */
+            name?: string | null;
+            problem?: components["schemas"]["ProblemOut"] | null;
+            /** Salt G */
+            salt_g?: number | null;
+            /** Shown */
+            shown?: string | null;
+        };
+        /**
+         * LineBody
+         * @description One line of the mix, as typed.
+         */
+        LineBody: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * LineQuestion
+         * @description A line being typed.
+         */
+        LineQuestion: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * MealBody
+         * @description Answers about the meal, as typed.
+         */
+        MealBody: {
+            /**
+             * At
+             * @default
+             */
+            at: string;
+            /**
+             * Lead
+             * @default
+             */
+            lead: string;
+            /**
+             * Time Zone
+             * @default
+             */
+            time_zone: string;
+        };
+        /**
+         * PartOut
+         * @description What one line brings of a substance.
+         */
+        PartOut: {
+            /** G Per Kg */
+            g_per_kg: number;
+            /** Line Id */
+            line_id: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * PieceOut
+         * @description One piece to scale, and all of them.
+         */
+        PieceOut: {
+            /** Blocked Faces */
+            blocked_faces: number;
+            /** Bone Share Pct */
+            bone_share_pct: number;
+            /** Deepest Mm */
+            deepest_mm: number;
+            /** Meat G */
+            meat_g: number;
+            /** Open Area Cm2 */
+            open_area_cm2: number;
+            /** Pieces */
+            pieces: number;
+            /**
+             * Shape
+             * @enum {string}
+             */
+            shape: "slab" | "cube";
+            /** Thickness Mm */
+            thickness_mm: number;
+            /** Width Mm */
+            width_mm: number;
+        };
+        /**
+         * PlanOut
+         * @description When to put the meat in and take it out for the meal.
+         */
+        PlanOut: {
+            /**
+             * Contact At
+             * Format: date-time
+             */
+            contact_at: string;
+            /**
+             * Contact From
+             * Format: date-time
+             */
+            contact_from: string;
+            /**
+             * Contact Until
+             * Format: date-time
+             */
+            contact_until: string;
+            /** Hold Hours */
+            hold_hours: number;
+            /**
+             * Meal At
+             * Format: date-time
+             */
+            meal_at: string;
+            /**
+             * Pull At
+             * Format: date-time
+             */
+            pull_at: string;
+            /**
+             * Pull From
+             * Format: date-time
+             */
+            pull_from: string;
+            /**
+             * Pull Until
+             * Format: date-time
+             */
+            pull_until: string;
+            /** Trouble */
+            trouble: string | null;
+        };
+        /**
+         * ProblemOut
+         * @description Something to mend: where, what was given, what is wrong, what would do.
+         */
+        ProblemOut: {
+            /** Accepted */
+            accepted: string;
+            /** Field */
+            field: string;
+            /** Given */
+            given: string;
+            /** Wrong */
+            wrong: string;
+        };
+        /**
+         * SectionOut
+         * @description Salt along the way in at the best hour.
+         */
+        SectionOut: {
+            /** Depth Mm */
+            depth_mm: number[];
+            /** Salt G Per Kg */
+            salt_g_per_kg: number[];
+            /** Tasted From G Per Kg */
+            tasted_from_g_per_kg: number;
+        };
+        /**
+         * SpanOut
+         * @description A substance on its rule, in g per kg of meat.
+         */
+        SpanOut: {
+            /** High */
+            high: number;
+            /** Low */
+            low: number;
+            /** Parts */
+            parts: components["schemas"]["PartOut"][];
+            /** Rule End */
+            rule_end: number;
+            /**
+             * Substance
+             * @enum {string}
+             */
+            substance: "salt" | "sugar" | "acid" | "fat" | "aroma";
+            /** Target High */
+            target_high: number | null;
+            /** Target Low */
+            target_low: number | null;
+            /** Value */
+            value: number;
+        };
+        /**
+         * TablesOut
+         * @description What a cook can choose from.
+         */
+        TablesOut: {
+            /** Cuts */
+            cuts: components["schemas"]["CutOut"][];
+            /** Ingredients */
+            ingredients: components["schemas"]["IngredientNameOut"][];
+        };
+        /**
+         * TroubleOut
+         * @description Why a request was not carried out, in a sentence, and field by field.
+         */
+        TroubleOut: {
+            /** Problems */
+            problems: components["schemas"]["ProblemOut"][];
+            /** Sentence */
+            sentence: string;
+        };
+        /**
+         * WindowOut
+         * @description Earliest, best, latest; the hours to act on lie between the two safe ends.
+         */
+        WindowOut: {
+            best: components["schemas"]["EdgeOut"];
+            /** Closed */
+            closed: boolean;
+            earliest: components["schemas"]["EdgeOut"];
+            /** In Short */
+            in_short: string;
+            latest: components["schemas"]["EdgeOut"];
+            /** Safe Earliest Hours */
+            safe_earliest_hours: number;
+            /** Safe Latest Hours */
+            safe_latest_hours: number;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
-export type $defs = Record<string, never>
+export type $defs = Record<string, never>;
 export interface operations {
-  list_batches_api_batches_get: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchOut'][]
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
-  make_batch_api_batches_post: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DraftBody']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchOut']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
-  make_batch_from_file_api_batches_from_file_post: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BatchFileBody']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchOut']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
-  get_batch_api_batches__identity__get: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchOut']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
-  change_batch_api_batches__identity__put: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ChangeBody']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchOut']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
-  remove_batch_api_batches__identity__delete: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
-  get_batch_file_api_batches__identity__file_get: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
-  list_examples_api_examples_get: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ExampleOut'][]
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
-  start_from_example_api_examples__example__post: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        example: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchOut']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
-  read_line_as_typed_api_lines_reading_post: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LineQuestion']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LineAnswer']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
-  get_tables_api_tables_get: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TablesOut']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TroubleOut']
-        }
-      }
-    }
-  }
+    list_batches_api_batches_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    make_batch_api_batches_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    make_batch_from_file_api_batches_from_file_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchFileBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_batch_api_batches__identity__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    change_batch_api_batches__identity__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    remove_batch_api_batches__identity__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_batch_file_api_batches__identity__file_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    list_examples_api_examples_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    start_from_example_api_examples__example__post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                example: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    read_line_as_typed_api_lines_reading_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineQuestion"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_tables_api_tables_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TablesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
 }

@@ -47,6 +47,9 @@ export function BatchPage() {
         change={change}
       />
       <main className="grow px-4 py-4 wide:px-7">
+        <h1 className="sr-only">
+          {state.draft.name || 'Unnamed batch'}: {name}
+        </h1>
         {state.status === 'conflict' && <Conflict state={state} takeNewer={takeNewer} keepMine={keepMine} />}
         <Stage batch={state.batch} draft={state.draft} change={change} />
       </main>

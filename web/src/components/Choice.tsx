@@ -16,11 +16,11 @@ interface ChoiceProps {
 export function Choice({ question, value, options, assumedValue, onChoose, ...row }: ChoiceProps) {
   return (
     <Row question={question} {...row}>
-      {({ labelledBy, describedBy }) => (
+      {({ describedBy }) => (
         <RadioGroup
           value={value}
           onChange={onChoose}
-          aria-labelledby={labelledBy}
+          aria-label={question}
           aria-describedby={describedBy}
           className="flex flex-wrap gap-2 py-1"
         >

@@ -32,7 +32,7 @@ export function Picker({ question, options, value, onPick, ...row }: PickerProps
   const chosen = options.find((option) => option.id === value) ?? null
   return (
     <Row question={question} {...row}>
-      {({ labelledBy, describedBy, invalid }) => (
+      {({ describedBy, invalid }) => (
         <Combobox
           value={chosen}
           by="id"
@@ -46,7 +46,7 @@ export function Picker({ question, options, value, onPick, ...row }: PickerProps
         >
           <ComboboxInput
             className="said"
-            aria-labelledby={labelledBy}
+            aria-label={question}
             aria-describedby={describedBy}
             aria-invalid={invalid}
             autoComplete="off"

@@ -46,7 +46,7 @@ export function SpanRule({
         <span className="self-center">
           <Badge substance={substance} />
         </span>
-        <h3 className="grow font-sans! text-[1.05rem] font-semibold">{substances[substance].name}</h3>
+        <h2 className="grow font-sans! text-[1.05rem] font-semibold">{substances[substance].name}</h2>
         <span className="text-[1.3rem] font-bold">{figure}</span>
       </div>
       <div className="relative h-8" aria-hidden>

@@ -36,7 +36,7 @@ export function CutStage({ batch, draft, change }: StageProps) {
         />
         <Said
           question="How heavy?"
-          placeholder="2.6 kg"
+          placeholder="such as 2.6 kg"
           value={cut.mass}
           assumed={assumed['cut.mass_g']}
           fault={faultOf(batch, 'cut.mass_g')}
@@ -59,7 +59,7 @@ export function CutStage({ batch, draft, change }: StageProps) {
         />
         <Said
           question={isCube ? 'Edge of a cube?' : 'How thick, at the thickest?'}
-          placeholder="30 mm"
+          placeholder="such as 30 mm"
           value={cut.thickness}
           assumed={assumed['cut.thickness_mm']}
           fault={faultOf(batch, 'cut.thickness_mm')}
@@ -70,7 +70,7 @@ export function CutStage({ batch, draft, change }: StageProps) {
         />
         <Said
           question="How many pieces?"
-          placeholder="9"
+          placeholder="not said"
           value={cut.pieces}
           inputMode="numeric"
           assumed={assumed['cut.pieces']}
@@ -94,7 +94,7 @@ export function CutStage({ batch, draft, change }: StageProps) {
         />
         <Said
           question="Bone, % of the weight?"
-          placeholder="24"
+          placeholder="not said"
           value={cut.bone_share}
           inputMode="decimal"
           assumed={assumed['cut.bone_share_pct']}

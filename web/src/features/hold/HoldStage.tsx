@@ -121,7 +121,7 @@ function Questions({ batch, draft, change }: StageProps) {
       />
       <Said
         question="From the mix to the table"
-        placeholder="75 min"
+        placeholder="such as 75 min"
         value={draft.meal.lead}
         assumed={assumed['meal.lead_min']}
         fault={faultOf(batch, 'meal.lead_min')}
@@ -131,7 +131,7 @@ function Questions({ batch, draft, change }: StageProps) {
       />
       <Said
         question="Fridge, °C"
-        placeholder="4"
+        placeholder="not said"
         inputMode="decimal"
         value={draft.hold.fridge}
         assumed={assumed['hold.fridge_c']}
@@ -142,7 +142,7 @@ function Questions({ batch, draft, change }: StageProps) {
       />
       <Said
         question="Salt you aim for, g/kg"
-        placeholder="12"
+        placeholder="not said"
         inputMode="decimal"
         value={draft.hold.salt_target}
         assumed={assumed['hold.salt_target_g_per_kg']}

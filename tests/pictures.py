@@ -1,0 +1,42 @@
+"""Refresh docs/screenshots from the demo kitchen: ``make pictures``. Each is then looked at."""
+
+from __future__ import annotations
+
+import json
+import tempfile
+import urllib.request
+from pathlib import Path
+
+from playwright.sync_api import sync_playwright
+
+from tests.browser.support import ARGUMENTS, LAPTOP, PHONE, ROOT, Kitchen, chromium
+
+VIEWS = {
+    "counter": ("/", LAPTOP),
+    "cut": ("/batch/{Slip skewers}/cut", LAPTOP),
+    "mix": ("/batch/{Saturday legs}/mix", LAPTOP),
+    "hold": ("/batch/{Quick flank}/hold", LAPTOP),
+    "phone": ("/batch/{Saturday legs}/mix", PHONE),
+}
+
+
+def main() -> None:
+    """Take one picture of each view."""
+    with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
+        kitchen = Kitchen(demo=True, data_dir=Path(folder))
+        kitchen.start()
+        with urllib.request.urlopen(f"{kitchen.address}/api/batches") as answer:
+            ids = {batch["draft"]["name"]: batch["id"] for batch in json.load(answer)}
+        browser = playwright.chromium.launch(executable_path=chromium(), args=ARGUMENTS)
+        for name, (path, size) in VIEWS.items():
+            page = browser.new_page(viewport=size, timezone_id="Europe/Lisbon", locale="en-GB")
+            page.add_init_script("localStorage.setItem('vadouvan.theme', 'light')")
+            page.goto(kitchen.address + path.format_map(ids))
+            page.wait_for_load_state("networkidle")
+            page.screenshot(path=ROOT / "docs" / "screenshots" / f"{name}.png")
+        browser.close()
+        kitchen.kill()
+
+
+if __name__ == "__main__":
+    main()

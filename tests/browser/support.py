@@ -11,14 +11,14 @@ import tempfile
 import unittest
 from pathlib import Path
 
-from playwright.sync_api import Browser, Page, Playwright, Request, sync_playwright
+from playwright.sync_api import Browser, Page, Playwright, Request, ViewportSize, sync_playwright
 
 ROOT = Path(__file__).resolve().parent.parent.parent
 ARGUMENTS = [
     "--no-sandbox", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run",
     "--disable-gpu",
 ]  # fmt: skip
-LAPTOP, PHONE = {"width": 1280, "height": 800}, {"width": 390, "height": 844}
+LAPTOP, PHONE = ViewportSize(width=1280, height=800), ViewportSize(width=390, height=844)
 INSTALL = ["apt-get", "install", "-y", "--no-install-recommends", "chromium"]
 
 

@@ -74,7 +74,7 @@ setup-test: .venv/.dev
 	@touch $@ .venv/.run
 
 web/node_modules/.stamp: web/package.json web/package-lock.json
-	@node -e 'process.exit(parseInt(process.versions.node) < 20)' || { echo "Vadouvan needs Node 20 or newer to build its page."; exit 1; }
+	@node -e 'process.exit(parseInt(process.versions.node) < 20 ? 1 : 0)' || { echo "Vadouvan needs Node 20 or newer to build its page."; exit 1; }
 	cd web && npm ci --no-progress --loglevel=error
 	@touch $@
 

@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from datetime import UTC, datetime
+from typing import Any
 
+from vadouvan.core.cut.cut import Cut
 from vadouvan.core.draft import CutSaid, Draft, HoldSaid, MealSaid
 from vadouvan.core.examples import lines
 from vadouvan.core.judge import Judgement, judge
@@ -15,13 +18,14 @@ SATURDAY = MealSaid("2026-11-28T19:00", "60 min", "Europe/Lisbon")
 
 def steak(*mix: str, thickness: str = "25 mm", mass: str = "1 kg", hold: HoldSaid | None = None) -> Draft:
     """Boneless beef as a slab with a mix."""
-    cut = CutSaid(kind="beef_sirloin", mass=mass, shape="slab", thickness=thickness, pieces="4", bone_share="0")
+    cut = CutSaid(kind="beef_sirloin", mass=mass, shape="slab", thickness=thickness, pieces="4")
     return Draft("Test", cut, lines(*mix), hold or HoldSaid())
 
 
-def of_kind(kind: str, mass: str, shape: str, thickness: str, *mix: str, blocked: str = "0") -> Draft:
-    """Any cut with a mix."""
-    return Draft("Test", CutSaid(kind, mass, shape, thickness, "", blocked, "0"), lines(*mix))
+def of_kind(kind: str, mass: str, shape: str, thickness: str, *mix: str, **cut: Any) -> Draft:
+    """A bare cut without bone, unless said otherwise, with a mix."""
+    bare = CutSaid(kind=kind, mass=mass, shape=shape, thickness=thickness, bone="none", cover="none")
+    return Draft("Test", replace(bare, **cut), lines(*mix))
 
 
 def judged(draft: Draft, now: datetime = NOW) -> Judgement:
@@ -41,3 +45,10 @@ def limits(draft: Draft) -> tuple[str, str, str]:
     window = judged(draft).window
     assert window is not None
     return window.earliest.limit.id, window.best.limit.id, window.latest.limit.id
+
+
+def cut_of(draft: Draft) -> Cut:
+    """The cut that a draft describes."""
+    cut = judged(draft).reading.cut
+    assert cut is not None
+    return cut

@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import datetime, time, timedelta
 from zoneinfo import ZoneInfo
 
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, MealSaid
+from vadouvan.core.draft import CutSaid, Draft, HoldSaid, MealSaid, OccasionSaid, StepSaid
 from vadouvan.core.examples import lines
 
 ZONE = "Europe/Lisbon"
@@ -20,17 +20,21 @@ def demo_batches(now: datetime) -> list[Draft]:
     return [
         Draft(
             "Saturday legs",
-            CutSaid("chicken_leg", "2.6 kg", "slab", "16 mm", "9", "1", "24"),
+            CutSaid(
+                kind="chicken_leg", mass="2.6 kg", thickness="45 mm", pieces="9", cover="none",
+                steps=(StepSaid("1", "scored", depth="8 mm", spacing="25 mm"), StepSaid("2", "patted")),
+            ),
             lines(
                 "600 g yoghurt", "4 tbsp vadouvan", "juice of half a lemon", "8 cloves garlic", "3 cm ginger",
                 "29 g fine salt", "a good splash of rapeseed oil",
             ),
             HoldSaid("4", "through", "12"),
             _meal(saturday, "90 min"),
+            OccasionSaid("9", "normal"),
         ),
         Draft(
             "Slip skewers",
-            CutSaid("lamb_shoulder_cubes", "1.8 kg", "cube", "30 mm"),
+            CutSaid(kind="lamb_shoulder_cubes", mass="1.8 kg", thickness="30 mm"),
             lines(
                 "juice of 2 lemons", "1 1/2 tbsp dried oregano", "90 ml olive oil",
                 "6 bay leaves", "22 g fine sea salt",
@@ -40,21 +44,21 @@ def demo_batches(now: datetime) -> list[Draft]:
         ),
         Draft(
             "Quick flank",
-            CutSaid("beef_flank", "900 g", "slab", "12 mm"),
+            CutSaid(kind="beef_flank_strips", mass="900 g", thickness="12 mm"),
             lines("80 g kiwi", "2 tbsp mustard", "3 tbsp rapeseed oil", "1 tbsp honey", "1 1/2 tsp fine sea salt"),
             HoldSaid("4", "", "12"),
             _meal(saturday, "30 min"),
         ),
         Draft(
             "Harbour tofu",
-            CutSaid("tofu_firm", "800 g", "slab", "25 mm", "4"),
+            CutSaid(kind="tofu_firm", mass="800 g", thickness="25 mm", pieces="4", steps=(StepSaid("1", "pressed"),)),
             lines("2 tbsp tamarind paste", "1 tsp turmeric", "150 ml coconut milk", "60 ml soy sauce"),
             HoldSaid("4", "", "12"),
             _meal(saturday, "40 min"),
         ),
         Draft(
             "Crown for Sunday",
-            CutSaid("turkey_crown", "2.9 kg", "slab", "60 mm", "2", "1"),
+            CutSaid(kind="turkey_crown", mass="2.9 kg", thickness="80 mm", pieces="1"),
             lines("1 l buttermilk", "45 g fine salt", "6 sprigs thyme", "1 tbsp black pepper"),
             HoldSaid("4", "surface", "12"),
             _meal(sunday, "3 h"),

@@ -14,6 +14,7 @@ from vadouvan.demo import demo_batches
 from vadouvan.settings import Settings
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
+from vadouvan.store.own_cuts import OwnCuts
 
 
 def utc_now() -> datetime:
@@ -28,9 +29,10 @@ def new_id() -> str:
 
 def build(settings: Settings) -> FastAPI:
     """The application for these settings; a demo kitchen is filled on its first start only."""
-    batches = Batches(open_database(settings.database))
+    engine = open_database(settings.database)
+    batches = Batches(engine)
     if settings.demo and batches.count() == 0:
         for draft in demo_batches(utc_now()):
             batches.add(new_id(), draft, now=utc_now())
-    context = Context(kitchen=shipped_kitchen(), batches=batches, now=utc_now, new_id=new_id)
+    context = Context(shipped_kitchen(), batches, OwnCuts(engine), now=utc_now, new_id=new_id)
     return make_app(context, settings.web_dir if settings.web_dir.is_dir() else None)

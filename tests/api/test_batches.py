@@ -19,6 +19,7 @@ from vadouvan.api.context import Context
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
+from vadouvan.store.own_cuts import OwnCuts
 
 STEAK = {
     "name": "Steak",
@@ -34,7 +35,9 @@ def kitchen_app(case: unittest.TestCase) -> FastAPI:
     engine = open_database(Path(folder.name) / "kitchen.sqlite")
     case.addCleanup(engine.dispose)
     numbers = itertools.count(1)
-    context = Context(shipped_kitchen(), Batches(engine), now=lambda: NOW, new_id=lambda: f"batch-{next(numbers)}")
+    context = Context(
+        shipped_kitchen(), Batches(engine), OwnCuts(engine), now=lambda: NOW, new_id=lambda: f"batch-{next(numbers)}"
+    )
     return make_app(context)
 
 
@@ -122,6 +125,40 @@ class Batch(unittest.TestCase):
             ):
                 self.assertIn(answer.status_code, (201, 422), body)
                 self.assertTrue(answer.json())
+
+    def test_undo_and_redo(self) -> None:
+        """Over HTTP, with the judgement of the state gone to."""
+        made = self.client.post("/api/batches", json=STEAK).json()
+        address = f"/api/batches/{made['id']}"
+        draft = {**made["draft"], "mix": [{"id": "1", "text": "24 g salt"}]}
+        changed = self.client.put(address, json={"revision": 1, "draft": draft}).json()
+        self.assertEqual((changed["can_undo"], changed["can_redo"]), (True, False))
+        back = self.client.post(f"{address}/undo", json={"revision": 2}).json()
+        self.assertAlmostEqual(back["judgement"]["salt_g_per_kg"], 11.82, delta=0.01)
+        forth = self.client.post(f"{address}/redo", json={"revision": 3}).json()
+        self.assertAlmostEqual(forth["judgement"]["salt_g_per_kg"], 23.64, delta=0.01)
+        self.assertEqual(self.client.post(f"{address}/undo", json={"revision": 1}).status_code, 409)
+
+    def test_own_cut(self) -> None:
+        """Kept, offered first, used in a batch, removed; an undescribed one is refused."""
+        made = self.client.post("/api/batches", json=STEAK).json()
+        own = self.client.post("/api/own-cuts", json={"batch": made["id"], "name": "Slipway steak"}).json()
+        self.assertEqual(self.client.get("/api/tables").json()["cuts"][0]["name"], "beef, Slipway steak")
+        used = self.client.post("/api/batches", json={"cut": {"kind": own["id"]}, "mix": STEAK["mix"]}).json()
+        self.assertEqual(used["judgement"]["piece"]["thickness_mm"], 25)
+        self.assertEqual(self.client.delete(f"/api/own-cuts/{own['id']}").status_code, 204)
+        blank = self.client.post("/api/batches", json={}).json()
+        refused = self.client.post("/api/own-cuts", json={"batch": blank["id"], "name": "x"})
+        self.assertEqual(refused.status_code, 422)
+        self.assertIn("not described well enough", refused.json()["sentence"])
+
+    def test_cube_series(self) -> None:
+        """Six edges for cubes, nothing while not judged."""
+        cubes = self.client.post("/api/examples/skewers").json()
+        series = self.client.get(f"/api/batches/{cubes['id']}/cubes").json()
+        self.assertEqual([choice["current"] for choice in series], [False, False, False, True, False, False])
+        blank = self.client.post("/api/batches", json={}).json()
+        self.assertEqual(self.client.get(f"/api/batches/{blank['id']}/cubes").json(), [])
 
     def test_removed(self) -> None:
         """Gone, and gone twice is told."""

@@ -52,7 +52,7 @@ class KeyboardStory(BrowserCase):
         page.keyboard.type("lamb cubes")
         page.keyboard.press("Enter")
         expect(kind).to_have_value(re.compile("lamb, shoulder or leg cubes"))
-        expect(page.get_by_text("assumed: 30 g, usual for 1 of this cut")).to_be_visible()
+        expect(page.get_by_text("assumed: 500 g")).to_be_visible()
         weight = page.get_by_role("textbox", name="How heavy?")
         answer(page, "How heavy?", "50 kg")
         expect(page.get_by_text("too much for a mass")).to_be_visible()

@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from tests.cases import rows
 from vadouvan.core.draft import LineSaid
 from vadouvan.core.mix.amount import Portion
-from vadouvan.core.reading import portion_of
+from vadouvan.core.reading.draft import portion_of
 from vadouvan.core.said.numbers import leading_number
 from vadouvan.core.said.units import LENGTH_M, MASS_KG, VOLUME_M3
 from vadouvan.data.tables import shipped_kitchen

@@ -12,7 +12,7 @@ from tests.drafts import judged, steak
 from vadouvan.core.draft import LineSaid
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, balance_of
 from vadouvan.core.mix.span import round_end, salt_state, span_of
-from vadouvan.core.reading import portion_of
+from vadouvan.core.reading.draft import portion_of
 from vadouvan.data.tables import shipped_kitchen
 
 PANTRY = shipped_kitchen().pantry

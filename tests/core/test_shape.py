@@ -4,12 +4,23 @@ from __future__ import annotations
 
 import math
 import unittest
+from typing import Any
 
 from hypothesis import given
 from hypothesis import strategies as st
 
-from vadouvan.core.cut.cut import cubes_in
-from vadouvan.core.cut.shape import cube, matched_exponent, slab
+from tests.drafts import cut_of, of_kind
+from vadouvan.core.cut.shape import (
+    Openness,
+    Piece,
+    ShapeName,
+    Size,
+    bone_radius_m,
+    cube,
+    matched_exponent,
+    piece_of,
+    slab,
+)
 
 
 class ClosedForms(unittest.TestCase):
@@ -47,7 +58,56 @@ class ClosedForms(unittest.TestCase):
 
     def test_63_cubes_of_30_mm_in_1800_g(self) -> None:
         """1.8 kg / (1050 kg/m3 x 27 ml) = 63.5."""
-        self.assertEqual(cubes_in(1.8, 0.03, 1050), 63)
+        self.assertEqual(cut_of(of_kind("lamb_shoulder_cubes", "1.8 kg", "cube", "30 mm", "5 g salt")).pieces, 63)
+
+
+def block(shape: ShapeName, thick: float, wide: float, long: float, **openness: Any) -> Piece:
+    """A piece of given sides [m]."""
+    volumes = {"cylinder": math.pi / 4 * thick**2 * long, "ball": math.pi / 6 * thick**3}
+    return piece_of(shape, Size(thick, wide, long, volumes.get(shape, thick * wide * long)), Openness(**openness))
+
+
+class MoreClosedForms(unittest.TestCase):
+    """Cuboids, cylinders, balls, strips and rings."""
+
+    def test_cuboid_three_two_one(self) -> None:
+        """Exponent 2.48; V/A = 1 / (1/a + 1/b + 1/c) of half sides."""
+        piece = block("cuboid", 0.02, 0.04, 0.06)
+        self.assertAlmostEqual(piece.path.exponent, 2.48, delta=0.02)
+        self.assertAlmostEqual(piece.volume_m3 / piece.open_area_m2, 1 / (1 / 0.01 + 1 / 0.02 + 1 / 0.03), delta=1e-9)
+
+    def test_cylinder(self) -> None:
+        """Surface 2 pi r^2 + 2 pi r h; a very long one has exponent 1 and its radius as path."""
+        piece = block("cylinder", 0.04, 0.04, 0.1)
+        self.assertAlmostEqual(piece.surface_m2, 2 * math.pi * 0.02 * (0.02 + 0.1))
+        long = block("cylinder", 0.04, 0.04, 40.0).path
+        self.assertAlmostEqual(long.exponent, 1.0, delta=0.01)
+        self.assertAlmostEqual(long.length_m, 0.02, delta=1e-4)
+
+    def test_ball(self) -> None:
+        """4 pi r^2; the share deeper than half the radius is an eighth."""
+        piece = block("ball", 0.1, 0.1, 0.1)
+        self.assertAlmostEqual(piece.surface_m2, math.pi * 0.01)
+        self.assertAlmostEqual(piece.share_deeper_than(0.025), 1 / 8)
+
+    def test_strip_is_a_long_prism(self) -> None:
+        """12 x 12 mm: V/A on four sides is a quarter of the thickness."""
+        piece = block("strip", 0.012, 0.012, 0.07)
+        self.assertAlmostEqual(piece.path.length_m / (piece.path.exponent + 1), 0.003, delta=1e-9)
+
+    def test_ring_round_a_bone(self) -> None:
+        """Deepest at the bone; all of the meat is less deep than that."""
+        piece = block("cylinder", 0.05, 0.05, 0.12, bone="core", bone_share=0.3)
+        inner = bone_radius_m(0.05, 0.3)
+        self.assertAlmostEqual(piece.far_m, 0.025 - inner)
+        self.assertAlmostEqual(piece.share_deeper_than(piece.far_m), 0.0)
+        middle = ((0.025 - 0.005) ** 2 - inner**2) / (0.025**2 - inner**2)
+        self.assertAlmostEqual(piece.share_deeper_than(0.005), middle)
+
+    def test_round_roast_of_a_kilogram(self) -> None:
+        """(36 pi)^(1/3) (M/rho)^(2/3) = 0.0465 m2: 51 g of paste 1 mm thick."""
+        diameter = (6 / math.pi / 1060) ** (1 / 3)
+        self.assertAlmostEqual(block("ball", diameter, diameter, diameter).surface_m2 * 1.1, 0.0512, delta=2e-4)
 
 
 class Scaling(unittest.TestCase):
@@ -60,6 +120,22 @@ class Scaling(unittest.TestCase):
         self.assertAlmostEqual(large.open_area_m2 / small.open_area_m2, k**2, delta=1e-9 * k**2)
         self.assertAlmostEqual(large.volume_m3 / small.volume_m3, k**3, delta=1e-9 * k**3)
         self.assertAlmostEqual(large.path.length_m / small.path.length_m, k, delta=1e-9 * k)
+
+    @given(
+        st.sampled_from(["slab", "strip", "cylinder", "cuboid", "ball", "irregular"]),
+        st.sampled_from(["none", "face", "core"]),
+        st.floats(0.01, 0.06),
+        st.floats(0.3, 4),
+    )
+    def test_every_shape_scales(self, shape: ShapeName, bone: Any, thick: float, k: float) -> None:
+        """Lengths times k: surfaces times k^2, paths times k, whatever the shape and bone."""
+        sides = (thick, 1.5 * thick, 3 * thick)
+        small = block(shape, *sides, bone=bone, bone_share=0.2)
+        large = block(shape, *(k * side for side in sides), bone=bone, bone_share=0.2)
+        self.assertAlmostEqual(large.surface_m2 / small.surface_m2 / k**2, 1.0, delta=1e-9)
+        self.assertAlmostEqual(large.open_area_m2 / small.open_area_m2 / k**2, 1.0, delta=1e-9)
+        self.assertAlmostEqual(large.path.length_m / small.path.length_m / k, 1.0, delta=1e-9)
+        self.assertAlmostEqual(large.far_m / small.far_m / k, 1.0, delta=1e-9)
 
     @given(st.floats(0, 0.02))
     def test_share_deeper_falls_with_depth(self, depth_m: float) -> None:

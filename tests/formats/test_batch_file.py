@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import unittest
+from dataclasses import replace
 from importlib.resources import files
 
 import jsonschema
@@ -11,23 +12,27 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.drafts import NOW, of_kind
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid
+from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid, OccasionSaid, StepSaid
 from vadouvan.demo import demo_batches
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.formats import batch_file
 
 amounts = st.sampled_from(["", "2.6 kg", "900 g", "900", "a lot", "1 lb 3 oz", "-3", "1e99"])
 counts = st.sampled_from(["", "9", "nine", "0", "1.5"])
+lengths = st.sampled_from(["", "30 mm", "1 1/4 in", "thick"])
 words = st.text(st.characters(codec="utf-8"), max_size=30)
+ticks = st.sampled_from(["", "yes"])
+steps = st.lists(
+    st.builds(StepSaid, st.just(""), words, amounts, lengths, lengths, ticks, ticks, counts, words), max_size=3
+).map(lambda found: tuple(replace(step, id=str(number)) for number, step in enumerate(found, start=1)))
 drafts = st.builds(
     Draft,
     words,
-    st.builds(
-        CutSaid, words, amounts, words, st.sampled_from(["", "30 mm", "1 1/4 in", "thick"]), counts, counts, counts
-    ),
+    st.builds(CutSaid, words, amounts, words, *[lengths] * 3, counts, words, counts, words, words, words, steps),
     st.lists(words, max_size=5).map(lambda texts: tuple(LineSaid(str(n), t) for n, t in enumerate(texts, start=1))),
     st.builds(HoldSaid, counts, words, counts),
     st.builds(MealSaid, words, st.sampled_from(["", "75 min", "1 h 30 min", "soon"]), words),
+    st.builds(OccasionSaid, counts, words, counts),
 )
 
 

@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
+import json
 import tempfile
 import unittest
+from dataclasses import replace
+from datetime import timedelta
 from pathlib import Path
 
 from hypothesis import given, settings
@@ -11,20 +14,24 @@ from hypothesis import strategies as st
 from sqlalchemy import inspect, text
 
 from tests.drafts import NOW, steak
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid
+from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid, OccasionSaid, StepSaid
+from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import migrate, open_database
 from vadouvan.store.drafts_json import from_json, to_json
+from vadouvan.store.own_cuts import OwnCuts
 
 words = st.text(max_size=20)
+steps = st.builds(StepSaid, *[words] * 9)
 drafts = st.builds(
     Draft,
     words,
-    st.builds(CutSaid, *[words] * 7),
+    st.builds(CutSaid, *[words] * 12, st.lists(steps, max_size=3, unique_by=lambda step: step.id).map(tuple)),
     st.lists(st.builds(LineSaid, words, words), max_size=5).map(tuple),
     st.builds(HoldSaid, *[words] * 3),
     st.builds(MealSaid, *[words] * 3),
+    st.builds(OccasionSaid, *[words] * 3),
 )
 
 
@@ -83,6 +90,83 @@ class Kept(unittest.TestCase):
                 for name in ("journal_mode", "synchronous", "foreign_keys")
             ]
         self.assertEqual(found, ["wal", 2, 1])
+
+    def test_undo_and_redo_walk_the_history(self) -> None:
+        """Each step back gives the state before; a new change forgets what was undone."""
+        self.batches.add("a", steak("1 g salt"), now=NOW)
+        for number, grams in enumerate((2, 3, 4), start=1):
+            later = NOW + timedelta(minutes=number)
+            kept = self.batches.change("a", steak(f"{grams} g salt"), revision=number, now=later)
+        self.assertEqual((kept.can_undo, kept.can_redo), (True, False))
+        back = self.batches.undo("a", revision=4, now=NOW)
+        self.assertEqual((back.draft.mix[0].text, back.can_redo), ("3 g salt", True))
+        back = self.batches.undo("a", revision=5, now=NOW)
+        self.assertEqual(back.draft.mix[0].text, "2 g salt")
+        forth = self.batches.redo("a", revision=6, now=NOW)
+        self.assertEqual(forth.draft.mix[0].text, "3 g salt")
+        changed = self.batches.change("a", steak("9 g salt"), revision=7, now=NOW + timedelta(hours=1))
+        self.assertFalse(changed.can_redo)
+        self.assertEqual(self.batches.undo("a", revision=8, now=NOW).draft.mix[0].text, "3 g salt")
+
+    def test_nothing_to_undo_changes_nothing(self) -> None:
+        """The first state stays, and so does its revision."""
+        self.batches.add("a", steak("1 g salt"), now=NOW)
+        self.assertEqual(self.batches.undo("a", revision=1, now=NOW).revision, 1)
+        with self.assertRaises(Overtaken):
+            self.batches.undo("a", revision=9, now=NOW)
+
+    def test_typing_in_one_field_is_one_step(self) -> None:
+        """Letters typed one after the other are undone together; another field is another step."""
+        self.batches.add("a", Draft(), now=NOW)
+        revision = 1
+        for name in ("S", "St", "Ste", "Steak"):
+            later = NOW + timedelta(seconds=revision)
+            revision = self.batches.change("a", Draft(name), revision=revision, now=later).revision
+        weighed = Draft("Steak", CutSaid(mass="1 kg"))
+        revision = self.batches.change("a", weighed, revision=revision, now=NOW + timedelta(seconds=7)).revision
+        back = self.batches.undo("a", revision=revision, now=NOW)
+        self.assertEqual((back.draft.name, back.draft.cut.mass), ("Steak", ""))
+        self.assertEqual(self.batches.undo("a", revision=back.revision, now=NOW).draft.name, "")
+
+    def test_history_goes_with_its_batch(self) -> None:
+        """Removing a batch leaves no states behind."""
+        self.batches.add("a", Draft(), now=NOW)
+        self.batches.remove("a")
+        with self.engine.connect() as connection:
+            self.assertEqual(connection.execute(text("SELECT count(*) FROM history")).scalar(), 0)
+
+    def test_own_cuts_are_kept(self) -> None:
+        """A kind comes back as it was; removing one that is not there is told."""
+        own = OwnCuts(self.engine)
+        kind = replace(shipped_kitchen().cuts["prawn_peeled"], id="own-1", cut="harbour prawns")
+        own.add(kind, now=NOW)
+        self.assertEqual(OwnCuts(self.engine).all(), {"own-1": kind})
+        own.remove("own-1")
+        with self.assertRaisesRegex(NotKept, "no cut of your own"):
+            own.remove("own-1")
+
+    def test_a_kitchen_of_the_first_schema_is_read(self) -> None:
+        """A batch kept before bone was told by its place keeps its meaning, and can be undone to."""
+        migrate(self.engine, "0001")
+        old = {
+            "name": "Old legs",
+            "cut": {"kind": "chicken_leg", "mass": "2 kg", "shape": "slab", "thickness": "16 mm", "pieces": "7",
+                    "blocked_faces": "1", "bone_share": "24"},
+            "mix": [{"id": "1", "text": "20 g salt"}],
+            "hold": {"fridge": "4", "goal": "", "salt_target": ""},
+            "meal": {"at": "", "lead": "", "time_zone": ""},
+        }  # fmt: skip
+        values = {"draft": json.dumps(old), "now": NOW.isoformat()}
+        with self.engine.begin() as connection:
+            connection.execute(text("INSERT INTO batch VALUES ('old', :draft, 5, :now, :now)"), values)
+        migrate(self.engine)
+        kept = self.batches.get("old")
+        self.assertEqual((kept.revision, kept.draft.cut.bone, kept.draft.cut.bone_share), (5, "face", "24"))
+        self.assertTrue(self.batches.change("old", Draft("New"), revision=5, now=NOW).can_undo)
+        migrate(self.engine, "0001")
+        with self.engine.connect() as connection:
+            text_now = connection.execute(text("SELECT draft FROM batch")).scalar()
+        self.assertIsInstance(json.loads(str(text_now))["cut"]["blocked_faces"], str)
 
     def test_migrations_go_up_down_up(self) -> None:
         """Each way leaves the schema as it says."""

@@ -11,16 +11,23 @@ from fastapi import Depends, Request
 
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.store.batches import Batches
+from vadouvan.store.own_cuts import OwnCuts
 
 
 @dataclass(frozen=True)
 class Context:
     """The kitchen's tables, its batches, and its clock and identity source."""
 
-    kitchen: Kitchen
+    tables: Kitchen
     batches: Batches
+    own_cuts: OwnCuts
     now: Callable[[], datetime]
     new_id: Callable[[], str]
+
+    @property
+    def kitchen(self) -> Kitchen:
+        """The shipped tables with the cook's own cuts."""
+        return self.tables.with_cuts(self.own_cuts.all())
 
 
 def _context(request: Request) -> Context:

@@ -38,13 +38,47 @@ REFERENCE_TEMPERATURE_K = _exact(277.15, "K")  # 4 C, where diffusivities are qu
 SALT_DIFFUSIVITY = Constant(2.4e-10, 1.5e-10, 4.0e-10, "m2/s", "fox1980;sabadini1998;volpato2007", "ours")
 SALT_DIFFUSIVITY_FISH_FACTOR = Constant(1.3, 0.5, 4.0, "1", "calibration", "ours")
 DIFFUSIVITY_LOG_SD = Constant(0.30, 0.20, 0.45, "1", "calibration", "ours")
-LENGTH_LOG_SD = Constant(0.10, 0.05, 0.15, "1", "calibration", "ours")
+EVEN_LOG_SD = Constant(0.05, 0.03, 0.08, "1", "calibration", "ours")
+UNEVEN_LOG_SD = Constant(0.10, 0.08, 0.13, "1", "calibration", "ours")
+VERY_UNEVEN_LOG_SD = Constant(0.15, 0.12, 0.25, "1", "calibration", "ours")
 ACTIVATION_ENERGY = Constant(21_000.0, 17_000.0, 35_000.0, "J/mol", "fox1980", "published")
 SATURATION_KG_PER_KG_WATER = Constant(0.3587, 0.357, 0.360, "kg/kg", "handbook_solubility", "published")
 VISIBLE_SALT_KG_PER_KG_WATER = Constant(0.007, 0.004, 0.010, "kg/kg", "calibration", "ours")
 TASTED_SALT_KG_PER_KG_WATER = Constant(0.0053, 0.003, 0.008, "kg/kg", "calibration", "ours")
 MEAT_DENSITY = Constant(1060.0, 1040.0, 1080.0, "kg/m3", "usda_composition", "published")
 FILM_WATER_KG_PER_M2 = Constant(0.5, 0.2, 1.0, "kg/m2", "calibration", "ours")
+
+# --- what lies over the meat: as a length of lean meat that resists as much ------------------
+POULTRY_SKIN_RESISTANCE_M = Constant(0.005, 0.002, 0.0125, "m", "calibration", "ours")
+FISH_SKIN_RESISTANCE_M = Constant(0.004, 0.0016, 0.010, "m", "calibration", "ours")
+PORK_RIND_RESISTANCE_M = Constant(0.025, 0.010, 0.060, "m", "calibration", "ours")
+FAT_CAP_RESISTANCE_M = Constant(0.100, 0.040, 0.250, "m", "calibration", "ours")
+MEMBRANE_RESISTANCE_M = Constant(0.001, 0.0004, 0.0025, "m", "calibration", "ours")
+SHELL_RESISTANCE_M = Constant(0.010, 0.004, 0.025, "m", "calibration", "ours")
+
+BONE_IN_SECTION = Constant(0.35, 0.2, 0.6, "1", "calibration", "ours")
+
+# --- what the knife and the tap do ---------------------------------------------------------
+SCORE_OPEN_SHARE = Constant(0.9, 0.8, 1.0, "1", "calibration", "ours")
+SLIT_OPEN_SHARE = Constant(0.4, 0.3, 0.5, "1", "calibration", "ours")
+STUFFED_SLIT_OPEN_SHARE = Constant(0.8, 0.6, 0.9, "1", "calibration", "ours")
+SLIT_WIDTH_M = Constant(0.020, 0.010, 0.030, "m", "common_practice", "practice")
+CUT_REACH = Constant(0.8, 0.7, 0.9, "1", "calibration", "ours")
+PRICKED_FACTOR = Constant(1.03, 1.0, 1.1, "1", "calibration", "ours")
+WET_FILM_KG_PER_M2 = Constant(0.060, 0.030, 0.100, "kg/m2", "calibration", "ours")
+PATTED_FILM_KG_PER_M2 = Constant(0.010, 0.005, 0.020, "kg/m2", "calibration", "ours")
+PRESSED_FILM_KG_PER_M2 = Constant(0.005, 0.002, 0.010, "kg/m2", "calibration", "ours")
+ACID_RINSE_SHARE = Constant(0.01, 0.005, 0.02, "kg/kg", "common_practice", "practice")
+DEEP_SCORE_M = Constant(0.010, 0.005, 0.015, "m", "common_practice", "practice")
+
+# --- servings ------------------------------------------------------------------------------
+SERVING_LIGHT_KG = Constant(0.120, 0.100, 0.140, "kg", "common_practice", "practice")
+SERVING_NORMAL_KG = Constant(0.160, 0.140, 0.180, "kg", "common_practice", "practice")
+SERVING_HEARTY_KG = Constant(0.220, 0.190, 0.260, "kg", "common_practice", "practice")
+
+# --- paste ---------------------------------------------------------------------------------
+COAT_M = Constant(0.001, 0.0005, 0.003, "m", "calibration", "ours")
+PASTE_DENSITY = Constant(1100.0, 1000.0, 1200.0, "kg/m3", "calibration", "ours")
 
 # --- the window ----------------------------------------------------------------------------
 SALT_TARGET_KG_PER_KG = Constant(0.012, 0.008, 0.015, "kg/kg", "common_practice", "practice")

@@ -9,7 +9,33 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 MOST_LINES = 60
+MOST_STEPS = 20
 LONGEST_TEXT = 200
+YES = "yes"  # a ticked answer
+
+
+@dataclass(frozen=True)
+class StepSaid:
+    """One thing done to the cut, as typed; only what its kind asks for is filled in."""
+
+    id: str
+    kind: str
+    amount: str = ""
+    depth: str = ""
+    spacing: str = ""
+    crosswise: str = ""
+    through_skin: str = ""
+    count: str = ""
+    stuffed_with: str = ""
+
+
+@dataclass(frozen=True)
+class OccasionSaid:
+    """For how many: servings, appetite, share for the freezer."""
+
+    servings: str = ""
+    appetite: str = ""
+    frozen: str = ""
 
 
 @dataclass(frozen=True)
@@ -20,9 +46,15 @@ class CutSaid:
     mass: str = ""
     shape: str = ""
     thickness: str = ""
+    width: str = ""
+    length: str = ""
     pieces: str = ""
-    blocked_faces: str = ""
+    bone: str = ""
     bone_share: str = ""
+    cover: str = ""
+    cover_on: str = ""
+    evenness: str = ""
+    steps: tuple[StepSaid, ...] = ()
 
 
 @dataclass(frozen=True)
@@ -60,3 +92,4 @@ class Draft:
     mix: tuple[LineSaid, ...] = ()
     hold: HoldSaid = field(default_factory=HoldSaid)
     meal: MealSaid = field(default_factory=MealSaid)
+    occasion: OccasionSaid = field(default_factory=OccasionSaid)

@@ -25,7 +25,7 @@ EXAMPLES = {
         "Cubes in lemon, oregano and oil: what a bigger cube does to the time.",
         Draft(
             name="Skewers",
-            cut=CutSaid(kind="lamb_shoulder_cubes", mass="1 kg", shape="cube", thickness="30 mm"),
+            cut=CutSaid(kind="lamb_shoulder_cubes", mass="1 kg", thickness="30 mm"),
             mix=lines("juice of 1 lemon", "2 tsp dried oregano", "50 ml olive oil", "3 bay leaves", "12 g salt"),
         ),
     ),
@@ -33,7 +33,7 @@ EXAMPLES = {
         "Strips with fresh kiwi: the fruit ends it within hours.",
         Draft(
             name="Quick strips",
-            cut=CutSaid(kind="beef_flank", mass="600 g", shape="slab", thickness="12 mm"),
+            cut=CutSaid(kind="beef_flank_strips", mass="600 g", thickness="12 mm"),
             mix=lines("50 g kiwi", "4 tsp mustard", "2 tbsp rapeseed oil", "2 tsp honey", "6 g salt"),
         ),
     ),
@@ -41,7 +41,7 @@ EXAMPLES = {
         "A chicken breast in salted buttermilk: salt that settles, and what stays in the bag.",
         Draft(
             name="Buttermilk breasts",
-            cut=CutSaid(kind="chicken_breast", mass="900 g", shape="slab", thickness="28 mm"),
+            cut=CutSaid(kind="chicken_breast", mass="900 g", thickness="28 mm"),
             mix=lines("500 ml buttermilk", "16 g salt", "1 tsp black pepper", "4 sprigs thyme"),
             hold=HoldSaid(goal="through"),
         ),

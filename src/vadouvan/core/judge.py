@@ -7,25 +7,30 @@ from datetime import datetime
 
 from vadouvan.core.clock.plan import Plan, Sleep, plan_for
 from vadouvan.core.constants import TASTED_SALT_KG_PER_KG_WATER
+from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft import Draft
 from vadouvan.core.figure import Figure, Given, Working
 from vadouvan.core.hold.candidates import NEVER_H, HoldCase, hold_case
 from vadouvan.core.hold.window import Edge, Window, window_of
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.amount import Portion
-from vadouvan.core.mix.balance import SUBSTANCES, Balance, balance_of, per_kg_figure, ph_figure
+from vadouvan.core.mix.balance import SUBSTANCES, Balance, Film, balance_of, per_kg_figure, ph_figure
 from vadouvan.core.mix.span import SaltState, Span, salt_state, span_of
-from vadouvan.core.reading import Reading, read_draft
+from vadouvan.core.reading.draft import Reading, read_draft
 from vadouvan.core.sentences import judgement_sentence, plan_sentence, trouble_sentence
 
 
 @dataclass(frozen=True)
 class SaltPicture:
-    """Salt along the shortest way in, at the best hour: depths [m] and g per kg of meat."""
+    """Salt along the shortest way in, at the best hour: depths [m] and g per kg of meat.
+
+    ``across``: depths run from the open face right through to the other side.
+    """
 
     depths_m: tuple[float, ...]
     salt_g_per_kg: tuple[float, ...]
     tasted_from_g_per_kg: float
+    across: bool
 
 
 @dataclass(frozen=True)
@@ -39,6 +44,8 @@ class Judgement:
     grams: tuple[Figure, ...] = ()
     spans: tuple[Span, ...] = ()
     salt: SaltState | None = None
+    needed: Figure | None = None
+    servings: float | None = None
     window: Window | None = None
     picture: SaltPicture | None = None
     plan: Plan | None = None
@@ -50,14 +57,17 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     reading = read_draft(draft, kitchen, now=now)
     grams = tuple(grams_figure(portion) for portion in reading.portions)
     cut, hold = reading.cut, reading.hold
+    needed, servings = _occasion(reading)
     if cut is None or not reading.portions:
-        return Judgement(reading, trouble_sentence(reading), grams=grams)
-    balance = balance_of(reading.portions, cut.meat_kg)
+        return Judgement(reading, trouble_sentence(reading), grams=grams, needed=needed, servings=servings)
+    surface = cut.prepared.surface
+    balance = balance_of(reading.portions, cut.meat_kg, Film(surface.film_kg, surface.acid_kg))
     figures = _balance_figures(balance)
     salt = salt_state(balance, cut.water_kg, hold.salt_target) if hold else None
     unread = any(problem.field.startswith("mix") for problem in reading.problems)
     if hold is None or unread:
-        return Judgement(reading, trouble_sentence(reading), balance, figures, grams, _spans(balance, salt), salt)
+        spans = _spans(balance, salt)
+        return Judgement(reading, trouble_sentence(reading), balance, figures, grams, spans, salt, needed, servings)
     window = window_of(cut, balance, hold)
     case = hold_case(cut, balance, hold)
     meal = reading.meal
@@ -70,11 +80,23 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         grams=grams,
         spans=_spans(balance, salt),
         salt=salt,
+        needed=needed,
+        servings=servings,
         window=window,
         picture=_salt_picture(case, window.best.hours),
         plan=plan,
         plan_says=plan_sentence(plan) if plan else "",
     )
+
+
+def _occasion(reading: Reading) -> tuple[Figure | None, float | None]:
+    """What the occasion needs, and how many servings the meat on the board gives."""
+    cut, occasion = reading.cut, reading.occasion
+    if cut is None or occasion is None:
+        return None, None
+    trim_share = 1 - cut.meat_kg / cut.untrimmed_kg
+    needed = needed_figure(occasion, bone_share=cut.bone_share, trim_share=trim_share)
+    return needed, servings_from(cut.meat_kg, occasion)
 
 
 def grams_figure(portion: Portion) -> Figure:
@@ -153,7 +175,9 @@ def _salt_figures(case: HoldCase, hours: float) -> tuple[Figure, ...]:
 
 def _salt_picture(case: HoldCase, hours: float) -> SaltPicture:
     """Salt against depth at an hour, from the surface to the deepest point, in 24 steps."""
-    far_m = case.cut.piece.far_m
-    depths = [far_m * step / 24 for step in range(25)]
+    path = case.cut.piece.path
+    across = path.far_resistance_m is not None or (case.cut.shape == "slab" and case.cut.bone == "face")
+    reach_m = case.cut.thickness_m if across else case.cut.piece.far_m
+    depths = [reach_m * step / 24 for step in range(25)]
     tasted = TASTED_SALT_KG_PER_KG_WATER.value * case.water_share * 1000
-    return SaltPicture(tuple(depths), tuple(case.salt_at(depth, hours) * 1000 for depth in depths), tasted)
+    return SaltPicture(tuple(depths), tuple(case.salt_at(depth, hours) * 1000 for depth in depths), tasted, across)

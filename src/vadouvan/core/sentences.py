@@ -6,7 +6,7 @@ from vadouvan.core.clock.plan import Plan
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.window import Window
-from vadouvan.core.reading import Reading
+from vadouvan.core.reading.draft import Reading
 
 
 def judgement_sentence(window: Window, cut: Cut) -> str:

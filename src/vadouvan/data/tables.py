@@ -10,9 +10,12 @@ import csv
 from collections.abc import Callable, Iterator
 from functools import cache
 from importlib.resources import files
-from typing import TypeVar
+from typing import Any, TypeVar, get_args
 
-from vadouvan.core.cut.kind import CutKind, ShapeName
+from vadouvan.core.cautions import Caution, CautionKind
+from vadouvan.core.cut.cover import Cover
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.ingredient import Acids, Enzyme, Ingredient
 from vadouvan.core.mix.pantry import Pantry
@@ -42,7 +45,9 @@ def source_keys() -> frozenset[str]:
 def shipped_kitchen() -> Kitchen:
     """Cuts and pantry as shipped; raises TableError for a row that breaks the rules."""
     cuts = {row["id"]: _checked("cuts", row, _cut) for row in table_rows("cuts")}
-    return Kitchen(cuts, Pantry.of(_checked("pantry", row, _ingredient) for row in table_rows("pantry")))
+    pantry = Pantry.of(_checked("pantry", row, _ingredient) for row in table_rows("pantry"))
+    cautions = {row["id"]: _caution(row) for row in table_rows("cautions")}
+    return Kitchen(cuts, pantry, cautions)
 
 
 def _checked(table: str, row: Row, build: Callable[[Row], T]) -> T:
@@ -147,9 +152,6 @@ def _number(row: Row, column: str) -> float:
 
 # --- cuts ----------------------------------------------------------------------------------
 
-# Shapes of the table that this version draws as one of its own two.
-_SHAPE: dict[str, ShapeName] = {"cuboid": "cube", "slab": "slab", "cylinder": "slab", "irregular": "slab"}
-
 
 def _cut(row: Row) -> CutKind:
     return CutKind(
@@ -157,10 +159,15 @@ def _cut(row: Row) -> CutKind:
         species=row["species"],
         cut=row["cut"],
         form=row["form"],
-        shape=_SHAPE[row["shape"]],
+        shape=_one_of(row, "shape", get_args(ShapeName)),
         thickness_m=_number(row, "thickness_mm") / 1000,
+        thickness_low_m=_number(row, "thickness_low_mm") / 1000,
+        thickness_high_m=_number(row, "thickness_high_mm") / 1000,
         mass_kg=_number(row, "mass_g") / 1000,
+        bone=_one_of(row, "bone", get_args(Bone)),
         bone_share=_share(row, "bone_share_pct"),
+        cover=_one_of(row, "cover", get_args(Cover)),
+        cover_all_round=row["cover_on"] == "all",
         density_kg_per_m3=_number(row, "density_g_per_ml") * 1000,
         water_share=_share(row, "water_pct"),
         hold_max_s=_number(row, "hold_high_days") * 86_400,
@@ -172,6 +179,18 @@ def _cut(row: Row) -> CutKind:
         source=row["source"],
         confidence=row["confidence"],
     )
+
+
+def _one_of(row: Row, column: str, accepted: tuple[str, ...]) -> Any:
+    if row[column] not in accepted:
+        raise ValueError(f"{column} {row[column]!r} is not one of {accepted}")
+    return row[column]
+
+
+def _caution(row: Row) -> Caution:
+    if row["source"] not in source_keys():
+        raise TableError("cautions", row["id"], f"source {row['source']!r} is not in sources.csv")
+    return Caution(row["id"], _one_of(row, "kind", get_args(CautionKind)), row["says"], row["source"], row["looked_at"])
 
 
 def _hours(row: Row, column: str) -> float | None:

@@ -8,12 +8,23 @@ from __future__ import annotations
 
 import json
 from collections.abc import Callable
+from dataclasses import dataclass
 from typing import Annotated, Any, Literal, NoReturn
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError
 
-from vadouvan.core.draft import LONGEST_TEXT, CutSaid, Draft, HoldSaid, LineSaid, MealSaid
-from vadouvan.core.said.quantity import LEAD, MASS, THICKNESS, quantity
+from vadouvan.core.draft import (
+    LONGEST_TEXT,
+    YES,
+    CutSaid,
+    Draft,
+    HoldSaid,
+    LineSaid,
+    MealSaid,
+    OccasionSaid,
+    StepSaid,
+)
+from vadouvan.core.said.quantity import DEPTH, LEAD, MASS, SIDE, SPACING, THICKNESS, TRIMMED, Kind, quantity
 from vadouvan.errors import BadInput, FormatError, InputError
 
 FORMAT = "vadouvan-batch"
@@ -22,11 +33,25 @@ LARGEST_BYTES = 1_000_000
 ACCEPTED = 'A batch file is a JSON object that starts with "format": "vadouvan-batch" and "version": 1.'
 
 Text = Annotated[str, StringConstraints(max_length=LONGEST_TEXT)]
+Count = Annotated[int, Field(ge=-(10**9), le=10**9)]
 Number = Annotated[float, Field(allow_inf_nan=False, ge=-1e9, le=1e9)]
 
 
 class _Part(BaseModel):
     model_config = ConfigDict(extra="forbid")
+
+
+class StepPart(_Part):
+    """One thing done to the cut; only what its kind asks for is filled in."""
+
+    kind: Text
+    amount_g: Number | None = None
+    depth_mm: Number | None = None
+    spacing_mm: Number | None = None
+    crosswise: bool = False
+    through_skin: bool = False
+    count: Count | None = None
+    stuffed_with: Text = ""
 
 
 class CutPart(_Part):
@@ -36,9 +61,23 @@ class CutPart(_Part):
     mass_g: Number | None = None
     shape: Text = ""
     thickness_mm: Number | None = None
-    pieces: int | None = Field(default=None, ge=-(10**9), le=10**9)
-    blocked_faces: int | None = Field(default=None, ge=-(10**9), le=10**9)
+    width_mm: Number | None = None
+    length_mm: Number | None = None
+    pieces: Count | None = None
+    bone: Text = ""
     bone_share_pct: Number | None = None
+    cover: Text = ""
+    cover_on: Text = ""
+    evenness: Text = ""
+    steps: Annotated[list[StepPart], Field(max_length=100)] = []
+
+
+class OccasionPart(_Part):
+    """For how many."""
+
+    servings: Count | None = None
+    appetite: Text = ""
+    frozen_pct: Number | None = None
 
 
 class HoldPart(_Part):
@@ -67,6 +106,7 @@ class BatchFile(_Part):
     mix: Annotated[list[str], Field(max_length=1000)] = []
     hold: HoldPart = HoldPart()
     meal: MealPart = MealPart()
+    occasion: OccasionPart = OccasionPart()
     as_typed: dict[str, str] = Field(default={}, description="Field path to the words a cook typed there.")
 
 
@@ -77,95 +117,144 @@ def json_schema() -> str:
 
 # --- numbers and what was typed -------------------------------------------------------------
 
-# Path of a number, how its typed text is read into the file's unit, and how a number is typed.
-_NUMBERS: dict[str, tuple[Callable[[str], float], str]] = {
-    "cut.mass_g": (lambda text: quantity(text, MASS, field="cut.mass_g") * 1000, "{:g} g"),
-    "cut.thickness_mm": (lambda text: quantity(text, THICKNESS, field="cut.thickness_mm") * 1000, "{:g} mm"),
-    "cut.pieces": (int, "{}"),
-    "cut.blocked_faces": (int, "{}"),
-    "cut.bone_share_pct": (float, "{:g}"),
-    "hold.fridge_c": (float, "{:g}"),
-    "hold.salt_target_g_per_kg": (float, "{:g}"),
-    "meal.lead_min": (lambda text: quantity(text, LEAD, field="meal.lead_min") / 60, "{:g} min"),
+
+@dataclass(frozen=True)
+class _NumberField:
+    """A number of the file: its name, the draft's name for it, how text is read, how a number is typed."""
+
+    name: str
+    said: str
+    read: Callable[[str], float]
+    typed: str
+
+
+def _of_kind(kind: Kind, factor: float) -> Callable[[str], float]:
+    return lambda text: quantity(text, kind, field="") * factor
+
+
+_NUMBERS: dict[str, tuple[_NumberField, ...]] = {
+    "cut": (
+        _NumberField("mass_g", "mass", _of_kind(MASS, 1000), "{:g} g"),
+        _NumberField("thickness_mm", "thickness", _of_kind(THICKNESS, 1000), "{:g} mm"),
+        _NumberField("width_mm", "width", _of_kind(SIDE, 1000), "{:g} mm"),
+        _NumberField("length_mm", "length", _of_kind(SIDE, 1000), "{:g} mm"),
+        _NumberField("pieces", "pieces", int, "{}"),
+        _NumberField("bone_share_pct", "bone_share", float, "{:g}"),
+    ),
+    "step": (
+        _NumberField("amount_g", "amount", _of_kind(TRIMMED, 1000), "{:g} g"),
+        _NumberField("depth_mm", "depth", _of_kind(DEPTH, 1000), "{:g} mm"),
+        _NumberField("spacing_mm", "spacing", _of_kind(SPACING, 1000), "{:g} mm"),
+        _NumberField("count", "count", int, "{}"),
+    ),
+    "hold": (
+        _NumberField("fridge_c", "fridge", float, "{:g}"),
+        _NumberField("salt_target_g_per_kg", "salt_target", float, "{:g}"),
+    ),
+    "meal": (_NumberField("lead_min", "lead", _of_kind(LEAD, 1 / 60), "{:g} min"),),
+    "occasion": (
+        _NumberField("servings", "servings", int, "{}"),
+        _NumberField("frozen_pct", "frozen", float, "{:g}"),
+    ),
 }
 
 
-def _as_number(path: str, typed: str) -> float | None:
+def _as_number(field: _NumberField, typed: str) -> float | None:
     """The number that typed text means, or nothing if it cannot be read: then only the text is kept."""
     try:
-        return round(_NUMBERS[path][0](typed), 6)
+        return round(field.read(typed), 6)
     except (InputError, ValueError):
         return None
 
 
+def _plainly(field: _NumberField, number: float | None) -> str:
+    return "" if number is None else field.typed.format(number)
+
+
+def _numbers(part: str, said: object, path: str, kept: dict[str, str]) -> dict[str, float | None]:
+    """The numbers of one part; words that say more than the number are added to ``kept``."""
+    found: dict[str, float | None] = {}
+    for field in _NUMBERS[part]:
+        typed = getattr(said, field.said)
+        found[field.name] = _as_number(field, typed) if typed else None
+        if typed and typed != _plainly(field, found[field.name]):
+            kept[f"{path}.{field.name}"] = typed
+    return found
+
+
+def _texts(part: str, document: BaseModel, path: str, kept: dict[str, str]) -> dict[str, str]:
+    """What the cook's fields show: the typed words if they still mean the number, else the number."""
+    found: dict[str, str] = {}
+    for field in _NUMBERS[part]:
+        number, words = getattr(document, field.name), kept.get(f"{path}.{field.name}", "")
+        same = words != "" and (number is None or _as_number(field, words) == round(number, 6))
+        found[field.said] = words if same else _plainly(field, number)
+    return found
+
+
+_WORDS = ("kind", "shape", "bone", "cover", "cover_on", "evenness")
+
+
 def write(draft: Draft) -> str:
     """A draft as the text of a batch file."""
-    typed = _typed_numbers(draft)
-    numbers = {path: _as_number(path, text) for path, text in typed.items() if text}
-    kept = {path: text for path, text in typed.items() if text and text != _plainly(path, numbers[path])}
-    part = {
-        room: {p.split(".")[1]: n for p, n in numbers.items() if p.startswith(room)} for room in ("cut", "hold", "meal")
-    }
-    document = BatchFile(
-        format=FORMAT,
-        version=VERSION,
-        name=draft.name,
-        cut=CutPart.model_validate({"kind": draft.cut.kind, "shape": draft.cut.shape, **part["cut"]}),
-        mix=[line.text for line in draft.mix],
-        hold=HoldPart.model_validate({"goal": draft.hold.goal, **part["hold"]}),
-        meal=MealPart.model_validate({"at": draft.meal.at, "time_zone": draft.meal.time_zone, **part["meal"]}),
-        as_typed=kept,
-    )
+    kept: dict[str, str] = {}
+    steps = [
+        {
+            "kind": step.kind,
+            **_numbers("step", step, f"cut.steps.{number}", kept),
+            "crosswise": step.crosswise == YES,
+            "through_skin": step.through_skin == YES,
+            "stuffed_with": step.stuffed_with,
+        }
+        for number, step in enumerate(draft.cut.steps)
+    ]
+    words = {name: getattr(draft.cut, name) for name in _WORDS}
+    hold, meal, occasion = draft.hold, draft.meal, draft.occasion
+    document = BatchFile.model_validate({
+        "format": FORMAT,
+        "version": VERSION,
+        "name": draft.name,
+        "cut": {**words, **_numbers("cut", draft.cut, "cut", kept), "steps": steps},
+        "mix": [line.text for line in draft.mix],
+        "hold": {"goal": hold.goal, **_numbers("hold", hold, "hold", kept)},
+        "meal": {"at": meal.at, "time_zone": meal.time_zone, **_numbers("meal", meal, "meal", kept)},
+        "occasion": {"appetite": occasion.appetite, **_numbers("occasion", occasion, "occasion", kept)},
+        "as_typed": kept,
+    })  # fmt: skip
     return document.model_dump_json(indent=2) + "\n"
 
 
 def read(text: str) -> Draft:
     """The draft in the text of a batch file; raises FormatError or BadInput saying what would do."""
     document = _document(text)
-    typed = {path: _typed(document, path) for path in _NUMBERS}
+    kept, cut = document.as_typed, document.cut
     return Draft(
         name=document.name,
         cut=CutSaid(
-            kind=document.cut.kind,
-            mass=typed["cut.mass_g"],
-            shape=document.cut.shape,
-            thickness=typed["cut.thickness_mm"],
-            pieces=typed["cut.pieces"],
-            blocked_faces=typed["cut.blocked_faces"],
-            bone_share=typed["cut.bone_share_pct"],
+            **{name: getattr(cut, name) for name in _WORDS},
+            **_texts("cut", cut, "cut", kept),
+            steps=tuple(_step(step, number, kept) for number, step in enumerate(cut.steps)),
         ),
         mix=tuple(LineSaid(str(number), line) for number, line in enumerate(document.mix, start=1)),
-        hold=HoldSaid(typed["hold.fridge_c"], document.hold.goal, typed["hold.salt_target_g_per_kg"]),
-        meal=MealSaid(document.meal.at, typed["meal.lead_min"], document.meal.time_zone),
+        hold=HoldSaid(goal=document.hold.goal, **_texts("hold", document.hold, "hold", kept)),
+        meal=MealSaid(
+            at=document.meal.at, time_zone=document.meal.time_zone, **_texts("meal", document.meal, "meal", kept)
+        ),
+        occasion=OccasionSaid(
+            appetite=document.occasion.appetite, **_texts("occasion", document.occasion, "occasion", kept)
+        ),
     )
 
 
-def _typed_numbers(draft: Draft) -> dict[str, str]:
-    cut, hold, meal = draft.cut, draft.hold, draft.meal
-    return {
-        "cut.mass_g": cut.mass,
-        "cut.thickness_mm": cut.thickness,
-        "cut.pieces": cut.pieces,
-        "cut.blocked_faces": cut.blocked_faces,
-        "cut.bone_share_pct": cut.bone_share,
-        "hold.fridge_c": hold.fridge,
-        "hold.salt_target_g_per_kg": hold.salt_target,
-        "meal.lead_min": meal.lead,
-    }
-
-
-def _plainly(path: str, number: float | None) -> str:
-    return "" if number is None else _NUMBERS[path][1].format(number)
-
-
-def _typed(document: BatchFile, path: str) -> str:
-    """What the cook's field shows: the typed words if they still mean the number, else the number."""
-    room, name = path.split(".")
-    number = getattr(getattr(document, room), name)
-    words = document.as_typed.get(path, "")
-    if words and (number is None or _as_number(path, words) == round(number, 6)):
-        return words
-    return _plainly(path, number)
+def _step(step: StepPart, number: int, kept: dict[str, str]) -> StepSaid:
+    return StepSaid(
+        id=str(number + 1),
+        kind=step.kind,
+        crosswise=YES if step.crosswise else "",
+        through_skin=YES if step.through_skin else "",
+        stuffed_with=step.stuffed_with,
+        **_texts("step", step, f"cut.steps.{number}", kept),
+    )
 
 
 def _document(text: str) -> BatchFile:

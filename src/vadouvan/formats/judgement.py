@@ -5,13 +5,13 @@ Numbers stand in the unit that their name ends in; times are ISO 8601 with an of
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from datetime import datetime
-from typing import Literal
 
 from pydantic import BaseModel
 
+from vadouvan.core.cautions import Caution
 from vadouvan.core.clock.plan import Plan
-from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import Figure
 from vadouvan.core.hold.limits import Limit
 from vadouvan.core.hold.window import Edge, Window
@@ -20,6 +20,7 @@ from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
 from vadouvan.core.mix.span import Span
 from vadouvan.core.sentences import window_in_short
 from vadouvan.errors import InputError
+from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out
 
 
 class GivenOut(BaseModel):
@@ -143,26 +144,13 @@ class PlanOut(BaseModel):
     trouble: str | None
 
 
-class PieceOut(BaseModel):
-    """One piece to scale, and all of them."""
-
-    shape: Literal["slab", "cube"]
-    thickness_mm: float
-    width_mm: float
-    blocked_faces: int
-    bone_share_pct: float
-    pieces: int
-    meat_g: float
-    open_area_cm2: float
-    deepest_mm: float
-
-
 class SectionOut(BaseModel):
     """Salt along the way in at the best hour."""
 
     depth_mm: list[float]
     salt_g_per_kg: list[float]
     tasted_from_g_per_kg: float
+    across: bool
 
 
 class JudgementOut(BaseModel):
@@ -185,6 +173,8 @@ class JudgementOut(BaseModel):
     plan: PlanOut | None = None
     plan_says: str
     piece: PieceOut | None = None
+    preparation: list[EffectOut]
+    occasion: OccasionOut | None = None
     section: SectionOut | None = None
     figures: dict[str, FigureOut]
     assumed: dict[str, str]
@@ -192,9 +182,10 @@ class JudgementOut(BaseModel):
     waiting: list[str]
 
 
-def judgement_out(judgement: Judgement) -> JudgementOut:
-    """A judgement in the shape that leaves the core."""
-    figures = {figure.name: figure_out(figure) for figure in (*judgement.figures, *judgement.grams)}
+def judgement_out(judgement: Judgement, cautions: Mapping[str, Caution]) -> JudgementOut:
+    """A judgement in the shape that leaves the core; ``cautions`` gives the texts that steps name."""
+    told = (*judgement.figures, *judgement.grams, *((judgement.needed,) if judgement.needed else ()))
+    figures = {figure.name: figure_out(figure) for figure in told}
     picture, cut = judgement.picture, judgement.reading.cut
     return JudgementOut(
         sentence=judgement.sentence,
@@ -205,11 +196,14 @@ def judgement_out(judgement: Judgement) -> JudgementOut:
         window=_window(judgement.window) if judgement.window else None,
         plan=_plan(judgement.plan) if judgement.plan else None,
         plan_says=judgement.plan_says,
-        piece=_piece(cut) if cut else None,
+        piece=piece_out(cut) if cut else None,
+        preparation=effects_out(cut, cautions) if cut else [],
+        occasion=occasion_out(judgement),
         section=SectionOut(
             depth_mm=[depth * 1000 for depth in picture.depths_m],
             salt_g_per_kg=list(picture.salt_g_per_kg),
             tasted_from_g_per_kg=picture.tasted_from_g_per_kg,
+            across=picture.across,
         )
         if picture
         else None,
@@ -333,20 +327,4 @@ def _plan(plan: Plan) -> PlanOut:
         pull_until=plan.pull_until,
         hold_hours=plan.hold_h,
         trouble=plan.trouble,
-    )
-
-
-def _piece(cut: Cut) -> PieceOut:
-    piece = cut.piece
-    width_m = cut.thickness_m if cut.shape == "cube" else (piece.volume_m3 / cut.thickness_m) ** 0.5
-    return PieceOut(
-        shape=cut.shape,
-        thickness_mm=cut.thickness_m * 1000,
-        width_mm=width_m * 1000,
-        blocked_faces=cut.blocked_faces,
-        bone_share_pct=cut.bone_share * 100,
-        pieces=cut.pieces,
-        meat_g=cut.meat_kg * 1000,
-        open_area_cm2=cut.open_area_m2 * 1e4,
-        deepest_mm=piece.far_m * 1000,
     )

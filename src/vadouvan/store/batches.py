@@ -1,26 +1,32 @@
-"""Batches kept and found again."""
+"""Batches kept and found again, with every state on the way for undo and redo."""
 
 from __future__ import annotations
 
+import json
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import datetime, timedelta
 
-from sqlalchemy import Engine, delete, func, select, update
+from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
 
 from vadouvan.core.draft import Draft
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.store.drafts_json import from_json, to_json
-from vadouvan.store.rows import BatchRow
+from vadouvan.store.rows import BatchRow, HistoryRow
+
+ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
+MOST_STATES = 400
 
 
 @dataclass(frozen=True)
 class KeptBatch:
-    """A draft with its identity and revision."""
+    """A draft with its identity and revision, and whether there is a state before and after it."""
 
     id: str
     revision: int
     draft: Draft
+    can_undo: bool = False
+    can_redo: bool = False
 
 
 class Batches:
@@ -38,43 +44,114 @@ class Batches:
         """All batches in the order they were made."""
         with Session(self._engine) as session:
             rows = session.scalars(select(BatchRow).order_by(BatchRow.made_at, BatchRow.id))
-            return [_kept(row) for row in rows]
+            return [_kept(session, row) for row in rows]
 
     def get(self, identity: str) -> KeptBatch:
         """One batch; raises NotKept."""
         with Session(self._engine) as session:
-            row = session.get(BatchRow, identity)
-            if row is None:
-                raise NotKept("batch", identity)
-            return _kept(row)
+            return _kept(session, _row(session, identity))
 
     def add(self, identity: str, draft: Draft, *, now: datetime) -> KeptBatch:
         """Keep a new batch."""
-        moment = now.isoformat()
-        row = BatchRow(id=identity, draft=to_json(draft), revision=1, made_at=moment, changed_at=moment)
+        moment, text = now.isoformat(), to_json(draft)
         with Session(self._engine) as session, session.begin():
-            session.add(row)
+            session.add(BatchRow(id=identity, draft=text, revision=1, made_at=moment, changed_at=moment, at_number=1))
+            session.flush()
+            session.add(HistoryRow(batch_id=identity, number=1, draft=text, touched="", made_at=moment))
         return KeptBatch(identity, 1, draft)
 
     def change(self, identity: str, draft: Draft, *, revision: int, now: datetime) -> KeptBatch:
-        """Replace a draft made from ``revision``; raises NotKept, or Overtaken if it has moved on."""
-        statement = (
-            update(BatchRow)
-            .where(BatchRow.id == identity, BatchRow.revision == revision)
-            .values(draft=to_json(draft), revision=revision + 1, changed_at=now.isoformat())
-        )
-        with self._engine.begin() as connection:
-            changed = connection.execute(statement).rowcount
-        if changed == 0:
-            raise Overtaken(identity, expected=revision, stored=self.get(identity).revision)
-        return KeptBatch(identity, revision + 1, draft)
+        """Replace a draft made from ``revision``; raises NotKept, or Overtaken if it has moved on.
+
+        States that had been undone are forgotten. Typing on in one field stays one step.
+        """
+        text = to_json(draft)
+        with Session(self._engine) as session, session.begin():
+            row = _row_at(session, identity, revision)
+            touched = touched_field(row.draft, text)
+            session.execute(
+                delete(HistoryRow).where(HistoryRow.batch_id == identity, HistoryRow.number > row.at_number)
+            )
+            last = session.get_one(HistoryRow, (identity, row.at_number))
+            recent = now - datetime.fromisoformat(last.made_at) <= ONE_STEP
+            if touched and touched == last.touched and recent and row.at_number > 1:
+                last.draft, last.made_at = text, now.isoformat()
+            elif touched:
+                row.at_number += 1
+                step = HistoryRow(
+                    batch_id=identity, number=row.at_number, draft=text, touched=touched, made_at=now.isoformat()
+                )
+                session.add(step)
+                oldest = row.at_number - MOST_STATES
+                session.execute(delete(HistoryRow).where(HistoryRow.batch_id == identity, HistoryRow.number <= oldest))
+            _move(row, text, now)
+            session.flush()
+            return _kept(session, row)
+
+    def undo(self, identity: str, *, revision: int, now: datetime) -> KeptBatch:
+        """Go one state back, if there is one."""
+        return self._step(identity, -1, revision=revision, now=now)
+
+    def redo(self, identity: str, *, revision: int, now: datetime) -> KeptBatch:
+        """Go one state forward again, if there is one."""
+        return self._step(identity, 1, revision=revision, now=now)
 
     def remove(self, identity: str) -> None:
-        """Remove a batch; raises NotKept."""
-        with self._engine.begin() as connection:
-            if connection.execute(delete(BatchRow).where(BatchRow.id == identity)).rowcount == 0:
-                raise NotKept("batch", identity)
+        """Remove a batch and its history; raises NotKept."""
+        with Session(self._engine) as session, session.begin():
+            session.delete(_row(session, identity))
+
+    def _step(self, identity: str, by: int, *, revision: int, now: datetime) -> KeptBatch:
+        with Session(self._engine) as session, session.begin():
+            row = _row_at(session, identity, revision)
+            state = session.get(HistoryRow, (identity, row.at_number + by))
+            if state is not None:
+                row.at_number += by
+                _move(row, state.draft, now)
+                session.flush()
+            return _kept(session, row)
 
 
-def _kept(row: BatchRow) -> KeptBatch:
-    return KeptBatch(row.id, row.revision, from_json(row.draft))
+def touched_field(old: str, new: str) -> str:
+    """The path of the one field in which two drafts (as JSON) differ; ``several`` if more, empty if none."""
+    before, after = dict(_leaves(json.loads(old))), dict(_leaves(json.loads(new)))
+    differing = [path for path in before.keys() | after.keys() if before.get(path) != after.get(path)]
+    if len(differing) > 1:
+        return "several"
+    return differing[0] if differing else ""
+
+
+def _leaves(value: object, path: str = "") -> list[tuple[str, object]]:
+    """All texts of a draft with their paths; list members go by their identity."""
+    if isinstance(value, dict):
+        return [leaf for key, part in value.items() for leaf in _leaves(part, f"{path}.{key}")]
+    if isinstance(value, list):
+        order = [(f"{path}.order", [part["id"] for part in value])]
+        return [*order, *(leaf for part in value for leaf in _leaves(part, f"{path}.{part['id']}"))]
+    return [(path, value)]
+
+
+def _row(session: Session, identity: str) -> BatchRow:
+    row = session.get(BatchRow, identity)
+    if row is None:
+        raise NotKept("batch", identity)
+    return row
+
+
+def _row_at(session: Session, identity: str, revision: int) -> BatchRow:
+    row = session.get(BatchRow, identity, with_for_update=True)
+    if row is None:
+        raise NotKept("batch", identity)
+    if row.revision != revision:
+        raise Overtaken(identity, expected=revision, stored=row.revision)
+    return row
+
+
+def _move(row: BatchRow, draft: str, now: datetime) -> None:
+    row.draft, row.revision, row.changed_at = draft, row.revision + 1, now.isoformat()
+
+
+def _kept(session: Session, row: BatchRow) -> KeptBatch:
+    numbers = select(func.min(HistoryRow.number), func.max(HistoryRow.number)).where(HistoryRow.batch_id == row.id)
+    first, last = session.execute(numbers).one()
+    return KeptBatch(row.id, row.revision, from_json(row.draft), row.at_number > first, row.at_number < last)

@@ -7,7 +7,8 @@ from typing import Any
 
 from alembic import command
 from alembic.config import Config
-from sqlalchemy import Engine, create_engine, event
+from alembic.runtime.migration import MigrationContext
+from sqlalchemy import Connection, Engine, create_engine, event
 
 MIGRATIONS = Path(__file__).parent / "migrations"
 
@@ -17,6 +18,7 @@ def open_database(path: Path) -> Engine:
     path.parent.mkdir(parents=True, exist_ok=True)
     engine = create_engine(f"sqlite:///{path}")
     event.listen(engine, "connect", _careful)
+    event.listen(engine, "begin", _writing)
     migrate(engine)
     return engine
 
@@ -26,7 +28,9 @@ def migrate(engine: Engine, to: str = "head") -> None:
     with engine.begin() as connection:
         config = migration_config()
         config.attributes["connection"] = connection
-        (command.downgrade if to == "base" else command.upgrade)(config, to)
+        present = MigrationContext.configure(connection).get_current_revision()
+        back = to == "base" or (present is not None and to != "head" and to < present)
+        (command.downgrade if back else command.upgrade)(config, to)
 
 
 def migration_config() -> Config:
@@ -36,8 +40,14 @@ def migration_config() -> Config:
     return config
 
 
+def _writing(connection: Connection) -> None:
+    """Take the write lock at the start, so that two devices cannot both read and then both write."""
+    connection.exec_driver_sql("BEGIN IMMEDIATE")
+
+
 def _careful(connection: Any, _record: Any) -> None:
     """A power cut may cost the change being written, never an earlier one."""
+    connection.isolation_level = None  # transactions are begun by us, not by the driver
     cursor = connection.cursor()
     for pragma in ("journal_mode=WAL", "synchronous=FULL", "foreign_keys=ON", "busy_timeout=5000"):
         cursor.execute(f"PRAGMA {pragma}")

@@ -1,11 +1,11 @@
-"""A draft as the JSON that a row holds, and back. Unknown keys of a newer version are refused."""
+"""A draft as the JSON that a row holds, and back."""
 
 from __future__ import annotations
 
 import json
 from dataclasses import asdict
 
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid
+from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid, OccasionSaid, StepSaid
 
 
 def to_json(draft: Draft) -> str:
@@ -14,12 +14,14 @@ def to_json(draft: Draft) -> str:
 
 
 def from_json(text: str) -> Draft:
-    """The draft in a row."""
+    """The draft in a row; parts that an older version did not know are empty."""
     raw = json.loads(text)
+    steps = tuple(StepSaid(**step) for step in raw["cut"].pop("steps", ()))
     return Draft(
         name=raw["name"],
-        cut=CutSaid(**raw["cut"]),
+        cut=CutSaid(**raw["cut"], steps=steps),
         mix=tuple(LineSaid(**line) for line in raw["mix"]),
         hold=HoldSaid(**raw["hold"]),
         meal=MealSaid(**raw["meal"]),
+        occasion=OccasionSaid(**raw.get("occasion", {})),
     )

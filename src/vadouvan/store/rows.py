@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from sqlalchemy import Index
+from sqlalchemy import ForeignKey, Index
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 
@@ -11,7 +11,7 @@ class Base(DeclarativeBase):
 
 
 class BatchRow(Base):
-    """One batch: its draft as JSON, and a revision that grows with each change."""
+    """One batch: its draft as JSON, a revision that grows with each change, its place in the history."""
 
     __tablename__ = "batch"
     __table_args__ = (Index("ix_batch_changed_at", "changed_at"),)
@@ -21,3 +21,26 @@ class BatchRow(Base):
     revision: Mapped[int]
     made_at: Mapped[str]
     changed_at: Mapped[str]
+    at_number: Mapped[int] = mapped_column(default=1)
+
+
+class HistoryRow(Base):
+    """One state of a batch. ``touched`` is the field that led to it, so that typing makes one step."""
+
+    __tablename__ = "history"
+
+    batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
+    number: Mapped[int] = mapped_column(primary_key=True)
+    draft: Mapped[str]
+    touched: Mapped[str]
+    made_at: Mapped[str]
+
+
+class OwnCutRow(Base):
+    """A cut of the cook's own, as JSON."""
+
+    __tablename__ = "own_cut"
+
+    id: Mapped[str] = mapped_column(primary_key=True)
+    kind: Mapped[str]
+    made_at: Mapped[str]

@@ -13,6 +13,9 @@ export type Span = Schemas['SpanOut']
 export type Window = Schemas['WindowOut']
 export type Tables = Schemas['TablesOut']
 export type Trouble = Schemas['TroubleOut']
+export type CubeChoice = Schemas['CubeChoiceOut']
+export type Step = Schemas['StepBody']
+export type Effect = Schemas['EffectOut']
 export type LineAnswer = Schemas['LineAnswer']
 
 /** A request that the server understood and refused, with its sentence. */
@@ -63,6 +66,18 @@ export const api = {
     })
     if (isTrouble(error)) throw new Refused(response.status, error)
   },
+  step: async (identity: string, revision: number, way: 'undo' | 'redo') => {
+    const request = { params: { path: { identity } }, body: { revision } }
+    return answered(
+      way === 'undo'
+        ? await client.POST('/api/batches/{identity}/undo', request)
+        : await client.POST('/api/batches/{identity}/redo', request),
+    )
+  },
+  cubes: async (identity: string) =>
+    answered(await client.GET('/api/batches/{identity}/cubes', { params: { path: { identity } } })),
+  keepCut: async (batch: string, name: string) =>
+    answered(await client.POST('/api/own-cuts', { body: { batch, name } })),
   fromFile: async (text: string) => answered(await client.POST('/api/batches/from-file', { body: { text } })),
   readLine: async (text: string) => answered(await client.POST('/api/lines/reading', { body: { text } })),
   tables: async () => answered(await client.GET('/api/tables')),

@@ -76,6 +76,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{identity}/cubes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Cube Series
+         * @description What bigger and smaller cubes of the same meat in the same mix would do; empty while not judged.
+         */
+        get: operations["get_cube_series_api_batches__identity__cubes_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{identity}/file": {
         parameters: {
             query?: never;
@@ -90,6 +110,46 @@ export interface paths {
         get: operations["get_batch_file_api_batches__identity__file_get"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{identity}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Redo Change
+         * @description Take an undone change again; the same batch if there is none.
+         */
+        post: operations["redo_change_api_batches__identity__redo_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{identity}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Undo Change
+         * @description Go one change back; the same batch if there is none.
+         */
+        post: operations["undo_change_api_batches__identity__undo_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -156,6 +216,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own-cuts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Keep Own Cut
+         * @description Keep the cut of a batch under a name; its answers become defaults.
+         */
+        post: operations["keep_own_cut_api_own_cuts_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-cuts/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove Own Cut
+         * @description Remove a cut of the cook's own.
+         */
+        delete: operations["remove_own_cut_api_own_cuts__identity__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables": {
         parameters: {
             query?: never;
@@ -181,6 +281,14 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AtBody
+         * @description The revision that a step back or forward starts from.
+         */
+        AtBody: {
+            /** Revision */
+            revision: number;
+        };
+        /**
          * BatchFileBody
          * @description The text of a batch file.
          */
@@ -193,6 +301,10 @@ export interface components {
          * @description A kept batch with its judgement.
          */
         BatchOut: {
+            /** Can Redo */
+            can_redo: boolean;
+            /** Can Undo */
+            can_undo: boolean;
             draft: components["schemas"]["DraftBody"];
             /** Id */
             id: string;
@@ -210,25 +322,73 @@ export interface components {
             revision: number;
         };
         /**
+         * CubeChoiceOut
+         * @description The same meat and mix in cubes of one edge.
+         */
+        CubeChoiceOut: {
+            /** Best */
+            best: string;
+            /** Current */
+            current: boolean;
+            /** Edge Mm */
+            edge_mm: number;
+            /** Edge Told */
+            edge_told: {
+                [key: string]: string;
+            };
+            /** Open Area Cm2 */
+            open_area_cm2: number;
+            /** Paste G */
+            paste_g: number;
+            /** Paste Told */
+            paste_told: {
+                [key: string]: string;
+            };
+            /** Pieces */
+            pieces: number;
+            /** Span */
+            span: string;
+        };
+        /**
          * CutBody
          * @description Answers about the cut, as typed.
          */
         CutBody: {
             /**
-             * Blocked Faces
+             * Bone
              * @default
              */
-            blocked_faces: string;
+            bone: string;
             /**
              * Bone Share
              * @default
              */
             bone_share: string;
             /**
+             * Cover
+             * @default
+             */
+            cover: string;
+            /**
+             * Cover On
+             * @default
+             */
+            cover_on: string;
+            /**
+             * Evenness
+             * @default
+             */
+            evenness: string;
+            /**
              * Kind
              * @default
              */
             kind: string;
+            /**
+             * Length
+             * @default
+             */
+            length: string;
             /**
              * Mass
              * @default
@@ -245,28 +405,40 @@ export interface components {
              */
             shape: string;
             /**
+             * Steps
+             * @default []
+             */
+            steps: components["schemas"]["StepBody"][];
+            /**
              * Thickness
              * @default
              */
             thickness: string;
+            /**
+             * Width
+             * @default
+             */
+            width: string;
         };
         /**
          * CutOut
          * @description A kind of cut to choose from.
          */
         CutOut: {
+            /** Bone */
+            bone: string;
+            /** Cover */
+            cover: string;
             /** Id */
             id: string;
-            /** Mass G */
-            mass_g: number;
             /** Name */
             name: string;
+            /** Own */
+            own: boolean;
             /** Shape */
             shape: string;
             /** Species */
             species: string;
-            /** Thickness Mm */
-            thickness_mm: number;
         };
         /**
          * DraftBody
@@ -275,13 +447,19 @@ export interface components {
         DraftBody: {
             /**
              * @default {
-             *       "blocked_faces": "",
+             *       "bone": "",
              *       "bone_share": "",
+             *       "cover": "",
+             *       "cover_on": "",
+             *       "evenness": "",
              *       "kind": "",
+             *       "length": "",
              *       "mass": "",
              *       "pieces": "",
              *       "shape": "",
-             *       "thickness": ""
+             *       "steps": [],
+             *       "thickness": "",
+             *       "width": ""
              *     }
              */
             cut: components["schemas"]["CutBody"];
@@ -311,6 +489,14 @@ export interface components {
              * @default
              */
             name: string;
+            /**
+             * @default {
+             *       "appetite": "",
+             *       "frozen": "",
+             *       "servings": ""
+             *     }
+             */
+            occasion: components["schemas"]["OccasionBody"];
         };
         /**
          * EdgeOut
@@ -333,6 +519,22 @@ export interface components {
             shown: string;
         };
         /**
+         * EffectOut
+         * @description What one step did, how long it takes, and its caution.
+         */
+        EffectOut: {
+            /** Caution */
+            caution: string | null;
+            /** Caution Kind */
+            caution_kind: string | null;
+            /** Kind */
+            kind: string;
+            /** Minutes */
+            minutes: number;
+            /** Says */
+            says: string;
+        };
+        /**
          * ExampleOut
          * @description An example start.
          */
@@ -343,6 +545,22 @@ export interface components {
             id: string;
             /** Name */
             name: string;
+        };
+        /**
+         * FactsOut
+         * @description The cut in words of one system of units.
+         */
+        FactsOut: {
+            /** Deepest */
+            deepest: string;
+            /** Mass */
+            mass: string;
+            /** Meat */
+            meat: string;
+            /** Open Surface */
+            open_surface: string;
+            /** Thickness */
+            thickness: string;
         };
         /**
          * FigureOut
@@ -478,12 +696,15 @@ export interface components {
             ingredients: components["schemas"]["IngredientOut"][];
             /** Made G */
             made_g?: number | null;
+            occasion?: components["schemas"]["OccasionOut"] | null;
             /** Ph */
             ph?: number | null;
             piece?: components["schemas"]["PieceOut"] | null;
             plan?: components["schemas"]["PlanOut"] | null;
             /** Plan Says */
             plan_says: string;
+            /** Preparation */
+            preparation: components["schemas"]["EffectOut"][];
             /** Problems */
             problems: components["schemas"]["ProblemOut"][];
             /** Salt G Per Kg */
@@ -579,6 +800,55 @@ export interface components {
             time_zone: string;
         };
         /**
+         * OccasionBody
+         * @description For how many, as typed.
+         */
+        OccasionBody: {
+            /**
+             * Appetite
+             * @default
+             */
+            appetite: string;
+            /**
+             * Frozen
+             * @default
+             */
+            frozen: string;
+            /**
+             * Servings
+             * @default
+             */
+            servings: string;
+        };
+        /**
+         * OccasionOut
+         * @description Weight to buy, and servings that the meat on the board gives.
+         */
+        OccasionOut: {
+            /** Board Servings */
+            board_servings: number;
+            /** Needed G */
+            needed_g: number;
+            /** Needed Told */
+            needed_told: {
+                [key: string]: string;
+            };
+            /** Says */
+            says: string;
+            /** Servings */
+            servings: number;
+        };
+        /**
+         * OwnCutBody
+         * @description A name for the cut of a batch, to be kept as one of the cook's own.
+         */
+        OwnCutBody: {
+            /** Batch */
+            batch: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * PartOut
          * @description What one line brings of a substance.
          */
@@ -592,26 +862,54 @@ export interface components {
         };
         /**
          * PieceOut
-         * @description One piece to scale, and all of them.
+         * @description One piece to scale, and all of them. ``cover`` is what is left after preparation.
          */
         PieceOut: {
-            /** Blocked Faces */
-            blocked_faces: number;
+            /**
+             * Bone
+             * @enum {string}
+             */
+            bone: "none" | "face" | "core";
+            /** Bone Radius Mm */
+            bone_radius_mm: number;
             /** Bone Share Pct */
             bone_share_pct: number;
+            /**
+             * Cover
+             * @enum {string}
+             */
+            cover: "none" | "skin" | "fat" | "rind" | "membrane" | "shell";
+            /** Cover All Round */
+            cover_all_round: boolean;
             /** Deepest Mm */
             deepest_mm: number;
+            /** Facts */
+            facts: {
+                [key: string]: components["schemas"]["FactsOut"];
+            };
+            /** Film G */
+            film_g: number;
+            /** Length Mm */
+            length_mm: number;
             /** Meat G */
             meat_g: number;
             /** Open Area Cm2 */
             open_area_cm2: number;
             /** Pieces */
             pieces: number;
+            /** Scores */
+            scores: components["schemas"]["ScoreOut"][];
             /**
              * Shape
              * @enum {string}
              */
-            shape: "slab" | "cube";
+            shape: "slab" | "strip" | "cylinder" | "cube" | "cuboid" | "ball" | "irregular";
+            /** Surface Cm2 */
+            surface_cm2: number;
+            /** Thickness High Mm */
+            thickness_high_mm: number;
+            /** Thickness Low Mm */
+            thickness_low_mm: number;
             /** Thickness Mm */
             thickness_mm: number;
             /** Width Mm */
@@ -677,10 +975,26 @@ export interface components {
             wrong: string;
         };
         /**
+         * ScoreOut
+         * @description A scoring or a row of slits, as drawn.
+         */
+        ScoreOut: {
+            /** Crosswise */
+            crosswise: boolean;
+            /** Depth Mm */
+            depth_mm: number;
+            /** Spacing Mm */
+            spacing_mm: number;
+            /** Through Skin */
+            through_skin: boolean;
+        };
+        /**
          * SectionOut
          * @description Salt along the way in at the best hour.
          */
         SectionOut: {
+            /** Across */
+            across: boolean;
             /** Depth Mm */
             depth_mm: number[];
             /** Salt G Per Kg */
@@ -712,6 +1026,51 @@ export interface components {
             target_low: number | null;
             /** Value */
             value: number;
+        };
+        /**
+         * StepBody
+         * @description One thing done to the cut, as typed.
+         */
+        StepBody: {
+            /**
+             * Amount
+             * @default
+             */
+            amount: string;
+            /**
+             * Count
+             * @default
+             */
+            count: string;
+            /**
+             * Crosswise
+             * @default
+             */
+            crosswise: string;
+            /**
+             * Depth
+             * @default
+             */
+            depth: string;
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /**
+             * Spacing
+             * @default
+             */
+            spacing: string;
+            /**
+             * Stuffed With
+             * @default
+             */
+            stuffed_with: string;
+            /**
+             * Through Skin
+             * @default
+             */
+            through_skin: string;
         };
         /**
          * TablesOut
@@ -1057,6 +1416,55 @@ export interface operations {
             };
         };
     };
+    get_cube_series_api_batches__identity__cubes_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CubeChoiceOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
     get_batch_file_api_batches__identity__file_get: {
         parameters: {
             query?: never;
@@ -1074,6 +1482,112 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    redo_change_api_batches__identity__redo_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    undo_change_api_batches__identity__undo_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
+                };
             };
             /** @description Not Found */
             404: {
@@ -1221,6 +1735,104 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["LineAnswer"];
                 };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    keep_own_cut_api_own_cuts_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnCutBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    remove_own_cut_api_own_cuts__identity__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not Found */
             404: {

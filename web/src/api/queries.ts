@@ -1,5 +1,5 @@
 /** Key, fetcher and type of each resource in one value. */
-import { queryOptions } from '@tanstack/react-query'
+import { keepPreviousData, queryOptions } from '@tanstack/react-query'
 import { api } from './client'
 
 export const batchesQuery = queryOptions({
@@ -13,6 +13,12 @@ export const examplesQuery = queryOptions({
   queryFn: api.examples,
   staleTime: Infinity,
 })
+export const cubesQuery = (identity: string, revision: number) =>
+  queryOptions({
+    queryKey: ['cubes', identity, revision],
+    queryFn: () => api.cubes(identity),
+    placeholderData: keepPreviousData,
+  })
 export const lineQuery = (text: string) =>
   queryOptions({
     queryKey: ['line', text],

@@ -73,6 +73,16 @@ async function saved(identity: string, revision: number, draft: Draft): Promise<
   }
 }
 
+async function stepped(identity: string, revision: number, way: 'undo' | 'redo'): Promise<Action> {
+  try {
+    const batch = await api.step(identity, revision, way)
+    return { type: 'loaded', batch, draft: batch.draft }
+  } catch (error) {
+    if (!(error instanceof Refused)) return { type: 'unreachable' }
+    return { type: 'conflict', newer: await api.batch(identity) }
+  }
+}
+
 export function useBatch(identity: string) {
   const [state, dispatch] = useReducer(next, { status: 'loading' })
   const queries = useQueryClient()
@@ -123,5 +133,15 @@ export function useBatch(identity: string) {
     dispatch({ type: 'loaded', batch: newer, draft: mine })
   }, [])
 
-  return { state, change, takeNewer, keepMine }
+  const step = useCallback(
+    async (way: 'undo' | 'redo') => {
+      if (state.status !== 'settled') return
+      const action = await stepped(identity, state.batch.revision, way)
+      void queries.invalidateQueries({ queryKey: ['batches'] })
+      dispatch(action)
+    },
+    [identity, queries, state],
+  )
+
+  return { state, change, takeNewer, keepMine, step }
 }

@@ -17,7 +17,7 @@ type StageName = keyof typeof stages
 /** One batch: stages in work order along the top, the rail along the bottom. */
 export function BatchPage() {
   const { identity = '', stage = 'cut' } = useParams()
-  const { state, change, takeNewer, keepMine } = useBatch(identity)
+  const { state, change, takeNewer, keepMine, step } = useBatch(identity)
   const name: StageName = stage in stages ? (stage as StageName) : 'cut'
   const go = useNavigate()
   const open = (to: StageName) => void go(`/batch/${identity}/${to}`)
@@ -31,6 +31,8 @@ export function BatchPage() {
     h: () => {
       open('hold')
     },
+    u: () => void step('undo'),
+    r: () => void step('redo'),
     '/': () => document.getElementById('entry-line')?.focus(),
     b: () => void go('/'),
   })
@@ -45,6 +47,7 @@ export function BatchPage() {
         status={state.status}
         stage={name}
         change={change}
+        step={(way) => void step(way)}
       />
       <main className="grow px-4 py-4 wide:px-7">
         <h1 className="sr-only">
@@ -64,9 +67,10 @@ interface HeaderProps {
   status: BatchState['status']
   stage: StageName
   change: (typed: (draft: Draft) => Draft) => void
+  step: (way: 'undo' | 'redo') => void
 }
 
-function BatchHeader({ batch, draft, status, stage, change }: HeaderProps) {
+function BatchHeader({ batch, draft, status, stage, change, step }: HeaderProps) {
   const { piece, ingredients, salt_says, window, problems } = batch.judgement
   const wrongIn = (room: string) => problems.filter((problem) => problem.field.startsWith(room)).length
   const words = {
@@ -101,7 +105,7 @@ function BatchHeader({ batch, draft, status, stage, change }: HeaderProps) {
         Vadouvan
       </Link>
       <input
-        className="min-h-12 min-w-28 grow basis-28 border-b-2 border-transparent bg-transparent font-slab text-[1.35rem] placeholder:text-on-band/70 hover:border-on-band/40 focus:border-on-band"
+        className="min-h-12 min-w-28 grow basis-full wide:basis-28 border-b-2 border-transparent bg-transparent font-slab text-[1.35rem] placeholder:text-on-band/70 hover:border-on-band/40 focus:border-on-band"
         aria-label="Name of the dish"
         placeholder="Name the dish"
         value={draft.name}
@@ -123,8 +127,39 @@ function BatchHeader({ batch, draft, status, stage, change }: HeaderProps) {
         <StageTin to={`/batch/${batch.id}/mix`} title="Mix" words={words.mix} current={stage === 'mix'} />
         <StageTin to={`/batch/${batch.id}/hold`} title="Hold" words={words.hold} current={stage === 'hold'} />
       </nav>
+      <StepBack batch={batch} settled={status === 'settled'} step={step} />
       <BatchActions batch={batch} />
     </header>
+  )
+}
+
+/** One change back, or forward again. */
+function StepBack({ batch, settled, step }: { batch: Batch; settled: boolean; step: HeaderProps['step'] }) {
+  const look =
+    'min-h-12 cursor-pointer rounded-md px-2 underline underline-offset-4 disabled:cursor-default disabled:no-underline disabled:opacity-60'
+  return (
+    <div className="flex items-center">
+      <button
+        type="button"
+        className={look}
+        disabled={!settled || !batch.can_undo}
+        onClick={() => {
+          step('undo')
+        }}
+      >
+        Undo
+      </button>
+      <button
+        type="button"
+        className={look}
+        disabled={!settled || !batch.can_redo}
+        onClick={() => {
+          step('redo')
+        }}
+      >
+        Redo
+      </button>
+    </div>
   )
 }
 

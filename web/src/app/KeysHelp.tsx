@@ -7,6 +7,8 @@ const KEYS = [
   ['x', 'Mix'],
   ['h', 'Hold'],
   ['/', 'write an ingredient (in Mix)'],
+  ['u', 'undo the last change'],
+  ['r', 'take it again'],
   ['b', 'back to the counter'],
   ['n', 'start a batch (on the counter)'],
   ['?', 'this list'],

@@ -13,6 +13,7 @@ interface PickerProps {
   value: string
   fault?: Fault | undefined
   hint?: string
+  stack?: boolean
   onPick: (id: string) => void
 }
 

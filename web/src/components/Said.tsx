@@ -11,15 +11,19 @@ interface RowProps {
   hint?: string | undefined
   assumed?: string | undefined
   fault?: Fault | undefined
+  /** Question above its answer instead of beside it. */
+  stack?: boolean
   children: (ids: { labelledBy: string; describedBy: string; invalid: boolean }) => ReactNode
 }
 
 /** A question on the left, the answer on the right, and under it what is assumed or wrong. */
-export function Row({ question, hint, assumed, fault, children }: RowProps) {
+export function Row({ question, hint, assumed, fault, stack = false, children }: RowProps) {
   const id = useId()
   const below = fault ? undefined : (assumed !== undefined && `assumed: ${assumed}`) || hint
   return (
-    <div className="grid items-baseline gap-x-4 pt-1 pb-1.5 wide:grid-cols-[var(--questions,13rem)_1fr]">
+    <div
+      className={`grid items-baseline gap-x-4 pt-1 pb-1 ${stack ? 'content-start py-0.5! [&>span]:text-[0.92rem] [&>span]:leading-tight' : 'wide:grid-cols-[var(--questions,13rem)_1fr]'}`}
+    >
       <span id={`${id}-q`} className="text-quiet">
         {question}
       </span>

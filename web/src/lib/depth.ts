@@ -15,8 +15,3 @@ export function saltAt(profile: Profile, depthMm: number): number {
   const [s0 = 0, s1 = 0] = [salts[right - 1], salts[right]]
   return s0 + ((s1 - s0) * (depthMm - d0)) / (d1 - d0)
 }
-
-/** Distance between marks of a ruler, so that about eight of them fit. */
-export function rulerStep(lengthMm: number): number {
-  return [1, 2, 5, 10, 20, 50, 100].find((step) => lengthMm / step <= 8) ?? 100
-}

@@ -7,10 +7,11 @@ from typing import Annotated
 from fastapi import APIRouter, Path, Response
 
 from vadouvan.api.context import Context, Here
-from vadouvan.api.schemas.batch import BatchFileBody, BatchOut, ChangeBody
+from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
 from vadouvan.api.schemas.draft import DraftBody
 from vadouvan.core.judge import judge
 from vadouvan.formats import batch_file
+from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
 from vadouvan.formats.judgement import judgement_out
 from vadouvan.store.batches import KeptBatch
 
@@ -21,12 +22,15 @@ Identity = Annotated[str, Path(max_length=64)]
 
 def answer(kept: KeptBatch, here: Context) -> BatchOut:
     """A kept batch as the page gets it, judged as of now."""
-    judgement = judge(kept.draft, here.kitchen, now=here.now())
+    kitchen = here.kitchen
+    judgement = judge(kept.draft, kitchen, now=here.now())
     return BatchOut(
         id=kept.id,
         revision=kept.revision,
         draft=DraftBody.model_validate(kept.draft),
-        judgement=judgement_out(judgement),
+        judgement=judgement_out(judgement, kitchen.cautions),
+        can_undo=kept.can_undo,
+        can_redo=kept.can_redo,
     )
 
 
@@ -60,6 +64,25 @@ def change_batch(identity: Identity, change: ChangeBody, here: Here) -> BatchOut
     """Keep a changed draft; 409 if the batch was changed elsewhere since."""
     kept = here.batches.change(identity, change.draft.to_core(), revision=change.revision, now=here.now())
     return answer(kept, here)
+
+
+@router.post("/{identity}/undo")
+def undo_change(identity: Identity, at: AtBody, here: Here) -> BatchOut:
+    """Go one change back; the same batch if there is none."""
+    return answer(here.batches.undo(identity, revision=at.revision, now=here.now()), here)
+
+
+@router.post("/{identity}/redo")
+def redo_change(identity: Identity, at: AtBody, here: Here) -> BatchOut:
+    """Take an undone change again; the same batch if there is none."""
+    return answer(here.batches.redo(identity, revision=at.revision, now=here.now()), here)
+
+
+@router.get("/{identity}/cubes")
+def get_cube_series(identity: Identity, here: Here) -> list[CubeChoiceOut]:
+    """What bigger and smaller cubes of the same meat in the same mix would do; empty while not judged."""
+    judgement = judge(here.batches.get(identity).draft, here.kitchen, now=here.now())
+    return cube_choices_out(judgement)
 
 
 @router.delete("/{identity}", status_code=204)

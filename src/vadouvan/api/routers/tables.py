@@ -6,29 +6,34 @@ from fastapi import APIRouter
 
 from vadouvan.api.context import Here
 from vadouvan.api.schemas.batch import CutOut, IngredientNameOut, LineAnswer, LineQuestion, TablesOut
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.cut.own import OWN
 from vadouvan.core.draft import LineSaid
 from vadouvan.core.judge import grams_figure
-from vadouvan.core.reading import portion_of
+from vadouvan.core.reading.draft import portion_of
 from vadouvan.errors import InputError
 from vadouvan.formats.judgement import problem_out
 
 router = APIRouter(prefix="/api", tags=["tables"])
 
 
+def cut_out(kind: CutKind) -> CutOut:
+    """A kind of cut as the page gets it."""
+    return CutOut(
+        id=kind.id,
+        name=kind.name,
+        species=kind.species,
+        shape=kind.shape,
+        bone=kind.bone,
+        cover=kind.cover,
+        own=kind.id.startswith(OWN),
+    )
+
+
 @router.get("/tables")
 def get_tables(here: Here) -> TablesOut:
     """Cuts and ingredients that ship with the application."""
-    cuts = [
-        CutOut(
-            id=kind.id,
-            name=kind.name,
-            species=kind.species,
-            shape=kind.shape,
-            thickness_mm=kind.thickness_m * 1000,
-            mass_g=kind.mass_kg * 1000,
-        )
-        for kind in here.kitchen.cuts.values()
-    ]
+    cuts = [cut_out(kind) for kind in here.kitchen.cuts.values()]
     ingredients = [
         IngredientNameOut(id=item.id, name=item.name, also_called=list(item.also_called), group=item.group)
         for item in here.kitchen.pantry.by_id.values()

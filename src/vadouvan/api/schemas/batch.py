@@ -15,6 +15,8 @@ class BatchOut(BaseModel):
     revision: int
     draft: DraftBody
     judgement: JudgementOut
+    can_undo: bool
+    can_redo: bool
 
 
 class ChangeBody(BaseModel):
@@ -22,6 +24,19 @@ class ChangeBody(BaseModel):
 
     revision: int = Field(ge=1, le=2**31)
     draft: DraftBody
+
+
+class AtBody(BaseModel):
+    """The revision that a step back or forward starts from."""
+
+    revision: int = Field(ge=1, le=2**31)
+
+
+class OwnCutBody(BaseModel):
+    """A name for the cut of a batch, to be kept as one of the cook's own."""
+
+    batch: str = Field(max_length=64)
+    name: str = Field(max_length=80)
 
 
 class BatchFileBody(BaseModel):
@@ -54,8 +69,9 @@ class CutOut(BaseModel):
     name: str
     species: str
     shape: str
-    thickness_mm: float
-    mass_g: float
+    bone: str
+    cover: str
+    own: bool
 
 
 class IngredientNameOut(BaseModel):

@@ -6,7 +6,7 @@ from typing import Annotated
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StringConstraints
 
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid
+from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid, OccasionSaid, StepSaid
 
 
 def _writable(text: str) -> str:
@@ -22,6 +22,28 @@ class _Body(BaseModel):
     model_config = ConfigDict(extra="forbid", from_attributes=True)
 
 
+class StepBody(_Body):
+    """One thing done to the cut, as typed."""
+
+    id: Annotated[Text, Field(min_length=1, max_length=64)]
+    kind: Text
+    amount: Text = ""
+    depth: Text = ""
+    spacing: Text = ""
+    crosswise: Text = ""
+    through_skin: Text = ""
+    count: Text = ""
+    stuffed_with: Text = ""
+
+
+class OccasionBody(_Body):
+    """For how many, as typed."""
+
+    servings: Text = ""
+    appetite: Text = ""
+    frozen: Text = ""
+
+
 class CutBody(_Body):
     """Answers about the cut, as typed."""
 
@@ -29,9 +51,15 @@ class CutBody(_Body):
     mass: Text = ""
     shape: Text = ""
     thickness: Text = ""
+    width: Text = ""
+    length: Text = ""
     pieces: Text = ""
-    blocked_faces: Text = ""
+    bone: Text = ""
     bone_share: Text = ""
+    cover: Text = ""
+    cover_on: Text = ""
+    evenness: Text = ""
+    steps: Annotated[list[StepBody], Field(max_length=100)] = []
 
 
 class LineBody(_Body):
@@ -65,13 +93,18 @@ class DraftBody(_Body):
     mix: Annotated[list[LineBody], Field(max_length=1000)] = []
     hold: HoldBody = HoldBody()
     meal: MealBody = MealBody()
+    occasion: OccasionBody = OccasionBody()
 
     def to_core(self) -> Draft:
         """The same as a core value."""
         return Draft(
             name=self.name,
-            cut=CutSaid(**self.cut.model_dump()),
+            cut=CutSaid(
+                **self.cut.model_dump(exclude={"steps"}),
+                steps=tuple(StepSaid(**step.model_dump()) for step in self.cut.steps),
+            ),
             mix=tuple(LineSaid(line.id, line.text) for line in self.mix),
             hold=HoldSaid(**self.hold.model_dump()),
             meal=MealSaid(**self.meal.model_dump()),
+            occasion=OccasionSaid(**self.occasion.model_dump()),
         )

@@ -1,48 +1,68 @@
-"""The cut on the board: a kind, a weight, a thickness, a number of pieces that agree."""
+"""The cut on the board: a kind, a weight, a size, a number of pieces, and what was done to it."""
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass, replace
+from functools import cached_property
 
-from vadouvan.core.cut.kind import CutKind, ShapeName
-from vadouvan.core.cut.shape import Piece, cube, slab
-from vadouvan.core.figure import number_told
-from vadouvan.errors import InputError
+from vadouvan.core.constants import EVEN_LOG_SD, UNEVEN_LOG_SD, VERY_UNEVEN_LOG_SD
+from vadouvan.core.cut.cover import Cover, cover_resistance_m
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.cut.preparation import Prepared, Step, Surface, prepare
+from vadouvan.core.cut.shape import IRREGULAR_WIDTH, Bone, Openness, Piece, ShapeName, Size, piece_of
 
-SLAB_MAY_BE_THICKER_THAN_WIDE = 1.15  # a slab this much thicker than wide is still called one
-COUNT_MAY_BE_OFF = 1.6  # pieces are cut by eye: counted against computed may differ by this factor
-THINNEST_CUBE_M, THICKEST_CUBE_M = 0.005, 0.080
+STRIP_LENGTH = 6.0  # a strip is about so many times longer than thick
+EVENNESS = {"even": EVEN_LOG_SD, "uneven": UNEVEN_LOG_SD, "very uneven": VERY_UNEVEN_LOG_SD}
 
 
 @dataclass(frozen=True)
 class Cut:
-    """A described cut in SI. ``mass_kg`` is as weighed, bone included."""
+    """A described cut in SI. ``mass_kg`` is as weighed, bone included; widths left open are worked out."""
 
     kind: CutKind
     mass_kg: float
     shape: ShapeName
     thickness_m: float
     pieces: int
-    blocked_faces: int
-    bone_share: float
+    bone: Bone = "none"
+    bone_share: float = 0.0
+    cover: Cover = "none"
+    cover_all_round: bool = False
+    width_m: float | None = None
+    length_m: float | None = None
+    thickness_log_sd: float = UNEVEN_LOG_SD.value
+    steps: tuple[Step, ...] = ()
+
+    @property
+    def untrimmed_kg(self) -> float:
+        """Weight without bone, before trimming [kg]."""
+        return self.mass_kg * (1 - self.bone_share)
+
+    @cached_property
+    def prepared(self) -> Prepared:
+        """The surface after all steps, with each step's effect."""
+        bare = self._piece(cover_resistance_m(self.cover, fish=self.kind.is_fish), 1.0, self.untrimmed_kg)
+        area_m2 = bare.open_area_m2 * self.untrimmed_kg / (self.kind.density_kg_per_m3 * bare.volume_m3)
+        cover_m = cover_resistance_m(self.cover, fish=self.kind.is_fish)
+        surface = Surface(self.untrimmed_kg, self.thickness_m, area_m2, self.cover, cover_m)
+        return prepare(surface, self.steps)
 
     @property
     def meat_kg(self) -> float:
-        """Weight without bone [kg]."""
-        return self.mass_kg * (1 - self.bone_share)
+        """Weight of meat that meets the mix: no bone, no trimmings [kg]."""
+        return self.prepared.surface.meat_kg
 
     @property
     def water_kg(self) -> float:
         """Water in the meat, which is where salt and acid go [kg]."""
         return self.meat_kg * self.kind.water_share
 
-    @property
+    @cached_property
     def piece(self) -> Piece:
-        """Geometry of one piece."""
-        if self.shape == "cube":
-            return cube(self.thickness_m, blocked_faces=self.blocked_faces)
-        volume_m3 = self.meat_kg / self.kind.density_kg_per_m3 / self.pieces
-        return slab(self.thickness_m, open_faces=2 - self.blocked_faces, volume_m3=volume_m3)
+        """Geometry of one piece, as prepared."""
+        surface = self.prepared.surface
+        return self._piece(surface.cover_m, surface.way_factor, surface.meat_kg)
 
     @property
     def open_area_m2(self) -> float:
@@ -53,59 +73,39 @@ class Cut:
         """The same cut with its thickness multiplied by ``factor``, weight unchanged."""
         return replace(self, thickness_m=self.thickness_m * factor)
 
+    def _piece(self, cover_m: float, way_factor: float, meat_kg: float) -> Piece:
+        size = size_of(self, meat_kg)
+        openness = Openness(self.bone, self.bone_share, cover_m, self.cover_all_round)
+        piece = piece_of(self.shape, size, openness)
+        return piece if way_factor == 1.0 else replace(piece, path=piece.path.quickened(way_factor))
 
-def cubes_in(mass_kg: float, edge_m: float, density_kg_per_m3: float) -> int:
-    """How many cubes of that edge a weight gives [1]."""
-    return max(1, round(mass_kg / (density_kg_per_m3 * edge_m**3)))
 
-
-def check_agreement(cut: Cut) -> list[InputError]:
-    """What does not agree between weight, thickness and pieces, and which one is doubted."""
+def size_of(cut: Cut, meat_kg: float) -> Size:
+    """Dimensions of one piece; what was not measured follows from the weight."""
+    thick = cut.thickness_m
     if cut.shape == "cube":
-        return [*_cube_edge(cut), *_cube_count(cut)]
-    return _slab_thickness(cut)
+        return Size(thick, thick, thick, thick**3)
+    volume_m3 = meat_kg / cut.kind.density_kg_per_m3 / cut.pieces
+    if cut.shape == "ball":
+        return Size(thick, thick, thick, math.pi / 6 * thick**3)
+    if cut.shape == "cylinder":
+        return Size(thick, thick, volume_m3 / (math.pi / 4 * thick**2), volume_m3)
+    width = cut.width_m or _usual_width(cut.shape, thick, volume_m3)
+    return Size(thick, width, volume_m3 / (thick * width), volume_m3)
 
 
-def _cube_edge(cut: Cut) -> list[InputError]:
-    edge_mm = cut.thickness_m * 1000
-    wrong = ""
-    if cut.meat_kg / cut.kind.density_kg_per_m3 < cut.thickness_m**3 / 1.15:
-        wrong = f"One cube of {edge_mm:.0f} mm weighs more than the {cut.meat_kg * 1000:.0f} g of meat you have."
-    elif not THINNEST_CUBE_M <= cut.thickness_m <= THICKEST_CUBE_M:
-        wrong = f"{number_told(edge_mm)} mm is not the edge of a cube for a marinade."
-    if not wrong:
-        return []
-    most_mm = min(THICKEST_CUBE_M, (cut.meat_kg / cut.kind.density_kg_per_m3) ** (1 / 3)) * 1000
-    accepted = f"Write an edge from 5 mm to {most_mm:.0f} mm, or call the piece a slab."
-    return [InputError(field="cut.thickness_mm", given=f"{edge_mm:g} mm", wrong=wrong, accepted=accepted)]
+def _usual_width(shape: ShapeName, thick_m: float, volume_m3: float) -> float:
+    if shape == "strip":
+        return thick_m
+    if shape == "irregular":
+        return min(IRREGULAR_WIDTH * thick_m, math.sqrt(volume_m3 / thick_m))
+    return math.sqrt(volume_m3 / thick_m)
 
 
-def _cube_count(cut: Cut) -> list[InputError]:
-    expected = cubes_in(cut.meat_kg, cut.thickness_m, cut.kind.density_kg_per_m3)
-    if 1 / COUNT_MAY_BE_OFF <= cut.pieces / expected <= COUNT_MAY_BE_OFF or abs(cut.pieces - expected) <= 1:
-        return []
-    told = f"{cut.meat_kg * 1000:.0f} g in {cut.thickness_m * 1000:.0f} mm cubes"
-    return [
-        InputError(
-            field="cut.pieces",
-            given=str(cut.pieces),
-            wrong=f"{cut.pieces} cubes do not fit: {told} makes about {expected}.",
-            accepted=f"Leave the number empty, write about {expected}, or measure an edge again.",
-        )
-    ]
-
-
-def _slab_thickness(cut: Cut) -> list[InputError]:
-    volume_m3 = cut.meat_kg / cut.kind.density_kg_per_m3 / cut.pieces
-    thickest_m = volume_m3 ** (1 / 3) * SLAB_MAY_BE_THICKER_THAN_WIDE
-    if cut.thickness_m <= thickest_m:
-        return []
-    each_g, thick_mm = cut.meat_kg / cut.pieces * 1000, cut.thickness_m * 1000
-    return [
-        InputError(
-            field="cut.thickness_mm",
-            given=f"{cut.thickness_m * 1000:g} mm",
-            wrong=f"A piece of {each_g:.0f} g cannot be {thick_mm:.0f} mm thick: it would be thicker than wide.",
-            accepted=f"At this weight write at most {thickest_m * 1000:.0f} mm, fewer pieces, or more weight.",
-        )
-    ]
+def usual_piece_kg(kind: CutKind, shape: ShapeName, thickness_m: float, bone_share: float) -> float:
+    """Meat in one piece of that shape and thickness [kg]: by geometry if small, else the kind's usual weight."""
+    if shape == "cube":
+        return kind.density_kg_per_m3 * thickness_m**3
+    if shape == "strip":
+        return kind.density_kg_per_m3 * thickness_m**3 * STRIP_LENGTH
+    return kind.mass_kg * (1 - bone_share)

@@ -1,11 +1,13 @@
-"""A kind of cut as the shipped table describes it: defaults and limits, before the cook answers."""
+"""A kind of cut as a table describes it: defaults and limits, before the cook answers."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
 from typing import Literal
 
-ShapeName = Literal["slab", "cube"]
+from vadouvan.core.cut.cover import Cover
+from vadouvan.core.cut.shape import Bone, ShapeName
+
 Family = Literal["red", "poultry", "fish", "shellfish", "plant", "mince"]
 
 _FAMILIES: dict[str, Family] = {
@@ -28,8 +30,13 @@ class CutKind:
     form: str
     shape: ShapeName
     thickness_m: float
+    thickness_low_m: float
+    thickness_high_m: float
     mass_kg: float
+    bone: Bone
     bone_share: float
+    cover: Cover
+    cover_all_round: bool
     density_kg_per_m3: float
     water_share: float
     hold_max_s: float
@@ -52,3 +59,8 @@ class CutKind:
         if self.form == "ground":
             return "mince"
         return _FAMILIES.get(self.species, "fish")
+
+    @property
+    def is_fish(self) -> bool:
+        """Whether its skin and pace are those of fish."""
+        return self.family in ("fish", "shellfish")

@@ -1,17 +1,26 @@
 """Geometry of one piece: area, volume, and the one-dimensional path that salt takes inward.
 
-Any compact piece is run as one radial problem whose area grows with ``(x / path)**exponent``;
-exponent and path are matched to the piece's volume-to-area ratio and its slowest decay rate
+Any compact piece is run as one radial problem whose area grows with ``(x / length)**exponent``;
+exponent and length are matched to the piece's volume-to-area ratio and its slowest decay rate
 (``calibration``; against product solutions of cubes and cuboids within 1.2 % of uptake).
+
+Bone blocks: along one face of a slab or cuboid the way is the full thickness; in the middle of
+a round piece the path is a ring. Skin, fat and membranes resist: each counts as a length of
+lean meat that resists as much (:mod:`vadouvan.core.cut.cover`).
 """
 
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+from collections.abc import Callable
+from dataclasses import dataclass, replace
 from itertools import pairwise
+from typing import Literal
 
-from vadouvan.core.cut.kind import ShapeName
+from vadouvan.core.constants import BONE_IN_SECTION
+
+ShapeName = Literal["slab", "strip", "cylinder", "cube", "cuboid", "ball", "irregular"]
+Bone = Literal["none", "face", "core"]
 
 # Exponent p against s = (slowest eigenvalue) * (V/A)^2, for a radial problem on (x/L)^p.
 _MATCH = (
@@ -19,51 +28,86 @@ _MATCH = (
     (1.5, 1.2373), (1.75, 1.1608), (2.0, 1.0966), (2.25, 1.0420), (2.5, 0.9949), (2.75, 0.9538),
     (3.0, 0.9176), (3.25, 0.8855), (3.5, 0.8568), (3.75, 0.8310), (4.0, 0.8076), (4.5, 0.7669), (5.0, 0.7326),
 )  # fmt: skip
+_FIRST_ZERO_J0 = 2.404826
+_COVERED_SHARE_OF_ROUND = 1 / 3  # of a cylinder's or ball's surface under a cap on one side
+IRREGULAR_WIDTH = 1.4  # an uneven piece is about this much wider than thick
 
 
 @dataclass(frozen=True)
 class Path:
-    """The radial problem that stands for a piece: area ~ (x / length)**exponent, open at x = length."""
+    """A radial problem: area ~ (x / length)**exponent from ``inner_m`` to ``length_m``, open outside.
+
+    ``resistance_m`` is the cover outside; ``far_resistance_m`` the cover of a second open face at
+    the inner end (slabs only), or nothing where that end is closed or a middle.
+    """
 
     exponent: float
     length_m: float
+    inner_m: float = 0.0
+    resistance_m: float = 0.0
+    far_resistance_m: float | None = None
+
+    def quickened(self, factor: float) -> Path:
+        """The same path with every length divided by ``factor`` (scoring, slits) [1]."""
+        return replace(
+            self,
+            length_m=self.length_m / factor,
+            inner_m=self.inner_m / factor,
+            resistance_m=self.resistance_m / factor,
+            far_resistance_m=None if self.far_resistance_m is None else self.far_resistance_m / factor,
+        )
+
+
+@dataclass(frozen=True)
+class Size:
+    """Outer dimensions of one piece [m] and its volume [m3]."""
+
+    thickness_m: float
+    width_m: float
+    length_m: float
+    volume_m3: float
+
+
+@dataclass(frozen=True)
+class Openness:
+    """What lets the mix in: bone, and the cover's resistance [m] on one face or all round."""
+
+    bone: Bone = "none"
+    bone_share: float = 0.0
+    cover_m: float = 0.0
+    cover_all_round: bool = False
 
 
 @dataclass(frozen=True)
 class Piece:
-    """One piece, as salt sees it.
+    """One piece as salt sees it.
 
-    ``half_dims_m`` are the distances from the middle (or from a blocked face) to each open
-    pair of faces; a slab has one, a cube three. ``open_area_m2`` and ``volume_m3`` are of the
-    whole piece.
+    ``deeper`` gives the share of volume (0 to 1) deeper than a depth [m] under the open faces;
+    ``far_m`` is the way to the point reached last.
     """
 
     shape: ShapeName
-    thickness_m: float
-    half_dims_m: tuple[float, ...]
+    size: Size
+    openness: Openness
+    surface_m2: float
     open_area_m2: float
-    volume_m3: float
+    path: Path
+    far_m: float
+    deeper: Callable[[float], float]
 
     @property
-    def far_m(self) -> float:
-        """Distance from the open surface to the point that is reached last, along the thickness [m]."""
-        return max(self.half_dims_m) if self.shape == "slab" else min(self.half_dims_m)
+    def thickness_m(self) -> float:
+        """Thickness at the thickest place [m]."""
+        return self.size.thickness_m
 
     @property
-    def path(self) -> Path:
-        """The matched radial problem."""
-        ratio_m = 1.0 / sum(1.0 / half for half in self.half_dims_m)
-        slowest_per_m2 = math.pi**2 / 4 * sum(1.0 / half**2 for half in self.half_dims_m)
-        exponent = matched_exponent(slowest_per_m2 * ratio_m**2)
-        return Path(exponent, (exponent + 1) * ratio_m)
+    def volume_m3(self) -> float:
+        """Volume of meat [m3]."""
+        return self.size.volume_m3
 
     def share_deeper_than(self, depth_m: float) -> float:
-        """Share of the piece's volume (0 to 1) that lies deeper than ``depth_m`` under every open face.
-
-        >>> slab(0.020, open_faces=2, volume_m3=1e-4).share_deeper_than(0.005)
-        0.5
-        """
-        return math.prod(max(0.0, 1.0 - depth_m / half) for half in self.half_dims_m)
+        """Share of the piece's volume (0 to 1) that lies deeper than ``depth_m``."""
+        return min(1.0, max(0.0, self.deeper(depth_m)))
 
 
 def matched_exponent(s: float) -> float:
@@ -78,17 +122,158 @@ def matched_exponent(s: float) -> float:
     return _MATCH[-1][0]
 
 
-def slab(thickness_m: float, *, open_faces: int, volume_m3: float) -> Piece:
-    """A slab that takes up through ``open_faces`` (2, or 1 when bone or tray blocks the other).
+def matched_path(volume_over_area_m: float, slowest_per_m2: float, resistance_m: float = 0.0) -> Path:
+    """The radial problem with this volume-to-area ratio [m] and slowest decay rate [1/m2]."""
+    exponent = matched_exponent(slowest_per_m2 * volume_over_area_m**2)
+    return Path(exponent, (exponent + 1) * volume_over_area_m, resistance_m=resistance_m)
 
-    Edges are left out: true for pieces a few times wider than thick.
+
+def piece_of(shape: ShapeName, size: Size, openness: Openness) -> Piece:
+    """One piece of a shape and size, with bone and cover where they are."""
+    round_with_bone = openness.bone == "core" and shape in ("cylinder", "ball", "irregular")
+    if round_with_bone:
+        return _ring(shape, size, openness)
+    if shape in ("cylinder", "ball"):
+        return _round(shape, size, openness)
+    if shape == "slab":
+        return _slab(shape, size, openness)
+    return _box(shape, size, openness)
+
+
+def _slab(shape: ShapeName, size: Size, openness: Openness) -> Piece:
+    """Two wide faces; edges are left out, true for pieces a few times wider than thick."""
+    thick, cover_m = size.thickness_m, openness.cover_m
+    one_open = openness.bone == "face"
+    face_m2 = size.volume_m3 / thick
+    if one_open:
+        path, far_m = Path(0.0, thick, resistance_m=cover_m), thick
+    elif cover_m > 0 and not openness.cover_all_round:
+        path = Path(0.0, thick, far_resistance_m=cover_m)
+        far_m = min(thick, (thick + min(cover_m, thick)) / 2)
+    else:
+        path, far_m = Path(0.0, thick / 2, resistance_m=cover_m), thick / 2
+    closed = 1 if one_open or (cover_m > 0 and not openness.cover_all_round) else 0
+    return Piece(
+        shape=shape,
+        size=size,
+        openness=openness,
+        surface_m2=2 * face_m2,
+        open_area_m2=(2 - closed) * face_m2,
+        path=path,
+        far_m=far_m,
+        deeper=lambda depth_m: 1 - depth_m / path.length_m,
+    )
+
+
+def _box(shape: ShapeName, size: Size, openness: Openness) -> Piece:
+    """Strips, cubes, cuboids and uneven pieces: open on all sides that nothing blocks or covers."""
+    thick_half = size.thickness_m / 2
+    bone_below = openness.bone == "face"
+    lag_m = 0.0 if openness.cover_all_round else openness.cover_m
+    # A closed face doubles the way from the other; a cover stands in between. With bone below and a
+    # cover above, the cover lengthens the only short way.
+    first = thick_half * (2 if bone_below else 1 + lag_m / (lag_m + thick_half))
+    if bone_below:
+        first += min(lag_m, first)
+    halves = [first, size.width_m / 2]
+    if shape != "strip":
+        halves.append(size.length_m / 2)
+    ratio_m = 1.0 / sum(1.0 / half for half in halves)
+    slowest = math.pi**2 / 4 * sum(1.0 / half**2 for half in halves)
+    cover_m = openness.cover_m if openness.cover_all_round else 0.0
+    sides = ((size.width_m, size.length_m), (size.thickness_m, size.length_m), (size.thickness_m, size.width_m))
+    surface_m2 = 2 * sum(a * b for a, b in sides)
+    closed_m2 = size.width_m * size.length_m * (bone_below + (lag_m > 0))
+    return Piece(
+        shape=shape,
+        size=size,
+        openness=openness,
+        surface_m2=surface_m2,
+        open_area_m2=surface_m2 - closed_m2,
+        path=matched_path(ratio_m, slowest, cover_m),
+        far_m=min(halves),
+        deeper=lambda depth_m: math.prod(max(0.0, 1 - depth_m / half) for half in halves),
+    )
+
+
+def _round(shape: ShapeName, size: Size, openness: Openness) -> Piece:
+    """Cylinders with ends, and balls; a cap on one side takes a third of the surface away."""
+    radius = size.thickness_m / 2
+    if shape == "ball":
+        surface_m2 = 4 * math.pi * radius**2
+        path = Path(2.0, radius)
+        halves = [radius] * 3
+    else:
+        half = size.length_m / 2
+        surface_m2 = 2 * math.pi * radius**2 + 2 * math.pi * radius * size.length_m
+        ratio_m = 1 / (2 / radius + 1 / half)
+        path = matched_path(ratio_m, (_FIRST_ZERO_J0 / radius) ** 2 + (math.pi / 2 / half) ** 2)
+        halves = [radius, radius, half]
+    return _capped(Piece(
+        shape=shape,
+        size=size,
+        openness=openness,
+        surface_m2=surface_m2,
+        open_area_m2=surface_m2,
+        path=path,
+        far_m=min(halves),
+        deeper=lambda depth_m: math.prod(max(0.0, 1 - depth_m / half) for half in halves),
+    ))  # fmt: skip
+
+
+def _ring(shape: ShapeName, size: Size, openness: Openness) -> Piece:
+    """Meat round a bone."""
+    radius = size.thickness_m / 2
+    inner = bone_radius_m(size.thickness_m, openness.bone_share)
+    meat_m2 = math.pi * (radius**2 - inner**2)
+    length = size.volume_m3 / meat_m2
+    surface_m2 = 2 * math.pi * radius * length
+    return _capped(Piece(
+        shape=shape,
+        size=replace(size, length_m=length),
+        openness=openness,
+        surface_m2=surface_m2,
+        open_area_m2=surface_m2,
+        path=Path(1.0, radius, inner_m=inner),
+        far_m=radius - inner,
+        deeper=lambda depth_m: (max(inner, radius - depth_m) ** 2 - inner**2) / (radius**2 - inner**2),
+    ))  # fmt: skip
+
+
+def bone_radius_m(thickness_m: float, bone_share: float) -> float:
+    """Radius of a bone in the middle at the thickest place [m].
+
+    Bone is denser than meat and heaviest at its ends: its share of the section is well under its
+    share of the weight (``calibration``).
+
+    >>> round(bone_radius_m(0.045, 0.24) * 1000, 1)
+    6.5
     """
-    area_m2 = open_faces * volume_m3 / thickness_m
-    return Piece("slab", thickness_m, (thickness_m / open_faces,), area_m2, volume_m3)
+    return thickness_m / 2 * math.sqrt(BONE_IN_SECTION.value * bone_share)
+
+
+def _capped(piece: Piece) -> Piece:
+    """A round piece under its cover: all round as a resistance, one side as surface lost."""
+    openness = piece.openness
+    blocks = openness.bone == "face"
+    if openness.cover_all_round and not blocks:
+        return replace(piece, path=replace(piece.path, resistance_m=openness.cover_m))
+    if openness.cover_m <= 0 and not blocks:
+        return piece
+    weight = 1.0 if blocks else openness.cover_m / (openness.cover_m + piece.size.thickness_m / 2)
+    open_share = 1 - _COVERED_SHARE_OF_ROUND * weight
+    lost_m2 = _COVERED_SHARE_OF_ROUND * piece.surface_m2
+    return replace(piece, path=piece.path.quickened(open_share), open_area_m2=piece.surface_m2 - lost_m2)
+
+
+def slab(thickness_m: float, *, open_faces: int, volume_m3: float) -> Piece:
+    """A bare slab that takes up through ``open_faces``: 2, or 1 when bone or tray blocks the other."""
+    side_m = (volume_m3 / thickness_m) ** 0.5
+    openness = Openness(bone="face" if open_faces == 1 else "none")
+    return piece_of("slab", Size(thickness_m, side_m, side_m, volume_m3), openness)
 
 
 def cube(edge_m: float, *, blocked_faces: int) -> Piece:
-    """A cube with all faces open, or one blocked by bone (its path there is the full edge)."""
-    half = edge_m / 2
-    halves = (half, half, edge_m if blocked_faces else half)
-    return Piece("cube", edge_m, halves, (6 - blocked_faces) * edge_m**2, edge_m**3)
+    """A cube with all faces open, or one blocked by bone."""
+    openness = Openness(bone="face" if blocked_faces else "none")
+    return piece_of("cube", Size(edge_m, edge_m, edge_m, edge_m**3), openness)

@@ -184,7 +184,7 @@ def _salt_best(case: HoldCase) -> Iterator[Limit]:
         words = "four fifths of the salt you aim for is in the meat"
         yield Limit("salt_through", case.hour_when(water * course.average, aim), words, "salt", "calibration")
         tasted = min(TASTED_SALT_KG_PER_KG_WATER.value, MOST_OF_SETTLED.value * case.contact.settled)
-        hours = case.hour_when(course.at_volume_share(1 - SEASONED_VOLUME_SHARE.value), tasted)
+        hours = case.hour_when(course.reached_by(SEASONED_VOLUME_SHARE.value), tasted)
         yield Limit("salt_in_most_of_it", hours, "seven eighths of the meat tastes seasoned", "salt", "calibration")
     else:
         depth_m = min(SHELL_M.value, SURFACE_DEPTH_SHARE.value * case.cut.piece.far_m)

@@ -23,6 +23,7 @@ Array = NDArray[np.float64]
 
 CELLS = 60
 GRADING = 2.2
+TWO_FACE_GRADING = 1.8
 KEPT_DIGITS = 12  # of exponent and capacity ratio, when decompositions are kept for reuse
 
 
@@ -39,12 +40,14 @@ class Grid:
 class Modes:
     """Decay modes of piece and bath.
 
-    ``rates`` [1/fo], ``shapes`` (cells[+1], modes), ``weights`` the square roots of capacities.
+    ``surface_share`` places the meat's own surface between the last cell (0) and the bath (1):
+    below 1 under a cover. ``rates`` [1/fo], ``shapes`` (cells[+1], modes), ``weights`` the square roots of capacities.
     With an endless bath there is no bath cell and states are differences from the surface value.
     """
 
     grid: Grid
     bath_ratio: float
+    surface_share: float
     rates: Array
     shapes: Array
     weights: Array
@@ -56,36 +59,59 @@ class Modes:
         return (decay * loads) @ self.shapes.T / self.weights
 
 
-def graded_grid(exponent: float, cells: int = CELLS) -> Grid:
-    """A grid on 0 (middle) to 1 (surface), finer towards the surface."""
-    edges = np.tanh(GRADING * np.linspace(0.0, 1.0, cells + 1)) / math.tanh(GRADING)
+def graded_grid(exponent: float, cells: int = CELLS, *, inner_share: float = 0.0, two_faces: bool = False) -> Grid:
+    """A grid from ``inner_share`` (0 to 1) to 1 (surface), finer towards each open face."""
+    steps = np.linspace(-1.0 if two_faces else 0.0, 1.0, cells + 1)
+    grading = TWO_FACE_GRADING if two_faces else GRADING
+    spread = np.tanh(grading * steps) / math.tanh(grading)
+    edges = inner_share + (1 - inner_share) * ((spread + 1) / 2 if two_faces else spread)
     filled = edges ** (exponent + 1)
-    return Grid(edges, (edges[1:] + edges[:-1]) / 2, np.diff(filled))
+    return Grid(edges, (edges[1:] + edges[:-1]) / 2, np.diff(filled) / (filled[-1] - filled[0]))
 
 
 def modes_of(path: Path, bath_ratio: float) -> Modes:
     """Modes for a path and the capacity of its bath over that of the piece (``inf``: endless bath)."""
-    return _modes(round(path.exponent, KEPT_DIGITS), float(f"{bath_ratio:.{KEPT_DIGITS}g}"), CELLS)
+    far = path.far_resistance_m
+    return _modes(
+        _kept(path.exponent),
+        _kept(path.inner_m / path.length_m),
+        _kept(path.resistance_m / path.length_m),
+        None if far is None else _kept(far / path.length_m),
+        _kept(bath_ratio),
+    )
 
 
-@lru_cache(maxsize=256)
-def _modes(exponent: float, bath_ratio: float, cells: int) -> Modes:
-    grid = graded_grid(exponent, cells)
-    # Volumes are normalised to 1, so areas are (exponent + 1) x**exponent.
-    areas = (exponent + 1) * grid.edges**exponent
-    inner = areas[1:-1] / np.diff(grid.centres)
-    surface = areas[-1] / (1.0 - grid.centres[-1])
+def _kept(value: float) -> float:
+    return float(f"{value:.{KEPT_DIGITS}g}")
+
+
+@lru_cache(maxsize=512)
+def _modes(exponent: float, inner: float, resistance: float, far_resistance: float | None, bath_ratio: float) -> Modes:
+    cells = CELLS
+    grid = graded_grid(exponent, inner_share=inner, two_faces=far_resistance is not None)
+    # Volumes are normalised to 1, so areas are (exponent + 1) x**exponent over the filled span.
+    areas = (exponent + 1) * grid.edges**exponent / (1 - inner ** (exponent + 1))
+    half_cell = 1.0 - grid.centres[-1]
+    surface = areas[-1] / (half_cell + resistance)
+    far = 0.0 if far_resistance is None else areas[0] / (grid.centres[0] - inner + far_resistance)
     finite = math.isfinite(bath_ratio)
-    size = cells + 1 if finite else cells
-    flow = np.zeros((size, size))
-    links = np.append(inner, surface) if finite else inner
-    steps = np.arange(len(links))
-    flow[steps, steps] += links
-    flow[steps + 1, steps + 1] += links
-    flow[steps, steps + 1] -= links
-    flow[steps + 1, steps] -= links
-    if not finite:
-        flow[-1, -1] += surface
+    flow = np.zeros((cells + finite, cells + finite))
+    _link(flow, np.arange(cells - 1), np.arange(1, cells), areas[1:-1] / np.diff(grid.centres))
+    flow[-1 - finite, -1 - finite] += surface
+    flow[0, 0] += far
+    if finite:
+        flow[-1, -1] += surface + far
+        flow[-1, -2] = flow[-2, -1] = -surface
+        flow[-1, 0] = flow[0, -1] = -far
     weights = np.sqrt(np.append(grid.volumes, bath_ratio) if finite else grid.volumes)
     rates, shapes = eigh(flow / np.outer(weights, weights), driver="evd")
-    return Modes(grid, bath_ratio, np.maximum(rates, 0.0), shapes, weights)
+    drop = half_cell / (half_cell + resistance)
+    return Modes(grid, bath_ratio, float(drop), np.maximum(rates, 0.0), shapes, weights)
+
+
+def _link(flow: Array, left: NDArray[np.int_], right: NDArray[np.int_], conductance: Array) -> None:
+    """Add conductances between pairs of cells."""
+    flow[left, left] += conductance
+    flow[right, right] += conductance
+    flow[left, right] -= conductance
+    flow[right, left] -= conductance

@@ -44,28 +44,34 @@ class Contact:
 class SaltCourse:
     """Salt over time in one piece.
 
-    ``tau_m2`` (times); ``cells`` (times, cells) in kg salt per kg meat water, middle first;
-    ``surface`` and ``average`` (times). ``depth_share`` maps cells: the share of volume inside
-    each cell's centre.
+    ``tau_m2`` (times); ``cells`` (times, cells) in kg salt per kg meat water; ``surface`` of the
+    meat, ``bath`` and ``average`` (times). ``centre_shares`` are the shares of volume inside each
+    cell's centre, ``volumes`` those of the cells.
     """
 
     piece: Piece
     tau_m2: Array
     cells: Array
     surface: Array
+    bath: Array
     average: Array
     volumes: Array
     centre_shares: Array
 
     def at_depth(self, depth_m: float) -> Array:
         """Concentration at a depth below the open faces, over time [kg/kg water]."""
-        return self.at_volume_share(self.piece.share_deeper_than(depth_m))
-
-    def at_volume_share(self, share: float) -> Array:
-        """Concentration where that share of the volume (0 middle, 1 surface) lies further in."""
+        share = self.piece.share_deeper_than(depth_m)
         shares = np.append(self.centre_shares, 1.0)
         values = np.column_stack((self.cells, self.surface))
         return _interpolated_rows(share, shares, values)
+
+    def reached_by(self, volume_share: float) -> Array:
+        """Concentration that this share of the volume (0 to 1) has or exceeds, over time [kg/kg water]."""
+        order = np.argsort(-self.cells, axis=1)
+        saltiest_first = np.take_along_axis(self.cells, order, axis=1)
+        filled = np.cumsum(self.volumes[order], axis=1) - self.volumes[order] / 2
+        rows = zip(filled, saltiest_first, strict=True)
+        return np.array([np.interp(volume_share, places, values) for places, values in rows])
 
     def outer_average(self, depth_m: float) -> Array:
         """Mean concentration of the layer from the surface to ``depth_m``, over time [kg/kg water]."""
@@ -81,17 +87,18 @@ def salt_course(piece: Piece, contact: Contact) -> SaltCourse:
     """How salt spreads into one piece from this contact, on a log-spaced axis of tau."""
     path = piece.path
     fo = np.geomspace(FIRST_FO, LAST_FO, STEPS)
-    bath = modes_of(path, contact.outer_water_kg / contact.meat_water_kg)
-    states = _states(contact, fo, bath, modes_of(path, np.inf))
-    volumes = bath.grid.volumes
+    modes = modes_of(path, contact.outer_water_kg / contact.meat_water_kg)
+    states = _states(contact, fo, modes, modes_of(path, np.inf))
+    cells, bath, volumes = states[:, :-1], states[:, -1], modes.grid.volumes
     return SaltCourse(
         piece=piece,
         tau_m2=fo * path.length_m**2,
-        cells=states[:, :-1],
-        surface=states[:, -1],
-        average=np.asarray(states[:, :-1] @ volumes),
+        cells=cells,
+        surface=cells[:, -1] + modes.surface_share * (bath - cells[:, -1]),
+        bath=bath,
+        average=np.asarray(cells @ volumes),
         volumes=volumes,
-        centre_shares=bath.grid.centres ** (path.exponent + 1),
+        centre_shares=np.cumsum(volumes) - volumes / 2,
     )
 
 

@@ -16,7 +16,6 @@ from vadouvan.core.constants import (
     BEST_NEAR_LATEST,
     DIFFUSIVITY_LOG_SD,
     ENZYME_VARIABILITY,
-    LENGTH_LOG_SD,
 )
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import hours_told
@@ -84,7 +83,9 @@ def window_of(cut: Cut, balance: Balance, hold: Hold) -> Window:
     case = hold_case(cut, balance, hold)
     base = candidates_of(case)
     runs = [base, *(candidates_of(case.with_pace(factor)) for factor in _either_way(DIFFUSIVITY_LOG_SD.value))]
-    runs += [candidates_of(hold_case(cut.scaled(factor), balance, hold)) for factor in _either_way(LENGTH_LOG_SD.value)]
+    runs += [
+        candidates_of(hold_case(cut.scaled(factor), balance, hold)) for factor in _either_way(cut.thickness_log_sd)
+    ]
     earliest = _edge(runs, lambda run: _last(run.earliest))
     latest = _edge(runs, lambda run: _first(run.latest))
     best = _edge(runs, lambda run: _last(run.best))

@@ -35,6 +35,23 @@ class Contribution:
 
 
 @dataclass(frozen=True)
+class Film:
+    """Water and acid that a rinse or soak left on the surface [kg]."""
+
+    water_kg: float = 0.0
+    acid_kg: float = 0.0
+
+    def parts(self, substance: Substance, meat_kg: float) -> tuple[Contribution, ...]:
+        """What the film adds of a substance, per kg of meat."""
+        if substance != "acid" or self.acid_kg <= 0:
+            return ()
+        return (Contribution("rinse", "Acid rinse", Spread.exactly(self.acid_kg / meat_kg)),)
+
+
+NO_FILM = Film()
+
+
+@dataclass(frozen=True)
 class Tenderiser:
     """The ingredient that brings most of the live enzyme."""
 
@@ -69,8 +86,8 @@ class Balance:
         return self.salt_kg / self.water_kg if self.water_kg > 0 else math.inf
 
 
-def balance_of(portions: Sequence[Portion], meat_kg: float) -> Balance:
-    """The balance of these portions on so much meat [kg]."""
+def balance_of(portions: Sequence[Portion], meat_kg: float, film: Film = NO_FILM) -> Balance:
+    """The balance of these portions on so much meat [kg], with what rinsing left on it."""
     pairs = [(portion.ingredient, portion.mass_kg.value) for portion in portions]
     solution = mixed(pairs)
     mass_kg = _summed([portion.mass_kg for portion in portions])
@@ -78,8 +95,8 @@ def balance_of(portions: Sequence[Portion], meat_kg: float) -> Balance:
     return Balance(
         meat_kg=meat_kg,
         mass_kg=mass_kg,
-        water_kg=sum(item.water * kg for item, kg in pairs),
-        parts={name: _parts(portions, _SHARE[name], meat_kg) for name in SUBSTANCES},
+        water_kg=sum(item.water * kg for item, kg in pairs) + film.water_kg,
+        parts={name: _parts(portions, _SHARE[name], meat_kg) + film.parts(name, meat_kg) for name in SUBSTANCES},
         ph=solution_ph(solution) if solution and sour else None,
         enzyme_units=_enzyme_units(portions, mass_kg.value),
         tenderiser=_tenderiser(portions),

@@ -41,6 +41,12 @@ THICKNESS = Kind(
     0.25,
     'Write 2 mm to 250 mm at the thickest place, such as "30 mm", "3 cm" or "1 1/4 in".',
 )
+SIDE = Kind("side", LENGTH_M, "mm", 0.002, 1.0, 'Write 2 mm to 1 m, such as "40 mm" or "4 cm".')
+DEPTH = Kind(
+    "depth", LENGTH_M, "mm", 0.0005, 0.1, 'Write a depth from 1 mm, less than the piece is thick, such as "5 mm".'
+)
+SPACING = Kind("spacing", LENGTH_M, "mm", 0.003, 0.2, 'Write a distance from 3 mm to 20 cm, such as "2 cm".')
+TRIMMED = Kind("trimmings", MASS_KG, "g", 0.0, 10.0, 'Write what was cut off, such as "120 g".')
 LEAD = Kind(
     "time from pull to plate", DURATION_S, "min", 0.0, 86_400.0, 'Write up to 24 h, such as "75 min" or "1 h 30 min".'
 )

@@ -11,10 +11,25 @@ import { PasteList } from './PasteList'
 
 const BLANK: Draft = {
   name: '',
-  cut: { kind: '', mass: '', shape: '', thickness: '', pieces: '', blocked_faces: '', bone_share: '' },
+  cut: {
+    kind: '',
+    mass: '',
+    shape: '',
+    thickness: '',
+    width: '',
+    length: '',
+    pieces: '',
+    bone: '',
+    bone_share: '',
+    cover: '',
+    cover_on: '',
+    evenness: '',
+    steps: [],
+  },
   mix: [],
   hold: { fridge: '', goal: '', salt_target: '' },
   meal: { at: '', lead: '', time_zone: '' },
+  occasion: { servings: '', appetite: '', frozen: '' },
 }
 
 /** Making batches from nothing, from a pasted list or from a file, and opening what was made. */

@@ -1,0 +1,176 @@
+"""Reading a whole draft."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from datetime import datetime, timedelta
+
+from vadouvan.core.clock.moment import local_moment, time_zone
+from vadouvan.core.clock.plan import Meal
+from vadouvan.core.constants import FRIDGE_ADVISED_C, FRIDGE_STOP_C, SALT_TARGET_KG_PER_KG
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.cut.occasion import Appetite, Occasion
+from vadouvan.core.draft import LONGEST_TEXT, MOST_LINES, Draft, HoldSaid, LineSaid, MealSaid, OccasionSaid
+from vadouvan.core.hold.hold import Goal, Hold
+from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.mix.amount import Portion, read_line, weigh
+from vadouvan.core.mix.pantry import Pantry
+from vadouvan.core.reading.cut import read_cut
+from vadouvan.core.reading.notes import Notes
+from vadouvan.core.said.quantity import LEAD, decimal, quantity, whole_number
+from vadouvan.errors import InputError
+
+DEFAULT_FRIDGE_C = 4.0
+DEFAULT_LEAD = timedelta(minutes=60)
+THROUGH_UP_TO_M = 0.020  # in joints a point further in than this is not the default aim
+GOALS: dict[str, Goal] = {"surface": "surface", "through": "through"}
+APPETITES: dict[str, Appetite] = {"light": "light", "normal": "normal", "hearty": "hearty"}
+
+
+@dataclass(frozen=True)
+class Reading:
+    """What could be read of a draft, with the notes made on the way."""
+
+    cut: Cut | None
+    portions: tuple[Portion, ...]
+    hold: Hold | None
+    meal: Meal | None
+    occasion: Occasion | None
+    notes: Notes = field(default_factory=Notes)
+
+    @property
+    def problems(self) -> list[InputError]:
+        """What has to be mended."""
+        return self.notes.problems
+
+    @property
+    def assumed(self) -> dict[str, str]:
+        """What was assumed, by field path."""
+        return self.notes.assumed
+
+    @property
+    def waiting(self) -> list[str]:
+        """Questions not yet answered."""
+        return self.notes.waiting
+
+
+def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Reading:
+    """Read every answer of a draft; never raises for what a cook typed."""
+    notes = Notes()
+    cut = read_cut(draft.cut, kitchen, notes)
+    return Reading(
+        cut=cut,
+        portions=_mix(draft.mix, kitchen.pantry, notes),
+        hold=_hold(draft.hold, cut, notes),
+        meal=_meal(draft.meal, notes, now),
+        occasion=_occasion(draft.occasion, notes),
+        notes=notes,
+    )
+
+
+def _occasion(said: OccasionSaid, notes: Notes) -> Occasion | None:
+    appetite = notes.choice(said.appetite, APPETITES, ("normal", "normal"), "occasion.appetite")
+    frozen = _frozen_share(said, notes)
+    if not said.servings:
+        return None
+    servings = notes.attempt(
+        lambda: whole_number(said.servings, field="occasion.servings", low=1, high=100, what="servings")
+    )
+    return None if servings is None else Occasion(servings, appetite, frozen)
+
+
+def _frozen_share(said: OccasionSaid, notes: Notes) -> float:
+    if not said.frozen:
+        return notes.assume("occasion.frozen_pct", 0.0, "nothing")
+    accepted = "Write 0 to 80 % of the whole; 50 is a double batch with half of it frozen."
+    share = notes.attempt(
+        lambda: decimal(said.frozen, field="occasion.frozen_pct", low=0, high=80, units=("%",), accepted=accepted)
+    )
+    return (share or 0.0) / 100
+
+
+# --- mix -----------------------------------------------------------------------------------
+
+
+def _mix(lines: tuple[LineSaid, ...], pantry: Pantry, notes: Notes) -> tuple[Portion, ...]:
+    written = [line for line in lines if line.text.strip()]
+    if not written:
+        notes.waiting.append("at least one ingredient in the mix")
+    if len(written) > MOST_LINES:
+        wrong = f"{len(written)} lines are more than one mix has."
+        accepted = f"Keep up to {MOST_LINES} lines; put the rest in another batch."
+        notes.problems.append(InputError(field="mix", given=f"{len(written)} lines", wrong=wrong, accepted=accepted))
+    portions = (notes.attempt(lambda line=line: portion_of(line, pantry)) for line in written[:MOST_LINES])  # type: ignore[misc]
+    return tuple(portion for portion in portions if portion is not None)
+
+
+def portion_of(line: LineSaid, pantry: Pantry) -> Portion:
+    """The portion that a typed line means; raises InputError with the line's path ``mix.<id>``."""
+    path = f"mix.{line.id}"
+    if len(line.text) > LONGEST_TEXT:
+        wrong = f"A line of {len(line.text)} letters is too long for one ingredient."
+        raise InputError(field=path, given=line.text[:60], wrong=wrong, accepted="Write one ingredient a line.")
+    said = read_line(line.text, field=path)
+    ingredient = pantry.find(said.names, field=path, given=line.text)
+    return weigh(said, ingredient, line_id=line.id, field=path)
+
+
+# --- hold and meal -------------------------------------------------------------------------
+
+
+def _hold(said: HoldSaid, cut: Cut | None, notes: Notes) -> Hold | None:
+    before = len(notes.problems)
+    fridge_c = _fridge(said, notes)
+    small = cut is None or cut.shape in ("cube", "strip") or cut.piece.far_m <= THROUGH_UP_TO_M
+    default: Goal = "through" if small else "surface"
+    goal = notes.choice(said.goal, GOALS, (default, default), "hold.goal")
+    target = _salt_target(said, notes)
+    return Hold(fridge_c, goal, target) if len(notes.problems) == before else None
+
+
+def _fridge(said: HoldSaid, notes: Notes) -> float:
+    if not said.fridge:
+        return notes.assume("hold.fridge_c", DEFAULT_FRIDGE_C, f"{DEFAULT_FRIDGE_C:.0f} C")
+    accepted = (
+        f"A hold is judged from 0 to {FRIDGE_STOP_C.value:.0f} C; advised is at most {FRIDGE_ADVISED_C.value:.0f} C."
+    )
+    value = notes.attempt(
+        lambda: decimal(
+            said.fridge, field="hold.fridge_c", low=0, high=FRIDGE_STOP_C.value, units=("c", "°c"), accepted=accepted
+        )
+    )
+    return DEFAULT_FRIDGE_C if value is None else value
+
+
+def _salt_target(said: HoldSaid, notes: Notes) -> float:
+    usual = SALT_TARGET_KG_PER_KG.value
+    if not said.salt_target:
+        return notes.assume("hold.salt_target_g_per_kg", usual, f"{usual * 1000:.0f} g a kilogram, well seasoned")
+    accepted = "Write 0 to 30 grams of salt a kilogram of meat; 8 is lean, 10 to 15 well seasoned."
+    value = notes.attempt(
+        lambda: decimal(
+            said.salt_target, field="hold.salt_target_g_per_kg", low=0, high=30, units=("g", "g/kg"), accepted=accepted
+        )
+    )
+    return usual if value is None else value / 1000
+
+
+def _meal(said: MealSaid, notes: Notes, now: datetime) -> Meal | None:
+    zone = notes.attempt(lambda: time_zone(said.time_zone or "UTC", field="meal.time_zone"))
+    lead_s = notes.attempt(lambda: quantity(said.lead, LEAD, field="meal.lead_min")) if said.lead else None
+    if not said.lead:
+        lead_s = notes.assume("meal.lead_min", DEFAULT_LEAD.total_seconds(), "60 min from the mix to the table")
+    if not said.at or zone is None:
+        return None
+    at = notes.attempt(lambda: local_moment(said.at, zone, field="meal.at"))
+    if at is None or lead_s is None:
+        return None
+    if at <= now:
+        wrong = f"{at:%a %-d %b %Y, %H:%M} is already past."
+        notes.problems.append(
+            InputError(
+                field="meal.at", given=said.at, wrong=wrong, accepted="Write a time still to come, or leave it empty."
+            )
+        )
+        return None
+    return Meal(at, timedelta(seconds=lead_s))

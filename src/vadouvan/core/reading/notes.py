@@ -1,0 +1,47 @@
+"""What comes up while a draft is read: problems, assumptions, open questions."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass, field
+from typing import TypeVar
+
+from vadouvan.errors import InputError
+
+T = TypeVar("T")
+
+
+@dataclass
+class Notes:
+    """Collected in one reading.
+
+    ``assumed`` maps field paths to the words of what was assumed; ``problems`` are to be mended;
+    ``waiting`` are questions not yet answered, without which there is no judgement.
+    """
+
+    problems: list[InputError] = field(default_factory=list)
+    assumed: dict[str, str] = field(default_factory=dict)
+    waiting: list[str] = field(default_factory=list)
+
+    def attempt(self, read: Callable[[], T]) -> T | None:
+        """The result of a reader, or nothing with its error listed."""
+        try:
+            return read()
+        except InputError as error:
+            self.problems.append(error)
+            return None
+
+    def assume(self, path: str, value: T, words: str) -> T:
+        """A value that was not said, noted as assumed."""
+        self.assumed[path] = words
+        return value
+
+    def choice(self, said: str, choices: dict[str, T], default: tuple[T, str], path: str) -> T:
+        """A value chosen by its word, or the default (value, word), noted as assumed."""
+        value, word = default
+        if not said:
+            return self.assume(path, value, word)
+        if said not in choices:
+            wrong, accepted = f'"{said}" is not one of the choices.', "Choose " + " or ".join(choices) + "."
+            self.problems.append(InputError(field=path, given=said, wrong=wrong, accepted=accepted))
+        return choices.get(said, value)

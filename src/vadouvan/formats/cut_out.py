@@ -1,0 +1,203 @@
+"""The cut part of the judgement: one piece to scale, what was done to it, for how many."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+
+from pydantic import BaseModel
+
+from vadouvan.core.cautions import Caution
+from vadouvan.core.cut.cover import Cover
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.cut.shape import Bone, ShapeName, bone_radius_m
+from vadouvan.core.hold.cube_series import cube_series
+from vadouvan.core.judge import Judgement
+from vadouvan.core.said.telling import SYSTEMS, System, area_told, length_told, mass_told
+
+
+class ScoreOut(BaseModel):
+    """A scoring or a row of slits, as drawn."""
+
+    depth_mm: float
+    spacing_mm: float
+    crosswise: bool
+    through_skin: bool
+
+
+class FactsOut(BaseModel):
+    """The cut in words of one system of units."""
+
+    mass: str
+    meat: str
+    thickness: str
+    open_surface: str
+    deepest: str
+
+
+class PieceOut(BaseModel):
+    """One piece to scale, and all of them. ``cover`` is what is left after preparation."""
+
+    shape: ShapeName
+    thickness_mm: float
+    thickness_low_mm: float
+    thickness_high_mm: float
+    width_mm: float
+    length_mm: float
+    bone: Bone
+    bone_share_pct: float
+    bone_radius_mm: float
+    cover: Cover
+    cover_all_round: bool
+    pieces: int
+    meat_g: float
+    open_area_cm2: float
+    surface_cm2: float
+    deepest_mm: float
+    film_g: float
+    scores: list[ScoreOut]
+    facts: dict[System, FactsOut]
+
+
+class EffectOut(BaseModel):
+    """What one step did, how long it takes, and its caution."""
+
+    kind: str
+    says: str
+    minutes: float
+    caution: str | None
+    caution_kind: str | None
+
+
+class OccasionOut(BaseModel):
+    """Weight to buy, and servings that the meat on the board gives."""
+
+    servings: int
+    needed_g: float
+    needed_told: dict[System, str]
+    board_servings: float
+    says: str
+
+
+def piece_out(cut: Cut) -> PieceOut:
+    """One piece of a cut as data."""
+    piece, surface = cut.piece, cut.prepared.surface
+    spread = 1.28 * cut.thickness_log_sd
+    return PieceOut(
+        shape=cut.shape,
+        thickness_mm=cut.thickness_m * 1000,
+        thickness_low_mm=cut.thickness_m * (1 - spread) * 1000,
+        thickness_high_mm=cut.thickness_m * (1 + spread) * 1000,
+        width_mm=piece.size.width_m * 1000,
+        length_mm=piece.size.length_m * 1000,
+        bone=cut.bone,
+        bone_share_pct=cut.bone_share * 100,
+        bone_radius_mm=bone_radius_m(cut.thickness_m, cut.bone_share) * 1000 if cut.bone == "core" else 0.0,
+        cover=surface.cover,
+        cover_all_round=cut.cover_all_round,
+        pieces=cut.pieces,
+        meat_g=cut.meat_kg * 1000,
+        open_area_cm2=cut.open_area_m2 * 1e4,
+        surface_cm2=piece.surface_m2 * cut.open_area_m2 / piece.open_area_m2 * 1e4,
+        deepest_mm=piece.far_m * 1000,
+        film_g=surface.film_kg * 1000,
+        scores=_scores(cut),
+        facts={system: _facts(cut, system) for system in SYSTEMS},
+    )
+
+
+def _facts(cut: Cut, system: System) -> FactsOut:
+    return FactsOut(
+        mass=mass_told(cut.mass_kg, system),
+        meat=mass_told(cut.meat_kg, system),
+        thickness=length_told(cut.thickness_m, system),
+        open_surface=area_told(cut.open_area_m2, system),
+        deepest=length_told(cut.piece.far_m, system),
+    )
+
+
+def _scores(cut: Cut) -> list[ScoreOut]:
+    scored = [step for step in cut.steps if step.kind == "scored"]
+    slits = [step for step in cut.steps if step.kind == "slits"]
+    lines = [
+        ScoreOut(
+            depth_mm=step.depth_m * 1000,
+            spacing_mm=step.spacing_m * 1000,
+            crosswise=step.crosswise,
+            through_skin=step.through_skin,
+        )
+        for step in scored
+    ]
+    for step in slits:
+        spacing_m = (cut.open_area_m2 / step.count) ** 0.5
+        lines.append(
+            ScoreOut(depth_mm=step.depth_m * 1000, spacing_mm=spacing_m * 1000, crosswise=False, through_skin=True)
+        )
+    return lines
+
+
+def effects_out(cut: Cut, cautions: Mapping[str, Caution]) -> list[EffectOut]:
+    """The steps of a cut with their cautions in words."""
+    told = []
+    for effect in cut.prepared.effects:
+        caution = cautions[effect.caution] if effect.caution else None
+        told.append(
+            EffectOut(
+                kind=effect.kind,
+                says=effect.says,
+                minutes=effect.minutes,
+                caution=caution.says if caution else None,
+                caution_kind=caution.kind if caution else None,
+            )
+        )
+    return told
+
+
+def occasion_out(judgement: Judgement) -> OccasionOut | None:
+    """For how many the meat is, against what was asked for."""
+    occasion, needed, servings = judgement.reading.occasion, judgement.needed, judgement.servings
+    if occasion is None or needed is None or servings is None:
+        return None
+    return OccasionOut(
+        servings=occasion.servings,
+        needed_g=needed.value,
+        needed_told={system: mass_told(needed.value / 1000, system) for system in SYSTEMS},
+        board_servings=servings,
+        says=f"enough for {servings:.0f} of {occasion.servings}"
+        if servings < occasion.servings - 0.5
+        else "enough for all",
+    )
+
+
+class CubeChoiceOut(BaseModel):
+    """The same meat and mix in cubes of one edge."""
+
+    edge_mm: float
+    edge_told: dict[System, str]
+    pieces: int
+    open_area_cm2: float
+    paste_g: float
+    paste_told: dict[System, str]
+    best: str
+    span: str
+    current: bool
+
+
+def cube_choices_out(judgement: Judgement) -> list[CubeChoiceOut]:
+    """The cube series of a judged batch; empty if it has no window."""
+    cut, hold = judgement.reading.cut, judgement.reading.hold
+    if cut is None or hold is None or judgement.balance is None or judgement.window is None:
+        return []
+    return [
+        CubeChoiceOut(
+            edge_mm=choice.edge_m * 1000,
+            edge_told={system: length_told(choice.edge_m, system) for system in SYSTEMS},
+            pieces=choice.pieces,
+            open_area_cm2=choice.open_area_m2 * 1e4,
+            paste_g=choice.paste_kg * 1000,
+            paste_told={system: mass_told(choice.paste_kg, system) for system in SYSTEMS},
+            best=choice.window.best_told,
+            span=f"{choice.window.earliest_told} to {choice.window.latest_told}",
+            current=cut.shape == "cube" and abs(choice.edge_m - cut.thickness_m) < 0.0005,
+        )
+        for choice in cube_series(cut, judgement.balance, hold)
+    ]

@@ -1,0 +1,46 @@
+"""The cook's own cuts."""
+
+from __future__ import annotations
+
+import json
+from dataclasses import asdict
+from datetime import datetime
+
+from sqlalchemy import Engine, select
+from sqlalchemy.orm import Session
+
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.errors import NotKept
+from vadouvan.store.rows import OwnCutRow
+
+
+class OwnCuts:
+    """Cuts that the cook saved, beside those that ship."""
+
+    def __init__(self, engine: Engine) -> None:
+        self._engine = engine
+
+    def all(self) -> dict[str, CutKind]:
+        """All own cuts by id, newest first."""
+        with Session(self._engine) as session:
+            rows = session.scalars(select(OwnCutRow).order_by(OwnCutRow.made_at.desc()))
+            return {row.id: _kind(row.kind) for row in rows}
+
+    def add(self, kind: CutKind, *, now: datetime) -> None:
+        """Keep an own cut."""
+        row = OwnCutRow(id=kind.id, kind=json.dumps(asdict(kind)), made_at=now.isoformat())
+        with Session(self._engine) as session, session.begin():
+            session.add(row)
+
+    def remove(self, identity: str) -> None:
+        """Remove an own cut; raises NotKept."""
+        with Session(self._engine) as session, session.begin():
+            row = session.get(OwnCutRow, identity)
+            if row is None:
+                raise NotKept("cut of your own", identity)
+            session.delete(row)
+
+
+def _kind(text: str) -> CutKind:
+    raw = json.loads(text)
+    return CutKind(**{**raw, "allergens": tuple(raw["allergens"])})

@@ -1,0 +1,184 @@
+import { isRound, type Drawn } from '../lib/outline'
+import { rulerMarks, type System } from '../lib/units'
+
+export interface Score {
+  depth_mm: number
+  spacing_mm: number
+  crosswise: boolean
+  through_skin: boolean
+}
+
+export interface DrawnPiece {
+  shape: string
+  thickness_mm: number
+  width_mm: number
+  bone: string
+  bone_radius_mm: number
+  cover: string
+  cover_all_round: boolean
+  scores: Score[]
+}
+
+export const BONE_PX = 12
+export const COVER_PX: Record<string, number> = { skin: 5, fat: 10, rind: 9, membrane: 3, shell: 5 }
+
+/** Cuts from above, at their depth and spacing. */
+export function Scores({ scores, drawn }: { scores: Score[]; drawn: Drawn }) {
+  return (
+    <g stroke="var(--ink)" strokeWidth="1.6" fill="var(--paper)">
+      {scores.flatMap((score, which) => {
+        const step = Math.max(10, score.spacing_mm * drawn.scale)
+        const count = Math.max(1, Math.floor(drawn.width / step))
+        const first = (drawn.width - (count - 1) * step) / 2
+        return Array.from({ length: count }, (_, index) => {
+          const x = first + index * step
+          const top = topAt(drawn, x)
+          const depth = score.depth_mm * drawn.scale
+          return (
+            <path key={`${which}-${index}`} d={`M${x - 2.5} ${top}L${x} ${top + depth}L${x + 2.5} ${top}`} />
+          )
+        })
+      })}
+    </g>
+  )
+}
+
+/** Where the upper outline runs at a place along the width. */
+function topAt(drawn: Drawn, x: number): number {
+  if (isRound(drawn)) {
+    const reach = (x - drawn.width / 2) / (drawn.width / 2)
+    return (drawn.height / 2) * (1 - Math.sqrt(Math.max(0, 1 - reach * reach)))
+  }
+  if (drawn.shape !== 'irregular') return 0
+  const reach = (x - drawn.width * 0.47) / (drawn.width * 0.53)
+  return drawn.height * 0.98 * (1 - Math.sqrt(Math.max(0, 1 - reach * reach)))
+}
+
+/** Skin, fat or membrane, all round or on one side. */
+export function Cover({ piece, drawn, path }: { piece: DrawnPiece; drawn: Drawn; path: string }) {
+  const thick = COVER_PX[piece.cover]
+  if (thick === undefined) return null
+  const name = piece.cover
+  const colour = piece.cover === 'fat' ? 'var(--bone)' : 'var(--aroma)'
+  if (piece.cover_all_round) {
+    return (
+      <g>
+        <path d={path} fill="none" stroke={colour} strokeWidth={thick * 2} opacity="0.75" />
+        <Label x={drawn.width / 2} y={-6} text={`${name} all round`} />
+      </g>
+    )
+  }
+  const above = !drawn.coverBelow
+  if (isRound(drawn) || drawn.shape === 'irregular') {
+    return (
+      <g>
+        <clipPath id="covered">
+          <rect
+            x="-20"
+            width={drawn.width + 40}
+            y={above ? -20 : drawn.height * 0.72}
+            height={above ? 20 + drawn.height * 0.45 : drawn.height}
+          />
+        </clipPath>
+        <path d={path} fill="none" stroke={colour} strokeWidth={thick * 2} clipPath="url(#covered)" />
+        <Label x={drawn.width / 2} y={above ? -6 : drawn.height - 4} text={`${name} on one side`} />
+      </g>
+    )
+  }
+  const y = above ? -thick : drawn.height
+  return (
+    <g>
+      <rect y={y} width={drawn.width} height={thick} fill={colour} stroke="var(--ink)" opacity="0.9" />
+      <Label x={drawn.width - 4} y={above ? 0 : drawn.height + thick} text={name} />
+    </g>
+  )
+}
+
+function Label({ x, y, text }: { x: number; y: number; text: string }) {
+  return (
+    <text
+      x={x}
+      y={y}
+      fontSize="12"
+      fontWeight="600"
+      textAnchor={text.includes(' ') ? 'middle' : 'end'}
+      fill="var(--ink)"
+      stroke="var(--raised)"
+      strokeWidth="3"
+      paintOrder="stroke"
+    >
+      {text}
+    </text>
+  )
+}
+
+/** Bone along the lower face. */
+export function BoneBelow({ width, y }: { width: number; y: number }) {
+  return (
+    <g>
+      <rect
+        x="0"
+        y={y}
+        width={width}
+        height={BONE_PX}
+        fill="url(#bone)"
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+      />
+      <Label x={width - 4} y={y + 10} text="bone" />
+    </g>
+  )
+}
+
+/** Bone in the middle. */
+export function BoneCore({ drawn }: { drawn: Drawn }) {
+  const [cx, cy] = [drawn.width / 2, drawn.height / 2]
+  return (
+    <g>
+      <ellipse
+        cx={cx}
+        cy={cy}
+        rx={(drawn.boneRadius * drawn.width) / drawn.height}
+        ry={drawn.boneRadius}
+        fill="url(#bone)"
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+      />
+      <Label x={cx + 15} y={cy + 4} text="bone" />
+    </g>
+  )
+}
+
+/** Marks in the units that the cook reads. */
+export function Ruler({
+  length,
+  scale,
+  system,
+  upright = false,
+}: {
+  length: number
+  scale: number
+  system: System
+  upright?: boolean
+}) {
+  const unit = system === 'metric' ? ' mm' : ' in'
+  return (
+    <g stroke="var(--ink)" fill="var(--quiet)" fontSize="13">
+      <path d={upright ? `M-8 0V${length}` : `M0 6H${length}`} strokeWidth="1.2" />
+      {rulerMarks(length / scale, system).map(({ at, label }) => (
+        <g key={at} transform={upright ? `translate(-8 ${at * scale})` : `translate(${at * scale} 6)`}>
+          <path d={upright ? 'M0 0H-6' : 'M0 0V6'} />
+          <text
+            stroke="none"
+            x={upright ? -9 : 0}
+            y={upright ? 4 : 20}
+            textAnchor={upright ? 'end' : 'middle'}
+          >
+            {label}
+            {at === 0 && !upright ? unit : ''}
+          </text>
+        </g>
+      ))}
+    </g>
+  )
+}

@@ -1,0 +1,57 @@
+import type { Batch } from '../../api/client'
+import { Section } from '../../components/Section'
+import type { System } from '../../lib/units'
+import { KeepCut } from './KeepCut'
+
+/** The section with its facts, in the units that the cook reads. */
+export function Drawing({ batch, system, onTurn }: { batch: Batch; system: System; onTurn: () => void }) {
+  const { piece, section, window } = batch.judgement
+  if (!piece) {
+    return (
+      <p className="rounded-md border-2 border-dashed border-rule p-8 text-center text-quiet">
+        {batch.draft.cut.kind === ''
+          ? 'The section is drawn here, true to scale, as soon as it is known what the cut is.'
+          : 'The section is drawn again as soon as what is marked has been mended.'}
+      </p>
+    )
+  }
+  const facts = piece.facts[system]
+  return (
+    <figure className="grid content-start justify-items-center gap-1 rounded-md border border-rule bg-raised px-4 pt-2 pb-3">
+      <div className="flex w-full items-center justify-between gap-3">
+        <figcaption className="font-slab text-lg">
+          {section && window ? `Cut through, at ${window.best.shown}` : 'Cut through'}
+        </figcaption>
+        <button
+          type="button"
+          className="min-h-12 cursor-pointer text-enamel underline underline-offset-4"
+          onClick={onTurn}
+        >
+          {system === 'metric' ? 'in inches and pounds' : 'in mm and grams'}
+        </button>
+      </div>
+      <Section piece={piece} salt={section} room={{ width: 360, height: 160 }} system={system} />
+      <dl className="grid w-full grid-cols-2 gap-x-6">
+        <Fact name="meat" value={facts?.meat} />
+        <Fact name="pieces" value={String(piece.pieces)} />
+        <Fact name="open surface" value={facts?.open_surface} />
+        <Fact name="deepest point" value={facts?.deepest} />
+      </dl>
+      <div className="flex w-full items-center justify-between gap-3">
+        <p className="text-[0.9rem] text-quiet">
+          {section ? 'Bigger dots, more salt.' : 'Salt shows once there is a mix.'}
+        </p>
+        <KeepCut batch={batch} />
+      </div>
+    </figure>
+  )
+}
+
+function Fact({ name, value }: { name: string; value: string | undefined }) {
+  return (
+    <div className="flex justify-between border-t border-rule py-0.5">
+      <dt className="text-quiet">{name}</dt>
+      <dd className="font-bold">{value}</dd>
+    </div>
+  )
+}

@@ -1,0 +1,88 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
+import type { Batch, Draft, Step } from '../../api/client'
+import { freshLineId } from '../../lib/draft'
+import { faultOf } from '../lanes'
+import { StepLine } from './StepLine'
+import { stepWords } from './words'
+
+interface StepsProps {
+  batch: Batch
+  draft: Draft
+  change: (typed: (draft: Draft) => Draft) => void
+}
+
+const EMPTY = {
+  amount: '',
+  depth: '',
+  spacing: '',
+  crosswise: '',
+  through_skin: '',
+  count: '',
+  stuffed_with: '',
+}
+
+/** What was done to the piece, in order, each with what it does and what to be careful about. */
+export function Steps({ batch, draft, change }: StepsProps) {
+  const { steps } = draft.cut
+  const setSteps = (next: (was: Step[]) => Step[]) => {
+    change((was) => ({ ...was, cut: { ...was.cut, steps: next(was.cut.steps) } }))
+  }
+  const add = (kind: string) => {
+    setSteps((was) => [
+      ...was,
+      { ...EMPTY, id: freshLineId(was.map((step) => ({ id: step.id, text: '' }))), kind },
+    ])
+  }
+  return (
+    <section aria-labelledby="done" className="mt-2">
+      <div className="flex items-center justify-between border-b-4 border-double border-rule">
+        <h2 id="done" className="text-lg text-quiet">
+          what was done to it
+        </h2>
+        <Menu>
+          <MenuButton className="min-h-12 cursor-pointer px-3 font-semibold text-enamel underline underline-offset-4">
+            Add a step
+          </MenuButton>
+          <MenuItems
+            anchor={{ to: 'top end', gap: 4 }}
+            className="z-20 grid max-h-96! grid-cols-2 overflow-y-auto rounded-md border-2 border-enamel bg-raised"
+          >
+            {Object.entries(stepWords).map(([kind, words]) => (
+              <MenuItem key={kind}>
+                <button
+                  type="button"
+                  className="min-h-12 cursor-pointer px-4 text-left data-focus:bg-enamel data-focus:text-on-enamel"
+                  onClick={() => {
+                    add(kind)
+                  }}
+                >
+                  {words}
+                </button>
+              </MenuItem>
+            ))}
+          </MenuItems>
+        </Menu>
+      </div>
+      <ol>
+        {steps.map((step, index) => (
+          <StepLine
+            key={step.id}
+            step={step}
+            effect={
+              batch.judgement.preparation[index]?.kind === step.kind
+                ? batch.judgement.preparation[index]
+                : undefined
+            }
+            fault={faultOf(batch, `cut.steps.${index}`)}
+            onChange={(part) => {
+              setSteps((was) => was.map((old) => (old.id === step.id ? { ...old, ...part } : old)))
+            }}
+            onRemove={() => {
+              setSteps((was) => was.filter((old) => old.id !== step.id))
+            }}
+          />
+        ))}
+      </ol>
+    </section>
+  )
+}

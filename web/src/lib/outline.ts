@@ -1,0 +1,71 @@
+/** Outlines and depths of a cut's section, in px, for drawing. Depths are told in mm. */
+export interface Drawn {
+  shape: string
+  width: number
+  height: number
+  scale: number
+  torn: boolean
+  /** Bone along the lower face, or in the middle with this radius. */
+  boneFace: boolean
+  boneRadius: number
+  coverAllRound: boolean
+  coverBelow: boolean
+  /** The profile runs from the open upper face right through. */
+  across: boolean
+}
+
+const ROUND = new Set(['cylinder', 'ball'])
+
+export const isRound = (drawn: Drawn) =>
+  ROUND.has(drawn.shape) || (drawn.shape === 'irregular' && drawn.boneRadius > 0)
+
+/** The outline of the meat, as a path. */
+export function outline(drawn: Drawn): string {
+  const { width, height, torn } = drawn
+  if (isRound(drawn)) return ellipse(width, height)
+  if (drawn.shape === 'irregular') return uneven(width, height)
+  return box(width, height, torn)
+}
+
+function ellipse(width: number, height: number): string {
+  const [rx, ry] = [width / 2, height / 2]
+  return `M0 ${ry}A${rx} ${ry} 0 0 1 ${width} ${ry}A${rx} ${ry} 0 0 1 0 ${ry}Z`
+}
+
+/** An uneven piece: thick in one place, thinner towards one end, flat below. */
+function uneven(w: number, h: number): string {
+  return `M0 ${h * 0.72}C${w * 0.02} ${h * 0.2} ${w * 0.22} 0 ${w * 0.45} 0C${w * 0.7} 0 ${w * 0.9} ${h * 0.22} ${w} ${h * 0.6}C${w} ${h * 0.88} ${w * 0.92} ${h} ${w * 0.8} ${h}H${w * 0.16}C${w * 0.05} ${h} 0 ${h * 0.9} 0 ${h * 0.72}Z`
+}
+
+/** Soft corners; a torn right edge where the drawing leaves the rest out. */
+function box(width: number, height: number, torn: boolean): string {
+  const r = Math.min(10, height / 4)
+  const left = `H${r}Q0 ${height} 0 ${height - r}V${r}Q0 0 ${r} 0Z`
+  if (!torn)
+    return `M${r} 0H${width - r}Q${width} 0 ${width} ${r}V${height - r}Q${width} ${height} ${width - r} ${height}${left}`
+  const step = height / 4
+  return `M${r} 0H${width}q-7 ${step / 2} 0 ${step}q7 ${step / 2} 0 ${step}q-7 ${step / 2} 0 ${step}q7 ${step / 2} 0 ${step}${left}`
+}
+
+/** Distance in mm from a point of the drawing to the nearest face that lets the mix in; negative outside. */
+export function depthAt(drawn: Drawn, x: number, y: number): number {
+  const { width, height, scale, shape } = drawn
+  if (isRound(drawn)) {
+    const reach = Math.hypot((x - width / 2) / (width / 2), (y - height / 2) / (height / 2))
+    return ((1 - reach) * (height / 2)) / scale
+  }
+  if (shape === 'irregular') return unevenDepth(drawn, x, y)
+  if (drawn.across) return y / scale
+  const faces = [y]
+  if (!drawn.boneFace && !drawn.coverBelow) faces.push(height - y)
+  if (shape !== 'slab') faces.push(x, width - x)
+  return Math.min(...faces) / scale
+}
+
+/** As for an ellipse that stands on its flat face. */
+function unevenDepth({ width, height, scale, boneFace, coverBelow }: Drawn, x: number, y: number): number {
+  const reach = Math.hypot((x - width * 0.47) / (width * 0.53), (y - height * 0.98) / (height * 0.98))
+  const above = (1 - reach) * height
+  const below = boneFace || coverBelow ? Infinity : height - y
+  return Math.min(above, below, height) / scale
+}

@@ -56,6 +56,7 @@ FAT_CAP_RESISTANCE_M = Constant(0.100, 0.040, 0.250, "m", "calibration", "ours")
 MEMBRANE_RESISTANCE_M = Constant(0.001, 0.0004, 0.0025, "m", "calibration", "ours")
 SHELL_RESISTANCE_M = Constant(0.010, 0.004, 0.025, "m", "calibration", "ours")
 
+RIBS_RESISTANCE_M = Constant(0.020, 0.010, 0.050, "m", "calibration", "ours")
 BONE_IN_SECTION = Constant(0.35, 0.2, 0.6, "1", "calibration", "ours")
 
 # --- what the knife and the tap do ---------------------------------------------------------

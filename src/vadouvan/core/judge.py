@@ -176,7 +176,7 @@ def _salt_figures(case: HoldCase, hours: float) -> tuple[Figure, ...]:
 def _salt_picture(case: HoldCase, hours: float) -> SaltPicture:
     """Salt against depth at an hour, from the surface to the deepest point, in 24 steps."""
     path = case.cut.piece.path
-    across = path.far_resistance_m is not None or (case.cut.shape == "slab" and case.cut.bone == "face")
+    across = path.far_resistance_m is not None or (case.cut.shape == "slab" and case.cut.bone in ("face", "ribs"))
     reach_m = case.cut.thickness_m if across else case.cut.piece.far_m
     depths = [reach_m * step / 24 for step in range(25)]
     tasted = TASTED_SALT_KG_PER_KG_WATER.value * case.water_share * 1000

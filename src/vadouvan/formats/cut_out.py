@@ -52,6 +52,8 @@ class PieceOut(BaseModel):
     meat_g: float
     open_area_cm2: float
     surface_cm2: float
+    volume_cm3: float
+    volume_over_open_area_mm: float
     deepest_mm: float
     film_g: float
     scores: list[ScoreOut]
@@ -98,6 +100,8 @@ def piece_out(cut: Cut) -> PieceOut:
         meat_g=cut.meat_kg * 1000,
         open_area_cm2=cut.open_area_m2 * 1e4,
         surface_cm2=piece.surface_m2 * cut.open_area_m2 / piece.open_area_m2 * 1e4,
+        volume_cm3=piece.volume_m3 * cut.pieces * 1e6,
+        volume_over_open_area_mm=piece.volume_m3 / piece.open_area_m2 * 1000,
         deepest_mm=piece.far_m * 1000,
         film_g=surface.film_kg * 1000,
         scores=_scores(cut),

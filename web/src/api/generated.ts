@@ -869,7 +869,7 @@ export interface components {
              * Bone
              * @enum {string}
              */
-            bone: "none" | "face" | "core";
+            bone: "none" | "face" | "ribs" | "core";
             /** Bone Radius Mm */
             bone_radius_mm: number;
             /** Bone Share Pct */
@@ -912,6 +912,10 @@ export interface components {
             thickness_low_mm: number;
             /** Thickness Mm */
             thickness_mm: number;
+            /** Volume Cm3 */
+            volume_cm3: number;
+            /** Volume Over Open Area Mm */
+            volume_over_open_area_mm: number;
             /** Width Mm */
             width_mm: number;
         };

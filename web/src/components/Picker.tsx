@@ -58,6 +58,7 @@ export function Picker({ question, options, value, onPick, ...row }: PickerProps
             }}
           />
           <ComboboxOptions
+            modal={false}
             anchor={{ to: 'bottom start', gap: 4 }}
             className="z-20 max-h-80! w-(--input-width) overflow-y-auto rounded-md border-2 border-enamel bg-raised empty:hidden"
           >

@@ -33,7 +33,7 @@ export function Section({ piece, salt, room, system = 'metric' }: SectionProps) 
       <Scores scores={piece.scores} drawn={drawn} />
       <Cover piece={piece} drawn={drawn} path={path} />
       <path d={path} fill="none" stroke="var(--ink)" strokeWidth="2" />
-      {drawn.boneFace && <BoneBelow width={width} y={height} />}
+      {drawn.boneFace && <BoneBelow width={width} y={height} ribs={piece.bone === 'ribs'} />}
       {drawn.boneRadius > 0 && <BoneCore drawn={drawn} />}
       <Ruler length={height} scale={drawn.scale} system={system} upright />
       <g transform={`translate(0 ${height + below + 8})`}>
@@ -45,10 +45,11 @@ export function Section({ piece, salt, room, system = 'metric' }: SectionProps) 
 
 function toDraw(piece: DrawnPiece, across: boolean, room: { width: number; height: number }): Drawn {
   const round = piece.shape === 'cylinder' || piece.shape === 'ball' || piece.bone === 'core'
-  const wide = round ? piece.thickness_mm * (piece.shape === 'irregular' ? 1.25 : 1) : piece.width_mm
+  const broad = piece.shape === 'irregular' ? 1.25 : piece.shape === 'slab' ? 1.8 : 1
+  const wide = round ? piece.thickness_mm * broad : piece.width_mm
   const scale = Math.min(room.height / piece.thickness_mm, 9)
   const whole = wide * scale
-  const boneFace = piece.bone === 'face'
+  const boneFace = piece.bone === 'face' || piece.bone === 'ribs'
   const capped = piece.cover !== 'none' && !piece.cover_all_round
   return {
     shape: piece.shape === 'slab' && piece.bone === 'core' ? 'cylinder' : piece.shape,
@@ -59,7 +60,7 @@ function toDraw(piece: DrawnPiece, across: boolean, room: { width: number; heigh
     boneFace,
     boneRadius: piece.bone === 'core' ? piece.bone_radius_mm * scale : 0,
     coverAllRound: piece.cover !== 'none' && piece.cover_all_round,
-    coverBelow: capped && !boneFace,
+    coverBelow: capped && (!boneFace || piece.bone === 'ribs'),
     across,
   }
 }
@@ -67,6 +68,7 @@ function toDraw(piece: DrawnPiece, across: boolean, room: { width: number; heigh
 function words(piece: DrawnPiece): string {
   const parts = [`Section to scale, ${piece.thickness_mm.toFixed(0)} mm thick`]
   if (piece.bone === 'face') parts.push('bone along one face')
+  if (piece.bone === 'ribs') parts.push('ribs on one side')
   if (piece.bone === 'core') parts.push('bone in the middle')
   if (piece.cover !== 'none')
     parts.push(`${piece.cover} ${piece.cover_all_round ? 'all round' : 'on one side'}`)

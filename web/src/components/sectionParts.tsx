@@ -20,6 +20,7 @@ export interface DrawnPiece {
 }
 
 export const BONE_PX = 12
+const LABEL_PX = 32
 export const COVER_PX: Record<string, number> = { skin: 5, fat: 10, rind: 9, membrane: 3, shell: 5 }
 
 /** Cuts from above, at their depth and spacing. */
@@ -85,11 +86,15 @@ export function Cover({ piece, drawn, path }: { piece: DrawnPiece; drawn: Drawn;
       </g>
     )
   }
-  const y = above ? -thick : drawn.height
+  const y = above ? -thick : drawn.height + (drawn.boneFace ? BONE_PX : 0)
   return (
     <g>
       <rect y={y} width={drawn.width} height={thick} fill={colour} stroke="var(--ink)" opacity="0.9" />
-      <Label x={drawn.width - 4} y={above ? 0 : drawn.height + thick} text={name} />
+      <Label
+        x={!above && drawn.boneFace ? 74 : drawn.width - 4}
+        y={above ? -thick - 2 : y + thick + 3}
+        text={name}
+      />
     </g>
   )
 }
@@ -112,20 +117,26 @@ function Label({ x, y, text }: { x: number; y: number; text: string }) {
   )
 }
 
-/** Bone along the lower face. */
-export function BoneBelow({ width, y }: { width: number; y: number }) {
+/** Bone along the lower face, whole or as ribs with meat between. */
+export function BoneBelow({ width, y, ribs }: { width: number; y: number; ribs: boolean }) {
+  const count = ribs ? Math.max(2, Math.round(width / 60)) : 1
+  const step = width / count
   return (
     <g>
-      <rect
-        x="0"
-        y={y}
-        width={width}
-        height={BONE_PX}
-        fill="url(#bone)"
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-      />
-      <Label x={width - 4} y={y + 10} text="bone" />
+      {Array.from({ length: count }, (_, index) => (
+        <rect
+          key={index}
+          x={index * step + (ribs ? step * 0.2 : 0)}
+          y={y}
+          width={ribs ? step * 0.6 : width}
+          height={BONE_PX}
+          rx={ribs ? 5 : 0}
+          fill="url(#bone)"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
+      ))}
+      <Label x={width - 4} y={y + 10} text={ribs ? 'ribs' : 'bone'} />
     </g>
   )
 }
@@ -165,7 +176,7 @@ export function Ruler({
   return (
     <g stroke="var(--ink)" fill="var(--quiet)" fontSize="13">
       <path d={upright ? `M-8 0V${length}` : `M0 6H${length}`} strokeWidth="1.2" />
-      {rulerMarks(length / scale, system).map(({ at, label }) => (
+      {rulerMarks(length / scale, system, length / LABEL_PX).map(({ at, label }) => (
         <g key={at} transform={upright ? `translate(-8 ${at * scale})` : `translate(${at * scale} 6)`}>
           <path d={upright ? 'M0 0H-6' : 'M0 0V6'} />
           <text

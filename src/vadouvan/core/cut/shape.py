@@ -4,9 +4,9 @@ Any compact piece is run as one radial problem whose area grows with ``(x / leng
 exponent and length are matched to the piece's volume-to-area ratio and its slowest decay rate
 (``calibration``; against product solutions of cubes and cuboids within 1.2 % of uptake).
 
-Bone blocks: along one face of a slab or cuboid the way is the full thickness; in the middle of
-a round piece the path is a ring. Skin, fat and membranes resist: each counts as a length of
-lean meat that resists as much (:mod:`vadouvan.core.cut.cover`).
+Bone blocks: along one face of a slab or cuboid the way is the full thickness; ribs let some
+through between them; in the middle of a round piece the path is a ring. Skin, fat and membranes
+resist: each counts as a length of lean meat that resists as much (:mod:`vadouvan.core.cut.cover`).
 """
 
 from __future__ import annotations
@@ -17,10 +17,10 @@ from dataclasses import dataclass, replace
 from itertools import pairwise
 from typing import Literal
 
-from vadouvan.core.constants import BONE_IN_SECTION
+from vadouvan.core.constants import BONE_IN_SECTION, RIBS_RESISTANCE_M
 
 ShapeName = Literal["slab", "strip", "cylinder", "cube", "cuboid", "ball", "irregular"]
-Bone = Literal["none", "face", "core"]
+Bone = Literal["none", "face", "ribs", "core"]
 
 # Exponent p against s = (slowest eigenvalue) * (V/A)^2, for a radial problem on (x/L)^p.
 _MATCH = (
@@ -145,14 +145,18 @@ def _slab(shape: ShapeName, size: Size, openness: Openness) -> Piece:
     thick, cover_m = size.thickness_m, openness.cover_m
     one_open = openness.bone == "face"
     face_m2 = size.volume_m3 / thick
-    if one_open:
+    if openness.bone == "ribs":
+        # Meat shows between the ribs; a membrane lies on that side and is in the way there.
+        path = Path(0.0, thick, far_resistance_m=RIBS_RESISTANCE_M.value + cover_m)
+        far_m = (thick + min(thick, RIBS_RESISTANCE_M.value + cover_m)) / 2
+    elif one_open:
         path, far_m = Path(0.0, thick, resistance_m=cover_m), thick
     elif cover_m > 0 and not openness.cover_all_round:
         path = Path(0.0, thick, far_resistance_m=cover_m)
         far_m = min(thick, (thick + min(cover_m, thick)) / 2)
     else:
         path, far_m = Path(0.0, thick / 2, resistance_m=cover_m), thick / 2
-    closed = 1 if one_open or (cover_m > 0 and not openness.cover_all_round) else 0
+    closed = 1 if one_open or openness.bone == "ribs" or (cover_m > 0 and not openness.cover_all_round) else 0
     return Piece(
         shape=shape,
         size=size,
@@ -168,7 +172,7 @@ def _slab(shape: ShapeName, size: Size, openness: Openness) -> Piece:
 def _box(shape: ShapeName, size: Size, openness: Openness) -> Piece:
     """Strips, cubes, cuboids and uneven pieces: open on all sides that nothing blocks or covers."""
     thick_half = size.thickness_m / 2
-    bone_below = openness.bone == "face"
+    bone_below = openness.bone in ("face", "ribs")
     lag_m = 0.0 if openness.cover_all_round else openness.cover_m
     # A closed face doubles the way from the other; a cover stands in between. With bone below and a
     # cover above, the cover lengthens the only short way.
@@ -255,7 +259,7 @@ def bone_radius_m(thickness_m: float, bone_share: float) -> float:
 def _capped(piece: Piece) -> Piece:
     """A round piece under its cover: all round as a resistance, one side as surface lost."""
     openness = piece.openness
-    blocks = openness.bone == "face"
+    blocks = openness.bone in ("face", "ribs")
     if openness.cover_all_round and not blocks:
         return replace(piece, path=replace(piece.path, resistance_m=openness.cover_m))
     if openness.cover_m <= 0 and not blocks:

@@ -14,7 +14,12 @@ export const shapes = options({
   irregular: 'uneven',
 })
 export const evenness = options({ even: 'even', uneven: 'somewhat', 'very uneven': 'very uneven' })
-export const bones = options({ none: 'none', face: 'along one face', core: 'in the middle' })
+export const bones = options({
+  none: 'none',
+  face: 'along one face',
+  ribs: 'ribs on one side',
+  core: 'in the middle',
+})
 export const covers = options({
   none: 'nothing',
   skin: 'skin',

@@ -59,10 +59,11 @@ lock: setup
 setup: .venv/.run
 setup-test: .venv/.dev
 
-.venv/.tools: requirements/tools.txt
+.venv/.tools: requirements/tools.txt pyproject.toml
 	@$(PYTHON) -c 'import sys; sys.exit(sys.version_info < (3, 11))' || { echo "Vadouvan needs Python 3.11 or newer; set PYTHON=..."; exit 1; }
 	test -x $(BIN)/python || $(PYTHON) -m venv .venv
 	$(BIN)/python -m pip install --quiet --require-hashes -r requirements/tools.txt
+	$(UV) pip install --quiet --no-deps --no-build-isolation --python $(BIN)/python --editable .
 	@touch $@
 
 .venv/.run: .venv/.tools requirements/run.txt

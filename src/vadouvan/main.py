@@ -29,9 +29,10 @@ def new_id() -> str:
 
 def build(settings: Settings) -> FastAPI:
     """The application for these settings; a demo kitchen is filled on its first start only."""
+    is_new = not settings.database.exists()
     engine = open_database(settings.database)
     batches = Batches(engine)
-    if settings.demo and batches.count() == 0:
+    if settings.demo and is_new:
         for draft in demo_batches(utc_now()):
             batches.add(new_id(), draft, now=utc_now())
     context = Context(shipped_kitchen(), batches, OwnCuts(engine), now=utc_now, new_id=new_id)

@@ -35,11 +35,6 @@ class Batches:
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
 
-    def count(self) -> int:
-        """How many batches are kept."""
-        with Session(self._engine) as session:
-            return session.scalar(select(func.count()).select_from(BatchRow)) or 0
-
     def all(self) -> list[KeptBatch]:
         """All batches in the order they were made."""
         with Session(self._engine) as session:

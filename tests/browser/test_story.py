@@ -202,6 +202,16 @@ class Keeping(BrowserCase):
         chooser.set_input_files({"name": "b.json", "mimeType": "application/json", "buffer": text.encode()})
         expect(page.get_by_role("textbox", name="Name of the dish")).to_have_value("Harbour tofu")
 
+    def test_a_way_to_the_salt_is_taken_with_one_press(self) -> None:
+        """Short of salt: the offer changes its line, and the salt is as aimed."""
+        page = self.open("/")
+        page.get_by_role("link", name=re.compile("Saturday legs")).click()
+        page.get_by_role("button", name=re.compile("table salt instead of 29 g")).press("Enter")
+        expect(page.get_by_role("textbox", name=re.compile("What you wrote: 33.* g table salt"))).to_be_visible()
+        expect(page.get_by_text("salt as aimed").first).to_be_visible()
+        expect(page.get_by_role("list", name="Ways to the salt you aim for")).to_have_count(0)
+        expect(page.get_by_text("All kept")).to_be_visible()
+
     def test_a_pasted_list_becomes_lines(self) -> None:
         """Three lines pasted on the counter are three lines of a mix."""
         page = self.open("/")

@@ -7,14 +7,18 @@ from datetime import datetime
 
 from vadouvan.core.clock.plan import Plan, Sleep, plan_for
 from vadouvan.core.constants import TASTED_SALT_KG_PER_KG_WATER
+from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft import Draft
 from vadouvan.core.figure import Figure, Given, Working
 from vadouvan.core.hold.candidates import NEVER_H, HoldCase, hold_case
+from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.window import Edge, Window, window_of
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.amount import Portion
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Film, balance_of, per_kg_figure, ph_figure
+from vadouvan.core.mix.salt_offers import SaltOffer, salt_offers
+from vadouvan.core.mix.solver import Aims
 from vadouvan.core.mix.span import SaltState, Span, salt_state, span_of
 from vadouvan.core.reading.draft import Reading, read_draft
 from vadouvan.core.sentences import judgement_sentence, plan_sentence, trouble_sentence
@@ -44,6 +48,7 @@ class Judgement:
     grams: tuple[Figure, ...] = ()
     spans: tuple[Span, ...] = ()
     salt: SaltState | None = None
+    offers: tuple[SaltOffer, ...] = ()
     needed: Figure | None = None
     servings: float | None = None
     window: Window | None = None
@@ -67,7 +72,17 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     unread = any(problem.field.startswith("mix") for problem in reading.problems)
     if hold is None or unread:
         spans = _spans(balance, salt)
-        return Judgement(reading, trouble_sentence(reading), balance, figures, grams, spans, salt, needed, servings)
+        return Judgement(
+            reading=reading,
+            sentence=trouble_sentence(reading),
+            balance=balance,
+            figures=figures,
+            grams=grams,
+            spans=spans,
+            salt=salt,
+            needed=needed,
+            servings=servings,
+        )
     window = window_of(cut, balance, hold)
     case = hold_case(cut, balance, hold)
     meal = reading.meal
@@ -80,6 +95,7 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         grams=grams,
         spans=_spans(balance, salt),
         salt=salt,
+        offers=_offers(reading.portions, salt, cut, hold, kitchen),
         needed=needed,
         servings=servings,
         window=window,
@@ -87,6 +103,17 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         plan=plan,
         plan_says=plan_sentence(plan) if plan else "",
     )
+
+
+def _offers(
+    portions: tuple[Portion, ...], salt: SaltState | None, cut: Cut, hold: Hold, kitchen: Kitchen
+) -> tuple[SaltOffer, ...]:
+    """Ways to bring the salt to its target."""
+    if salt is None:
+        return ()
+    surface = cut.prepared.surface
+    aims = Aims(cut.meat_kg, cut.water_kg, salt.settles, {"salt": hold.salt_target})
+    return tuple(salt_offers(portions, salt, aims, Film(surface.film_kg, surface.acid_kg), kitchen.pantry))
 
 
 def _occasion(reading: Reading) -> tuple[Figure | None, float | None]:

@@ -6,6 +6,7 @@ Numbers stand in the unit that their name ends in; times are ISO 8601 with an of
 from __future__ import annotations
 
 from collections.abc import Mapping
+from dataclasses import asdict
 from datetime import datetime
 
 from pydantic import BaseModel
@@ -97,6 +98,15 @@ class SpanOut(BaseModel):
     parts: list[PartOut]
 
 
+class SaltOfferOut(BaseModel):
+    """A way to the salt target: a line to add (empty ``line_id``) or to change."""
+
+    line_id: str
+    text: str
+    says: str
+    also: str
+
+
 class LimitOut(BaseModel):
     """A limit, its hour and its words."""
 
@@ -167,6 +177,7 @@ class JudgementOut(BaseModel):
     salt_in_meat_g_per_kg: float | None = None
     salt_left_g: float | None = None
     salt_says: str | None = None
+    salt_offers: list[SaltOfferOut]
     ingredients: list[IngredientOut]
     spans: list[SpanOut]
     window: WindowOut | None = None
@@ -191,6 +202,7 @@ def judgement_out(judgement: Judgement, cautions: Mapping[str, Caution]) -> Judg
         sentence=judgement.sentence,
         **{name: _value(figures, name) for name in _TOLD_AS_NUMBERS},
         salt_says=judgement.salt.says if judgement.salt else None,
+        salt_offers=[SaltOfferOut(**asdict(offer)) for offer in judgement.offers],
         ingredients=_ingredients(judgement),
         spans=[_span(span) for span in judgement.spans],
         window=_window(judgement.window) if judgement.window else None,

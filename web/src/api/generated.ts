@@ -713,6 +713,8 @@ export interface components {
             salt_in_meat_g_per_kg?: number | null;
             /** Salt Left G */
             salt_left_g?: number | null;
+            /** Salt Offers */
+            salt_offers: components["schemas"]["SaltOfferOut"][];
             /** Salt Says */
             salt_says?: string | null;
             section?: components["schemas"]["SectionOut"] | null;
@@ -977,6 +979,20 @@ export interface components {
             given: string;
             /** Wrong */
             wrong: string;
+        };
+        /**
+         * SaltOfferOut
+         * @description A way to the salt target: a line to add (empty ``line_id``) or to change.
+         */
+        SaltOfferOut: {
+            /** Also */
+            also: string;
+            /** Line Id */
+            line_id: string;
+            /** Says */
+            says: string;
+            /** Text */
+            text: string;
         };
         /**
          * ScoreOut

@@ -49,7 +49,7 @@ export function BatchPage() {
         change={change}
         step={(way) => void step(way)}
       />
-      <main className="grow px-4 py-4 wide:px-7">
+      <main className="grow px-4 py-3 wide:px-7">
         <h1 className="sr-only">
           {state.draft.name || 'Unnamed batch'}: {name}
         </h1>

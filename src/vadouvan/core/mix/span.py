@@ -30,11 +30,16 @@ class Span:
 
 @dataclass(frozen=True)
 class SaltState:
-    """Salt against its target: what the meat settles to, what the mix needs, grams short (over, if negative)."""
+    """Salt against its target: what the meat settles to, what the mix needs, grams short (over, if negative).
+
+    ``settles``: the mix is a bath, judged by what it settles to.
+    """
 
     settles_g_per_kg: float
     wanted_g_per_kg: float
     short_g: float
+    settles: bool
+    is_on_target: bool
     says: str
 
 
@@ -79,7 +84,14 @@ def salt_state(balance: Balance, meat_water_kg: float, target: float) -> SaltSta
     settles = balance.salt_kg / all_water_kg * meat_water_kg / balance.meat_kg
     wanted_kg = target * balance.meat_kg / meat_water_kg * all_water_kg
     short_g = (wanted_kg - balance.salt_kg) * 1000
-    return SaltState(settles * 1000, wanted_kg / balance.meat_kg * 1000, short_g, _salt_says(short_g, settles, target))
+    return SaltState(
+        settles_g_per_kg=settles * 1000,
+        wanted_g_per_kg=wanted_kg / balance.meat_kg * 1000,
+        short_g=short_g,
+        settles=is_bath,
+        is_on_target=abs(settles - target) <= SALT_ON_TARGET * target,
+        says=_salt_says(short_g, settles, target),
+    )
 
 
 def _salt_says(short_g: float, settles: float, target: float) -> str:

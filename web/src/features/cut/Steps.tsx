@@ -34,7 +34,7 @@ export function Steps({ batch, draft, change }: StepsProps) {
     ])
   }
   return (
-    <section aria-labelledby="done" className="mt-2">
+    <section aria-labelledby="done" className="mt-1">
       <div className="flex items-center justify-between border-b-4 border-double border-rule">
         <h2 id="done" className="text-lg text-quiet">
           what was done to it
@@ -63,7 +63,7 @@ export function Steps({ batch, draft, change }: StepsProps) {
           </MenuItems>
         </Menu>
       </div>
-      <ol>
+      <ol className="wide:max-h-36 wide:overflow-y-auto">
         {steps.map((step, index) => (
           <StepLine
             key={step.id}

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { Batch, Draft } from '../../api/client'
+import type { Batch, Draft, SaltOffer } from '../../api/client'
 import { SpanRule } from '../../components/SpanRule'
 import { Working } from '../../components/Working'
 import { EntryLine } from './EntryLine'
@@ -41,8 +41,20 @@ export function MixStage({ batch, draft, change }: StageProps) {
           </p>
           {judgement.salt_says !== null && <p className="font-semibold">{judgement.salt_says}</p>}
         </div>
+        <Offers
+          batch={batch}
+          onTake={(offer) => {
+            setMix((mix) =>
+              offer.line_id === ''
+                ? withLines(mix, [offer.text])
+                : mix.map((old) => (old.id === offer.line_id ? { ...old, text: offer.text } : old)),
+            )
+          }}
+        />
         {tooMany && <Faulty fault={tooMany} />}
-        <ol className="wide:max-h-[calc(100dvh-22.5rem)] wide:overflow-y-auto">
+        <ol
+          className={`${judgement.salt_offers.length > 0 ? 'wide:max-h-[calc(100dvh-26.5rem)]' : 'wide:max-h-[calc(100dvh-22.5rem)]'} wide:overflow-y-auto`}
+        >
           {draft.mix.map((line) => (
             <LedgerLine
               key={line.id}
@@ -71,6 +83,30 @@ export function MixStage({ batch, draft, change }: StageProps) {
       </div>
       <Spans batch={batch} chosen={chosen} onChoose={setChosen} />
     </div>
+  )
+}
+
+/** Ways to bring the salt to where it is wanted, one press each. */
+function Offers({ batch, onTake }: { batch: Batch; onTake: (offer: SaltOffer) => void }) {
+  const offers = batch.judgement.salt_offers
+  if (offers.length === 0) return null
+  return (
+    <ul className="flex flex-wrap gap-2 border-b border-rule py-2" aria-label="Ways to the salt you aim for">
+      {offers.map((offer) => (
+        <li key={offer.says}>
+          <button
+            type="button"
+            className="act"
+            onClick={() => {
+              onTake(offer)
+            }}
+          >
+            {offer.says}
+            {offer.also !== '' && <span className="font-normal text-quiet"> ({offer.also} g/kg)</span>}
+          </button>
+        </li>
+      ))}
+    </ul>
   )
 }
 

@@ -1,0 +1,130 @@
+"""The solver against arithmetic and scipy's general optimiser, and the ways to a salt target."""
+
+from __future__ import annotations
+
+import unittest
+
+import numpy as np
+from scipy.optimize import minimize
+
+from tests.drafts import judged, steak
+from vadouvan.core.draft import Draft, LineSaid
+from vadouvan.core.examples import lines
+from vadouvan.core.mix.amount import Portion
+from vadouvan.core.mix.solver import PULL, Aims, solve
+from vadouvan.core.reading.draft import portion_of
+from vadouvan.data.tables import shipped_kitchen
+
+PANTRY = shipped_kitchen().pantry
+
+
+def portions(*texts: str) -> list[Portion]:
+    """Portions of typed lines, with their numbers as identities."""
+    return [portion_of(LineSaid(str(number), text), PANTRY) for number, text in enumerate(texts)]
+
+
+class Solver(unittest.TestCase):
+    """Targets, locks, and what cannot be reached."""
+
+    def test_five_salty_things_with_two_locked(self) -> None:
+        """Salt and acid are met to a tenth of a gram a kilogram, and the locked amounts stay."""
+        mix = portions(
+            "60 g soy sauce", "10 g fish sauce", "20 g mustard", "15 g white miso", "4 g salt", "30 g lemon juice"
+        )
+        aims = Aims(1.0, 0.73, False, {"salt": 0.013, "acid": 0.002})
+        found = solve(mix, aims, locked=frozenset({"0", "2"}))
+        self.assertEqual(found.unmet, ())
+        self.assertEqual((found.amounts_kg["0"], found.amounts_kg["2"]), (0.060, 0.020))
+        salt = sum(p.ingredient.salt.value * found.amounts_kg[p.line_id] for p in mix)
+        self.assertAlmostEqual(salt, 0.013, delta=1e-5)
+
+    def test_a_bath_is_aimed_at_what_it_settles_to(self) -> None:
+        """29.167 g of pure salt for 1.25 % in 1 kg of meat (75 % water) and 1 kg of water: mass balance."""
+        mix = portions("20 g salt", "1002 g water")
+        found = solve(mix, Aims(1.0, 0.75, True, {"salt": 0.0125}), locked=frozenset({"1"}))
+        self.assertAlmostEqual(found.amounts_kg["0"] * 0.985 * 1000, 29.167, delta=0.05)
+
+    def test_what_cannot_be_reached_is_named_with_the_nearest(self) -> None:
+        """Less salt than the locked soy brings: unmet, with what it comes to."""
+        mix = portions("100 g soy sauce", "20 g honey")
+        found = solve(mix, Aims(1.0, 0.73, False, {"salt": 0.005}), locked=frozenset({"0"}))
+        self.assertEqual([one.aim for one in found.unmet], ["salt"])
+        self.assertAlmostEqual(found.unmet[0].got, 0.0143, delta=1e-4)
+
+    def test_no_amount_is_ever_negative(self) -> None:
+        """However far off the aims are."""
+        mix = portions("60 g soy sauce", "30 g honey", "30 g olive oil")
+        for salt, sugar in ((0.0, 0.05), (0.05, 0.0), (0.0, 0.0)):
+            found = solve(mix, Aims(1.0, 0.73, False, {"salt": salt, "sugar": sugar, "total": 0.1}))
+            self.assertTrue(all(amount >= -1e-9 for amount in found.amounts_kg.values()))
+
+    def test_as_near_as_a_general_optimiser_finds(self) -> None:
+        """On 200 random problems our objective is no worse than scipy's L-BFGS-B finds."""
+        rng = np.random.default_rng(7)
+        names = ["soy sauce", "honey", "lemon juice", "yoghurt", "olive oil", "salt", "mustard", "water", "sugar"]
+        for _ in range(200):
+            chosen = rng.choice(names, size=rng.integers(3, 8), replace=False)
+            mix = portions(*(f"{rng.integers(2, 90)} g {name}" for name in chosen))
+            aims = Aims(
+                1.0, 0.73, False, {"salt": float(rng.uniform(0.004, 0.02)), "sugar": float(rng.uniform(0, 0.03))}
+            )
+            found = solve(mix, aims)
+            mine = objective(mix, aims, np.array([found.amounts_kg[p.line_id] for p in mix]), pull=0.0)
+            start = np.array([p.mass_kg.value for p in mix])
+            theirs = optimised(mix, aims, start)
+            self.assertLessEqual(mine, objective(mix, aims, theirs, pull=0.0) + 1e-3)
+
+
+def optimised(mix: list[Portion], aims: Aims, start: np.ndarray) -> np.ndarray:
+    """The best amounts that scipy's bounded quasi-Newton method finds."""
+
+    def miss(amounts: np.ndarray) -> float:
+        return objective(mix, aims, amounts)
+
+    found = minimize(miss, start, bounds=[(0, None)] * len(mix), method="L-BFGS-B")
+    return np.asarray(found.x)
+
+
+def objective(mix: list[Portion], aims: Aims, amounts: np.ndarray, pull: float = PULL) -> float:
+    """Squared relative misses of salt and sugar, and the pull towards the start."""
+    salt = sum(p.ingredient.salt.value * x for p, x in zip(mix, amounts, strict=True))
+    sugar = sum(p.ingredient.sugar.value * x for p, x in zip(mix, amounts, strict=True))
+    pairs = ((salt, aims.values["salt"]), (sugar, aims.values["sugar"]))
+    misses = [(got - wanted) / max(wanted, 1e-3) for got, wanted in pairs]
+    start = np.array([p.mass_kg.value for p in mix])
+    moved = (amounts - start) / np.maximum(start, 0.002)
+    return float(sum(miss**2 for miss in misses) + pull * np.sum(moved**2))
+
+
+class Offers(unittest.TestCase):
+    """Ways to the salt target."""
+
+    def test_each_way_ends_on_the_target(self) -> None:
+        """Short or over, paste or bath: taking any offer makes the salt as aimed."""
+        for mix in (
+            ("8 g salt", "30 g olive oil"),
+            ("60 g soy sauce", "10 g fish sauce", "20 g honey"),
+            ("12 g salt", "600 g yoghurt"),
+            ("30 g salt", "40 g lemon juice"),
+            ("40 g olive oil", "2 g dried oregano"),
+        ):
+            draft = steak(*mix)
+            offers = judged(draft).offers
+            self.assertTrue(offers, mix)
+            for offer in offers:
+                with self.subTest(mix=mix, offer=offer.says):
+                    kept = [line.text if line.id != offer.line_id else offer.text for line in draft.mix]
+                    texts = kept if offer.line_id else [*kept, offer.text]
+                    after = judged(Draft("x", draft.cut, lines(*texts), draft.hold)).salt
+                    assert after is not None
+                    self.assertEqual(after.says, "salt as aimed")
+
+    def test_nothing_is_offered_on_the_target(self) -> None:
+        """No way to where one is."""
+        self.assertEqual(judged(steak("12.2 g salt")).offers, ())
+
+    def test_what_else_moves_is_said(self) -> None:
+        """More mustard brings fat and acid too."""
+        offers = judged(steak("40 g mustard", "6 g salt", "30 g honey")).offers
+        mustard = next(offer for offer in offers if "mustard" in offer.text)
+        self.assertIn("fat", mustard.also)

@@ -40,6 +40,20 @@ class SaidLines(unittest.TestCase):
                     self.assertLessEqual(found.mass_kg.low, found.mass_kg.value)
                     self.assertGreaterEqual(found.mass_kg.high, found.mass_kg.value)
 
+    def test_the_corpus_is_large_and_every_miss_is_listed(self) -> None:
+        """At least 150 lines of our own making; those not read as written beside them."""
+        misses = []
+        for row in rows("amounts"):
+            found = portion(row["line"])
+            typical = float(row["grams"])
+            if (
+                found.ingredient.id != row["ingredient"]
+                or abs(found.mass_kg.value * 1000 - typical) > 0.02 * typical + 0.01
+            ):
+                misses.append(f"{row['line']}: {found.ingredient.id}, {found.mass_kg.value * 1000:.2f} g")
+        self.assertGreaterEqual(len(rows("amounts")), 150)
+        self.assertEqual(misses, [])
+
     def test_guesses_are_marked_and_grams_are_not(self) -> None:
         """Grams are said; a splash, a clove and a range are guessed."""
         self.assertFalse(portion("12 g salt").guessed)
@@ -77,6 +91,10 @@ class BadLines(unittest.TestCase):
             ("2 tbsp oregno seed powder", "is not in the pantry", ""),
             ("1/0 cup water", "has no amount", ""),
             ("🙂", "has no amount", ""),
+            ("salt to taste", "leaves the amount open", "taste before contact"),
+            ("the rest of the bottle of soy", "cannot be weighed", "Weigh it"),
+            ("1 tsp each salt and pepper", "several ingredients at once", "one ingredient a line"),
+            ("2 sticks cinnamon bark powder", "is not in the pantry", ""),
             ("5 Esslöffel Honig", "is not in the pantry", ""),
         ):
             with self.subTest(text=text), self.assertRaises(InputError) as caught:

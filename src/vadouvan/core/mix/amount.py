@@ -10,6 +10,7 @@ import re
 from dataclasses import dataclass
 
 from vadouvan.core.mix.ingredient import Ingredient
+from vadouvan.core.mix.tidy import tidied
 from vadouvan.core.said.numbers import Spread, leading_number
 from vadouvan.core.said.units import LENGTH_M, MASS_KG, VOLUME_M3, unit_word
 from vadouvan.errors import InputError
@@ -18,17 +19,23 @@ from vadouvan.errors import InputError
 VAGUE_M3 = {
     "pinch": Spread(0.31e-6, 0.2e-6, 0.6e-6), "dash": Spread(0.6e-6, 0.3e-6, 1.2e-6),
     "drop": Spread(0.05e-6, 0.03e-6, 0.08e-6), "splash": Spread(10e-6, 5e-6, 20e-6),
-    "drizzle": Spread(10e-6, 5e-6, 18e-6), "glug": Spread(20e-6, 12e-6, 35e-6),
+    "pint": Spread(520e-6, 473e-6, 568e-6), "drizzle": Spread(10e-6, 5e-6, 18e-6), "glug": Spread(20e-6, 12e-6, 35e-6),
 }  # fmt: skip
 # Measures that only make sense for an ingredient that has a weight for them.
 PIECE_UNITS = {
     "clove", "head", "leaf", "sprig", "bunch", "stick", "stalk", "slice", "ring", "cube", "quarter",
     "pod", "star", "knob", "handful", "juice", "zest",
 }  # fmt: skip
+NAMES_TOO = ("clove", "star")  # measures that are also ingredients: cloves, star anise
 _PLURALS = {
     "leaves": "leaf",
     "bunches": "bunch",
     "dashes": "dash",
+    "halves": "each",
+    "bulb": "head",
+    "bulbs": "head",
+    "twig": "sprig",
+    "twigs": "sprig",
     "splashes": "splash",
     "pinches": "pinch",
     "pieces": "each",
@@ -49,6 +56,7 @@ _MANNER = {
 }
 
 MOST_KG = 10.0
+ABOUT = 0.15  # "about" widens an amount by so much either way
 ACCEPTED = 'Write an amount and an ingredient, such as "12 g salt", "2 tbsp cider vinegar" or "8 cloves garlic".'
 
 
@@ -86,14 +94,16 @@ def read_line(text: str, *, field: str) -> SaidLine:
     >>> read_line("a third of a cup of yoghurt, beaten", field="mix.0").names
     ('yoghurt',)
     """
-    if re.match(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]", text):
+    if re.match(r"^\s*(?:-|−\s*)[\d½¼¾⅓⅔.]", text):
         raise _bad(
             field,
             text,
             f'"{text.strip()}" takes something away.',
             "Write an amount above zero; to take an ingredient out, remove its line.",
         )
-    body, _, preparation = text.strip().partition(",")
+    _refuse_what_is_no_amount(text, field)
+    plain = tidied(text)
+    body, _, preparation = _at_comma(plain.text)
     body = re.sub(r"\(.*?\)", " ", body).strip()
     parts = _juice_or_zest(body) or _plain(body)
     if parts is None:
@@ -104,7 +114,35 @@ def read_line(text: str, *, field: str) -> SaidLine:
     names = tuple(filter(None, (_bare_name(name) for name in raw_names)))
     if not names:
         raise _bad(field, text, f'"{text.strip()}" of what?', "Write the ingredient after the amount.")
+    if plain.about:
+        number, guessed = Spread(number.value, number.low * (1 - ABOUT), number.high * (1 + ABOUT)), True
     return SaidLine(text, number, unit, names, preparation.strip(), manner, guessed or number.low != number.high)
+
+
+def _at_comma(text: str) -> tuple[str, str, str]:
+    """A line cut at its first comma that is not part of a number."""
+    head, comma, tail = text, "", ""
+    match = re.search(r",(?!\d)", text)
+    if match:
+        head, comma, tail = text[: match.start()], ",", text[match.end() :]
+    return head, comma, tail
+
+
+def _refuse_what_is_no_amount(text: str, field: str) -> None:
+    """Raises InputError for words that leave the amount to the cook or to the bottle."""
+    if re.search(r"\bto taste\b", text, re.IGNORECASE):
+        wrong = f'"{text.strip()}" leaves the amount open.'
+        raise _bad(
+            field,
+            text,
+            wrong,
+            "Write a first amount; for salt 10 to 12 g a kilogram of meat, then taste before contact.",
+        )
+    if re.search(r"\b(?:rest|remainder) of the\b|\bas needed\b", text, re.IGNORECASE):
+        raise _bad(field, text, f'"{text.strip()}" cannot be weighed.', "Weigh it, or read what is left off the label.")
+    if re.search(r"\beach\b.*\band\b", text, re.IGNORECASE):
+        wrong = f'"{text.strip()}" names several ingredients at once.'
+        raise _bad(field, text, wrong, "Write one ingredient a line.")
 
 
 def _bare_name(name: str) -> str:
@@ -134,9 +172,10 @@ def _plain(body: str) -> _Parts | None:
         return None if number is None else _counted(number, manner, rest)
     if number is None and unit not in VAGUE_M3 and unit not in PIECE_UNITS:
         return None
-    rest = rest[word.end() :] if word else rest
+    after = rest[word.end() :] if word else rest
+    names = (rest, after) if unit in NAMES_TOO else (after,)
     guessed = unit in VAGUE_M3 or unit in PIECE_UNITS or unit in LENGTH_M or manner != 1.0
-    return number or Spread.exactly(1), unit, manner, guessed, (rest,)
+    return number or Spread.exactly(1), unit, manner, guessed, names
 
 
 def _counted(number: Spread, manner: float, rest: str) -> _Parts:
@@ -144,6 +183,9 @@ def _counted(number: Spread, manner: float, rest: str) -> _Parts:
     size = re.match(r"^(\w+)\s+(.*)$", rest)
     if size and size[1].lower() in _SIZES:
         manner, rest = manner * _SIZES[size[1].lower()], size[2]
+        word = re.match(r"^([a-zA-Z]+)\s+(.*)$", rest)
+        if word and _unit(word[1]) in PIECE_UNITS:  # 2 large cloves garlic
+            return number, _unit(word[1]), manner, True, (word[2],)
     last = re.match(r"^(.*\S)\s+(\w+)$", rest)
     if last and (unit := _unit(last[2])) in PIECE_UNITS and unit not in ("juice", "zest"):
         return number, unit, manner, True, (rest, last[1])

@@ -112,6 +112,9 @@ def _words(text: str) -> Found | None:
     if names[0] in PARTS:  # half a cup, quarter teaspoon
         used = 2 if names[1] in ("a", "an") else 1
         return Found(Spread.exactly(PARTS[names[0]]), text[ends[used - 1] :])
+    if names[0] in VAGUE_COUNTS and names[0] != "couple":  # several leaves, few sprigs
+        low, value, high = VAGUE_COUNTS[names[0]]
+        return Found(Spread(value, low, high), text[ends[0] :])
     if names[0] not in ONES:
         return None
     return _counted(ONES[names[0]], names, ends, text)

@@ -16,6 +16,7 @@ VIEWS = {
     "cut": ("/batch/{Slip skewers}/cut", LAPTOP),
     "mix": ("/batch/{Saturday legs}/mix", LAPTOP),
     "hold": ("/batch/{Quick flank}/hold", LAPTOP),
+    "pantry": ("/pantry", LAPTOP),
     "phone": ("/batch/{Saturday legs}/mix", PHONE),
 }
 

@@ -212,6 +212,20 @@ class Keeping(BrowserCase):
         expect(page.get_by_role("list", name="Ways to the salt you aim for")).to_have_count(0)
         expect(page.get_by_text("All kept")).to_be_visible()
 
+    def test_the_pantry_forgives_spelling_and_tells_its_sources(self) -> None:
+        """A misspelt search finds it; opened, it tells make-up, pieces, enzyme, allergens and source."""
+        page = self.open("/")
+        page.keyboard.press("p")
+        page.get_by_role("searchbox", name="Look for").fill("buttermlk")
+        expect(page.get_by_role("button", name=re.compile("Buttermilk"))).to_be_visible()
+        page.get_by_role("searchbox", name="Look for").fill("kiwi")
+        page.get_by_role("button", name=re.compile("Kiwifruit, green")).press("Enter")
+        expect(page.get_by_text(re.compile("actinidin, 3"))).to_be_visible()
+        expect(page.get_by_text("each 70 g")).to_be_visible()
+        expect(page.get_by_text("fdc, memory")).to_be_visible()
+        page.get_by_role("searchbox", name="Look for").fill("qqqq")
+        expect(page.get_by_text("Try a plainer word")).to_be_visible()
+
     def test_a_pasted_list_becomes_lines(self) -> None:
         """Three lines pasted on the counter are three lines of a mix."""
         page = self.open("/")

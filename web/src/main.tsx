@@ -5,6 +5,7 @@ import { createBrowserRouter, RouterProvider } from 'react-router'
 import { BatchPage } from './app/BatchPage'
 import { CounterShell } from './app/CounterShell'
 import { KeysHelp } from './app/KeysHelp'
+import { PantryShell } from './app/PantryShell'
 import { applyTheme, startingTheme } from './app/useTheme'
 import { TextureDefinitions } from './components/Texture'
 import './styles.css'
@@ -13,6 +14,7 @@ applyTheme(startingTheme())
 
 const router = createBrowserRouter([
   { path: '/', element: <CounterShell /> },
+  { path: '/pantry', element: <PantryShell /> },
   { path: '/batch/:identity/:stage?', element: <BatchPage /> },
   { path: '*', element: <CounterShell /> },
 ])

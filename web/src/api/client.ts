@@ -15,6 +15,7 @@ export type Tables = Schemas['TablesOut']
 export type Trouble = Schemas['TroubleOut']
 export type CubeChoice = Schemas['CubeChoiceOut']
 export type SaltOffer = Schemas['SaltOfferOut']
+export type PantryItem = Schemas['PantryItemOut']
 export type Step = Schemas['StepBody']
 export type Effect = Schemas['EffectOut']
 export type LineAnswer = Schemas['LineAnswer']
@@ -82,6 +83,8 @@ export const api = {
   fromFile: async (text: string) => answered(await client.POST('/api/batches/from-file', { body: { text } })),
   readLine: async (text: string) => answered(await client.POST('/api/lines/reading', { body: { text } })),
   tables: async () => answered(await client.GET('/api/tables')),
+  pantry: async (search: string) =>
+    answered(await client.GET('/api/pantry', { params: { query: { search } } })),
   examples: async () => answered(await client.GET('/api/examples')),
   startExample: async (example: string) =>
     answered(await client.POST('/api/examples/{example}', { params: { path: { example } } })),

@@ -256,6 +256,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pantry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Pantry
+         * @description All ingredients by name, or those whose names come near to what is searched, best first.
+         */
+        get: operations["get_pantry_api_pantry_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables": {
         parameters: {
             query?: never;
@@ -849,6 +869,50 @@ export interface components {
             batch: string;
             /** Name */
             name: string;
+        };
+        /**
+         * PantryItemOut
+         * @description One ingredient with its make-up and where the figures come from.
+         */
+        PantryItemOut: {
+            /** Allergens */
+            allergens: string[];
+            /** Also Called */
+            also_called: string[];
+            /** Confidence */
+            confidence: string;
+            /** Enzyme */
+            enzyme: string | null;
+            /** Group */
+            group: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Parts */
+            parts: components["schemas"]["PartOfIngredientOut"][];
+            /** Ph */
+            ph: number | null;
+            /** Pieces */
+            pieces: string[];
+            /** Sources */
+            sources: string[];
+            /** Teaspoon */
+            teaspoon: string;
+            /** Water G Per 100G */
+            water_g_per_100g: number;
+        };
+        /**
+         * PartOfIngredientOut
+         * @description One substance of an ingredient, in g per 100 g, with its range.
+         */
+        PartOfIngredientOut: {
+            /** G Per 100G */
+            g_per_100g: number;
+            /** Shown */
+            shown: string;
+            /** Substance */
+            substance: string;
         };
         /**
          * PartOut
@@ -1853,6 +1917,55 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_pantry_api_pantry_get: {
+        parameters: {
+            query?: {
+                search?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PantryItemOut"][];
+                };
             };
             /** @description Not Found */
             404: {

@@ -26,3 +26,10 @@ export const lineQuery = (text: string) =>
     enabled: text.trim() !== '',
     staleTime: Infinity,
   })
+export const pantryQuery = (search: string) =>
+  queryOptions({
+    queryKey: ['pantry', search],
+    queryFn: () => api.pantry(search),
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+  })

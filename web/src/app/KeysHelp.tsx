@@ -9,6 +9,7 @@ const KEYS = [
   ['/', 'write an ingredient (in Mix)'],
   ['u', 'undo the last change'],
   ['r', 'take it again'],
+  ['p', 'the pantry'],
   ['b', 'back to the counter'],
   ['n', 'start a batch (on the counter)'],
   ['?', 'this list'],

@@ -2,10 +2,13 @@
 
 from __future__ import annotations
 
-from fastapi import APIRouter
+from typing import Annotated
+
+from fastapi import APIRouter, Query
 
 from vadouvan.api.context import Here
 from vadouvan.api.schemas.batch import CutOut, IngredientNameOut, LineAnswer, LineQuestion, TablesOut
+from vadouvan.api.schemas.pantry import PantryItemOut, pantry_item_out
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.own import OWN
 from vadouvan.core.draft import LineSaid
@@ -39,6 +42,17 @@ def get_tables(here: Here) -> TablesOut:
         for item in here.kitchen.pantry.by_id.values()
     ]
     return TablesOut(cuts=cuts, ingredients=ingredients)
+
+
+@router.get("/pantry")
+def get_pantry(here: Here, search: Annotated[str, Query(max_length=80)] = "") -> list[PantryItemOut]:
+    """All ingredients by name, or those whose names come near to what is searched, best first."""
+    pantry = here.kitchen.pantry
+    if not search.strip():
+        found = sorted(pantry.by_id.values(), key=lambda item: item.name.lower())
+    else:
+        found = pantry.search(search)
+    return [pantry_item_out(item) for item in found]
 
 
 @router.post("/lines/reading")

@@ -56,6 +56,17 @@ class Pantry:
         )
         raise InputError(field=field, given=given, wrong=f'"{name}" is not in the pantry.', accepted=accepted)
 
+    def search(self, text: str, limit: int = 40) -> list[Ingredient]:
+        """Ingredients with a name that holds every typed word, then those with a name near to it."""
+        words = _plain(text).split()
+        holding = [
+            item for item in self.by_id.values() if any(_holds(name, words) for name in (item.name, *item.also_called))
+        ]
+        near = [item for item, _ in self.nearest(" ".join(words))] if words else []
+        return list({item.id: item for item in [*sorted(holding, key=lambda item: len(item.name)), *near]}.values())[
+            :limit
+        ]
+
     def nearest(self, name: str, limit: int = 8) -> list[tuple[Ingredient, float]]:
         """Ingredients whose names come near, best first, with a score from 0 to 100."""
         best: dict[str, float] = {}
@@ -66,6 +77,11 @@ class Pantry:
             best[identity] = max(best.get(identity, 0.0), score)
         ranked = sorted(best.items(), key=lambda pair: -pair[1])
         return [(self.by_id[identity], score) for identity, score in ranked[:limit]]
+
+
+def _holds(name: str, words: list[str]) -> bool:
+    plain = _plain(name)
+    return all(word in plain for word in words)
 
 
 def _likeness(query: str, choice: str, *, score_cutoff: float | None = None, **_: object) -> float:

@@ -1,0 +1,41 @@
+import { NavLink, useNavigate } from 'react-router'
+import { useKeys } from './keys'
+import { useTheme } from './useTheme'
+
+const VIEWS = [
+  { to: '/', name: 'Counter' },
+  { to: '/pantry', name: 'Pantry' },
+]
+
+/** The enamel strip of the views that are not a batch. */
+export function Header({ title, note }: { title: string; note?: string }) {
+  const { theme, turn } = useTheme()
+  const go = useNavigate()
+  useKeys({ b: () => void go('/'), p: () => void go('/pantry') })
+  return (
+    <header className="flex flex-wrap items-center gap-x-5 bg-band px-4 py-2 text-on-band wide:px-7">
+      <p className="hidden font-slab text-xl wide:block">Vadouvan</p>
+      <h1 className="border-on-band/30 text-[1.35rem] wide:border-l wide:pl-4">{title}</h1>
+      {note !== undefined && <p className="text-[1.1rem] font-semibold">{note}</p>}
+      <nav aria-label="Views" className="ml-auto flex gap-1">
+        {VIEWS.map((view) => (
+          <NavLink
+            key={view.to}
+            to={view.to}
+            end
+            className="grid min-h-12 place-items-center px-3 aria-[current=page]:font-bold aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8"
+          >
+            {view.name}
+          </NavLink>
+        ))}
+      </nav>
+      <button
+        type="button"
+        className="min-h-12 cursor-pointer px-1 underline underline-offset-4"
+        onClick={turn}
+      >
+        {theme === 'evening' ? 'Daylight' : 'Evening light'}
+      </button>
+    </header>
+  )
+}

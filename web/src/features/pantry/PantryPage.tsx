@@ -1,0 +1,48 @@
+import { useQuery } from '@tanstack/react-query'
+import { useDeferredValue, useState } from 'react'
+import { pantryQuery } from '../../api/queries'
+import { PantryRow } from './PantryRow'
+
+/** Every ingredient, its make-up as a strip, and where the figures come from. */
+export function PantryPage() {
+  const [search, setSearch] = useState('')
+  const items = useQuery(pantryQuery(useDeferredValue(search.trim())))
+  return (
+    <div className="px-4 py-4 wide:px-7">
+      <div className="flex flex-wrap items-end gap-x-6 border-b-4 border-double border-rule pb-2">
+        <div className="grow">
+          <label htmlFor="pantry-search" className="text-quiet">
+            Look for
+          </label>
+          <input
+            id="pantry-search"
+            className="said"
+            type="search"
+            placeholder="vinegar, soy, something with mustard"
+            autoComplete="off"
+            value={search}
+            onChange={(event) => {
+              setSearch(event.target.value)
+            }}
+          />
+        </div>
+        <p className="text-quiet" role="status">
+          {items.data ? `${items.data.length} ingredients` : ''}
+        </p>
+      </div>
+      {items.isError && (
+        <p role="alert" className="py-4 text-stop">
+          The kitchen does not answer.
+        </p>
+      )}
+      {items.data?.length === 0 && (
+        <p className="py-4">Nothing has a name like “{search}”. Try a plainer word.</p>
+      )}
+      <ul>
+        {(items.data ?? []).map((item) => (
+          <PantryRow key={item.id} item={item} />
+        ))}
+      </ul>
+    </div>
+  )
+}

@@ -1,0 +1,77 @@
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react'
+import type { PantryItem } from '../../api/client'
+import { Badge } from '../../components/Badge'
+import { Texture } from '../../components/Texture'
+import { substances, type Substance } from '../../lib/substances'
+
+/** One ingredient: name, strip, spoon; opened, all its figures with their sources. */
+export function PantryRow({ item }: { item: PantryItem }) {
+  return (
+    <li className="border-b border-rule">
+      <Disclosure>
+        <DisclosureButton className="grid min-h-14 w-full cursor-pointer items-center gap-x-5 py-1 text-left wide:grid-cols-[minmax(0,1fr)_18rem_9rem_9rem]">
+          <span>
+            <span className="block text-[1.1rem] font-semibold">{item.name}</span>
+            <span className="block truncate text-[0.9rem] text-quiet">{item.also_called.join(', ')}</span>
+          </span>
+          <MakeUp item={item} />
+          <span className="hidden wide:block">
+            <b>{item.teaspoon}</b> <span className="text-quiet">a teaspoon</span>
+          </span>
+          <span className="hidden text-quiet wide:block">{item.allergens.join(', ')}</span>
+        </DisclosureButton>
+        <DisclosurePanel className="grid gap-x-8 gap-y-1 pb-4 wide:grid-cols-3">
+          {item.parts.map((part) => (
+            <Fact
+              key={part.substance}
+              name={substances[part.substance as Substance].name}
+              value={part.shown}
+            />
+          ))}
+          <Fact name="Water" value={`${item.water_g_per_100g.toFixed(0)} %`} />
+          {item.ph != null && <Fact name="pH" value={item.ph.toFixed(1)} />}
+          <Fact name="A teaspoon" value={item.teaspoon} />
+          {item.pieces.map((piece) => (
+            <Fact key={piece} name="Counted as" value={piece} />
+          ))}
+          {item.enzyme != null && <Fact name="Live enzyme" value={item.enzyme} />}
+          {item.allergens.length > 0 && <Fact name="Allergens" value={item.allergens.join(', ')} />}
+          <Fact name="Source" value={item.sources.join(', ')} />
+          <Fact name="How sure" value={item.confidence} />
+        </DisclosurePanel>
+      </Disclosure>
+    </li>
+  )
+}
+
+/** The make-up per 100 g as a strip: what is blank is water and the rest. */
+function MakeUp({ item }: { item: PantryItem }) {
+  const isAroma = /aromatic|herb|spice|chilli/.test(item.group)
+  const words = item.parts.map((part) => `${part.substance} ${part.shown}`).join(', ')
+  return (
+    <span className="flex items-center gap-2">
+      <span
+        role="img"
+        aria-label={words === '' ? 'no salt, sugar, acid or fat' : words}
+        className="flex h-5 w-52 border border-rule bg-raised"
+      >
+        {item.parts.map((part) => (
+          <span key={part.substance} className="block h-full" style={{ width: `${part.g_per_100g}%` }}>
+            <Texture substance={part.substance as Substance} />
+          </span>
+        ))}
+      </span>
+      {item.enzyme != null && <Badge substance="enzyme" />}
+      {isAroma && <Badge substance="aroma" />}
+    </span>
+  )
+}
+
+function Fact({ name, value }: { name: string; value: string }) {
+  return (
+    <p className="flex justify-between gap-4 border-t border-rule py-0.5">
+      <span className="text-quiet">{name}</span>
+      <span className="text-right font-semibold">{value}</span>
+    </p>
+  )
+}

@@ -38,7 +38,7 @@ def judge(
     """Print the judgement of a batch file. Exit code 2 if something has to be mended first."""
     try:
         kitchen = shipped_kitchen()
-        answer = judgement_out(judge_draft(_draft(file), kitchen, now=_moment(now)), kitchen.cautions)
+        answer = judgement_out(judge_draft(_draft(file), kitchen, now=_moment(now)), kitchen)
     except VadouvanError as error:
         _refuse(error, as_json)
     typer.echo(answer.model_dump_json(indent=2) if as_json else judgement_text(answer))

@@ -43,6 +43,13 @@ class FromTheMealBack(unittest.TestCase):
         for hour in range(12, 24):
             plan = plan_of(SKEWERS, MealSaid(f"2026-11-28T{hour}:00", "60 min", "Europe/Lisbon"))
             self.assertFalse(Sleep().holds(plan.contact_at), plan.contact_at)
+        moved = judged(replace(SKEWERS, meal=MealSaid("2026-11-28T15:00", "60 min", "Europe/Lisbon")))
+        self.assertIn("(kept out of the night)", moved.plan_says)
+
+    def test_a_missing_time_zone_is_told_as_assumed(self) -> None:
+        """Without one, UTC is assumed, and said so."""
+        found = judged(replace(SKEWERS, meal=MealSaid("2026-11-28T15:00", "60 min", "")))
+        self.assertEqual(found.reading.assumed["meal.time_zone"], "UTC")
 
     def test_too_late_says_when_it_would_work(self) -> None:
         """An hour before the meal the plan says what is possible."""

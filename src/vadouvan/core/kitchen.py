@@ -12,11 +12,12 @@ from vadouvan.core.mix.pantry import Pantry
 
 @dataclass(frozen=True)
 class Kitchen:
-    """Kinds of cut by id, the pantry, and the cautions by id."""
+    """Kinds of cut by id, the pantry, cautions by id, and titles of sources by key."""
 
     cuts: Mapping[str, CutKind]
     pantry: Pantry
     cautions: Mapping[str, Caution]
+    sources: Mapping[str, str]
 
     def with_cuts(self, own: Mapping[str, CutKind]) -> Kitchen:
         """The same kitchen with the cook's own cuts before the shipped ones."""

@@ -44,7 +44,8 @@ def plan_sentence(plan: Plan) -> str:
     if plan.trouble:
         return plan.trouble
     span = f"from {plan.pull_from:%a %H:%M} until {plan.pull_until:%a %H:%M}"
-    return f"In {plan.contact_at:%a %H:%M}, out {pull}. It may come out {span}."
+    night = " (kept out of the night)" if plan.after_sleep else ""
+    return f"In {plan.contact_at:%a %H:%M}{night}, out {pull}. It may come out {span}."
 
 
 def trouble_sentence(reading: Reading) -> str:

@@ -47,7 +47,8 @@ def shipped_kitchen() -> Kitchen:
     cuts = {row["id"]: _checked("cuts", row, _cut) for row in table_rows("cuts")}
     pantry = Pantry.of(_checked("pantry", row, _ingredient) for row in table_rows("pantry"))
     cautions = {row["id"]: _caution(row) for row in table_rows("cautions")}
-    return Kitchen(cuts, pantry, cautions)
+    sources = {row["key"]: row["title"] for row in table_rows("sources")}
+    return Kitchen(cuts, pantry, cautions, sources)
 
 
 def _checked(table: str, row: Row, build: Callable[[Row], T]) -> T:

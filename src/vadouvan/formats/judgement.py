@@ -11,12 +11,12 @@ from datetime import datetime
 
 from pydantic import BaseModel
 
-from vadouvan.core.cautions import Caution
 from vadouvan.core.clock.plan import Plan
 from vadouvan.core.figure import Figure
 from vadouvan.core.hold.limits import Limit
 from vadouvan.core.hold.window import Edge, Window
 from vadouvan.core.judge import Judgement
+from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
 from vadouvan.core.mix.span import Span
 from vadouvan.core.sentences import window_in_short
@@ -32,6 +32,13 @@ class GivenOut(BaseModel):
     unit: str
 
 
+class SourceOut(BaseModel):
+    """What a figure rests on: key of docs/references.md, and its title."""
+
+    key: str
+    title: str
+
+
 class FigureOut(BaseModel):
     """A figure as told, with its band and its working."""
 
@@ -43,7 +50,7 @@ class FigureOut(BaseModel):
     band_shown: str | None
     rule: str
     inputs: list[GivenOut]
-    sources: list[str]
+    sources: list[SourceOut]
 
 
 class ProblemOut(BaseModel):
@@ -193,10 +200,10 @@ class JudgementOut(BaseModel):
     waiting: list[str]
 
 
-def judgement_out(judgement: Judgement, cautions: Mapping[str, Caution]) -> JudgementOut:
-    """A judgement in the shape that leaves the core; ``cautions`` gives the texts that steps name."""
+def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
+    """A judgement in the shape that leaves the core; the kitchen gives the words of cautions and sources."""
     told = (*judgement.figures, *judgement.grams, *((judgement.needed,) if judgement.needed else ()))
-    figures = {figure.name: figure_out(figure) for figure in told}
+    figures = {figure.name: figure_out(figure, kitchen.sources) for figure in told}
     picture, cut = judgement.picture, judgement.reading.cut
     return JudgementOut(
         sentence=judgement.sentence,
@@ -209,7 +216,7 @@ def judgement_out(judgement: Judgement, cautions: Mapping[str, Caution]) -> Judg
         plan=_plan(judgement.plan) if judgement.plan else None,
         plan_says=judgement.plan_says,
         piece=piece_out(cut) if cut else None,
-        preparation=effects_out(cut, cautions) if cut else [],
+        preparation=effects_out(cut, kitchen.cautions) if cut else [],
         occasion=occasion_out(judgement),
         section=SectionOut(
             depth_mm=[depth * 1000 for depth in picture.depths_m],
@@ -240,8 +247,8 @@ def problem_out(error: InputError) -> ProblemOut:
     return ProblemOut(field=error.field, given=error.given, wrong=error.wrong, accepted=error.accepted)
 
 
-def figure_out(figure: Figure) -> FigureOut:
-    """A figure as data."""
+def figure_out(figure: Figure, titles: Mapping[str, str]) -> FigureOut:
+    """A figure as data; ``titles`` of sources by key."""
     working = figure.working
     return FigureOut(
         value=figure.value,
@@ -252,7 +259,7 @@ def figure_out(figure: Figure) -> FigureOut:
         band_shown=figure.band_shown,
         rule=working.rule,
         inputs=[GivenOut(name=given.name, value=given.value, unit=given.unit) for given in working.inputs],
-        sources=list(working.sources),
+        sources=[SourceOut(key=key, title=titles[key]) for key in working.sources],
     )
 
 

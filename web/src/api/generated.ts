@@ -600,7 +600,7 @@ export interface components {
             /** Shown */
             shown: string;
             /** Sources */
-            sources: string[];
+            sources: components["schemas"]["SourceOut"][];
             /** Unit */
             unit: string;
             /** Value */
@@ -1085,6 +1085,16 @@ export interface components {
             salt_g_per_kg: number[];
             /** Tasted From G Per Kg */
             tasted_from_g_per_kg: number;
+        };
+        /**
+         * SourceOut
+         * @description What a figure rests on: key of docs/references.md, and its title.
+         */
+        SourceOut: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
         };
         /**
          * SpanOut

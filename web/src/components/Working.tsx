@@ -9,7 +9,7 @@ export interface WorkingOf {
   unit: string
   rule: string
   inputs: { name: string; value: number; unit: string }[]
-  sources: string[]
+  sources: { key: string; title: string }[]
 }
 
 const exact = (value: number) => Number(value.toPrecision(4)).toString()
@@ -53,7 +53,7 @@ export function Working({
         </ul>
         {figure.sources.length > 0 && (
           <p className="mt-2 text-sm text-quiet">
-            Source: {figure.sources.join(', ')}. An estimate unless marked exact.
+            Rests on {figure.sources.map((source) => source.title).join('; ')}.
           </p>
         )}
       </PopoverPanel>

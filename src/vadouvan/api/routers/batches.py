@@ -28,7 +28,7 @@ def answer(kept: KeptBatch, here: Context) -> BatchOut:
         id=kept.id,
         revision=kept.revision,
         draft=DraftBody.model_validate(kept.draft),
-        judgement=judgement_out(judgement, kitchen.cautions),
+        judgement=judgement_out(judgement, kitchen),
         can_undo=kept.can_undo,
         can_redo=kept.can_redo,
     )

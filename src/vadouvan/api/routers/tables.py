@@ -47,12 +47,13 @@ def get_tables(here: Here) -> TablesOut:
 @router.get("/pantry")
 def get_pantry(here: Here, search: Annotated[str, Query(max_length=80)] = "") -> list[PantryItemOut]:
     """All ingredients by name, or those whose names come near to what is searched, best first."""
-    pantry = here.kitchen.pantry
+    kitchen = here.kitchen
+    pantry = kitchen.pantry
     if not search.strip():
         found = sorted(pantry.by_id.values(), key=lambda item: item.name.lower())
     else:
         found = pantry.search(search)
-    return [pantry_item_out(item) for item in found]
+    return [pantry_item_out(item, kitchen.sources) for item in found]
 
 
 @router.post("/lines/reading")

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
+
 from pydantic import BaseModel
 
 from vadouvan.core.figure import number_told
@@ -35,8 +37,8 @@ class PantryItemOut(BaseModel):
     confidence: str
 
 
-def pantry_item_out(item: Ingredient) -> PantryItemOut:
-    """An ingredient as data."""
+def pantry_item_out(item: Ingredient, titles: Mapping[str, str]) -> PantryItemOut:
+    """An ingredient as data; ``titles`` of sources by key."""
     return PantryItemOut(
         id=item.id,
         name=item.name,
@@ -49,7 +51,7 @@ def pantry_item_out(item: Ingredient) -> PantryItemOut:
         pieces=[f"{unit} {number_told(mass.value * 1000)} g" for unit, mass in item.piece_kg.items()],
         enzyme=_enzyme_words(item),
         allergens=list(item.allergens),
-        sources=item.source.split(";"),
+        sources=[titles[key] for key in item.source.split(";")],
         confidence=item.confidence,
     )
 

@@ -50,7 +50,10 @@ class Meal:
 
 @dataclass(frozen=True)
 class Plan:
-    """Contact and pull around one meal. ``trouble`` says what does not fit, if anything."""
+    """Contact and pull around one meal.
+
+    ``trouble`` says what does not fit, if anything; ``after_sleep`` that contact was moved out of the night.
+    """
 
     meal: Meal
     contact_at: datetime
@@ -59,6 +62,7 @@ class Plan:
     pull_from: datetime
     pull_until: datetime
     trouble: str | None
+    after_sleep: bool
 
     @property
     def hold_h(self) -> float:
@@ -72,7 +76,8 @@ def plan_for(window: Window, meal: Meal, now: datetime, sleep: Sleep) -> Plan:
     contact_from = _later(pull_at, -timedelta(hours=window.safe_latest_h))
     contact_until = _later(pull_at, -timedelta(hours=window.safe_earliest_h))
     wanted = _later(pull_at, -timedelta(hours=window.best.hours))
-    contact_at = _on_a_step(_awake(max(wanted, now), max(contact_from, now), contact_until, sleep))
+    awake = _awake(max(wanted, now), max(contact_from, now), contact_until, sleep)
+    contact_at = _on_a_step(awake)
     return Plan(
         meal=meal,
         contact_at=contact_at,
@@ -81,6 +86,7 @@ def plan_for(window: Window, meal: Meal, now: datetime, sleep: Sleep) -> Plan:
         pull_from=_on_a_step(_later(contact_at, timedelta(hours=window.safe_earliest_h))),
         pull_until=_on_a_step(_later(contact_at, timedelta(hours=window.safe_latest_h))),
         trouble=_trouble(window, meal, now, contact_until),
+        after_sleep=awake != max(wanted, now),
     )
 
 

@@ -156,7 +156,8 @@ def _salt_target(said: HoldSaid, notes: Notes) -> float:
 
 
 def _meal(said: MealSaid, notes: Notes, now: datetime) -> Meal | None:
-    zone = notes.attempt(lambda: time_zone(said.time_zone or "UTC", field="meal.time_zone"))
+    name = said.time_zone or (notes.assume("meal.time_zone", "UTC", "UTC") if said.at else "UTC")
+    zone = notes.attempt(lambda: time_zone(name, field="meal.time_zone"))
     lead_s = notes.attempt(lambda: quantity(said.lead, LEAD, field="meal.lead_min")) if said.lead else None
     if not said.lead:
         lead_s = notes.assume("meal.lead_min", DEFAULT_LEAD.total_seconds(), "60 min from the mix to the table")

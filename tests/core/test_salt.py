@@ -90,6 +90,7 @@ class DryRub(unittest.TestCase):
         dissolved = course.surface < SATURATION_KG_PER_KG_WATER.value - 1e-9
         total = course.average * contact.meat_water_kg + course.surface * contact.outer_water_kg
         self.assertTrue(np.allclose(total[dissolved], contact.salt_kg, atol=1e-9))
+        self.assertTrue(np.all(total <= contact.salt_kg + 1e-9), "more salt than was rubbed in")
 
 
 class Orderings(unittest.TestCase):

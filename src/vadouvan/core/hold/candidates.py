@@ -95,7 +95,7 @@ class HoldCase:
         """Hour from which a series stays at or under its thresholds."""
         over = np.flatnonzero(series > thresholds)
         if len(over) == 0:
-            return float(self.hours[0])
+            return 0.0
         last = int(over[-1])
         return NEVER_H if last + 1 >= len(self.hours) else float(self.hours[last + 1])
 

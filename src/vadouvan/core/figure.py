@@ -117,10 +117,10 @@ def hours_told(hours: float, towards: Towards = "near") -> str:
 
 def _step_minutes(hours: float) -> int:
     """The step a cook can act on: finer when it is soon over."""
-    for below_h, step_min in ((0.96, 5), (4.0, 10), (11.75, 30), (72.0, 60)):
+    for below_h, step_min in ((0.96, 5), (4.0, 10), (11.75, 30), (72.0, 60), (228.0, 12 * 60)):
         if hours < below_h:
             return step_min
-    return 12 * 60
+    return 24 * 60
 
 
 def _hours_and_minutes(minutes: int) -> str:

@@ -20,6 +20,7 @@ const LANE_PX = 24
 const NARROW_LANE_PX = 36
 const NAMES_PX = 168
 const LETTER_PX = 7
+const NOW_PX = 90 // hours nearer than this would stand under the mark of the present
 const SLEEP = { from: 23, hours: 7.5 }
 
 function useWidth() {
@@ -74,9 +75,11 @@ export function Rail({ lanes, now, current }: { lanes: Lane[]; now: Date; curren
         {hoursOfDay(domain[0], domain[1], days > 2.5 ? [12] : [0, 12]).map((hour) => (
           <g key={hour.getTime()} transform={`translate(${x(hour)} 0)`}>
             <path d={`M0 0V${height}`} stroke="var(--rule)" />
-            <text x="4" y="16" fontSize="14" fill="var(--quiet)">
-              {told(hour)}
-            </text>
+            {Math.abs(x(hour) - x(now)) > NOW_PX && (
+              <text x="4" y="16" fontSize="14" fill="var(--quiet)">
+                {told(hour)}
+              </text>
+            )}
           </g>
         ))}
         {lanes.map((lane, index) => (

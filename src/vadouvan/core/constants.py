@@ -45,7 +45,6 @@ ACTIVATION_ENERGY = Constant(21_000.0, 17_000.0, 35_000.0, "J/mol", "fox1980", "
 SATURATION_KG_PER_KG_WATER = Constant(0.3587, 0.357, 0.360, "kg/kg", "handbook_solubility", "published")
 VISIBLE_SALT_KG_PER_KG_WATER = Constant(0.007, 0.004, 0.010, "kg/kg", "calibration", "ours")
 TASTED_SALT_KG_PER_KG_WATER = Constant(0.0053, 0.003, 0.008, "kg/kg", "calibration", "ours")
-MEAT_DENSITY = Constant(1060.0, 1040.0, 1080.0, "kg/m3", "usda_composition", "published")
 FILM_WATER_KG_PER_M2 = Constant(0.5, 0.2, 1.0, "kg/m2", "calibration", "ours")
 
 # --- what lies over the meat: as a length of lean meat that resists as much ------------------
@@ -117,10 +116,6 @@ ENZYME_FULL_FILM_KG_PER_M2 = Constant(0.5, 0.3, 1.0, "kg/m2", "calibration", "ou
 ENZYME_PLEASANT_H = Constant(0.75, 0.4, 1.5, "h", "calibration", "ours")
 ENZYME_BEST_H = Constant(2.0, 1.0, 4.0, "h", "calibration", "ours")
 ENZYME_VERY_SOFT_H = Constant(4.0, 2.0, 8.0, "h", "calibration", "ours")
-ENZYME_MUSH_H = Constant(8.0, 4.0, 16.0, "h", "calibration", "ours")
 ENZYME_VARIABILITY = Constant(1.5, 1.3, 2.0, "1", "calibration", "ours")
 ENZYME_REFERENCE_THICKNESS_M = Constant(0.012, 0.012, 0.012, "m", "calibration", "ours")
 ENZYME_MATTERS_FROM = Constant(0.02, 0.01, 0.05, "1", "calibration", "ours")
-
-# --- water in raw meat, kg per kg, where a cut's own figure is missing ------------------------
-WATER_SHARE = Constant(0.73, 0.60, 0.79, "kg/kg", "usda_composition", "published")

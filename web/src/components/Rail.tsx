@@ -54,6 +54,7 @@ export function Rail({ lanes, now, current }: { lanes: Lane[]; now: Date; curren
     .range([names, width - 8])
   const step = names === 0 ? NARROW_LANE_PX : LANE_PX
   const height = 26 + Math.max(lanes.length, 1) * step + 6
+  const mark = Math.max(x(now), names === 0 ? 26 : 0) // the word stays on a narrow screen
   const days = (domain[1].getTime() - domain[0].getTime()) / 86_400_000
   return (
     <div ref={frame} className="border-t-4 border-double border-rule bg-raised">
@@ -94,8 +95,8 @@ export function Rail({ lanes, now, current }: { lanes: Lane[]; now: Date; curren
           />
         ))}
         <path d={`M${x(now)} 0V${height}`} stroke="var(--ink)" strokeWidth="2" />
-        <rect x={x(now) - 24} width="48" height="20" fill="var(--ink)" />
-        <text x={x(now)} y="15" fontSize="14" fontWeight="700" textAnchor="middle" fill="var(--paper)">
+        <rect x={mark - 24} width="48" height="20" fill="var(--ink)" />
+        <text x={mark} y="15" fontSize="14" fontWeight="700" textAnchor="middle" fill="var(--paper)">
           now
         </text>
       </svg>

@@ -80,6 +80,52 @@ SERVING_HEARTY_KG = Constant(0.220, 0.190, 0.260, "kg", "common_practice", "prac
 COAT_M = Constant(0.001, 0.0005, 0.003, "m", "calibration", "ours")
 PASTE_DENSITY = Constant(1100.0, 1000.0, 1200.0, "kg/m3", "calibration", "ours")
 
+THIN_COAT_M = Constant(0.0005, 0.0003, 0.0008, "m", "calibration", "ours")
+THICK_COAT_M = Constant(0.0025, 0.002, 0.003, "m", "calibration", "ours")
+PASTE_RUN_OFF = Constant(0.10, 0.05, 0.20, "1", "calibration", "ours")
+
+# --- a liquid round the meat -----------------------------------------------------------------
+BAG_LAYER_M = Constant(0.0025, 0.0015, 0.004, "m", "calibration", "ours")
+VACUUM_LAYER_M = Constant(0.0005, 0.0003, 0.001, "m", "calibration", "ours")
+OVER_THE_MEAT_M = Constant(0.010, 0.005, 0.015, "m", "common_practice", "practice")
+TUB_HEIGHT_M = Constant(0.090, 0.060, 0.120, "m", "common_practice", "practice")
+PACKED_CUBES = Constant(0.58, 0.52, 0.64, "1", "calibration", "ours")
+PACKED_STRIPS = Constant(0.55, 0.50, 0.62, "1", "calibration", "ours")
+PACKED_SLABS = Constant(0.80, 0.70, 0.90, "1", "calibration", "ours")
+PACKED_LEGS = Constant(0.55, 0.50, 0.62, "1", "calibration", "ours")
+
+# --- making the mix --------------------------------------------------------------------------
+WATER_HEAT_CAPACITY = Constant(4186.0, 4180.0, 4220.0, "J/(kg K)", "handbook_thermal", "published")
+ICE_HEAT_CAPACITY = Constant(2090.0, 2000.0, 2110.0, "J/(kg K)", "handbook_thermal", "published")
+ICE_MELTING_HEAT = Constant(333_600.0, 333_000.0, 334_000.0, "J/kg", "handbook_thermal", "published")
+FREEZER_ICE_C = Constant(-18.0, -20.0, -10.0, "C", "common_practice", "practice")
+CONCENTRATE_C = Constant(80.0, 70.0, 95.0, "C", "common_practice", "practice")
+CONTACT_C = Constant(5.0, 4.0, 5.0, "C", "fda_food_code", "published")
+HOT_C = Constant(60.0, 57.0, 60.0, "C", "fda_food_code", "published")
+WARM_C = Constant(21.0, 21.0, 21.0, "C", "fda_food_code", "published")
+HOT_TO_WARM_S = Constant(7200.0, 7200.0, 7200.0, "s", "fda_food_code", "published")
+WARM_TO_COLD_S = Constant(14_400.0, 14_400.0, 14_400.0, "s", "fda_food_code", "published")
+BOILING_C = Constant(98.0, 95.0, 101.0, "C", "common_practice", "practice")
+STILL_AIR_COOLING = Constant(10.0, 6.0, 14.0, "W/(m2 K)", "calibration", "ours")
+ICE_BATH_COOLING = Constant(200.0, 100.0, 400.0, "W/(m2 K)", "calibration", "ours")
+MIX_HEAT_PER_VOLUME = Constant(3.9e6, 3.4e6, 4.2e6, "J/(m3 K)", "handbook_thermal", "published")
+COOLING_LAYER_M = Constant(0.030, 0.020, 0.050, "m", "common_practice", "practice")
+PAN_BOILS_OFF_KG_PER_S = Constant(0.00025, 0.00015, 0.0004, "kg/s", "calibration", "ours")
+THICK_PASTE_WATER = Constant(0.55, 0.50, 0.60, "kg/kg", "calibration", "ours")
+SPREADABLE_PASTE_WATER = Constant(0.68, 0.62, 0.72, "kg/kg", "calibration", "ours")
+LOOSE_PASTE_WATER = Constant(0.80, 0.75, 0.85, "kg/kg", "calibration", "ours")
+
+# --- taste of the mix ------------------------------------------------------------------------
+SWEET_HIDES_SALT = Constant(0.10, 0.05, 0.15, "1", "breslin1997", "ours")
+SWEET_HIDES_SOUR = Constant(0.25, 0.15, 0.35, "1", "breslin1997", "ours")
+SOUR_HIDES_SWEET = Constant(0.15, 0.08, 0.25, "1", "breslin1997", "ours")
+SWEET_HIDES_HEAT = Constant(0.20, 0.10, 0.30, "1", "breslin1997", "ours")
+SWEET_REFERENCE_KG_PER_KG = Constant(0.060, 0.030, 0.120, "kg/kg", "calibration", "ours")
+SOUR_REFERENCE_KG_PER_KG = Constant(0.010, 0.005, 0.020, "kg/kg", "calibration", "ours")
+SODIUM_SHARE_OF_SALT = Constant(0.3934, 0.3934, 0.3934, "kg/kg", "atomic_weights", "derived")
+SODIUM_A_DAY_KG = Constant(0.002, 0.002, 0.002, "kg", "who_sodium", "published")
+SALTY_SERVING_KG = Constant(0.002, 0.002, 0.002, "kg", "who_sodium", "published")
+
 # --- the window ----------------------------------------------------------------------------
 SALT_TARGET_KG_PER_KG = Constant(0.012, 0.008, 0.015, "kg/kg", "common_practice", "practice")
 OVER_SALT_FACTOR = Constant(1.35, 1.2, 1.5, "1", "calibration", "ours")

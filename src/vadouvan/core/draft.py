@@ -59,10 +59,54 @@ class CutSaid:
 
 @dataclass(frozen=True)
 class LineSaid:
-    """One typed line of the mix with an identity of its own."""
+    """One typed line of the mix with an identity of its own.
+
+    ``locked``: the solver leaves its amount alone; ``lifted``: fished out before cooking;
+    ``first``: goes on the meat before the rest, as a step of its own.
+    """
 
     id: str
     text: str
+    locked: str = ""
+    lifted: str = ""
+    first: str = ""
+
+
+@dataclass(frozen=True)
+class AimsSaid:
+    """What the mix should come to: the school of salting with what it asks for, and other aims."""
+
+    school: str = ""
+    spoon_salt: str = ""
+    spoons: str = ""
+    bath_time: str = ""
+    sugar: str = ""
+    acid: str = ""
+    heat: str = ""
+
+
+@dataclass(frozen=True)
+class QuantitySaid:
+    """How the mix meets the meat, in what, and what is kept clean: a weight or a share of the mix."""
+
+    form: str = ""
+    container: str = ""
+    size: str = ""
+    coat: str = ""
+    set_aside: str = ""
+    set_aside_for: str = ""
+
+
+@dataclass(frozen=True)
+class MakingSaid:
+    """How the mix is made before it meets the meat."""
+
+    method: str = ""
+    simmer: str = ""
+    reduce_to: str = ""
+    cooling: str = ""
+    texture: str = ""
+    first_contact: str = ""
 
 
 @dataclass(frozen=True)
@@ -93,3 +137,6 @@ class Draft:
     hold: HoldSaid = field(default_factory=HoldSaid)
     meal: MealSaid = field(default_factory=MealSaid)
     occasion: OccasionSaid = field(default_factory=OccasionSaid)
+    aims: AimsSaid = field(default_factory=AimsSaid)
+    quantity: QuantitySaid = field(default_factory=QuantitySaid)
+    making: MakingSaid = field(default_factory=MakingSaid)

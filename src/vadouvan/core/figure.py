@@ -10,7 +10,7 @@ import math
 from dataclasses import dataclass
 from typing import Literal
 
-Unit = Literal["g", "g/kg", "g/100 g", "h", "mm", "1", "%", "pieces", "pH", "C", "cm2"]
+Unit = Literal["g", "g/kg", "g/100 g", "h", "mm", "1", "%", "pieces", "pH", "C", "cm2", "SHU", "mg"]
 
 
 @dataclass(frozen=True)

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import datetime, timedelta
 
+from vadouvan.core.bowl import Bowl, bowl_of
 from vadouvan.core.clock.plan import Plan, Sleep, plan_for
 from vadouvan.core.constants import TASTED_SALT_KG_PER_KG_WATER
 from vadouvan.core.cut.cut import Cut
@@ -15,11 +16,10 @@ from vadouvan.core.hold.candidates import NEVER_H, HoldCase, hold_case
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.window import Edge, Window, window_of
 from vadouvan.core.kitchen import Kitchen
-from vadouvan.core.mix.amount import Portion
-from vadouvan.core.mix.balance import SUBSTANCES, Balance, Film, balance_of, per_kg_figure, ph_figure
+from vadouvan.core.mix.balance import Balance
 from vadouvan.core.mix.salt_offers import SaltOffer, salt_offers
-from vadouvan.core.mix.solver import Aims
-from vadouvan.core.mix.span import SaltState, Span, salt_state, span_of
+from vadouvan.core.mix.span import SaltState
+from vadouvan.core.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement
 from vadouvan.core.reading.draft import Reading, read_draft
 from vadouvan.core.sentences import judgement_sentence, plan_sentence, trouble_sentence
 
@@ -43,11 +43,9 @@ class Judgement:
 
     reading: Reading
     sentence: str
-    balance: Balance | None = None
+    mix: MixJudgement | None = None
     figures: tuple[Figure, ...] = ()
     grams: tuple[Figure, ...] = ()
-    spans: tuple[Span, ...] = ()
-    salt: SaltState | None = None
     offers: tuple[SaltOffer, ...] = ()
     needed: Figure | None = None
     servings: float | None = None
@@ -56,46 +54,48 @@ class Judgement:
     plan: Plan | None = None
     plan_says: str = ""
 
+    @property
+    def all_figures(self) -> tuple[Figure, ...]:
+        """Every figure of the answer."""
+        needed = (self.needed,) if self.needed else ()
+        return (*(self.mix.figures if self.mix else ()), *self.figures, *self.grams, *needed)
+
+    @property
+    def balance(self) -> Balance | None:
+        """The balance of what meets the meat."""
+        return self.mix.bowl.balance if self.mix else None
+
+    @property
+    def salt(self) -> SaltState | None:
+        """Salt against its target."""
+        return self.mix.salt if self.mix else None
+
 
 def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     """Judge a draft at a given moment; never raises for what a cook typed."""
     reading = read_draft(draft, kitchen, now=now)
     grams = tuple(grams_figure(portion) for portion in reading.portions)
-    cut, hold = reading.cut, reading.hold
     needed, servings = _occasion(reading)
+    cut, hold = reading.cut, reading.hold
     if cut is None or not reading.portions:
         return Judgement(reading, trouble_sentence(reading), grams=grams, needed=needed, servings=servings)
-    surface = cut.prepared.surface
-    balance = balance_of(reading.portions, cut.meat_kg, Film(surface.film_kg, surface.acid_kg))
-    figures = _balance_figures(balance)
-    salt = salt_state(balance, cut.water_kg, hold.salt_target) if hold else None
-    unread = any(problem.field.startswith("mix") for problem in reading.problems)
-    if hold is None or unread:
-        spans = _spans(balance, salt)
-        return Judgement(
-            reading=reading,
-            sentence=trouble_sentence(reading),
-            balance=balance,
-            figures=figures,
-            grams=grams,
-            spans=spans,
-            salt=salt,
-            needed=needed,
-            servings=servings,
-        )
-    window = window_of(cut, balance, hold)
-    case = hold_case(cut, balance, hold)
+    bowl = bowl_of(reading.mix, cut)
+    if hold is None or any(problem.field.startswith(("mix", "aims", "making")) for problem in reading.problems):
+        mix = mix_judgement(reading, bowl, None)
+        return Judgement(reading, trouble_sentence(reading), mix=mix, grams=grams, needed=needed, servings=servings)
+    window = window_of(cut, bowl.balance, hold)
+    case = hold_case(cut, bowl.balance, hold)
+    mix = mix_judgement(reading, bowl, case)
     meal = reading.meal
-    plan = plan_for(window, meal, now, Sleep()) if meal and not window.is_closed else None
+    ready_at = now + timedelta(minutes=mix.minutes)
+    plan = plan_for(window, meal, ready_at, Sleep()) if meal and not window.is_closed else None
     return Judgement(
         reading=reading,
         sentence=judgement_sentence(window, cut),
-        balance=balance,
-        figures=(*figures, *_window_figures(window, case), *_salt_figures(case, window.best.hours)),
+        mix=mix,
+        figures=(*_window_figures(window, case), *_salt_figures(case, window.best.hours)),
         grams=grams,
-        spans=_spans(balance, salt),
-        salt=salt,
-        offers=_offers(reading.portions, salt, cut, hold, kitchen),
+        offers=_offers(reading, mix.salt, bowl, cut, hold, kitchen),
         needed=needed,
         servings=servings,
         window=window,
@@ -106,14 +106,13 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
 
 
 def _offers(
-    portions: tuple[Portion, ...], salt: SaltState | None, cut: Cut, hold: Hold, kitchen: Kitchen
+    reading: Reading, salt: SaltState | None, bowl: Bowl, cut: Cut, hold: Hold, kitchen: Kitchen
 ) -> tuple[SaltOffer, ...]:
     """Ways to bring the salt to its target."""
     if salt is None:
         return ()
-    surface = cut.prepared.surface
-    aims = Aims(cut.meat_kg, cut.water_kg, salt.settles, {"salt": hold.salt_target})
-    return tuple(salt_offers(portions, salt, aims, Film(surface.film_kg, surface.acid_kg), kitchen.pantry))
+    aims = aims_of(reading.mix, bowl, cut, hold, salt, {"salt"})
+    return tuple(salt_offers(bowl.whole, salt, aims, bowl.film, kitchen.pantry))
 
 
 def _occasion(reading: Reading) -> tuple[Figure | None, float | None]:
@@ -124,37 +123,6 @@ def _occasion(reading: Reading) -> tuple[Figure | None, float | None]:
     trim_share = 1 - cut.meat_kg / cut.untrimmed_kg
     needed = needed_figure(occasion, bone_share=cut.bone_share, trim_share=trim_share)
     return needed, servings_from(cut.meat_kg, occasion)
-
-
-def grams_figure(portion: Portion) -> Figure:
-    """Grams of one line, with its range where the words leave one."""
-    mass = portion.mass_kg
-    rule = "The amount as said, times the weight of one such measure of this ingredient."
-    inputs = (Given(portion.text.strip(), mass.value * 1000, "g"),)
-    source = tuple(portion.ingredient.source.split(";"))
-    low, high = (mass.low * 1000, mass.high * 1000) if mass.low != mass.high else (None, None)
-    return Figure(f"mix.{portion.line_id}", mass.value * 1000, "g", Working(rule, inputs, source), low, high)
-
-
-def _balance_figures(balance: Balance) -> tuple[Figure, ...]:
-    ph = ph_figure(balance)
-    per_kg = [per_kg_figure(balance, substance) for substance in SUBSTANCES]
-    mass = balance.mass_kg
-    inputs = (Given("mix", mass.value * 1000, "g"),)
-    made = Figure(
-        "made_g",
-        mass.value * 1000,
-        "g",
-        Working("All ingredients added up.", inputs, ()),
-        mass.low * 1000,
-        mass.high * 1000,
-    )
-    return (made, *per_kg, *((ph,) if ph else ()))
-
-
-def _spans(balance: Balance, salt: SaltState | None) -> tuple[Span, ...]:
-    target = salt.wanted_g_per_kg / 1000 if salt else None
-    return tuple(span_of(balance, name, target if name == "salt" else None) for name in SUBSTANCES)
 
 
 def _window_figures(window: Window, case: HoldCase) -> tuple[Figure, ...]:

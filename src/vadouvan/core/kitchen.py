@@ -2,23 +2,30 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
 
 from vadouvan.core.cautions import Caution
 from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.mix.ingredient import Ingredient
 from vadouvan.core.mix.pantry import Pantry
+from vadouvan.core.mix.swaps import Swap
 
 
 @dataclass(frozen=True)
 class Kitchen:
-    """Kinds of cut by id, the pantry, cautions by id, and titles of sources by key."""
+    """Kinds of cut by id, the pantry, cautions by id, titles of sources by key, and known swaps."""
 
     cuts: Mapping[str, CutKind]
     pantry: Pantry
     cautions: Mapping[str, Caution]
     sources: Mapping[str, str]
+    swaps: tuple[Swap, ...] = ()
 
     def with_cuts(self, own: Mapping[str, CutKind]) -> Kitchen:
         """The same kitchen with the cook's own cuts before the shipped ones."""
         return replace(self, cuts={**own, **self.cuts})
+
+    def with_ingredients(self, own: Iterable[Ingredient]) -> Kitchen:
+        """The same kitchen with the cook's own ingredients, whose names come before the shipped ones."""
+        return replace(self, pantry=self.pantry.with_own(own))

@@ -19,6 +19,7 @@ from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.ingredient import Acids, Enzyme, Ingredient
 from vadouvan.core.mix.pantry import Pantry
+from vadouvan.core.mix.swaps import RULES, Swap
 from vadouvan.core.said.numbers import Spread
 from vadouvan.errors import TableError
 
@@ -48,7 +49,30 @@ def shipped_kitchen() -> Kitchen:
     pantry = Pantry.of(_checked("pantry", row, _ingredient) for row in table_rows("pantry"))
     cautions = {row["id"]: _caution(row) for row in table_rows("cautions")}
     sources = {row["key"]: row["title"] for row in table_rows("sources")}
-    return Kitchen(cuts, pantry, cautions, sources)
+    swaps = tuple(_checked("swaps", row, _swap) for row in table_rows("swaps"))
+    _name_known_ingredients(swaps, pantry)
+    return Kitchen(cuts, pantry, cautions, sources, swaps)
+
+
+def _name_known_ingredients(swaps: tuple[Swap, ...], pantry: Pantry) -> None:
+    for swap in swaps:
+        for name in (swap.swap_from, *(part for part, _ in swap.parts)):
+            if name not in pantry.by_id:
+                raise TableError("swaps", swap.id, f"{name} is not in the pantry")
+
+
+def _swap(row: Row) -> Swap:
+    parts = tuple((name, float(ratio)) for name, ratio in (entry.split() for entry in row["to"].split("|")))
+    return Swap(
+        id=row["id"],
+        swap_from=row["swap_from"],
+        parts=parts,
+        rule=_one_of(row, "rule", RULES),
+        note=row["note"],
+        also=row["also"],
+        source=row["source"],
+        confidence=row["confidence"],
+    )
 
 
 def _checked(table: str, row: Row, build: Callable[[Row], T]) -> T:
@@ -89,10 +113,30 @@ def _ingredient(row: Row) -> Ingredient:
         alcohol=_share(row, "alcohol_pct"),
         protein=_share(row, "protein_pct"),
         enzyme=_enzyme(row),
-        allergens=tuple(filter(None, row["allergens_eu"].split(";"))),
+        allergens=_words(row, "allergens_eu"),
         source=row["source"],
         confidence=row["confidence"],
+        sodium=_number(row, "sodium_mg_per_100g") / 100_000,
+        heat_shu=_range_of(row, "heat_scoville", "heat_low_scoville", "heat_high_scoville", 1.0),
+        allergens_us=_words(row, "allergens_us"),
+        allergens_to_check=_words(row, "allergens_check_label"),
+        dose_kg_per_kg=_range_of(row, "dose_g_per_kg", "dose_low_g_per_kg", "dose_high_g_per_kg", 1000.0)
+        if row["dose_g_per_kg"]
+        else None,
+        burns=row["burns"] == "yes",
+        lifts_out=row["remove"].startswith("lift out"),
+        stains=row["stains"].startswith(("strong", "moderate")),
     )
+
+
+def _words(row: Row, column: str) -> tuple[str, ...]:
+    return tuple(filter(None, row[column].split(";")))
+
+
+def _range_of(row: Row, typical: str, low: str, high: str, divisor: float) -> Spread:
+    value = _number(row, typical) / divisor
+    ends = [float(row[name]) / divisor if row[name] else value for name in (low, high)]
+    return _ordered(ends[0], value, ends[1])
 
 
 def _parts_add_up(row: Row) -> None:

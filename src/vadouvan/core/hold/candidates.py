@@ -298,11 +298,18 @@ def _quality(case: HoldCase) -> Iterator[Limit]:
 
 def _enzyme(case: HoldCase) -> EnzymeTimes | None:
     balance = case.balance
-    film = balance.mass_kg.value / case.cut.open_area_m2
-    strength = effective_strength(
-        balance.enzyme_units.value, ph=balance.ph, salt_per_water=balance.salt_per_water, film_kg_per_m2=film
-    )
-    return enzyme_times(strength, case.cut.thickness_m, case.hold.fridge_c)
+    strength = _strength(case, balance.enzyme_units.value, balance.ph, balance.salt_per_water, balance.mass_kg.value)
+    times = enzyme_times(strength, case.cut.thickness_m, case.hold.fridge_c)
+    first = balance.first
+    if times is None or first is None:
+        return times
+    alone = _strength(case, first.enzyme_units, first.ph, first.salt_per_water, first.mass_kg)
+    return times.after(first.contact_s / 3600 * alone / strength)
+
+
+def _strength(case: HoldCase, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:
+    film = mass_kg / case.cut.open_area_m2
+    return effective_strength(units, ph=ph, salt_per_water=salt_per_water, film_kg_per_m2=film)
 
 
 def _tenderising_is_the_aim(case: HoldCase) -> bool:

@@ -33,6 +33,13 @@ class EnzymeTimes:
     best_h: float
     very_soft_h: float
 
+    def after(self, spent_h: float) -> EnzymeTimes:
+        """What is left of each when so much softening [h at this strength] is already done."""
+        pleasant, best, very_soft = (
+            max(0.0, hours - spent_h) for hours in (self.pleasant_h, self.best_h, self.very_soft_h)
+        )
+        return EnzymeTimes(pleasant, best, very_soft)
+
 
 def effective_strength(units: float, *, ph: float | None, salt_per_water: float, film_kg_per_m2: float) -> float:
     """Strength at the surface (neat fresh pineapple juice = 1) after acidity, salt and film.

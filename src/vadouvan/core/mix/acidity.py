@@ -10,17 +10,17 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from vadouvan.core.mix.ingredient import Ingredient
+from vadouvan.core.mix.ingredient import MOLAR_KG, Ingredient
 
 WATER_PK = 14.0
-# Molar mass [kg/mol] and acid constants at 25 C.
-ACIDS: dict[str, tuple[float, tuple[float, ...]]] = {
-    "acetic": (0.060052, (4.756,)),
-    "citric": (0.192124, (3.13, 4.76, 6.40)),
-    "lactic": (0.090078, (3.86,)),
-    "malic": (0.134087, (3.40, 5.20)),
-    "tartaric": (0.150087, (2.98, 4.34)),
-    "other": (0.192124, (3.13, 4.76, 6.40)),
+# Acid constants at 25 C; acids of unknown kind count as citric.
+PK: dict[str, tuple[float, ...]] = {
+    "acetic": (4.756,),
+    "citric": (3.13, 4.76, 6.40),
+    "lactic": (3.86,),
+    "malic": (3.40, 5.20),
+    "tartaric": (2.98, 4.34),
+    "other": (3.13, 4.76, 6.40),
 }
 PH_BAND = 0.2
 
@@ -47,7 +47,7 @@ def charges_lost(ph: float, constants: Sequence[float]) -> float:
 
 def acid_charge(solution: Solution, ph: float) -> float:
     """Charge carried by acid anions [mol/kg water]."""
-    return sum(amount * charges_lost(ph, ACIDS[name][1]) for name, amount in solution.acids.items())
+    return sum(amount * charges_lost(ph, PK[name]) for name, amount in solution.acids.items())
 
 
 def solution_ph(solution: Solution) -> float:
@@ -64,12 +64,12 @@ def solution_ph(solution: Solution) -> float:
     return (low + high) / 2
 
 
-def mixed(portions: Sequence[tuple[Ingredient, float]]) -> Solution | None:
-    """Acids and strong ions of ingredients [kg each] per kg of their water; nothing without water."""
-    water_kg = sum(item.water * mass_kg for item, mass_kg in portions)
+def mixed(portions: Sequence[tuple[Ingredient, float]], boiled_off_kg: float = 0.0) -> Solution | None:
+    """Acids and strong ions of ingredients [kg each] per kg of the water left; nothing without water."""
+    water_kg = sum(item.water * mass_kg for item, mass_kg in portions) - boiled_off_kg
     if water_kg <= 0:
         return None
-    acids = dict.fromkeys(ACIDS, 0.0)
+    acids = dict.fromkeys(PK, 0.0)
     strong_ions = 0.0
     for item, mass_kg in portions:
         for name, amount in _moles(item).items():
@@ -80,7 +80,7 @@ def mixed(portions: Sequence[tuple[Ingredient, float]]) -> Solution | None:
 
 def _moles(item: Ingredient) -> dict[str, float]:
     """Moles of each acid in a kilogram of an ingredient."""
-    return {name: getattr(item.acids, name) / molar_kg for name, (molar_kg, _) in ACIDS.items()}
+    return {name: getattr(item.acids, name) / MOLAR_KG[name] for name in PK}
 
 
 def _strong_ions(item: Ingredient) -> float:

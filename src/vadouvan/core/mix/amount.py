@@ -9,6 +9,7 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass
 
+from vadouvan.core.mix.foreign import foreign_measure
 from vadouvan.core.mix.ingredient import Ingredient
 from vadouvan.core.mix.tidy import tidied
 from vadouvan.core.said.numbers import Spread, leading_number
@@ -78,7 +79,7 @@ class SaidLine:
 
 @dataclass(frozen=True)
 class Portion:
-    """So much of an ingredient. ``guessed`` when the words did not fix the weight."""
+    """So much of an ingredient, in a unit of ``unit_kg``. ``guessed`` when the words did not fix the weight."""
 
     line_id: str
     text: str
@@ -86,6 +87,8 @@ class Portion:
     mass_kg: Spread
     guessed: bool
     preparation: str = ""
+    unit: str = "g"
+    unit_kg: float = 1e-3
 
 
 def read_line(text: str, *, field: str) -> SaidLine:
@@ -140,6 +143,10 @@ def _refuse_what_is_no_amount(text: str, field: str) -> None:
         )
     if re.search(r"\b(?:rest|remainder) of the\b|\bas needed\b", text, re.IGNORECASE):
         raise _bad(field, text, f'"{text.strip()}" cannot be weighed.', "Weigh it, or read what is left off the label.")
+    foreign = foreign_measure(text)
+    if foreign:
+        wrong = f'"{foreign[0]}" is a measure of another language.'
+        raise _bad(field, text, wrong, f'Write it as "{foreign[1]}", or in grams.')
     if re.search(r"\beach\b.*\band\b", text, re.IGNORECASE):
         wrong = f'"{text.strip()}" names several ingredients at once.'
         raise _bad(field, text, wrong, "Write one ingredient a line.")
@@ -226,7 +233,7 @@ def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -
             f'"{said.text.strip()}" comes to {mass_kg.value:,.0f} kg.',
             f"Write at most {MOST_KG:.0f} kg of one ingredient.",
         )
-    return Portion(line_id, said.text, ingredient, mass_kg, said.guessed, said.preparation)
+    return Portion(line_id, said.text, ingredient, mass_kg, said.guessed, said.preparation, unit, scaled.value)
 
 
 def _unit_kg(unit: str, ingredient: Ingredient) -> Spread | None:

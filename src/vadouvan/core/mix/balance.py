@@ -7,8 +7,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from typing import Literal
 
-from vadouvan.core.figure import Figure, Given, Working
-from vadouvan.core.mix.acidity import PH_BAND, mixed, solution_ph
+from vadouvan.core.mix.acidity import mixed, solution_ph
 from vadouvan.core.mix.amount import Portion
 from vadouvan.core.mix.ingredient import Ingredient
 from vadouvan.core.said.numbers import Spread
@@ -60,20 +59,48 @@ class Tenderiser:
 
 
 @dataclass(frozen=True)
+class FirstStep:
+    """What goes on the meat before the rest, on its own for so long [s]: only its enzyme is counted there."""
+
+    enzyme_units: float
+    ph: float | None
+    salt_per_water: float
+    mass_kg: float
+    contact_s: float
+
+
+@dataclass(frozen=True)
 class Balance:
-    """A mix against its meat. Masses in kg; ``parts`` in kg per kg of meat."""
+    """A mix against its meat. Masses in kg; ``parts`` in kg per kg of meat.
+
+    ``enzyme_parts`` are strengths of the mix (neat fresh pineapple juice = 1), ``heat_parts`` Scoville
+    units averaged over the weight of the meat; ``sodium_kg`` counts all sodium, not only salt.
+    """
 
     meat_kg: float
     mass_kg: Spread
     water_kg: float
     parts: dict[Substance, tuple[Contribution, ...]]
     ph: float | None
-    enzyme_units: Spread
+    enzyme_parts: tuple[Contribution, ...]
     tenderiser: Tenderiser | None
+    heat_parts: tuple[Contribution, ...] = ()
+    sodium_kg: float = 0.0
+    first: FirstStep | None = None
 
     def total(self, substance: Substance) -> Spread:
         """All of a substance per kg of meat; ends combined as independent errors."""
         return _summed([part.amount for part in self.parts[substance]])
+
+    @property
+    def enzyme_units(self) -> Spread:
+        """Enzyme strength of the mix (neat fresh pineapple juice = 1)."""
+        return _summed([part.amount for part in self.enzyme_parts])
+
+    @property
+    def heat_shu(self) -> Spread:
+        """Scoville units averaged over the weight of the meat."""
+        return _summed([part.amount for part in self.heat_parts])
 
     @property
     def salt_kg(self) -> float:
@@ -86,20 +113,25 @@ class Balance:
         return self.salt_kg / self.water_kg if self.water_kg > 0 else math.inf
 
 
-def balance_of(portions: Sequence[Portion], meat_kg: float, film: Film = NO_FILM) -> Balance:
-    """The balance of these portions on so much meat [kg], with what rinsing left on it."""
+def balance_of(
+    portions: Sequence[Portion], meat_kg: float, film: Film = NO_FILM, boiled_off_kg: float = 0.0
+) -> Balance:
+    """The balance of these portions on so much meat [kg], with what rinsing left on it and boiling took away."""
     pairs = [(portion.ingredient, portion.mass_kg.value) for portion in portions]
-    solution = mixed(pairs)
-    mass_kg = _summed([portion.mass_kg for portion in portions])
+    solution = mixed(pairs, boiled_off_kg)
+    mass = _summed([portion.mass_kg for portion in portions])
+    mass_kg = Spread(*(max(0.0, kg - boiled_off_kg) for kg in (mass.value, mass.low, mass.high)))
     sour = any(item.acid.value > 0 for item, _ in pairs)
     return Balance(
         meat_kg=meat_kg,
         mass_kg=mass_kg,
-        water_kg=sum(item.water * kg for item, kg in pairs) + film.water_kg,
+        water_kg=sum(item.water * kg for item, kg in pairs) + film.water_kg - boiled_off_kg,
         parts={name: _parts(portions, _SHARE[name], meat_kg) + film.parts(name, meat_kg) for name in SUBSTANCES},
         ph=solution_ph(solution) if solution and sour else None,
-        enzyme_units=_enzyme_units(portions, mass_kg.value),
+        enzyme_parts=_enzyme_parts(portions, mass_kg.value),
         tenderiser=_tenderiser(portions),
+        heat_parts=_parts(portions, lambda item: item.heat_shu, meat_kg),
+        sodium_kg=sum(item.sodium * kg for item, kg in pairs),
     )
 
 
@@ -131,13 +163,15 @@ def _summed(amounts: Sequence[Spread]) -> Spread:
     return Spread(value, max(0.0, value - down), value + up)
 
 
-def _enzyme_units(portions: Sequence[Portion], mix_kg: float) -> Spread:
-    """Enzyme strength of the mix (neat fresh pineapple juice = 1)."""
-    live = [portion for portion in portions if portion.ingredient.enzyme]
-    if not live or mix_kg <= 0:
-        return Spread.exactly(0.0)
-    units = [_product(p.mass_kg, p.ingredient.enzyme.strength, 1 / mix_kg) for p in live if p.ingredient.enzyme]
-    return _summed(units)
+def _enzyme_parts(portions: Sequence[Portion], mix_kg: float) -> tuple[Contribution, ...]:
+    """Enzyme strength of the mix by line (neat fresh pineapple juice = 1)."""
+    if mix_kg <= 0:
+        return ()
+    return tuple(
+        Contribution(p.line_id, p.ingredient.name, _product(p.mass_kg, p.ingredient.enzyme.strength, 1 / mix_kg))
+        for p in portions
+        if p.ingredient.enzyme
+    )
 
 
 def _tenderiser(portions: Sequence[Portion]) -> Tenderiser | None:
@@ -148,41 +182,3 @@ def _tenderiser(portions: Sequence[Portion]) -> Tenderiser | None:
         return None
     _, item = max(work, key=lambda pair: pair[0])
     return Tenderiser(item.also_called[0], item.group == "enzyme_fruit")
-
-
-def per_kg_figure(balance: Balance, substance: Substance) -> Figure:
-    """A substance per kg of meat [g/kg], with its working."""
-    total = balance.total(substance)
-    inputs = tuple(Given(part.ingredient, part.amount.value * 1000, "g/kg") for part in balance.parts[substance])
-    rule = (
-        f"Grams of each ingredient times its share of {substance}, added up, over the kilograms of meat without bone."
-    )
-    return Figure(
-        name=f"{substance}_g_per_kg",
-        value=total.value * 1000,
-        unit="g/kg",
-        working=Working(
-            rule, (*inputs, Given("meat without bone", balance.meat_kg * 1000, "g")), ("fdc", "label", "memory")
-        ),
-        low=total.low * 1000,
-        high=total.high * 1000,
-    )
-
-
-def ph_figure(balance: Balance) -> Figure | None:
-    """Estimated pH of the mix's water, with a band; nothing for a mix without acid or water."""
-    if balance.ph is None:
-        return None
-    rule = "pH at which all acids, and the minerals that each ingredient's own pH implies, balance in the mix's water."
-    inputs = (
-        Given("acid", balance.total("acid").value * 1000, "g/kg"),
-        Given("water in the mix", balance.water_kg * 1000, "g"),
-    )
-    return Figure(
-        "ph",
-        balance.ph,
-        "pH",
-        Working(rule, inputs, ("handbook_pka", "citrus", "memory")),
-        balance.ph - PH_BAND,
-        balance.ph + PH_BAND,
-    )

@@ -38,6 +38,11 @@ class Pantry:
                 by_name.setdefault(_plain(name), item.id)
         return cls(by_id, by_name)
 
+    def with_own(self, own: Iterable[Ingredient]) -> Pantry:
+        """The same pantry with the cook's own ingredients, whose names come before all others."""
+        mine = Pantry.of(own)
+        return Pantry({**mine.by_id, **self.by_id}, {**self.by_name, **mine.by_name}) if mine.by_id else self
+
     def find(self, names: Sequence[str], *, field: str, given: str) -> Ingredient:
         """The ingredient that one of these names means, tried in turn; near spellings of the first count too.
 

@@ -4,9 +4,12 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from typing import Literal
 
 from vadouvan.core.figure import number_told
 from vadouvan.core.mix.balance import Balance, Contribution, Substance
+from vadouvan.core.mix.schools import BY_WEIGHT, Salting, School, run_off_words, settled_words, strong_bath_words
+from vadouvan.core.said.numbers import Spread
 
 TARGET_MAY_MISS = 0.1
 SALT_ON_TARGET = 0.05
@@ -16,9 +19,9 @@ _ROOM = {"salt": 6.0, "sugar": 10.0, "acid": 4.0, "fat": 20.0, "aroma": 10.0}  #
 
 @dataclass(frozen=True)
 class Span:
-    """A rule for one substance, all in g per kg of meat."""
+    """A rule for one substance, in g per kg of meat or of mix; enzyme in per cent of fresh pineapple juice."""
 
-    substance: Substance
+    substance: Substance | Literal["enzyme"]
     value: float
     low: float
     high: float
@@ -30,17 +33,70 @@ class Span:
 
 @dataclass(frozen=True)
 class SaltState:
-    """Salt against its target: what the meat settles to, what the mix needs, grams short (over, if negative).
+    """Salt against its target: what the meat comes to, what the mix needs, grams short (over, if negative).
 
-    ``settles``: the mix is a bath, judged by what it settles to.
+    ``school`` is how it was judged; ``stays`` says what stays behind in the bag.
     """
 
     settles_g_per_kg: float
     wanted_g_per_kg: float
     short_g: float
-    settles: bool
+    school: School
     is_on_target: bool
     says: str
+    stays: str
+
+    @property
+    def settles(self) -> bool:
+        """Whether it is a bath judged by what it settles to."""
+        return self.school == "equilibrium"
+
+
+@dataclass(frozen=True)
+class BathCourse:
+    """What a strong bath does until it is stopped: share of its salt taken up [1], gain then [kg/kg per h]."""
+
+    uptake: float
+    gain_per_h: float
+
+
+def enzyme_span(balance: Balance) -> Span:
+    """The rule of the live enzyme, in per cent of the strength of fresh pineapple juice."""
+    units = balance.enzyme_units
+    parts = tuple(
+        Contribution(p.line_id, p.ingredient, p.amount.times(Spread.exactly(0.1))) for p in balance.enzyme_parts
+    )
+    return Span(
+        substance="enzyme",
+        value=units.value * 100,
+        low=units.low * 100,
+        high=units.high * 100,
+        target_low=None,
+        target_high=None,
+        rule_end=round_end(max(units.high * 105, 20.0)),
+        parts=parts,
+    )
+
+
+def span_in_mix(balance: Balance, substance: Substance) -> Span:
+    """The rule of one substance per kilogram of mix."""
+    factor = balance.meat_kg / balance.mass_kg.value if balance.mass_kg.value > 0 else 0.0
+    total = balance.total(substance)
+    widest = max(total.high * factor * 1000, _ROOM[substance])
+    parts = tuple(
+        Contribution(part.line_id, part.ingredient, part.amount.times(Spread.exactly(factor)))
+        for part in balance.parts[substance]
+    )
+    return Span(
+        substance=substance,
+        value=total.value * factor * 1000,
+        low=total.low * factor * 1000,
+        high=total.high * factor * 1000,
+        target_low=None,
+        target_high=None,
+        rule_end=round_end(widest * 1.05),
+        parts=parts,
+    )
 
 
 def span_of(balance: Balance, substance: Substance, target_kg_per_kg: float | None) -> Span:
@@ -73,24 +129,41 @@ def round_end(value: float) -> float:
     return next(step * power for step in (1, 1.5, 2, 3, 4, 5, 6, 8, 10) if step * power >= value)
 
 
-def salt_state(balance: Balance, meat_water_kg: float, target: float) -> SaltState:
-    """Salt short or over: by the kilogram for a paste, by what it settles to for a bath [target in kg/kg].
+def salt_state(
+    balance: Balance,
+    meat_water_kg: float,
+    target: float,
+    salting: Salting = BY_WEIGHT,
+    course: BathCourse | None = None,
+    share: float = 1.0,
+) -> SaltState:
+    """Salt short or over, by the school chosen [target in kg/kg].
 
-    At rest salt is spread evenly over all water, in the meat and in the mix; what is in the mix
-    then stays in the bag.
+    With none chosen: by the kilogram for a paste, by what it settles to for a bath. At rest salt is
+    spread evenly over all water, in the meat and in the mix; a strong bath needs its ``course``.
+    Grams short are those for the whole mix, of which ``share`` meets the meat.
     """
-    is_bath = balance.water_kg > A_BATH_FROM * meat_water_kg
-    all_water_kg = meat_water_kg + balance.water_kg if is_bath else meat_water_kg
-    settles = balance.salt_kg / all_water_kg * meat_water_kg / balance.meat_kg
-    wanted_kg = target * balance.meat_kg / meat_water_kg * all_water_kg
-    short_g = (wanted_kg - balance.salt_kg) * 1000
+    salt_kg, meat_kg = balance.salt_kg, balance.meat_kg
+    school = salting.school or ("equilibrium" if balance.water_kg > A_BATH_FROM * meat_water_kg else "per_kg")
+    if school == "strong_bath" and course is not None:
+        uptake = course.uptake
+        stays = strong_bath_words((1 - uptake) * salt_kg, salting.bath_s, course.gain_per_h)
+    elif school == "equilibrium":
+        uptake = meat_water_kg / (meat_water_kg + balance.water_kg)
+        stays = settled_words((1 - uptake) * salt_kg)
+    else:
+        uptake, stays = 1.0, run_off_words(salt_kg)
+    comes_to = salt_kg * uptake / meat_kg
+    wanted_kg = target * meat_kg / uptake
+    short_g = (wanted_kg - salt_kg) / share * 1000
     return SaltState(
-        settles_g_per_kg=settles * 1000,
-        wanted_g_per_kg=wanted_kg / balance.meat_kg * 1000,
+        settles_g_per_kg=comes_to * 1000,
+        wanted_g_per_kg=wanted_kg / meat_kg * 1000,
         short_g=short_g,
-        settles=is_bath,
-        is_on_target=abs(settles - target) <= SALT_ON_TARGET * target,
-        says=_salt_says(short_g, settles, target),
+        school=school,
+        is_on_target=abs(comes_to - target) <= SALT_ON_TARGET * target,
+        says=_salt_says(short_g, comes_to, target),
+        stays=stays if salt_kg > 0 else "",
     )
 
 

@@ -10,12 +10,13 @@ from vadouvan.core.clock.plan import Meal
 from vadouvan.core.constants import FRIDGE_ADVISED_C, FRIDGE_STOP_C, SALT_TARGET_KG_PER_KG
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Appetite, Occasion
-from vadouvan.core.draft import LONGEST_TEXT, MOST_LINES, Draft, HoldSaid, LineSaid, MealSaid, OccasionSaid
+from vadouvan.core.draft import Draft, HoldSaid, MealSaid, OccasionSaid
 from vadouvan.core.hold.hold import Goal, Hold
 from vadouvan.core.kitchen import Kitchen
-from vadouvan.core.mix.amount import Portion, read_line, weigh
-from vadouvan.core.mix.pantry import Pantry
+from vadouvan.core.mix.amount import Portion
+from vadouvan.core.mix.schools import Salting, spoon_target
 from vadouvan.core.reading.cut import read_cut
+from vadouvan.core.reading.mix import MixReading, read_mix
 from vadouvan.core.reading.notes import Notes
 from vadouvan.core.said.quantity import LEAD, decimal, quantity, whole_number
 from vadouvan.errors import InputError
@@ -32,11 +33,16 @@ class Reading:
     """What could be read of a draft, with the notes made on the way."""
 
     cut: Cut | None
-    portions: tuple[Portion, ...]
+    mix: MixReading
     hold: Hold | None
     meal: Meal | None
     occasion: Occasion | None
     notes: Notes = field(default_factory=Notes)
+
+    @property
+    def portions(self) -> tuple[Portion, ...]:
+        """The lines of the mix that could be weighed."""
+        return self.mix.portions
 
     @property
     def problems(self) -> list[InputError]:
@@ -58,10 +64,11 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Reading:
     """Read every answer of a draft; never raises for what a cook typed."""
     notes = Notes()
     cut = read_cut(draft.cut, kitchen, notes)
+    mix = read_mix(draft, kitchen.pantry, notes)
     return Reading(
         cut=cut,
-        portions=_mix(draft.mix, kitchen.pantry, notes),
-        hold=_hold(draft.hold, cut, notes),
+        mix=mix,
+        hold=_hold(draft.hold, cut, mix.salting, notes),
         meal=_meal(draft.meal, notes, now),
         occasion=_occasion(draft.occasion, notes),
         notes=notes,
@@ -89,42 +96,16 @@ def _frozen_share(said: OccasionSaid, notes: Notes) -> float:
     return (share or 0.0) / 100
 
 
-# --- mix -----------------------------------------------------------------------------------
-
-
-def _mix(lines: tuple[LineSaid, ...], pantry: Pantry, notes: Notes) -> tuple[Portion, ...]:
-    written = [line for line in lines if line.text.strip()]
-    if not written:
-        notes.waiting.append("at least one ingredient in the mix")
-    if len(written) > MOST_LINES:
-        wrong = f"{len(written)} lines are more than one mix has."
-        accepted = f"Keep up to {MOST_LINES} lines; put the rest in another batch."
-        notes.problems.append(InputError(field="mix", given=f"{len(written)} lines", wrong=wrong, accepted=accepted))
-    portions = (notes.attempt(lambda line=line: portion_of(line, pantry)) for line in written[:MOST_LINES])  # type: ignore[misc]
-    return tuple(portion for portion in portions if portion is not None)
-
-
-def portion_of(line: LineSaid, pantry: Pantry) -> Portion:
-    """The portion that a typed line means; raises InputError with the line's path ``mix.<id>``."""
-    path = f"mix.{line.id}"
-    if len(line.text) > LONGEST_TEXT:
-        wrong = f"A line of {len(line.text)} letters is too long for one ingredient."
-        raise InputError(field=path, given=line.text[:60], wrong=wrong, accepted="Write one ingredient a line.")
-    said = read_line(line.text, field=path)
-    ingredient = pantry.find(said.names, field=path, given=line.text)
-    return weigh(said, ingredient, line_id=line.id, field=path)
-
-
 # --- hold and meal -------------------------------------------------------------------------
 
 
-def _hold(said: HoldSaid, cut: Cut | None, notes: Notes) -> Hold | None:
+def _hold(said: HoldSaid, cut: Cut | None, salting: Salting, notes: Notes) -> Hold | None:
     before = len(notes.problems)
     fridge_c = _fridge(said, notes)
     small = cut is None or cut.shape in ("cube", "strip") or cut.piece.far_m <= THROUGH_UP_TO_M
     default: Goal = "through" if small else "surface"
     goal = notes.choice(said.goal, GOALS, (default, default), "hold.goal")
-    target = _salt_target(said, notes)
+    target = _salt_target(said, salting, notes)
     return Hold(fridge_c, goal, target) if len(notes.problems) == before else None
 
 
@@ -142,10 +123,12 @@ def _fridge(said: HoldSaid, notes: Notes) -> float:
     return DEFAULT_FRIDGE_C if value is None else value
 
 
-def _salt_target(said: HoldSaid, notes: Notes) -> float:
-    usual = SALT_TARGET_KG_PER_KG.value
+def _salt_target(said: HoldSaid, salting: Salting, notes: Notes) -> float:
+    usual, words = SALT_TARGET_KG_PER_KG.value, "well seasoned"
+    if salting.school == "spoon_per_pound" and salting.spoon_salt is not None:
+        usual, words = spoon_target(salting.spoon_salt, salting.spoons), "from the spoon"
     if not said.salt_target:
-        return notes.assume("hold.salt_target_g_per_kg", usual, f"{usual * 1000:.0f} g a kilogram, well seasoned")
+        return notes.assume("hold.salt_target_g_per_kg", usual, f"{usual * 1000:.3g} g a kilogram, {words}")
     accepted = "Write 0 to 30 grams of salt a kilogram of meat; 8 is lean, 10 to 15 well seasoned."
     value = notes.attempt(
         lambda: decimal(

@@ -11,7 +11,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from vadouvan.core.said.numbers import leading_number
-from vadouvan.core.said.units import DURATION_S, LENGTH_M, MASS_KG, unit_word
+from vadouvan.core.said.units import DURATION_S, LENGTH_M, MASS_KG, VOLUME_M3, unit_word
 from vadouvan.errors import InputError
 
 _UNIT = re.compile(r'[a-zA-Z]+\.?|"|°\s*[cCfF]|%')
@@ -49,6 +49,20 @@ SPACING = Kind("spacing", LENGTH_M, "mm", 0.003, 0.2, 'Write a distance from 3 m
 TRIMMED = Kind("trimmings", MASS_KG, "g", 0.0, 10.0, 'Write what was cut off, such as "120 g".')
 LEAD = Kind(
     "time from pull to plate", DURATION_S, "min", 0.0, 86_400.0, 'Write up to 24 h, such as "75 min" or "1 h 30 min".'
+)
+
+CONTACT = Kind(
+    "time in the mix", DURATION_S, "h", 300.0, 864_000.0, 'Write 5 minutes to 10 days, such as "45 min" or "12 h".'
+)
+SIMMER = Kind("simmer", DURATION_S, "min", 0.0, 14_400.0, 'Write up to 4 h, such as "10 min".')
+MIX_MASS = Kind("part of a mix", MASS_KG, "g", 0.0, 10.0, 'Write a weight up to 10 kg, such as "120 g".')
+SERVING = Kind("serving", MASS_KG, "g", 0.0005, 1.0, 'Write a serving from 0.5 g to 1 kg, such as "18 g" or "15 ml".')
+SERVING_VOLUME = Kind(
+    "serving", VOLUME_M3, "ml", 5e-7, 1e-3, 'Write a serving from 0.5 ml to 1 l, such as "15 ml" or "1 tbsp".'
+)
+VESSEL_SIDE = Kind("side of a vessel", LENGTH_M, "cm", 0.04, 1.0, 'Write 4 to 100 cm, such as "22 x 16 cm".')
+VESSEL_VOLUME = Kind(
+    "vessel", VOLUME_M3, "l", 0.0002, 0.05, 'Write its volume, such as "2.5 l", or its floor, such as "22 x 16 cm".'
 )
 
 

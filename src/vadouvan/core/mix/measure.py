@@ -1,0 +1,78 @@
+"""Amounts written as a cook measures: grams to what the scale shows, quarter teaspoons, whole pieces.
+
+The text of an amount reads back to the same amount (within the rounding that its measure has).
+"""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Literal
+
+from vadouvan.core.mix.amount import PIECE_UNITS, Portion
+from vadouvan.core.mix.ingredient import Ingredient
+from vadouvan.core.said.numbers import Spread
+from vadouvan.core.said.units import VOLUME_M3
+
+Measures = Literal["scale", "kitchen"]
+SPOONS = {"tsp", "teaspoon", "tbsp", "tablespoon", "dessertspoon", "tb", "tbs", "cup"}
+_QUARTERS = ("", "1/4", "1/2", "3/4")
+_QUARTERS_IN_A_TABLESPOON = 12
+_FINE_BELOW_KG = 0.010
+
+
+def weighed_text(ingredient: Ingredient, mass_kg: float) -> str:
+    """A line in grams, to the tenth below 100 g.
+
+    The name is the ingredient's first short one, which the pantry finds again.
+    """
+    grams = mass_kg * 1000
+    told = f"{grams:.1f}".removesuffix(".0") if grams < 99.95 else f"{grams:.0f}"
+    return f"{told} g {ingredient.also_called[0]}"
+
+
+def step_kg(portion: Portion) -> float:
+    """The step in which a cook measures this line [kg]: a quarter teaspoon, a whole piece, a gram or a tenth."""
+    if portion.unit in SPOONS:
+        return _quarter_teaspoon_kg(portion.ingredient)
+    if portion.unit == "each" or portion.unit in PIECE_UNITS:
+        return portion.unit_kg
+    return 0.0005 if portion.mass_kg.value < _FINE_BELOW_KG else 0.001
+
+
+def measured(portion: Portion, steps: int) -> Portion:
+    """The portion at so many of its steps, with the text that says so; its spread shrinks with it."""
+    mass_kg = steps * step_kg(portion)
+    was = portion.mass_kg
+    factor = mass_kg / was.value if was.value > 0 else 0.0
+    spread = Spread(mass_kg, was.low * factor, was.high * factor) if factor else Spread.exactly(mass_kg)
+    return replace(portion, mass_kg=spread, text=_text(portion, steps))
+
+
+def _text(portion: Portion, steps: int) -> str:
+    name = portion.ingredient.also_called[0]
+    if portion.unit in SPOONS:
+        return f"{_spoons(steps)} {name}"
+    if portion.unit == "each":
+        return f"{steps} {name}"
+    if portion.unit in PIECE_UNITS:
+        return f"{steps} {portion.unit}{'s' if steps > 1 and portion.unit != 'leaf' else ''} {name}".replace(
+            f"{steps} leaf", f"{steps} leaves" if steps > 1 else "1 leaf"
+        )
+    return weighed_text(portion.ingredient, steps * step_kg(portion))
+
+
+def _spoons(quarters: int) -> str:
+    """Quarter teaspoons as the largest spoons that say it exactly.
+
+    >>> _spoons(3), _spoons(12), _spoons(18), _spoons(17)
+    ('3/4 tsp', '1 tbsp', '1 1/2 tbsp', '4 1/4 tsp')
+    """
+    if quarters >= _QUARTERS_IN_A_TABLESPOON and quarters % 6 == 0:
+        whole, half = divmod(quarters, _QUARTERS_IN_A_TABLESPOON)
+        return f"{whole} 1/2 tbsp" if half else f"{whole} tbsp"
+    whole, part = divmod(quarters, 4)
+    return " ".join(filter(None, (str(whole) if whole else "", _QUARTERS[part]))) + " tsp"
+
+
+def _quarter_teaspoon_kg(ingredient: Ingredient) -> float:
+    return ingredient.spoon_density_kg_per_m3.value * VOLUME_M3["tsp"] / 4

@@ -1,0 +1,191 @@
+"""How much mix a cut needs: a coat on its surface, or liquid round it; and what is set aside clean.
+
+Salt goes by weight of meat, a coat by its surface, a bath by the space round the pieces: three
+different laws, so a double batch is not twice the mix.
+"""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from typing import Literal
+
+from vadouvan.core.constants import (
+    BAG_LAYER_M,
+    COAT_M,
+    OVER_THE_MEAT_M,
+    PACKED_CUBES,
+    PACKED_LEGS,
+    PACKED_SLABS,
+    PACKED_STRIPS,
+    PASTE_DENSITY,
+    THICK_COAT_M,
+    THIN_COAT_M,
+    TUB_HEIGHT_M,
+    VACUUM_LAYER_M,
+    Constant,
+)
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.figure import Figure, Given, Working, number_told
+from vadouvan.core.said.numbers import Spread
+
+Form = Literal["paste", "liquid"]
+Container = Literal["bag", "tub", "jar", "vacuum", "tray"]
+Coat = Literal["thin", "usual", "thick"]
+
+COATS: dict[Coat, Constant] = {"thin": THIN_COAT_M, "usual": COAT_M, "thick": THICK_COAT_M}
+LIQUID_DENSITY = 1030.0  # kg/m3: a seasoned watery mix
+USUAL_TUB_M2 = 0.22 * 0.16
+USUAL_JAR_M2 = math.pi / 4 * 0.10**2
+MOSTLY_WATER = 0.72
+MAY_MISS = 0.05
+ENOUGH, TOO_LITTLE = "enough", "too little"
+
+
+@dataclass(frozen=True)
+class Vessel:
+    """How the mix meets the meat; ``footprint_m2`` and ``volume_m3`` of a tub or jar, where said."""
+
+    form: Form
+    container: Container = "bag"
+    coat: Coat = "usual"
+    footprint_m2: float | None = None
+    volume_m3: float | None = None
+
+
+@dataclass(frozen=True)
+class SetAside:
+    """What is kept clean before contact: a weight, or a share of the ready mix; ``use`` in words."""
+
+    mass_kg: float | None = None
+    share: float | None = None
+    use: str = ""
+
+    def of(self, ready_kg: float) -> float:
+        """Kilograms of a mix of that weight; never more than there is."""
+        wanted = self.mass_kg if self.mass_kg is not None else (self.share or 0.0) * ready_kg
+        return min(wanted, ready_kg)
+
+
+@dataclass(frozen=True)
+class Need:
+    """Mix that the cut needs [kg] with the working, and a remark on the vessel, if any."""
+
+    mass_kg: Spread
+    working: Working
+    remark: str = ""
+
+
+def need_of(cut: Cut, vessel: Vessel) -> Need:
+    """The mix that covers a cut: coat times open surface, a film in a bag, or the space in a tub."""
+    if vessel.form == "paste":
+        return _coat(cut, vessel.coat)
+    if vessel.container in ("bag", "vacuum", "tray"):
+        return _film(cut, VACUUM_LAYER_M if vessel.container == "vacuum" else BAG_LAYER_M)
+    return _bed(cut, vessel)
+
+
+def usual_form(water_share: float) -> Form:
+    """Runny mixes are liquids; the rest coats.
+
+    >>> usual_form(0.9), usual_form(0.6)
+    ('liquid', 'paste')
+    """
+    return "liquid" if water_share >= MOSTLY_WATER else "paste"
+
+
+def _coat(cut: Cut, coat: Coat) -> Need:
+    layer, density = COATS[coat], PASTE_DENSITY.value
+    area = cut.open_area_m2
+    inputs = (
+        Given("open surface", area * 1e4, "cm2"),
+        Given("coat", layer.value * 1000, "mm"),
+        Given("density of a paste", density, "g/l"),
+    )
+    rule = "Open surface times the thickness of the coat times the density of a paste."
+    return Need(_times(layer, area * density), Working(rule, inputs, ("calibration",)))
+
+
+def _film(cut: Cut, layer: Constant) -> Need:
+    area = cut.open_area_m2
+    inputs = (Given("open surface", area * 1e4, "cm2"), Given("layer of liquid", layer.value * 1000, "mm"))
+    rule = "Open surface times the layer of liquid that the bag holds against it."
+    return Need(_times(layer, area * LIQUID_DENSITY), Working(rule, inputs, ("calibration",)))
+
+
+def _bed(cut: Cut, vessel: Vessel) -> Need:
+    """Space between packed pieces plus a finger's breadth over them."""
+    meat_m3 = cut.meat_kg / cut.kind.density_kg_per_m3
+    footprint = _footprint_m2(vessel, meat_m3)
+    packed = _packing(cut)
+    over = OVER_THE_MEAT_M
+
+    joint = cut.pieces == 1 and vessel.footprint_m2 is not None
+
+    def liquid_kg(share: float, cover_m: float) -> float:
+        """Liquid for pieces that fill a share of their space, so deep under it."""
+        if joint:  # one joint in a vessel of known floor: up to its height, less the meat itself
+            return max(0.0, footprint * (cut.thickness_m + cover_m) - meat_m3) * LIQUID_DENSITY
+        between = meat_m3 * (1 / share - 1) if cut.pieces > 1 else 0.0
+        return (between + cover_m * footprint) * LIQUID_DENSITY
+
+    mass = Spread(
+        liquid_kg(packed.value, over.value), liquid_kg(packed.high, over.low), liquid_kg(packed.low, over.high)
+    )
+    inputs = (
+        Given("meat", meat_m3 * 1e6, "ml"),
+        Given("floor of the vessel", footprint * 1e4, "cm2"),
+        Given("share of the space that packed pieces fill", packed.value, "1"),
+        Given("liquid over the meat", over.value * 1000, "mm"),
+    )
+    rule = "The space between the pieces, plus one centimetre over them, in this vessel."
+    return Need(mass, Working(rule, inputs, ("calibration", "common_practice")), _fits(vessel, meat_m3, mass.value))
+
+
+def _footprint_m2(vessel: Vessel, meat_m3: float) -> float:
+    if vessel.footprint_m2 is not None:
+        return vessel.footprint_m2
+    if vessel.volume_m3 is not None:
+        return vessel.volume_m3 / TUB_HEIGHT_M.value
+    usual = USUAL_JAR_M2 if vessel.container == "jar" else USUAL_TUB_M2
+    return max(usual, meat_m3 / 0.12)
+
+
+def _packing(cut: Cut) -> Constant:
+    if cut.shape == "cube":
+        return PACKED_CUBES
+    if cut.shape == "strip":
+        return PACKED_STRIPS
+    return PACKED_LEGS if cut.bone in ("core", "face") and cut.pieces > 1 else PACKED_SLABS
+
+
+def _fits(vessel: Vessel, meat_m3: float, liquid_kg: float) -> str:
+    if vessel.volume_m3 is None:
+        return ""
+    total = meat_m3 + liquid_kg / LIQUID_DENSITY
+    if total <= vessel.volume_m3:
+        return ""
+    return (
+        f"Meat and mix come to {number_told(total * 1000)} l; "
+        f"the vessel holds {number_told(vessel.volume_m3 * 1000)} l. Take two, or a bag."
+    )
+
+
+def _times(layer: Constant, factor: float) -> Spread:
+    return Spread(layer.value * factor, layer.low * factor, layer.high * factor)
+
+
+def need_figure(need: Need) -> Figure:
+    """The need as a figure in grams with its band."""
+    mass = need.mass_kg
+    return Figure("needed_mix_g", mass.value * 1000, "g", need.working, mass.low * 1000, mass.high * 1000)
+
+
+def need_says(made_kg: float, needed_kg: float, aside_kg: float) -> str:
+    """Made against needed, in words; the part set aside comes on top."""
+    short_g = (needed_kg + aside_kg - made_kg) * 1000
+    if short_g > MAY_MISS * (needed_kg + aside_kg) * 1000:
+        return f"{number_told(short_g)} g {TOO_LITTLE}"
+    if short_g < -0.5 * (needed_kg + aside_kg) * 1000:
+        return f"{number_told(-short_g)} g more than it needs"
+    return ENOUGH

@@ -15,6 +15,7 @@ from vadouvan.settings import Settings
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
 from vadouvan.store.own_cuts import OwnCuts
+from vadouvan.store.own_ingredients import OwnIngredients
 
 
 def utc_now() -> datetime:
@@ -35,5 +36,5 @@ def build(settings: Settings) -> FastAPI:
     if settings.demo and is_new:
         for draft in demo_batches(utc_now()):
             batches.add(new_id(), draft, now=utc_now())
-    context = Context(shipped_kitchen(), batches, OwnCuts(engine), now=utc_now, new_id=new_id)
+    context = Context(shipped_kitchen(), batches, OwnCuts(engine), OwnIngredients(engine), now=utc_now, new_id=new_id)
     return make_app(context, settings.web_dir if settings.web_dir.is_dir() else None)

@@ -10,8 +10,10 @@ from typing import Annotated, cast
 from fastapi import Depends, Request
 
 from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.mix.label import readable_labels
 from vadouvan.store.batches import Batches
 from vadouvan.store.own_cuts import OwnCuts
+from vadouvan.store.own_ingredients import OwnIngredients
 
 
 @dataclass(frozen=True)
@@ -21,13 +23,16 @@ class Context:
     tables: Kitchen
     batches: Batches
     own_cuts: OwnCuts
+    own_ingredients: OwnIngredients
     now: Callable[[], datetime]
     new_id: Callable[[], str]
 
     @property
     def kitchen(self) -> Kitchen:
-        """The shipped tables with the cook's own cuts."""
-        return self.tables.with_cuts(self.own_cuts.all())
+        """The shipped tables with the cook's own cuts and ingredients."""
+        labels = ((kept.id, kept.said) for kept in self.own_ingredients.all())
+        own = readable_labels(labels, self.tables.pantry.by_id)
+        return self.tables.with_cuts(self.own_cuts.all()).with_ingredients(own)
 
 
 def _context(request: Request) -> Context:

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import json
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import asdict, dataclass
 from typing import Annotated, Any, Literal, NoReturn
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError
@@ -16,15 +16,30 @@ from pydantic import BaseModel, ConfigDict, Field, StringConstraints, Validation
 from vadouvan.core.draft import (
     LONGEST_TEXT,
     YES,
+    AimsSaid,
     CutSaid,
     Draft,
     HoldSaid,
     LineSaid,
+    MakingSaid,
     MealSaid,
     OccasionSaid,
+    QuantitySaid,
     StepSaid,
 )
-from vadouvan.core.said.quantity import DEPTH, LEAD, MASS, SIDE, SPACING, THICKNESS, TRIMMED, Kind, quantity
+from vadouvan.core.said.quantity import (
+    CONTACT,
+    DEPTH,
+    LEAD,
+    MASS,
+    SIDE,
+    SIMMER,
+    SPACING,
+    THICKNESS,
+    TRIMMED,
+    Kind,
+    quantity,
+)
 from vadouvan.errors import BadInput, FormatError, InputError
 
 FORMAT = "vadouvan-batch"
@@ -96,6 +111,49 @@ class MealPart(_Part):
     time_zone: Text = ""
 
 
+class LinePart(_Part):
+    """A line of the mix with its marks; a line without marks is written as its text alone."""
+
+    text: Text
+    locked: bool = False
+    lifted: bool = False
+    first: bool = False
+
+
+class AimsPart(_Part):
+    """What the mix should come to; the salt target stands in ``hold``."""
+
+    school: Text = ""
+    spoon_salt: Text = ""
+    spoons: Number | None = None
+    bath_h: Number | None = None
+    sugar_g_per_kg: Number | None = None
+    acid_g_per_kg: Number | None = None
+    heat_shu_per_kg: Number | None = None
+
+
+class QuantityPart(_Part):
+    """How the mix meets the meat, and what is set aside: a weight or a share, in words."""
+
+    form: Text = ""
+    container: Text = ""
+    size: Text = ""
+    coat: Text = ""
+    set_aside: Text = ""
+    set_aside_for: Text = ""
+
+
+class MakingPart(_Part):
+    """How the mix is made; ``reduce_to`` is a weight or a share, in words."""
+
+    method: Text = ""
+    simmer_min: Number | None = None
+    reduce_to: Text = ""
+    cooling: Text = ""
+    texture: Text = ""
+    first_contact_min: Number | None = None
+
+
 class BatchFile(_Part):
     """A batch of Vadouvan as a file."""
 
@@ -103,10 +161,13 @@ class BatchFile(_Part):
     version: Literal[1]
     name: Text = ""
     cut: CutPart = CutPart()
-    mix: Annotated[list[str], Field(max_length=1000)] = []
+    mix: Annotated[list[str | LinePart], Field(max_length=1000)] = []
     hold: HoldPart = HoldPart()
     meal: MealPart = MealPart()
     occasion: OccasionPart = OccasionPart()
+    aims: AimsPart = AimsPart()
+    quantity: QuantityPart = QuantityPart()
+    making: MakingPart = MakingPart()
     as_typed: dict[str, str] = Field(default={}, description="Field path to the words a cook typed there.")
 
 
@@ -155,6 +216,17 @@ _NUMBERS: dict[str, tuple[_NumberField, ...]] = {
     "occasion": (
         _NumberField("servings", "servings", int, "{}"),
         _NumberField("frozen_pct", "frozen", float, "{:g}"),
+    ),
+    "aims": (
+        _NumberField("spoons", "spoons", float, "{:g}"),
+        _NumberField("bath_h", "bath_time", _of_kind(CONTACT, 1 / 3600), "{:g} h"),
+        _NumberField("sugar_g_per_kg", "sugar", float, "{:g}"),
+        _NumberField("acid_g_per_kg", "acid", float, "{:g}"),
+        _NumberField("heat_shu_per_kg", "heat", float, "{:g}"),
+    ),
+    "making": (
+        _NumberField("simmer_min", "simmer", _of_kind(SIMMER, 1 / 60), "{:g} min"),
+        _NumberField("first_contact_min", "first_contact", _of_kind(CONTACT, 1 / 60), "{:g} min"),
     ),
 }
 
@@ -209,16 +281,29 @@ def write(draft: Draft) -> str:
         for number, step in enumerate(draft.cut.steps)
     ]
     words = {name: getattr(draft.cut, name) for name in _WORDS}
-    hold, meal, occasion = draft.hold, draft.meal, draft.occasion
+    hold, meal, occasion, making = draft.hold, draft.meal, draft.occasion, draft.making
     document = BatchFile.model_validate({
         "format": FORMAT,
         "version": VERSION,
         "name": draft.name,
         "cut": {**words, **_numbers("cut", draft.cut, "cut", kept), "steps": steps},
-        "mix": [line.text for line in draft.mix],
+        "mix": [_line_out(line) for line in draft.mix],
         "hold": {"goal": hold.goal, **_numbers("hold", hold, "hold", kept)},
         "meal": {"at": meal.at, "time_zone": meal.time_zone, **_numbers("meal", meal, "meal", kept)},
         "occasion": {"appetite": occasion.appetite, **_numbers("occasion", occasion, "occasion", kept)},
+        "aims": {
+            "school": draft.aims.school,
+            "spoon_salt": draft.aims.spoon_salt,
+            **_numbers("aims", draft.aims, "aims", kept),
+        },
+        "quantity": asdict(draft.quantity),
+        "making": {
+            "method": making.method,
+            "reduce_to": making.reduce_to,
+            "cooling": making.cooling,
+            "texture": making.texture,
+            **_numbers("making", making, "making", kept),
+        },
         "as_typed": kept,
     })  # fmt: skip
     return document.model_dump_json(indent=2) + "\n"
@@ -235,7 +320,7 @@ def read(text: str) -> Draft:
             **_texts("cut", cut, "cut", kept),
             steps=tuple(_step(step, number, kept) for number, step in enumerate(cut.steps)),
         ),
-        mix=tuple(LineSaid(str(number), line) for number, line in enumerate(document.mix, start=1)),
+        mix=tuple(_line(line, number) for number, line in enumerate(document.mix, start=1)),
         hold=HoldSaid(goal=document.hold.goal, **_texts("hold", document.hold, "hold", kept)),
         meal=MealSaid(
             at=document.meal.at, time_zone=document.meal.time_zone, **_texts("meal", document.meal, "meal", kept)
@@ -243,7 +328,32 @@ def read(text: str) -> Draft:
         occasion=OccasionSaid(
             appetite=document.occasion.appetite, **_texts("occasion", document.occasion, "occasion", kept)
         ),
+        aims=AimsSaid(
+            school=document.aims.school,
+            spoon_salt=document.aims.spoon_salt,
+            **_texts("aims", document.aims, "aims", kept),
+        ),
+        quantity=QuantitySaid(**document.quantity.model_dump()),
+        making=MakingSaid(
+            method=document.making.method,
+            reduce_to=document.making.reduce_to,
+            cooling=document.making.cooling,
+            texture=document.making.texture,
+            **_texts("making", document.making, "making", kept),
+        ),
     )
+
+
+def _line_out(line: LineSaid) -> str | dict[str, str | bool]:
+    marks = {name: True for name in ("locked", "lifted", "first") if getattr(line, name) == YES}
+    return {"text": line.text, **marks} if marks else line.text
+
+
+def _line(part: str | LinePart, number: int) -> LineSaid:
+    if isinstance(part, str):
+        return LineSaid(str(number), part)
+    marks = {name: YES if getattr(part, name) else "" for name in ("locked", "lifted", "first")}
+    return LineSaid(str(number), part.text, **marks)
 
 
 def _step(step: StepPart, number: int, kept: dict[str, str]) -> StepSaid:

@@ -17,11 +17,11 @@ from vadouvan.core.hold.limits import Limit
 from vadouvan.core.hold.window import Edge, Window
 from vadouvan.core.judge import Judgement
 from vadouvan.core.kitchen import Kitchen
-from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
-from vadouvan.core.mix.span import Span
+from vadouvan.core.mix.balance import SUBSTANCES
 from vadouvan.core.sentences import window_in_short
 from vadouvan.errors import InputError
 from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out
+from vadouvan.formats.mix_out import IngredientOut, MixOut, SaltOfferOut, SpanOut, ingredients_out, mix_out, spans_out
 
 
 class GivenOut(BaseModel):
@@ -60,58 +60,6 @@ class ProblemOut(BaseModel):
     given: str
     wrong: str
     accepted: str
-
-
-class IngredientOut(BaseModel):
-    """One line of the mix, weighed, with what it brings per kilogram of meat."""
-
-    line_id: str
-    text: str
-    name: str
-    grams: float
-    grams_low: float
-    grams_high: float
-    grams_shown: str
-    band_shown: str | None
-    guessed: bool
-    salt_g_per_kg: float
-    sugar_g_per_kg: float
-    acid_g_per_kg: float
-    fat_g_per_kg: float
-    aroma_g_per_kg: float
-    enzyme: str | None
-    allergens: list[str]
-    confidence: str
-
-
-class PartOut(BaseModel):
-    """What one line brings of a substance."""
-
-    line_id: str
-    name: str
-    g_per_kg: float
-
-
-class SpanOut(BaseModel):
-    """A substance on its rule, in g per kg of meat."""
-
-    substance: Substance
-    value: float
-    low: float
-    high: float
-    target_low: float | None
-    target_high: float | None
-    rule_end: float
-    parts: list[PartOut]
-
-
-class SaltOfferOut(BaseModel):
-    """A way to the salt target: a line to add (empty ``line_id``) or to change."""
-
-    line_id: str
-    text: str
-    says: str
-    also: str
 
 
 class LimitOut(BaseModel):
@@ -181,12 +129,18 @@ class JudgementOut(BaseModel):
     aroma_g_per_kg: float | None = None
     ph: float | None = None
     made_g: float | None = None
+    needed_mix_g: float | None = None
+    set_aside_g: float | None = None
+    enzyme_pct: float | None = None
+    heat_shu: float | None = None
+    sodium_mg_per_serving: float | None = None
     salt_in_meat_g_per_kg: float | None = None
     salt_left_g: float | None = None
     salt_says: str | None = None
     salt_offers: list[SaltOfferOut]
     ingredients: list[IngredientOut]
     spans: list[SpanOut]
+    mix: MixOut | None = None
     window: WindowOut | None = None
     plan: PlanOut | None = None
     plan_says: str
@@ -202,16 +156,16 @@ class JudgementOut(BaseModel):
 
 def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
     """A judgement in the shape that leaves the core; the kitchen gives the words of cautions and sources."""
-    told = (*judgement.figures, *judgement.grams, *((judgement.needed,) if judgement.needed else ()))
-    figures = {figure.name: figure_out(figure, kitchen.sources) for figure in told}
+    figures = {figure.name: figure_out(figure, kitchen.sources) for figure in judgement.all_figures}
     picture, cut = judgement.picture, judgement.reading.cut
     return JudgementOut(
         sentence=judgement.sentence,
         **{name: _value(figures, name) for name in _TOLD_AS_NUMBERS},
         salt_says=judgement.salt.says if judgement.salt else None,
         salt_offers=[SaltOfferOut(**asdict(offer)) for offer in judgement.offers],
-        ingredients=_ingredients(judgement),
-        spans=[_span(span) for span in judgement.spans],
+        ingredients=ingredients_out(judgement),
+        spans=spans_out(judgement.mix.spans) if judgement.mix else [],
+        mix=mix_out(judgement.mix) if judgement.mix else None,
         window=_window(judgement.window) if judgement.window else None,
         plan=_plan(judgement.plan) if judgement.plan else None,
         plan_says=judgement.plan_says,
@@ -237,6 +191,11 @@ _TOLD_AS_NUMBERS = (
     *(f"{substance}_g_per_kg" for substance in SUBSTANCES),
     "ph",
     "made_g",
+    "needed_mix_g",
+    "set_aside_g",
+    "enzyme_pct",
+    "heat_shu",
+    "sodium_mg_per_serving",
     "salt_in_meat_g_per_kg",
     "salt_left_g",
 )
@@ -265,46 +224,6 @@ def figure_out(figure: Figure, titles: Mapping[str, str]) -> FigureOut:
 
 def _value(figures: dict[str, FigureOut], name: str) -> float | None:
     return figures[name].value if name in figures else None
-
-
-def _ingredients(judgement: Judgement) -> list[IngredientOut]:
-    return [
-        IngredientOut(
-            line_id=portion.line_id,
-            text=portion.text,
-            name=portion.ingredient.name,
-            grams=grams.value,
-            grams_low=portion.mass_kg.low * 1000,
-            grams_high=portion.mass_kg.high * 1000,
-            grams_shown=grams.shown,
-            band_shown=grams.band_shown,
-            guessed=portion.guessed,
-            **{f"{name}_g_per_kg": _brought(judgement.balance, name, portion.line_id) for name in SUBSTANCES},
-            enzyme=portion.ingredient.enzyme.name if portion.ingredient.enzyme else None,
-            allergens=list(portion.ingredient.allergens),
-            confidence=portion.ingredient.confidence,
-        )
-        for portion, grams in zip(judgement.reading.portions, judgement.grams, strict=True)
-    ]
-
-
-def _brought(balance: Balance | None, substance: Substance, line_id: str) -> float:
-    parts = balance.parts[substance] if balance else ()
-    return sum(part.amount.value * 1000 for part in parts if part.line_id == line_id)
-
-
-def _span(span: Span) -> SpanOut:
-    parts = [PartOut(line_id=p.line_id, name=p.ingredient, g_per_kg=p.amount.value * 1000) for p in span.parts]
-    return SpanOut(
-        substance=span.substance,
-        value=span.value,
-        low=span.low,
-        high=span.high,
-        target_low=span.target_low,
-        target_high=span.target_high,
-        rule_end=span.rule_end,
-        parts=parts,
-    )
 
 
 def _limit(limit: Limit) -> LimitOut:

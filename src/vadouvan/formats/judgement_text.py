@@ -25,7 +25,7 @@ def _lines(answer: JudgementOut) -> Iterator[str]:
         yield ""
         yield "per kilogram of meat:"
         yield from (
-            f"  {span.substance:8}{answer.figures[f'{span.substance}_g_per_kg'].shown:>12}" for span in answer.spans
+            f"  {span.substance:8}{answer.figures[span.figure].shown:>12}" for span in answer.spans if span.value > 0
         )
     if answer.salt_says:
         yield f"  {answer.salt_says}"

@@ -5,7 +5,18 @@ from __future__ import annotations
 import json
 from dataclasses import asdict
 
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid, OccasionSaid, StepSaid
+from vadouvan.core.draft import (
+    AimsSaid,
+    CutSaid,
+    Draft,
+    HoldSaid,
+    LineSaid,
+    MakingSaid,
+    MealSaid,
+    OccasionSaid,
+    QuantitySaid,
+    StepSaid,
+)
 
 
 def to_json(draft: Draft) -> str:
@@ -24,4 +35,7 @@ def from_json(text: str) -> Draft:
         hold=HoldSaid(**raw["hold"]),
         meal=MealSaid(**raw["meal"]),
         occasion=OccasionSaid(**raw.get("occasion", {})),
+        aims=AimsSaid(**raw.get("aims", {})),
+        quantity=QuantitySaid(**raw.get("quantity", {})),
+        making=MakingSaid(**raw.get("making", {})),
     )

@@ -44,3 +44,13 @@ class OwnCutRow(Base):
     id: Mapped[str] = mapped_column(primary_key=True)
     kind: Mapped[str]
     made_at: Mapped[str]
+
+
+class OwnIngredientRow(Base):
+    """An ingredient of the cook's own: its label as typed, as JSON."""
+
+    __tablename__ = "own_ingredient"
+
+    id: Mapped[str] = mapped_column(primary_key=True)
+    label: Mapped[str]
+    made_at: Mapped[str]

@@ -12,8 +12,8 @@ from vadouvan.api.schemas.pantry import PantryItemOut, pantry_item_out
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.own import OWN
 from vadouvan.core.draft import LineSaid
-from vadouvan.core.judge import grams_figure
-from vadouvan.core.reading.draft import portion_of
+from vadouvan.core.mix_judgement import grams_figure
+from vadouvan.core.reading.mix import portion_of
 from vadouvan.errors import InputError
 from vadouvan.formats.judgement import problem_out
 

@@ -6,7 +6,18 @@ from typing import Annotated
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StringConstraints
 
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid, OccasionSaid, StepSaid
+from vadouvan.core.draft import (
+    AimsSaid,
+    CutSaid,
+    Draft,
+    HoldSaid,
+    LineSaid,
+    MakingSaid,
+    MealSaid,
+    OccasionSaid,
+    QuantitySaid,
+    StepSaid,
+)
 
 
 def _writable(text: str) -> str:
@@ -61,12 +72,54 @@ class CutBody(_Body):
     evenness: Text = ""
     steps: Annotated[list[StepBody], Field(max_length=100)] = []
 
+    def to_core(self) -> CutSaid:
+        """The same as a core value."""
+        steps = tuple(StepSaid(**step.model_dump()) for step in self.steps)
+        return CutSaid(**self.model_dump(exclude={"steps"}), steps=steps)
+
 
 class LineBody(_Body):
     """One line of the mix, as typed."""
 
     id: Annotated[Text, Field(min_length=1, max_length=64)]
     text: Text
+    locked: Text = ""
+    lifted: Text = ""
+    first: Text = ""
+
+
+class AimsBody(_Body):
+    """What the mix should come to, as typed."""
+
+    school: Text = ""
+    spoon_salt: Text = ""
+    spoons: Text = ""
+    bath_time: Text = ""
+    sugar: Text = ""
+    acid: Text = ""
+    heat: Text = ""
+
+
+class QuantityBody(_Body):
+    """How the mix meets the meat and what is set aside, as typed."""
+
+    form: Text = ""
+    container: Text = ""
+    size: Text = ""
+    coat: Text = ""
+    set_aside: Text = ""
+    set_aside_for: Text = ""
+
+
+class MakingBody(_Body):
+    """How the mix is made, as typed."""
+
+    method: Text = ""
+    simmer: Text = ""
+    reduce_to: Text = ""
+    cooling: Text = ""
+    texture: Text = ""
+    first_contact: Text = ""
 
 
 class HoldBody(_Body):
@@ -94,17 +147,20 @@ class DraftBody(_Body):
     hold: HoldBody = HoldBody()
     meal: MealBody = MealBody()
     occasion: OccasionBody = OccasionBody()
+    aims: AimsBody = AimsBody()
+    quantity: QuantityBody = QuantityBody()
+    making: MakingBody = MakingBody()
 
     def to_core(self) -> Draft:
         """The same as a core value."""
         return Draft(
             name=self.name,
-            cut=CutSaid(
-                **self.cut.model_dump(exclude={"steps"}),
-                steps=tuple(StepSaid(**step.model_dump()) for step in self.cut.steps),
-            ),
-            mix=tuple(LineSaid(line.id, line.text) for line in self.mix),
+            cut=self.cut.to_core(),
+            mix=tuple(LineSaid(**line.model_dump()) for line in self.mix),
             hold=HoldSaid(**self.hold.model_dump()),
             meal=MealSaid(**self.meal.model_dump()),
             occasion=OccasionSaid(**self.occasion.model_dump()),
+            aims=AimsSaid(**self.aims.model_dump()),
+            quantity=QuantitySaid(**self.quantity.model_dump()),
+            making=MakingSaid(**self.making.model_dump()),
         )

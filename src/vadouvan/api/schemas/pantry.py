@@ -8,6 +8,7 @@ from pydantic import BaseModel
 
 from vadouvan.core.figure import number_told
 from vadouvan.core.mix.ingredient import Ingredient
+from vadouvan.core.mix.label import OWN_INGREDIENT
 from vadouvan.core.said.units import VOLUME_M3
 
 
@@ -33,6 +34,11 @@ class PantryItemOut(BaseModel):
     pieces: list[str]
     enzyme: str | None
     allergens: list[str]
+    allergens_to_check: list[str]
+    heat: str | None
+    dose: str | None
+    remarks: list[str]
+    own: bool
     sources: list[str]
     confidence: str
 
@@ -51,6 +57,11 @@ def pantry_item_out(item: Ingredient, titles: Mapping[str, str]) -> PantryItemOu
         pieces=[f"{unit} {number_told(mass.value * 1000)} g" for unit, mass in item.piece_kg.items()],
         enzyme=_enzyme_words(item),
         allergens=list(item.allergens),
+        allergens_to_check=list(item.allergens_to_check),
+        heat=_heat_words(item),
+        dose=_dose_words(item),
+        remarks=_remarks(item),
+        own=item.id.startswith(OWN_INGREDIENT),
         sources=[titles[key] for key in item.source.split(";")],
         confidence=item.confidence,
     )
@@ -69,6 +80,30 @@ def _parts(item: Ingredient) -> list[PartOfIngredientOut]:
         shown = f"{number_told(item.fat * 100)} %"
         found.append(PartOfIngredientOut(substance="fat", g_per_100g=item.fat * 100, shown=shown))
     return found
+
+
+def _heat_words(item: Ingredient) -> str | None:
+    heat = item.heat_shu
+    if heat.value <= 0:
+        return None
+    return f"{number_told(heat.value)} ({number_told(heat.low)} to {number_told(heat.high)}) Scoville units"
+
+
+def _dose_words(item: Ingredient) -> str | None:
+    dose = item.dose_kg_per_kg
+    if dose is None:
+        return None
+    low, high = number_told(dose.low * 1000), number_told(dose.high * 1000)
+    return f"{number_told(dose.value * 1000)} ({low} to {high}) g a kilogram of meat"
+
+
+def _remarks(item: Ingredient) -> list[str]:
+    said = (
+        (item.burns, "burns early on the heat"),
+        (item.lifts_out, "goes in whole and is fished out"),
+        (item.stains, "stains"),
+    )
+    return [words for holds, words in said if holds]
 
 
 def _enzyme_words(item: Ingredient) -> str | None:

@@ -1,0 +1,82 @@
+"""Questions about the mix of a draft, as typed and not necessarily kept yet."""
+
+from __future__ import annotations
+
+from fastapi import APIRouter
+
+from vadouvan.api.context import Here
+from vadouvan.api.schemas.mix import (
+    AmountsQuestion,
+    CorrectionsQuestion,
+    PastedMixOut,
+    PastedQuestion,
+    ScaledQuestion,
+    SwapsQuestion,
+)
+from vadouvan.core.asking.amounts import amounts_for
+from vadouvan.core.asking.scaling import scaled_to
+from vadouvan.core.asking.tasting import corrections_for, swaps_of_line
+from vadouvan.core.mix.pasted import mixes_in
+from vadouvan.core.mix.solver import Aim
+from vadouvan.formats.asking_out import (
+    AmountsOut,
+    CorrectionOut,
+    ScaledOut,
+    SwapOut,
+    amounts_out,
+    correction_out,
+    scaled_out,
+    swap_out,
+)
+
+router = APIRouter(prefix="/api/mix", tags=["mix"])
+
+
+@router.post("/amounts")
+def ask_amounts(question: AmountsQuestion, here: Here) -> AmountsOut:
+    """Amounts that reach the aims with the locked lines left alone."""
+    in_mix: dict[Aim, float] = {aim: value / 1000 for aim, value in question.in_mix_g_per_kg.items()}
+    amounts = amounts_for(
+        question.draft.to_core(),
+        here.kitchen,
+        now=here.now(),
+        in_mix=in_mix,
+        cover=question.cover,
+        measures=question.measures,
+    )
+    return amounts_out(amounts)
+
+
+@router.post("/corrections")
+def ask_corrections(question: CorrectionsQuestion, here: Here) -> list[CorrectionOut]:
+    """What could be added after tasting, and what each addition does."""
+    found = corrections_for(
+        question.draft.to_core(), here.kitchen, now=here.now(), taste=question.taste, degree=question.degree
+    )
+    return [correction_out(correction) for correction in found]
+
+
+@router.post("/swaps")
+def ask_swaps(question: SwapsQuestion, here: Here) -> list[SwapOut]:
+    """What can stand in for a line."""
+    found = swaps_of_line(
+        question.draft.to_core(),
+        here.kitchen,
+        now=here.now(),
+        line_id=question.line_id,
+        without=frozenset(question.without),
+    )
+    return [swap_out(offer) for offer in found]
+
+
+@router.post("/scaled")
+def ask_scaled(question: ScaledQuestion, here: Here) -> ScaledOut:
+    """The amounts for another cut."""
+    scaled = scaled_to(question.draft.to_core(), here.kitchen, now=here.now(), cut=question.cut.to_core())
+    return scaled_out(scaled)
+
+
+@router.post("/pasted")
+def read_pasted(question: PastedQuestion) -> list[PastedMixOut]:
+    """The lines of a pasted list; two mixes when it holds two."""
+    return [PastedMixOut(title=mix.title, lines=list(mix.lines)) for mix in mixes_in(question.text)]

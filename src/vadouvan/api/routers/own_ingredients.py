@@ -1,0 +1,80 @@
+"""Ingredients of the cook's own, from nutrition labels; own copies of shipped ones."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from fastapi import APIRouter, Path
+
+from vadouvan.api.context import Context, Here
+from vadouvan.api.schemas.own_ingredient import LabelAnswer, LabelBody, OwnIngredientOut
+from vadouvan.api.schemas.pantry import pantry_item_out
+from vadouvan.core.mix.label import as_label, read_label
+from vadouvan.errors import InputError
+from vadouvan.formats.judgement import problem_out
+from vadouvan.store.own_ingredients import OwnIngredient
+
+router = APIRouter(prefix="/api/own-ingredients", tags=["own ingredients"])
+
+Identity = Annotated[str, Path(max_length=64)]
+
+
+def _answer(kept: OwnIngredient, here: Context) -> OwnIngredientOut:
+    body = LabelBody.model_validate(kept.said)
+    return OwnIngredientOut(id=kept.id, said=body, reading=_reading(body, kept.id, here))
+
+
+def _reading(body: LabelBody, identity: str, here: Context) -> LabelAnswer:
+    """A label's ingredient, or what is wrong with it: an answer either way."""
+    try:
+        reading = read_label(body.to_core(), identity, here.tables.pantry.by_id)
+    except InputError as error:
+        return LabelAnswer(problem=problem_out(error))
+    item = pantry_item_out(reading.ingredient, here.tables.sources)
+    return LabelAnswer(item=item, assumed=list(reading.assumed))
+
+
+@router.get("")
+def list_own_ingredients(here: Here) -> list[OwnIngredientOut]:
+    """All labels of the cook, newest first."""
+    return [_answer(kept, here) for kept in here.own_ingredients.all()]
+
+
+@router.post("/reading")
+def read_label_as_typed(body: LabelBody, here: Here) -> LabelAnswer:
+    """What a label being typed gives."""
+    return _reading(body, "typed", here)
+
+
+@router.get("/start/{identity}")
+def start_from_shipped(identity: Identity, here: Here) -> LabelBody:
+    """A shipped ingredient as a label, to make an own copy of it."""
+    items = here.tables.pantry.by_id
+    if identity not in items:
+        wrong, accepted = f'"{identity}" is not in the pantry.', "Choose an ingredient of the pantry."
+        raise InputError(field="like", given=identity, wrong=wrong, accepted=accepted)
+    return LabelBody.model_validate(as_label(items[identity]))
+
+
+@router.post("", status_code=201)
+def keep_own_ingredient(body: LabelBody, here: Here) -> OwnIngredientOut:
+    """Keep a label as an ingredient of the cook's own; its name comes before shipped ones."""
+    said, identity = body.to_core(), here.new_id()
+    read_label(said, identity, here.tables.pantry.by_id)
+    here.own_ingredients.keep(identity, said, now=here.now())
+    return _answer(OwnIngredient(identity, said), here)
+
+
+@router.put("/{identity}")
+def change_own_ingredient(identity: Identity, body: LabelBody, here: Here) -> OwnIngredientOut:
+    """Change a kept label."""
+    said = body.to_core()
+    read_label(said, identity, here.tables.pantry.by_id)
+    here.own_ingredients.change(identity, said, now=here.now())
+    return _answer(OwnIngredient(identity, said), here)
+
+
+@router.delete("/{identity}", status_code=204)
+def remove_own_ingredient(identity: Identity, here: Here) -> None:
+    """Remove a label; batches that name it say so."""
+    here.own_ingredients.remove(identity)

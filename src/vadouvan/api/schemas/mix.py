@@ -1,0 +1,58 @@
+"""Questions about a mix, and pasted lists."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import BaseModel, Field
+
+from vadouvan.api.schemas.draft import CutBody, DraftBody
+from vadouvan.core.mix.corrections import Degree, Taste
+from vadouvan.core.mix.measure import Measures
+
+Asked = Annotated[float, Field(ge=0, le=20_000, allow_inf_nan=False)]
+
+
+class AmountsQuestion(BaseModel):
+    """Which amounts reach the aims of a draft; ``in_mix_g_per_kg`` asks for other contents per kg of meat instead."""
+
+    draft: DraftBody
+    in_mix_g_per_kg: dict[Literal["salt", "sugar", "acid"], Asked] = {}
+    cover: bool = False
+    measures: Measures = "scale"
+
+
+class CorrectionsQuestion(BaseModel):
+    """What could be added to a mix that tasted wrong."""
+
+    draft: DraftBody
+    taste: Taste
+    degree: Degree
+
+
+class SwapsQuestion(BaseModel):
+    """What can stand in for a line, without these allergens."""
+
+    draft: DraftBody
+    line_id: Annotated[str, Field(max_length=64)]
+    without: Annotated[list[Annotated[str, Field(max_length=40)]], Field(max_length=20)] = []
+
+
+class ScaledQuestion(BaseModel):
+    """The amounts for another cut."""
+
+    draft: DraftBody
+    cut: CutBody
+
+
+class PastedQuestion(BaseModel):
+    """A pasted text."""
+
+    text: Annotated[str, Field(max_length=100_000)]
+
+
+class PastedMixOut(BaseModel):
+    """One mix of a pasted text: its heading, if any, and its lines."""
+
+    title: str
+    lines: list[str]

@@ -1,0 +1,43 @@
+"""An ingredient of the cook's own, as typed from its label."""
+
+from __future__ import annotations
+
+from pydantic import BaseModel, ConfigDict
+
+from vadouvan.api.schemas.draft import Text
+from vadouvan.api.schemas.pantry import PantryItemOut
+from vadouvan.core.mix.label import LabelSaid
+from vadouvan.formats.judgement import ProblemOut
+
+
+class LabelBody(BaseModel):
+    """A label as typed."""
+
+    model_config = ConfigDict(extra="forbid", from_attributes=True)
+
+    name: Text = ""
+    like: Text = ""
+    basis: Text = ""
+    serving: Text = ""
+    label: Text = ""
+    allergens: Text = ""
+
+    def to_core(self) -> LabelSaid:
+        """The same as a core value."""
+        return LabelSaid(**self.model_dump())
+
+
+class LabelAnswer(BaseModel):
+    """What a label gives, with what was assumed; or what is wrong with it."""
+
+    item: PantryItemOut | None = None
+    assumed: list[str] = []
+    problem: ProblemOut | None = None
+
+
+class OwnIngredientOut(BaseModel):
+    """A kept label with its reading."""
+
+    id: str
+    said: LabelBody
+    reading: LabelAnswer

@@ -1,0 +1,146 @@
+"""Answers to questions about a mix, for programs and for the page: amounts, corrections, swaps, another size."""
+
+from __future__ import annotations
+
+from pydantic import BaseModel
+
+from vadouvan.core.asking.amounts import Amounts, NewLine
+from vadouvan.core.asking.scaling import Scaled
+from vadouvan.core.figure import number_told
+from vadouvan.core.mix.corrections import Correction, Effect
+from vadouvan.core.mix.swaps import SwapOffer
+
+
+class NewLineOut(BaseModel):
+    """A line with its new words; unchanged ones keep theirs."""
+
+    line_id: str
+    text: str
+    grams_before: float
+    grams_after: float
+    changed: bool
+
+
+class AimReachedOut(BaseModel):
+    """One aim, and what these amounts bring of it."""
+
+    aim: str
+    wanted: float
+    got: float
+    unit: str
+    met: bool
+    says: str
+
+
+class AmountsOut(BaseModel):
+    """Amounts that reach the aims, or come as near as they can."""
+
+    lines: list[NewLineOut]
+    reached: list[AimReachedOut]
+
+
+class ChangeOut(BaseModel):
+    """What changes of a substance, the mix or its saltiness."""
+
+    what: str
+    before: float
+    after: float
+    unit: str
+    says: str
+
+
+class CorrectionOut(BaseModel):
+    """A possible addition; ``text`` is its line, empty when nothing is added. ``basis``: exact or thumb."""
+
+    id: str
+    text: str
+    says: str
+    basis: str
+    effects: list[ChangeOut]
+
+
+class SwapOut(BaseModel):
+    """What can stand in for a line, with what it brings."""
+
+    id: str
+    keeps: str
+    texts: list[str]
+    says: str
+    effects: list[ChangeOut]
+    gains: list[str]
+    loses: list[str]
+    check: list[str]
+    enzyme_says: str
+    note: str
+    confidence: str
+
+
+class ScaledOut(BaseModel):
+    """The amounts for another cut, and the two factors in words."""
+
+    lines: list[NewLineOut]
+    meat_factor: float
+    mix_factor: float
+    says: str
+
+
+def amounts_out(amounts: Amounts) -> AmountsOut:
+    """Amounts as data."""
+    reached = [
+        AimReachedOut(aim=one.aim, wanted=one.wanted, got=one.got, unit=one.unit, met=one.is_met, says=one.says)
+        for one in amounts.reached
+    ]
+    return AmountsOut(lines=[_line(line) for line in amounts.lines], reached=reached)
+
+
+def correction_out(correction: Correction) -> CorrectionOut:
+    """A correction as data."""
+    return CorrectionOut(
+        id=correction.id,
+        text=correction.text,
+        says=correction.says,
+        basis=correction.basis,
+        effects=[_effect(effect) for effect in correction.effects],
+    )
+
+
+def swap_out(offer: SwapOffer) -> SwapOut:
+    """A swap as data."""
+    return SwapOut(
+        id=offer.id,
+        keeps=offer.rule.removeprefix("equal_").replace("by_weight", "weight"),
+        texts=list(offer.texts),
+        says=offer.says,
+        effects=[_effect(effect) for effect in offer.effects],
+        gains=list(offer.gains),
+        loses=list(offer.loses),
+        check=list(offer.check),
+        enzyme_says=offer.enzyme_says,
+        note=offer.note,
+        confidence=offer.confidence,
+    )
+
+
+def scaled_out(scaled: Scaled) -> ScaledOut:
+    """Another size as data."""
+    return ScaledOut(
+        lines=[_line(line) for line in scaled.lines],
+        meat_factor=scaled.meat_factor,
+        mix_factor=scaled.mix_factor,
+        says=scaled.says,
+    )
+
+
+def _line(line: NewLine) -> NewLineOut:
+    before, after = line.before_kg * 1000, line.after_kg * 1000
+    return NewLineOut(
+        line_id=line.line_id,
+        text=line.text,
+        grams_before=before,
+        grams_after=after,
+        changed=number_told(before) != number_told(after),
+    )
+
+
+def _effect(effect: Effect) -> ChangeOut:
+    return ChangeOut(what=effect.what, before=effect.before, after=effect.after, unit=effect.unit, says=effect.says)

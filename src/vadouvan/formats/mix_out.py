@@ -1,0 +1,188 @@
+"""The mix for programs and for the page: lines, spans, need against made, making, allergens."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from pydantic import BaseModel
+
+from vadouvan.core.judge import Judgement
+from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
+from vadouvan.core.mix.need import ENOUGH, TOO_LITTLE
+from vadouvan.core.mix.span import Span
+from vadouvan.core.mix_judgement import MixJudgement
+
+
+class IngredientOut(BaseModel):
+    """One line of the mix, weighed, with what it brings per kilogram of meat."""
+
+    line_id: str
+    text: str
+    name: str
+    grams: float
+    grams_low: float
+    grams_high: float
+    grams_shown: str
+    band_shown: str | None
+    guessed: bool
+    salt_g_per_kg: float
+    sugar_g_per_kg: float
+    acid_g_per_kg: float
+    fat_g_per_kg: float
+    aroma_g_per_kg: float
+    enzyme: str | None
+    allergens: list[str]
+    confidence: str
+
+
+class PartOut(BaseModel):
+    """What one line brings of a substance."""
+
+    line_id: str
+    name: str
+    g_per_kg: float
+
+
+class SpanOut(BaseModel):
+    """A substance on its rule; ``figure`` names the figure that tells it, whose unit is the rule's."""
+
+    substance: str
+    figure: str
+    value: float
+    low: float
+    high: float
+    target_low: float | None
+    target_high: float | None
+    rule_end: float
+    parts: list[PartOut]
+
+
+class SaltOfferOut(BaseModel):
+    """A way to the salt target: a line to add (empty ``line_id``) or to change."""
+
+    line_id: str
+    text: str
+    says: str
+    also: str
+
+
+class MakingStepOut(BaseModel):
+    """One step of making the mix, or something to mind; ``kind`` is note, warn or stop."""
+
+    id: str
+    says: str
+    minutes: float
+    kind: str
+    hands_on: bool
+
+
+class AllergenOut(BaseModel):
+    """An allergen, what brings it, and whether it is sure or for the label to say."""
+
+    name: str
+    brought_by: list[str]
+    sure: bool
+
+
+class MixOut(BaseModel):
+    """What is known of the mix as a whole; ``on_meat_pct`` of it meets the meat."""
+
+    need_says: str
+    enough: bool
+    too_little: bool
+    on_meat_pct: float
+    ready_in_min: float
+    school: str | None
+    school_says: str
+    heat_says: str
+    sodium_says: str
+    steps: list[MakingStepOut]
+    spans_in_mix: list[SpanOut]
+    allergens: list[AllergenOut]
+
+
+def ingredients_out(judgement: Judgement) -> list[IngredientOut]:
+    """The lines of the mix that could be weighed."""
+    return [
+        IngredientOut(
+            line_id=portion.line_id,
+            text=portion.text,
+            name=portion.ingredient.name,
+            grams=grams.value,
+            grams_low=portion.mass_kg.low * 1000,
+            grams_high=portion.mass_kg.high * 1000,
+            grams_shown=grams.shown,
+            band_shown=grams.band_shown,
+            guessed=portion.guessed,
+            **{f"{name}_g_per_kg": _brought(judgement.balance, name, portion.line_id) for name in SUBSTANCES},
+            enzyme=portion.ingredient.enzyme.name if portion.ingredient.enzyme else None,
+            allergens=list(portion.ingredient.allergens),
+            confidence=portion.ingredient.confidence,
+        )
+        for portion, grams in zip(judgement.reading.portions, judgement.grams, strict=True)
+    ]
+
+
+def _brought(balance: Balance | None, substance: Substance, line_id: str) -> float:
+    parts = balance.parts[substance] if balance else ()
+    return sum(part.amount.value * 1000 for part in parts if part.line_id == line_id)
+
+
+def _span(span: Span, figure: str) -> SpanOut:
+    parts = [PartOut(line_id=p.line_id, name=p.ingredient, g_per_kg=p.amount.value * 1000) for p in span.parts]
+    return SpanOut(
+        substance=span.substance,
+        figure=figure,
+        value=span.value,
+        low=span.low,
+        high=span.high,
+        target_low=span.target_low,
+        target_high=span.target_high,
+        rule_end=span.rule_end,
+        parts=parts,
+    )
+
+
+def spans_out(spans: Sequence[Span], suffix: str = "") -> list[SpanOut]:
+    """Rules of the substances; ``suffix`` of the figures that tell them."""
+    return [
+        _span(span, "enzyme_pct" if span.substance == "enzyme" else f"{span.substance}_g_per_kg{suffix}")
+        for span in spans
+    ]
+
+
+def mix_out(mix: MixJudgement) -> MixOut:
+    """The mix as data."""
+    bowl = mix.bowl
+    return MixOut(
+        need_says=bowl.need_says,
+        enough=bowl.need_says == ENOUGH,
+        too_little=bowl.need_says.endswith(TOO_LITTLE),
+        on_meat_pct=bowl.share * 100,
+        ready_in_min=mix.minutes,
+        school=mix.salt.school if mix.salt else None,
+        school_says=mix.school_says,
+        heat_says=mix.heat_says,
+        sodium_says=mix.sodium_says,
+        steps=[
+            MakingStepOut(id=step.id, says=step.says, minutes=step.minutes, kind=step.kind, hands_on=step.hands_on)
+            for step in mix.steps
+        ],
+        spans_in_mix=spans_out(mix.mix_spans, "_mix"),
+        allergens=_allergens(mix),
+    )
+
+
+def _allergens(mix: MixJudgement) -> list[AllergenOut]:
+    """Every allergen of the mix with the ingredients that bring it, sure ones first."""
+    sure: dict[str, list[str]] = {}
+    possible: dict[str, list[str]] = {}
+    for portion in mix.bowl.whole:
+        item = portion.ingredient
+        for name in item.allergens:
+            sure.setdefault(name, []).append(item.also_called[0])
+        for name in item.allergens_to_check:
+            possible.setdefault(name, []).append(item.also_called[0])
+    found = [AllergenOut(name=name, brought_by=by, sure=True) for name, by in sorted(sure.items())]
+    rest = sorted((name, by) for name, by in possible.items() if name not in sure)
+    return [*found, *(AllergenOut(name=name, brought_by=by, sure=False) for name, by in rest)]

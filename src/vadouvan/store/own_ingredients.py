@@ -1,0 +1,58 @@
+"""The cook's own ingredients, kept as their labels were typed."""
+
+from __future__ import annotations
+
+import json
+from dataclasses import asdict, dataclass
+from datetime import datetime
+
+from sqlalchemy import Engine, select
+from sqlalchemy.orm import Session
+
+from vadouvan.core.mix.label import LabelSaid
+from vadouvan.errors import NotKept
+from vadouvan.store.rows import OwnIngredientRow
+
+
+@dataclass(frozen=True)
+class OwnIngredient:
+    """One kept label."""
+
+    id: str
+    said: LabelSaid
+
+
+class OwnIngredients:
+    """Labels that the cook entered, beside the ingredients that ship."""
+
+    def __init__(self, engine: Engine) -> None:
+        self._engine = engine
+
+    def all(self) -> list[OwnIngredient]:
+        """All kept labels, newest first."""
+        with Session(self._engine) as session:
+            rows = session.scalars(select(OwnIngredientRow).order_by(OwnIngredientRow.made_at.desc()))
+            return [OwnIngredient(row.id, LabelSaid(**json.loads(row.label))) for row in rows]
+
+    def keep(self, identity: str, said: LabelSaid, *, now: datetime) -> None:
+        """Keep a new label."""
+        with Session(self._engine) as session, session.begin():
+            session.add(OwnIngredientRow(id=identity, label=json.dumps(asdict(said)), made_at=now.isoformat()))
+
+    def change(self, identity: str, said: LabelSaid, *, now: datetime) -> None:
+        """Change a kept label; raises NotKept."""
+        with Session(self._engine) as session, session.begin():
+            row = _row(session, identity)
+            row.label, row.made_at = json.dumps(asdict(said)), now.isoformat()
+
+    def remove(self, identity: str) -> None:
+        """Remove a label; raises NotKept."""
+        with Session(self._engine) as session, session.begin():
+            session.delete(_row(session, identity))
+
+
+def _row(session: Session, identity: str) -> OwnIngredientRow:
+    row = session.get(OwnIngredientRow, identity)
+    if row is None:
+        raise NotKept("ingredient of your own", identity)
+    return row

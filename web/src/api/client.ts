@@ -14,6 +14,19 @@ export type SaltOffer = Schemas['SaltOfferOut']
 export type PantryItem = Schemas['PantryItemOut']
 export type Step = Schemas['StepBody']
 export type Effect = Schemas['EffectOut']
+export type Amounts = Schemas['AmountsOut']
+export type AmountsQuestion = Schemas['AmountsQuestion']
+export type Correction = Schemas['CorrectionOut']
+export type CorrectionsQuestion = Schemas['CorrectionsQuestion']
+export type Swap = Schemas['SwapOut']
+export type SwapsQuestion = Schemas['SwapsQuestion']
+export type Scaled = Schemas['ScaledOut']
+export type ScaledQuestion = Schemas['ScaledQuestion']
+export type PastedMix = Schemas['PastedMixOut']
+export type Span = Schemas['SpanOut']
+export type Mix = Schemas['MixOut']
+export type Label = Schemas['LabelBody']
+export type OwnIngredient = Schemas['OwnIngredientOut']
 export type LineAnswer = Schemas['LineAnswer']
 
 /** A request that the server understood and refused, with its sentence. */
@@ -78,6 +91,34 @@ export const api = {
     answered(await client.POST('/api/own-cuts', { body: { batch, name } })),
   fromFile: async (text: string) => answered(await client.POST('/api/batches/from-file', { body: { text } })),
   readLine: async (text: string) => answered(await client.POST('/api/lines/reading', { body: { text } })),
+  amounts: async (question: AmountsQuestion) =>
+    answered(await client.POST('/api/mix/amounts', { body: question })),
+  corrections: async (question: CorrectionsQuestion) =>
+    answered(await client.POST('/api/mix/corrections', { body: question })),
+  swaps: async (question: SwapsQuestion) => answered(await client.POST('/api/mix/swaps', { body: question })),
+  scaled: async (question: ScaledQuestion) =>
+    answered(await client.POST('/api/mix/scaled', { body: question })),
+  pasted: async (text: string) => answered(await client.POST('/api/mix/pasted', { body: { text } })),
+  ownIngredients: async () => answered(await client.GET('/api/own-ingredients')),
+  readLabel: async (label: Label) =>
+    answered(await client.POST('/api/own-ingredients/reading', { body: label })),
+  labelOf: async (identity: string) =>
+    answered(await client.GET('/api/own-ingredients/start/{identity}', { params: { path: { identity } } })),
+  keepLabel: async (label: Label, identity?: string) =>
+    answered(
+      identity === undefined
+        ? await client.POST('/api/own-ingredients', { body: label })
+        : await client.PUT('/api/own-ingredients/{identity}', {
+            params: { path: { identity } },
+            body: label,
+          }),
+    ),
+  removeLabel: async (identity: string) => {
+    const { error, response } = await client.DELETE('/api/own-ingredients/{identity}', {
+      params: { path: { identity } },
+    })
+    if (isTrouble(error)) throw new Refused(response.status, error)
+  },
   tables: async () => answered(await client.GET('/api/tables')),
   pantry: async (search: string) =>
     answered(await client.GET('/api/pantry', { params: { query: { search } } })),

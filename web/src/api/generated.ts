@@ -216,6 +216,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mix/amounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask Amounts
+         * @description Amounts that reach the aims with the locked lines left alone.
+         */
+        post: operations["ask_amounts_api_mix_amounts_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mix/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask Corrections
+         * @description What could be added after tasting, and what each addition does.
+         */
+        post: operations["ask_corrections_api_mix_corrections_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mix/pasted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Pasted
+         * @description The lines of a pasted list; two mixes when it holds two.
+         */
+        post: operations["read_pasted_api_mix_pasted_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mix/scaled": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask Scaled
+         * @description The amounts for another cut.
+         */
+        post: operations["ask_scaled_api_mix_scaled_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mix/swaps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask Swaps
+         * @description What can stand in for a line.
+         */
+        post: operations["ask_swaps_api_mix_swaps_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/own-cuts": {
         parameters: {
             query?: never;
@@ -251,6 +351,94 @@ export interface paths {
          * @description Remove a cut of the cook's own.
          */
         delete: operations["remove_own_cut_api_own_cuts__identity__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-ingredients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Own Ingredients
+         * @description All labels of the cook, newest first.
+         */
+        get: operations["list_own_ingredients_api_own_ingredients_get"];
+        put?: never;
+        /**
+         * Keep Own Ingredient
+         * @description Keep a label as an ingredient of the cook's own; its name comes before shipped ones.
+         */
+        post: operations["keep_own_ingredient_api_own_ingredients_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-ingredients/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Label As Typed
+         * @description What a label being typed gives.
+         */
+        post: operations["read_label_as_typed_api_own_ingredients_reading_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-ingredients/start/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Start From Shipped
+         * @description A shipped ingredient as a label, to make an own copy of it.
+         */
+        get: operations["start_from_shipped_api_own_ingredients_start__identity__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-ingredients/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Own Ingredient
+         * @description Change a kept label.
+         */
+        put: operations["change_own_ingredient_api_own_ingredients__identity__put"];
+        post?: never;
+        /**
+         * Remove Own Ingredient
+         * @description Remove a label; batches that name it say so.
+         */
+        delete: operations["remove_own_ingredient_api_own_ingredients__identity__delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -301,6 +489,112 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AimReachedOut
+         * @description One aim, and what these amounts bring of it.
+         */
+        AimReachedOut: {
+            /** Aim */
+            aim: string;
+            /** Got */
+            got: number;
+            /** Met */
+            met: boolean;
+            /** Says */
+            says: string;
+            /** Unit */
+            unit: string;
+            /** Wanted */
+            wanted: number;
+        };
+        /**
+         * AimsBody
+         * @description What the mix should come to, as typed.
+         */
+        AimsBody: {
+            /**
+             * Acid
+             * @default
+             */
+            acid: string;
+            /**
+             * Bath Time
+             * @default
+             */
+            bath_time: string;
+            /**
+             * Heat
+             * @default
+             */
+            heat: string;
+            /**
+             * School
+             * @default
+             */
+            school: string;
+            /**
+             * Spoon Salt
+             * @default
+             */
+            spoon_salt: string;
+            /**
+             * Spoons
+             * @default
+             */
+            spoons: string;
+            /**
+             * Sugar
+             * @default
+             */
+            sugar: string;
+        };
+        /**
+         * AllergenOut
+         * @description An allergen, what brings it, and whether it is sure or for the label to say.
+         */
+        AllergenOut: {
+            /** Brought By */
+            brought_by: string[];
+            /** Name */
+            name: string;
+            /** Sure */
+            sure: boolean;
+        };
+        /**
+         * AmountsOut
+         * @description Amounts that reach the aims, or come as near as they can.
+         */
+        AmountsOut: {
+            /** Lines */
+            lines: components["schemas"]["NewLineOut"][];
+            /** Reached */
+            reached: components["schemas"]["AimReachedOut"][];
+        };
+        /**
+         * AmountsQuestion
+         * @description Which amounts reach the aims of a draft; ``in_mix_g_per_kg`` asks for other contents per kg of meat instead.
+         */
+        AmountsQuestion: {
+            /**
+             * Cover
+             * @default false
+             */
+            cover: boolean;
+            draft: components["schemas"]["DraftBody"];
+            /**
+             * In Mix G Per Kg
+             * @default {}
+             */
+            in_mix_g_per_kg: {
+                [key: string]: number;
+            };
+            /**
+             * Measures
+             * @default scale
+             * @enum {string}
+             */
+            measures: "scale" | "kitchen";
+        };
+        /**
          * AtBody
          * @description The revision that a step back or forward starts from.
          */
@@ -340,6 +634,55 @@ export interface components {
             draft: components["schemas"]["DraftBody"];
             /** Revision */
             revision: number;
+        };
+        /**
+         * ChangeOut
+         * @description What changes of a substance, the mix or its saltiness.
+         */
+        ChangeOut: {
+            /** After */
+            after: number;
+            /** Before */
+            before: number;
+            /** Says */
+            says: string;
+            /** Unit */
+            unit: string;
+            /** What */
+            what: string;
+        };
+        /**
+         * CorrectionOut
+         * @description A possible addition; ``text`` is its line, empty when nothing is added. ``basis``: exact or thumb.
+         */
+        CorrectionOut: {
+            /** Basis */
+            basis: string;
+            /** Effects */
+            effects: components["schemas"]["ChangeOut"][];
+            /** Id */
+            id: string;
+            /** Says */
+            says: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * CorrectionsQuestion
+         * @description What could be added to a mix that tasted wrong.
+         */
+        CorrectionsQuestion: {
+            /**
+             * Degree
+             * @enum {string}
+             */
+            degree: "a_little" | "clearly" | "far";
+            draft: components["schemas"]["DraftBody"];
+            /**
+             * Taste
+             * @enum {string}
+             */
+            taste: "too_salty" | "too_sweet" | "too_sour" | "too_hot" | "too_thick" | "too_thin";
         };
         /**
          * CubeChoiceOut
@@ -467,6 +810,18 @@ export interface components {
         DraftBody: {
             /**
              * @default {
+             *       "acid": "",
+             *       "bath_time": "",
+             *       "heat": "",
+             *       "school": "",
+             *       "spoon_salt": "",
+             *       "spoons": "",
+             *       "sugar": ""
+             *     }
+             */
+            aims: components["schemas"]["AimsBody"];
+            /**
+             * @default {
              *       "bone": "",
              *       "bone_share": "",
              *       "cover": "",
@@ -493,6 +848,17 @@ export interface components {
             hold: components["schemas"]["HoldBody"];
             /**
              * @default {
+             *       "cooling": "",
+             *       "first_contact": "",
+             *       "method": "",
+             *       "reduce_to": "",
+             *       "simmer": "",
+             *       "texture": ""
+             *     }
+             */
+            making: components["schemas"]["MakingBody"];
+            /**
+             * @default {
              *       "at": "",
              *       "lead": "",
              *       "time_zone": ""
@@ -517,6 +883,17 @@ export interface components {
              *     }
              */
             occasion: components["schemas"]["OccasionBody"];
+            /**
+             * @default {
+             *       "coat": "",
+             *       "container": "",
+             *       "form": "",
+             *       "set_aside": "",
+             *       "set_aside_for": "",
+             *       "size": ""
+             *     }
+             */
+            quantity: components["schemas"]["QuantityBody"];
         };
         /**
          * EdgeOut
@@ -706,16 +1083,23 @@ export interface components {
             assumed: {
                 [key: string]: string;
             };
+            /** Enzyme Pct */
+            enzyme_pct?: number | null;
             /** Fat G Per Kg */
             fat_g_per_kg?: number | null;
             /** Figures */
             figures: {
                 [key: string]: components["schemas"]["FigureOut"];
             };
+            /** Heat Shu */
+            heat_shu?: number | null;
             /** Ingredients */
             ingredients: components["schemas"]["IngredientOut"][];
             /** Made G */
             made_g?: number | null;
+            mix?: components["schemas"]["MixOut"] | null;
+            /** Needed Mix G */
+            needed_mix_g?: number | null;
             occasion?: components["schemas"]["OccasionOut"] | null;
             /** Ph */
             ph?: number | null;
@@ -740,6 +1124,10 @@ export interface components {
             section?: components["schemas"]["SectionOut"] | null;
             /** Sentence */
             sentence: string;
+            /** Set Aside G */
+            set_aside_g?: number | null;
+            /** Sodium Mg Per Serving */
+            sodium_mg_per_serving?: number | null;
             /** Spans */
             spans: components["schemas"]["SpanOut"][];
             /** Sugar G Per Kg */
@@ -747,6 +1135,55 @@ export interface components {
             /** Waiting */
             waiting: string[];
             window?: components["schemas"]["WindowOut"] | null;
+        };
+        /**
+         * LabelAnswer
+         * @description What a label gives, with what was assumed; or what is wrong with it.
+         */
+        LabelAnswer: {
+            /**
+             * Assumed
+             * @default []
+             */
+            assumed: string[];
+            item?: components["schemas"]["PantryItemOut"] | null;
+            problem?: components["schemas"]["ProblemOut"] | null;
+        };
+        /**
+         * LabelBody
+         * @description A label as typed.
+         */
+        LabelBody: {
+            /**
+             * Allergens
+             * @default
+             */
+            allergens: string;
+            /**
+             * Basis
+             * @default
+             */
+            basis: string;
+            /**
+             * Label
+             * @default
+             */
+            label: string;
+            /**
+             * Like
+             * @default
+             */
+            like: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Serving
+             * @default
+             */
+            serving: string;
         };
         /**
          * LimitOut
@@ -787,8 +1224,23 @@ export interface components {
          * @description One line of the mix, as typed.
          */
         LineBody: {
+            /**
+             * First
+             * @default
+             */
+            first: string;
             /** Id */
             id: string;
+            /**
+             * Lifted
+             * @default
+             */
+            lifted: string;
+            /**
+             * Locked
+             * @default
+             */
+            locked: string;
             /** Text */
             text: string;
         };
@@ -799,6 +1251,58 @@ export interface components {
         LineQuestion: {
             /** Text */
             text: string;
+        };
+        /**
+         * MakingBody
+         * @description How the mix is made, as typed.
+         */
+        MakingBody: {
+            /**
+             * Cooling
+             * @default
+             */
+            cooling: string;
+            /**
+             * First Contact
+             * @default
+             */
+            first_contact: string;
+            /**
+             * Method
+             * @default
+             */
+            method: string;
+            /**
+             * Reduce To
+             * @default
+             */
+            reduce_to: string;
+            /**
+             * Simmer
+             * @default
+             */
+            simmer: string;
+            /**
+             * Texture
+             * @default
+             */
+            texture: string;
+        };
+        /**
+         * MakingStepOut
+         * @description One step of making the mix, or something to mind; ``kind`` is note, warn or stop.
+         */
+        MakingStepOut: {
+            /** Hands On */
+            hands_on: boolean;
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Minutes */
+            minutes: number;
+            /** Says */
+            says: string;
         };
         /**
          * MealBody
@@ -820,6 +1324,52 @@ export interface components {
              * @default
              */
             time_zone: string;
+        };
+        /**
+         * MixOut
+         * @description What is known of the mix as a whole; ``on_meat_pct`` of it meets the meat.
+         */
+        MixOut: {
+            /** Allergens */
+            allergens: components["schemas"]["AllergenOut"][];
+            /** Enough */
+            enough: boolean;
+            /** Heat Says */
+            heat_says: string;
+            /** Need Says */
+            need_says: string;
+            /** On Meat Pct */
+            on_meat_pct: number;
+            /** Ready In Min */
+            ready_in_min: number;
+            /** School */
+            school: string | null;
+            /** School Says */
+            school_says: string;
+            /** Sodium Says */
+            sodium_says: string;
+            /** Spans In Mix */
+            spans_in_mix: components["schemas"]["SpanOut"][];
+            /** Steps */
+            steps: components["schemas"]["MakingStepOut"][];
+            /** Too Little */
+            too_little: boolean;
+        };
+        /**
+         * NewLineOut
+         * @description A line with its new words; unchanged ones keep theirs.
+         */
+        NewLineOut: {
+            /** Changed */
+            changed: boolean;
+            /** Grams After */
+            grams_after: number;
+            /** Grams Before */
+            grams_before: number;
+            /** Line Id */
+            line_id: string;
+            /** Text */
+            text: string;
         };
         /**
          * OccasionBody
@@ -871,30 +1421,50 @@ export interface components {
             name: string;
         };
         /**
+         * OwnIngredientOut
+         * @description A kept label with its reading.
+         */
+        OwnIngredientOut: {
+            /** Id */
+            id: string;
+            reading: components["schemas"]["LabelAnswer"];
+            said: components["schemas"]["LabelBody"];
+        };
+        /**
          * PantryItemOut
          * @description One ingredient with its make-up and where the figures come from.
          */
         PantryItemOut: {
             /** Allergens */
             allergens: string[];
+            /** Allergens To Check */
+            allergens_to_check: string[];
             /** Also Called */
             also_called: string[];
             /** Confidence */
             confidence: string;
+            /** Dose */
+            dose: string | null;
             /** Enzyme */
             enzyme: string | null;
             /** Group */
             group: string;
+            /** Heat */
+            heat: string | null;
             /** Id */
             id: string;
             /** Name */
             name: string;
+            /** Own */
+            own: boolean;
             /** Parts */
             parts: components["schemas"]["PartOfIngredientOut"][];
             /** Ph */
             ph: number | null;
             /** Pieces */
             pieces: string[];
+            /** Remarks */
+            remarks: string[];
             /** Sources */
             sources: string[];
             /** Teaspoon */
@@ -925,6 +1495,24 @@ export interface components {
             line_id: string;
             /** Name */
             name: string;
+        };
+        /**
+         * PastedMixOut
+         * @description One mix of a pasted text: its heading, if any, and its lines.
+         */
+        PastedMixOut: {
+            /** Lines */
+            lines: string[];
+            /** Title */
+            title: string;
+        };
+        /**
+         * PastedQuestion
+         * @description A pasted text.
+         */
+        PastedQuestion: {
+            /** Text */
+            text: string;
         };
         /**
          * PieceOut
@@ -1045,6 +1633,42 @@ export interface components {
             wrong: string;
         };
         /**
+         * QuantityBody
+         * @description How the mix meets the meat and what is set aside, as typed.
+         */
+        QuantityBody: {
+            /**
+             * Coat
+             * @default
+             */
+            coat: string;
+            /**
+             * Container
+             * @default
+             */
+            container: string;
+            /**
+             * Form
+             * @default
+             */
+            form: string;
+            /**
+             * Set Aside
+             * @default
+             */
+            set_aside: string;
+            /**
+             * Set Aside For
+             * @default
+             */
+            set_aside_for: string;
+            /**
+             * Size
+             * @default
+             */
+            size: string;
+        };
+        /**
          * SaltOfferOut
          * @description A way to the salt target: a line to add (empty ``line_id``) or to change.
          */
@@ -1057,6 +1681,28 @@ export interface components {
             says: string;
             /** Text */
             text: string;
+        };
+        /**
+         * ScaledOut
+         * @description The amounts for another cut, and the two factors in words.
+         */
+        ScaledOut: {
+            /** Lines */
+            lines: components["schemas"]["NewLineOut"][];
+            /** Meat Factor */
+            meat_factor: number;
+            /** Mix Factor */
+            mix_factor: number;
+            /** Says */
+            says: string;
+        };
+        /**
+         * ScaledQuestion
+         * @description The amounts for another cut.
+         */
+        ScaledQuestion: {
+            cut: components["schemas"]["CutBody"];
+            draft: components["schemas"]["DraftBody"];
         };
         /**
          * ScoreOut
@@ -1098,9 +1744,11 @@ export interface components {
         };
         /**
          * SpanOut
-         * @description A substance on its rule, in g per kg of meat.
+         * @description A substance on its rule; ``figure`` names the figure that tells it, whose unit is the rule's.
          */
         SpanOut: {
+            /** Figure */
+            figure: string;
             /** High */
             high: number;
             /** Low */
@@ -1109,11 +1757,8 @@ export interface components {
             parts: components["schemas"]["PartOut"][];
             /** Rule End */
             rule_end: number;
-            /**
-             * Substance
-             * @enum {string}
-             */
-            substance: "salt" | "sugar" | "acid" | "fat" | "aroma";
+            /** Substance */
+            substance: string;
             /** Target High */
             target_high: number | null;
             /** Target Low */
@@ -1165,6 +1810,48 @@ export interface components {
              * @default
              */
             through_skin: string;
+        };
+        /**
+         * SwapOut
+         * @description What can stand in for a line, with what it brings.
+         */
+        SwapOut: {
+            /** Check */
+            check: string[];
+            /** Confidence */
+            confidence: string;
+            /** Effects */
+            effects: components["schemas"]["ChangeOut"][];
+            /** Enzyme Says */
+            enzyme_says: string;
+            /** Gains */
+            gains: string[];
+            /** Id */
+            id: string;
+            /** Keeps */
+            keeps: string;
+            /** Loses */
+            loses: string[];
+            /** Note */
+            note: string;
+            /** Says */
+            says: string;
+            /** Texts */
+            texts: string[];
+        };
+        /**
+         * SwapsQuestion
+         * @description What can stand in for a line, without these allergens.
+         */
+        SwapsQuestion: {
+            draft: components["schemas"]["DraftBody"];
+            /** Line Id */
+            line_id: string;
+            /**
+             * Without
+             * @default []
+             */
+            without: string[];
         };
         /**
          * TablesOut
@@ -1859,6 +2546,261 @@ export interface operations {
             };
         };
     };
+    ask_amounts_api_mix_amounts_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AmountsQuestion"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AmountsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    ask_corrections_api_mix_corrections_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CorrectionsQuestion"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CorrectionOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    read_pasted_api_mix_pasted_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PastedQuestion"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PastedMixOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    ask_scaled_api_mix_scaled_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScaledQuestion"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaledOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    ask_swaps_api_mix_swaps_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwapsQuestion"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SwapOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
     keep_own_cut_api_own_cuts_post: {
         parameters: {
             query?: never;
@@ -1911,6 +2853,304 @@ export interface operations {
         };
     };
     remove_own_cut_api_own_cuts__identity__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    list_own_ingredients_api_own_ingredients_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnIngredientOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    keep_own_ingredient_api_own_ingredients_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnIngredientOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    read_label_as_typed_api_own_ingredients_reading_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    start_from_shipped_api_own_ingredients_start__identity__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    change_own_ingredient_api_own_ingredients__identity__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnIngredientOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    remove_own_ingredient_api_own_ingredients__identity__delete: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,6 +1,6 @@
 /** Key, fetcher and type of each resource in one value. */
 import { keepPreviousData, queryOptions } from '@tanstack/react-query'
-import { api } from './client'
+import { api, type CorrectionsQuestion, type Label, type SwapsQuestion } from './client'
 
 export const batchesQuery = queryOptions({
   queryKey: ['batches'],
@@ -31,5 +31,30 @@ export const pantryQuery = (search: string) =>
     queryKey: ['pantry', search],
     queryFn: () => api.pantry(search),
     staleTime: Infinity,
+    placeholderData: keepPreviousData,
+  })
+export const correctionsQuery = (question: CorrectionsQuestion) =>
+  queryOptions({
+    queryKey: ['corrections', question],
+    queryFn: () => api.corrections(question),
+    placeholderData: keepPreviousData,
+    retry: false,
+  })
+export const swapsQuery = (question: SwapsQuestion) =>
+  queryOptions({
+    queryKey: ['swaps', question],
+    queryFn: () => api.swaps(question),
+    placeholderData: keepPreviousData,
+    retry: false,
+  })
+export const ownIngredientsQuery = queryOptions({
+  queryKey: ['own ingredients'],
+  queryFn: api.ownIngredients,
+})
+export const labelQuery = (label: Label) =>
+  queryOptions({
+    queryKey: ['label', label],
+    queryFn: () => api.readLabel(label),
+    enabled: label.label.trim() !== '' || label.name.trim() !== '',
     placeholderData: keepPreviousData,
   })

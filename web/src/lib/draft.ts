@@ -2,25 +2,70 @@
 export interface Line {
   id: string
   text: string
+  /** Marks: "yes" or nothing. */
+  locked: string
+  lifted: string
+  first: string
 }
 
+export type Mark = 'locked' | 'lifted' | 'first'
+
+/** A draft with nothing said. */
+export const BLANK = {
+  name: '',
+  cut: {
+    kind: '',
+    mass: '',
+    shape: '',
+    thickness: '',
+    width: '',
+    length: '',
+    pieces: '',
+    bone: '',
+    bone_share: '',
+    cover: '',
+    cover_on: '',
+    evenness: '',
+    steps: [],
+  },
+  mix: [],
+  hold: { fridge: '', goal: '', salt_target: '' },
+  meal: { at: '', lead: '', time_zone: '' },
+  occasion: { servings: '', appetite: '', frozen: '' },
+  aims: { school: '', spoon_salt: '', spoons: '', bath_time: '', sugar: '', acid: '', heat: '' },
+  quantity: { form: '', container: '', size: '', coat: '', set_aside: '', set_aside_for: '' },
+  making: { method: '', simmer: '', reduce_to: '', cooling: '', texture: '', first_contact: '' },
+}
+
+const unmarked = { locked: '', lifted: '', first: '' }
+
 /** An id for a new line that no line of the mix has. */
-export function freshLineId(lines: readonly Line[]): string {
+export function freshLineId(lines: readonly { id: string }[]): string {
   const taken = new Set(lines.map((line) => line.id))
   let number = lines.length + 1
   while (taken.has(String(number))) number += 1
   return String(number)
 }
 
-/** Typed or pasted text as lines: one ingredient a line, empty lines dropped. */
-export function linesOf(text: string): string[] {
-  return text
-    .split(/\r?\n/)
-    .map((line) => line.trim())
-    .filter((line) => line !== '')
-}
-
 /** The mix with new lines at its end. */
 export function withLines(mix: readonly Line[], texts: readonly string[]): Line[] {
-  return texts.reduce<Line[]>((lines, text) => [...lines, { id: freshLineId(lines), text }], [...mix])
+  return texts.reduce<Line[]>(
+    (lines, text) => [...lines, { id: freshLineId(lines), text, ...unmarked }],
+    [...mix],
+  )
+}
+
+/** The mix with new words for some of its lines. */
+export function withTexts(mix: readonly Line[], words: readonly { line_id: string; text: string }[]): Line[] {
+  const byId = new Map(words.map((word) => [word.line_id, word.text]))
+  return mix.map((line) => ({ ...line, text: byId.get(line.id) ?? line.text }))
+}
+
+/** The mix with one line replaced by others, in its place. */
+export function withInstead(mix: readonly Line[], id: string, texts: readonly string[]): Line[] {
+  const [first, ...rest] = texts
+  return withLines(
+    mix.flatMap((line) => (line.id !== id ? [line] : first === undefined ? [] : [{ ...line, text: first }])),
+    rest,
+  )
 }

@@ -1,36 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { api, type Batch, type Draft } from '../../api/client'
+import { api, type Batch } from '../../api/client'
 import { batchesQuery } from '../../api/queries'
 import { told } from '../../lib/clock'
-import { linesOf, withLines } from '../../lib/draft'
+import { BLANK, withLines } from '../../lib/draft'
 import { inOrder } from '../lanes'
 import { Examples } from './Examples'
 import { PasteList } from './PasteList'
-
-const BLANK: Draft = {
-  name: '',
-  cut: {
-    kind: '',
-    mass: '',
-    shape: '',
-    thickness: '',
-    width: '',
-    length: '',
-    pieces: '',
-    bone: '',
-    bone_share: '',
-    cover: '',
-    cover_on: '',
-    evenness: '',
-    steps: [],
-  },
-  mix: [],
-  hold: { fridge: '', goal: '', salt_target: '' },
-  meal: { at: '', lead: '', time_zone: '' },
-  occasion: { servings: '', appetite: '', frozen: '' },
-}
 
 /** Making batches from nothing, from a pasted list or from a file, and opening what was made. */
 export function useStart() {
@@ -50,7 +27,8 @@ export function useStart() {
   return {
     trouble,
     fromNothing: () => open(api.make(BLANK), 'cut'),
-    fromList: (text: string) => open(api.make({ ...BLANK, mix: withLines([], linesOf(text)) }), 'mix'),
+    fromList: (lines: string[], name: string) =>
+      open(api.make({ ...BLANK, name, mix: withLines([], lines) }), 'mix'),
     fromFile: async (file: File) => {
       await open(api.fromFile(await file.text()), 'cut')
     },
@@ -98,7 +76,7 @@ export function CounterPage() {
         >
           Start a batch
         </button>
-        <PasteList onPaste={(text) => void start.fromList(text)} />
+        <PasteList onPaste={(lines, name) => void start.fromList(lines, name)} />
         <button type="button" className="act" onClick={() => picker.current?.click()}>
           Read a batch file
         </button>

@@ -1,9 +1,26 @@
 import { useState } from 'react'
+import { api, type PastedMix } from '../../api/client'
+import { WhichMix } from '../../components/WhichMix'
 
-/** A pasted ingredient list becomes the mix of a new batch. */
-export function PasteList({ onPaste }: { onPaste: (text: string) => void }) {
+/** A pasted ingredient list becomes the mix of a new batch; of two mixes in it one is chosen, or both. */
+export function PasteList({ onPaste }: { onPaste: (lines: string[], name: string) => void }) {
   const [open, setOpen] = useState(false)
   const [text, setText] = useState('')
+  const [mixes, setMixes] = useState<PastedMix[]>([])
+  const [trouble, setTrouble] = useState('')
+  const read = async () => {
+    try {
+      const found = await api.pasted(text)
+      if (found.length > 1) setMixes(found)
+      else
+        onPaste(
+          found.flatMap((mix) => mix.lines),
+          found[0]?.title ?? '',
+        )
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error))
+    }
+  }
   if (!open) {
     return (
       <button
@@ -22,7 +39,7 @@ export function PasteList({ onPaste }: { onPaste: (text: string) => void }) {
       className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault()
-        if (text.trim() !== '') onPaste(text)
+        if (text.trim() !== '') void read()
       }}
     >
       <label htmlFor="pasted" className="text-quiet">
@@ -38,9 +55,19 @@ export function PasteList({ onPaste }: { onPaste: (text: string) => void }) {
           setText(event.target.value)
         }}
       />
-      <button type="submit" className="act">
-        Start with this list
-      </button>
+      {mixes.length > 1 ? (
+        <WhichMix
+          mixes={mixes}
+          onTake={(lines, title) => {
+            onPaste(lines, title)
+          }}
+        />
+      ) : (
+        <button type="submit" className="act">
+          Start with this list
+        </button>
+      )}
+      {trouble !== '' && <p role="alert">{trouble}</p>}
     </form>
   )
 }

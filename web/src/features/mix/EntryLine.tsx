@@ -2,13 +2,26 @@ import { useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useState } from 'react'
 import { lineQuery } from '../../api/queries'
 import { Badge } from '../../components/Badge'
-import { linesOf } from '../../lib/draft'
+import { api, type PastedMix } from '../../api/client'
+import { WhichMix } from '../../components/WhichMix'
 
-/** The one line of text entry; a pasted list becomes a line for each ingredient. */
+/** The one line of text entry; a pasted list becomes a line for each ingredient, two mixes are asked about. */
 export function EntryLine({ onEnter }: { onEnter: (texts: string[]) => void }) {
   const [text, setText] = useState('')
+  const [mixes, setMixes] = useState<PastedMix[]>([])
+  const [trouble, setTrouble] = useState('')
   const reading = useQuery(lineQuery(useDeferredValue(text)))
   const answer = text === '' ? undefined : reading.data
+  const paste = async (pasted: string) => {
+    try {
+      const found = await api.pasted(pasted)
+      setTrouble('')
+      if (found.length > 1) setMixes(found)
+      else onEnter(found.flatMap((mix) => mix.lines))
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error))
+    }
+  }
   return (
     <form
       className="mt-3 rounded-md border-2 border-enamel bg-raised px-4 py-2"
@@ -32,10 +45,10 @@ export function EntryLine({ onEnter }: { onEnter: (texts: string[]) => void }) {
             setText(event.target.value)
           }}
           onPaste={(event) => {
-            const lines = linesOf(event.clipboardData.getData('text'))
-            if (lines.length < 2) return
+            const pasted = event.clipboardData.getData('text')
+            if (!pasted.trim().includes('\n')) return
             event.preventDefault()
-            onEnter(lines)
+            void paste(pasted)
           }}
         />
         <button type="submit" className="act">
@@ -59,6 +72,16 @@ export function EntryLine({ onEnter }: { onEnter: (texts: string[]) => void }) {
           </>
         )}
       </p>
+      {trouble !== '' && <p role="alert">{trouble}</p>}
+      {mixes.length > 1 && (
+        <WhichMix
+          mixes={mixes}
+          onTake={(lines) => {
+            setMixes([])
+            onEnter(lines)
+          }}
+        />
+      )}
     </form>
   )
 }

@@ -2,7 +2,8 @@ import type { Figure, Ingredient, Problem } from '../../api/client'
 import { Faulty } from '../../components/Said'
 import { Texture } from '../../components/Texture'
 import { Working } from '../../components/Working'
-import type { Line } from '../../lib/draft'
+import type { Line, Mark } from '../../lib/draft'
+import { LineMenu, LockButton } from './LineMenu'
 import type { Substance } from '../../lib/substances'
 
 interface LedgerLineProps {
@@ -13,6 +14,8 @@ interface LedgerLineProps {
   chosen: boolean
   onChoose: () => void
   onType: (text: string) => void
+  onMark: (mark: Mark) => void
+  onSwap: () => void
   onRemove: () => void
 }
 
@@ -28,6 +31,8 @@ export function LedgerLine({
   chosen,
   onChoose,
   onType,
+  onMark,
+  onSwap,
   onRemove,
 }: LedgerLineProps) {
   return (
@@ -52,6 +57,7 @@ export function LedgerLine({
           {item?.guessed && item.band_shown !== null && (
             <span className="whitespace-nowrap text-[0.9rem] text-warn">guess, {item.band_shown}</span>
           )}
+          <Marks line={line} />
           {item && <Strip item={item} />}
         </div>
         <input
@@ -70,15 +76,24 @@ export function LedgerLine({
           </p>
         )}
       </div>
-      <button
-        type="button"
-        className="grid size-12 cursor-pointer place-items-center rounded-md text-xl text-quiet hover:text-stop"
-        aria-label={`Take out ${line.text}`}
-        onClick={onRemove}
-      >
-        ✕
-      </button>
+      <div className="flex">
+        <LockButton line={line} onMark={onMark} />
+        <LineMenu line={line} onMark={onMark} onSwap={onSwap} onRemove={onRemove} />
+      </div>
     </li>
+  )
+}
+
+const TOLD: Record<Mark, string> = { locked: 'amount kept', lifted: 'fished out', first: 'first step' }
+
+/** What was said about a line besides its amount. */
+function Marks({ line }: { line: Line }) {
+  const on = (['locked', 'lifted', 'first'] as const).filter((mark) => line[mark] === 'yes')
+  if (on.length === 0) return null
+  return (
+    <span className="whitespace-nowrap text-[0.9rem] text-enamel">
+      {on.map((mark) => TOLD[mark]).join(', ')}
+    </span>
   )
 }
 

@@ -1,172 +1,158 @@
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react'
 import { useState } from 'react'
-import type { Batch, Draft, SaltOffer } from '../../api/client'
-import { SpanRule } from '../../components/SpanRule'
-import { Working } from '../../components/Working'
+import { api, type Draft } from '../../api/client'
+import { Faulty } from '../../components/Said'
+import { type Line, type Mark, withInstead, withLines, withTexts } from '../../lib/draft'
+import { faultOf } from '../lanes'
+import { Aims } from './Aims'
 import { EntryLine } from './EntryLine'
 import { LedgerLine } from './LedgerLine'
-import { withLines } from '../../lib/draft'
-import { Faulty } from '../../components/Said'
-import { faultOf } from '../lanes'
+import { Making } from './Making'
+import { Offers } from './Offers'
+import { Quantity } from './Quantity'
+import { QuantityBar } from './QuantityBar'
+import { type Asked, Spans } from './Spans'
+import { SwapDialog } from './SwapDialog'
+import { Taste } from './Taste'
+import type { DrawerProps } from './drawer'
 
-interface StageProps {
-  batch: Batch
-  draft: Draft
-  change: (typed: (draft: Draft) => Draft) => void
-}
+const DRAWERS = ['Balance', 'Aims', 'Taste', 'Quantity', 'Making'] as const
 
-/** Mix: the ledger by weight on the left, a rule for each substance on the right. */
-export function MixStage({ batch, draft, change }: StageProps) {
+/** Mix: the ledger by weight on the left; balance, aims, taste, quantity and making as drawers on the right. */
+export function MixStage({ batch, draft, change }: DrawerProps) {
   const [chosen, setChosen] = useState<string>()
-  const { judgement } = batch
-  const setMix = (mix: (was: Draft['mix']) => Draft['mix']) => {
-    change((was) => ({ ...was, mix: mix(was.mix) }))
+  const [says, setSays] = useState('')
+  const ask = async (substance: Asked | 'total', value: number) => {
+    const cover = substance === 'total'
+    const wanted = cover ? {} : { [substance]: value }
+    try {
+      const found = await api.amounts({ draft, in_mix_g_per_kg: wanted, cover, measures: 'scale' })
+      change((was) => ({ ...was, mix: withTexts(was.mix, found.lines) }))
+      setSays(
+        found.reached
+          .filter((one) => !one.met || one.aim === substance)
+          .map((one) => one.says)
+          .join('; '),
+      )
+    } catch (error) {
+      setSays(error instanceof Error ? error.message : String(error))
+    }
   }
-  const made = judgement.figures['made_g']
-  const tooMany = faultOf(batch, 'mix')
   return (
-    <div className="grid gap-6 wide:grid-cols-[minmax(0,1fr)_27rem]">
-      <div>
-        <div className="flex flex-wrap items-baseline gap-x-6 border-b-4 border-double border-rule pb-1">
-          <p className="text-quiet">
-            made{' '}
-            <b className="text-[1.5rem] text-ink">
-              {made ? (
-                <Working name="Mix made" figure={made}>
-                  {made.shown}
-                </Working>
-              ) : (
-                '0 g'
-              )}
-            </b>
-          </p>
-          {judgement.salt_says !== null && <p className="font-semibold">{judgement.salt_says}</p>}
-        </div>
-        <Offers
-          batch={batch}
-          onTake={(offer) => {
-            setMix((mix) =>
-              offer.line_id === ''
-                ? withLines(mix, [offer.text])
-                : mix.map((old) => (old.id === offer.line_id ? { ...old, text: offer.text } : old)),
-            )
-          }}
-        />
-        {tooMany && <Faulty fault={tooMany} />}
-        <ol
-          className={`${judgement.salt_offers.length > 0 ? 'wide:max-h-[calc(100dvh-26.5rem)]' : 'wide:max-h-[calc(100dvh-22.5rem)]'} wide:overflow-y-auto`}
-        >
-          {draft.mix.map((line) => (
-            <LedgerLine
-              key={line.id}
-              line={line}
-              item={judgement.ingredients.find((item) => item.line_id === line.id && item.text === line.text)}
-              figure={judgement.figures[`mix.${line.id}`]}
-              fault={faultOf(batch, `mix.${line.id}`)}
-              chosen={chosen === line.id}
-              onChoose={() => {
-                setChosen(line.id)
-              }}
-              onType={(text) => {
-                setMix((mix) => mix.map((old) => (old.id === line.id ? { ...old, text } : old)))
-              }}
-              onRemove={() => {
-                setMix((mix) => mix.filter((old) => old.id !== line.id))
-              }}
-            />
+    <div className="grid gap-6 wide:grid-cols-[minmax(0,1fr)_28rem]">
+      <Ledger
+        batch={batch}
+        draft={draft}
+        change={change}
+        chosen={chosen}
+        onChoose={setChosen}
+        onMakeEnough={() => void ask('total', 0)}
+      />
+      <TabGroup>
+        <TabList className="flex flex-wrap gap-x-1 border-b-4 border-double border-rule">
+          {DRAWERS.map((name) => (
+            <Tab
+              key={name}
+              className="min-h-12 cursor-pointer rounded-t-md px-3 font-semibold text-quiet data-selected:bg-enamel data-selected:text-on-enamel"
+            >
+              {name}
+            </Tab>
           ))}
-        </ol>
-        <EntryLine
-          onEnter={(texts) => {
-            setMix((mix) => withLines(mix, texts))
-          }}
-        />
-      </div>
-      <Spans batch={batch} chosen={chosen} onChoose={setChosen} />
+        </TabList>
+        <TabPanels className="pt-1 wide:max-h-[calc(100dvh-16.5rem)] wide:overflow-y-auto wide:pr-2">
+          <TabPanel>
+            <Spans
+              batch={batch}
+              chosen={chosen}
+              onChoose={setChosen}
+              onAsk={(substance, value) => void ask(substance, value)}
+              says={says}
+            />
+          </TabPanel>
+          {[Aims, Taste, Quantity, Making].map((Drawer) => (
+            <TabPanel key={Drawer.name}>
+              <Drawer batch={batch} draft={draft} change={change} />
+            </TabPanel>
+          ))}
+        </TabPanels>
+      </TabGroup>
     </div>
   )
 }
 
-/** Ways to bring the salt to where it is wanted, one press each. */
-function Offers({ batch, onTake }: { batch: Batch; onTake: (offer: SaltOffer) => void }) {
-  const offers = batch.judgement.salt_offers
-  if (offers.length === 0) return null
-  return (
-    <ul className="flex flex-wrap gap-2 border-b border-rule py-2" aria-label="Ways to the salt you aim for">
-      {offers.map((offer) => (
-        <li key={offer.says}>
-          <button
-            type="button"
-            className="act"
-            onClick={() => {
-              onTake(offer)
-            }}
-          >
-            {offer.says}
-            {offer.also !== '' && <span className="font-normal text-quiet"> ({offer.also} g/kg)</span>}
-          </button>
-        </li>
-      ))}
-    </ul>
-  )
-}
-
-function Spans({
-  batch,
-  chosen,
-  onChoose,
-}: {
-  batch: Batch
+interface LedgerProps extends DrawerProps {
   chosen: string | undefined
   onChoose: (line: string) => void
-}) {
+  onMakeEnough: () => void
+}
+
+function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: LedgerProps) {
+  const [swapping, setSwapping] = useState<Line>()
   const { judgement } = batch
-  const ph = judgement.figures['ph']
-  if (judgement.spans.length === 0)
-    return (
-      <p className="self-start rounded-md border-2 border-dashed border-rule p-6 text-quiet">
-        {judgement.sentence} The balance per kilogram of meat is drawn here.
-      </p>
-    )
+  const setMix = (mix: (was: Draft['mix']) => Draft['mix']) => {
+    change((was) => ({ ...was, mix: mix(was.mix) }))
+  }
+  const setLine = (id: string, changed: (line: Line) => Line) => {
+    setMix((mix) => mix.map((line) => (line.id === id ? changed(line) : line)))
+  }
+  const tooMany = faultOf(batch, 'mix')
   return (
-    <div className="grid content-start gap-2">
-      {judgement.spans.map((span) => {
-        const figure = judgement.figures[`${span.substance}_g_per_kg`]
-        return (
-          <SpanRule
-            key={span.substance}
-            substance={span.substance}
-            value={span.value}
-            targetLow={span.target_low}
-            targetHigh={span.target_high}
-            end={span.rule_end}
-            parts={span.parts}
-            figure={
-              figure && (
-                <Working name={`${span.substance} per kilogram of meat`} figure={figure}>
-                  {figure.shown}
-                </Working>
-              )
-            }
-            chosenLine={chosen}
-            onChooseLine={onChoose}
+    <div>
+      <QuantityBar batch={batch} onMakeEnough={onMakeEnough} />
+      <Offers
+        batch={batch}
+        onTake={(offer) => {
+          setMix((mix) => (offer.line_id === '' ? withLines(mix, [offer.text]) : withTexts(mix, [offer])))
+        }}
+      />
+      {tooMany && <Faulty fault={tooMany} />}
+      <ol
+        className={`${judgement.salt_offers.length > 0 ? 'wide:max-h-[calc(100dvh-26.5rem)]' : 'wide:max-h-[calc(100dvh-22.5rem)]'} wide:overflow-y-auto`}
+      >
+        {draft.mix.map((line) => (
+          <LedgerLine
+            key={line.id}
+            line={line}
+            item={judgement.ingredients.find((item) => item.line_id === line.id && item.text === line.text)}
+            figure={judgement.figures[`mix.${line.id}`]}
+            fault={faultOf(batch, `mix.${line.id}`)}
+            chosen={chosen === line.id}
+            onChoose={() => {
+              onChoose(line.id)
+            }}
+            onType={(text) => {
+              setLine(line.id, (old) => ({ ...old, text }))
+            }}
+            onMark={(mark: Mark) => {
+              setLine(line.id, (old) => ({ ...old, [mark]: old[mark] === 'yes' ? '' : 'yes' }))
+            }}
+            onSwap={() => {
+              setSwapping(line)
+            }}
+            onRemove={() => {
+              setMix((mix) => mix.filter((old) => old.id !== line.id))
+            }}
           />
-        )
-      })}
-      <p className="border-t border-rule pt-1 text-quiet">
-        {ph ? (
-          <>
-            pH about{' '}
-            <b className="text-ink">
-              <Working name="pH of the mix" figure={ph}>
-                {ph.shown}
-              </Working>
-            </b>{' '}
-            ({ph.band_shown})
-          </>
-        ) : (
-          'no acid in the mix'
-        )}
-      </p>
+        ))}
+      </ol>
+      <EntryLine
+        onEnter={(texts) => {
+          setMix((mix) => withLines(mix, texts))
+        }}
+      />
+      {swapping && (
+        <SwapDialog
+          draft={draft}
+          line={swapping}
+          onTake={(texts) => {
+            setMix((mix) => withInstead(mix, swapping.id, texts))
+            setSwapping(undefined)
+          }}
+          onClose={() => {
+            setSwapping(undefined)
+          }}
+        />
+      )}
     </div>
   )
 }

@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useState } from 'react'
 import { pantryQuery } from '../../api/queries'
+import { LabelForm, NO_LABEL } from './LabelForm'
 import { PantryRow } from './PantryRow'
 
 /** Every ingredient, its make-up as a strip, and where the figures come from. */
 export function PantryPage() {
   const [search, setSearch] = useState('')
+  const [entering, setEntering] = useState(false)
   const items = useQuery(pantryQuery(useDeferredValue(search.trim())))
   return (
     <div className="px-4 py-4 wide:px-7">
@@ -29,7 +31,24 @@ export function PantryPage() {
         <p className="text-quiet" role="status">
           {items.data ? `${items.data.length} ingredients` : ''}
         </p>
+        <button
+          type="button"
+          className="act"
+          onClick={() => {
+            setEntering(true)
+          }}
+        >
+          Enter from a label
+        </button>
       </div>
+      {entering && (
+        <LabelForm
+          start={NO_LABEL}
+          onClose={() => {
+            setEntering(false)
+          }}
+        />
+      )}
       {items.isError && (
         <p role="alert" className="py-4 text-stop">
           The kitchen does not answer.

@@ -2,6 +2,7 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react
 import type { PantryItem } from '../../api/client'
 import { Badge } from '../../components/Badge'
 import { Texture } from '../../components/Texture'
+import { OwnActions } from './OwnActions'
 import { substances, type Substance } from '../../lib/substances'
 
 /** One ingredient: name, strip, spoon; opened, all its figures with their sources. */
@@ -11,7 +12,10 @@ export function PantryRow({ item }: { item: PantryItem }) {
       <Disclosure>
         <DisclosureButton className="grid min-h-14 w-full grid-cols-[minmax(0,1fr)] cursor-pointer items-center gap-x-5 py-1 text-left wide:grid-cols-[minmax(0,1fr)_18rem_9rem_9rem]">
           <span>
-            <span className="block text-[1.1rem] font-semibold">{item.name}</span>
+            <span className="block text-[1.1rem] font-semibold">
+              {item.name}
+              {item.own && <span className="ml-2 text-[0.9rem] font-normal text-enamel">mine</span>}
+            </span>
             <span className="block truncate text-[0.9rem] text-quiet">{item.also_called.join(', ')}</span>
           </span>
           <MakeUp item={item} />
@@ -35,9 +39,16 @@ export function PantryRow({ item }: { item: PantryItem }) {
             <Fact key={piece} name="Counted as" value={piece} />
           ))}
           {item.enzyme != null && <Fact name="Live enzyme" value={item.enzyme} />}
+          {item.heat != null && <Fact name="Heat" value={item.heat} />}
+          {item.dose != null && <Fact name="Usual dose" value={item.dose} />}
           {item.allergens.length > 0 && <Fact name="Allergens" value={item.allergens.join(', ')} />}
+          {item.allergens_to_check.length > 0 && (
+            <Fact name="Read the label for" value={item.allergens_to_check.join(', ')} />
+          )}
+          {item.remarks.length > 0 && <Fact name="Mind" value={item.remarks.join(', ')} />}
           <Fact name="Source" value={item.sources.join(', ')} />
           <Fact name="How sure" value={item.confidence} />
+          <OwnActions item={item} />
         </DisclosurePanel>
       </Disclosure>
     </li>

@@ -1,0 +1,90 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, type Scaled } from '../../api/client'
+import { tablesQuery } from '../../api/queries'
+import { Picker } from '../../components/Picker'
+import { Said } from '../../components/Said'
+import { withTexts } from '../../lib/draft'
+import { Proposal } from './Proposal'
+import type { DrawerProps } from './drawer'
+import { useAsking } from './useAsking'
+
+/** The same batch for another cut: amounts are worked out anew, not multiplied. */
+export function Scale({ draft, change }: DrawerProps) {
+  const tables = useQuery(tablesQuery)
+  const [kind, setKind] = useState('')
+  const [mass, setMass] = useState('')
+  const [thickness, setThickness] = useState('')
+  const { answer, trouble, ask, forget } = useAsking<Scaled>()
+  const sameKind = kind === '' || kind === draft.cut.kind
+  const cut = sameKind
+    ? { ...draft.cut, mass: mass || draft.cut.mass, thickness: thickness || draft.cut.thickness, pieces: '' }
+    : { ...emptied(draft.cut), kind, mass, thickness }
+  return (
+    <section aria-labelledby="another-size" className="border-t border-rule pt-1">
+      <h2 id="another-size" className="font-sans! text-[1.05rem] font-semibold">
+        Another size
+      </h2>
+      <Picker
+        question="Of what"
+        stack
+        options={tables.data?.cuts ?? []}
+        value={kind || draft.cut.kind}
+        onPick={setKind}
+      />
+      <div className="grid grid-cols-2 gap-x-4">
+        <Said
+          question="Weight"
+          stack
+          value={mass}
+          placeholder={draft.cut.mass || '1.8 kg'}
+          onType={setMass}
+        />
+        <Said
+          question="Thickness, or edge of a cube"
+          stack
+          value={thickness}
+          placeholder={draft.cut.thickness || '30 mm'}
+          onType={setThickness}
+        />
+      </div>
+      <button type="button" className="act mt-1" onClick={() => void ask(api.scaled({ draft, cut }))}>
+        Work out for this size
+      </button>
+      {trouble !== '' && (
+        <p role="alert" className="mt-2 text-stop">
+          {trouble}
+        </p>
+      )}
+      {answer && (
+        <Proposal
+          lines={answer.lines}
+          says={[{ words: answer.says, met: true }]}
+          onTake={() => {
+            change((was) => ({ ...was, cut, mix: withTexts(was.mix, answer.lines) }))
+            forget()
+          }}
+        />
+      )}
+    </section>
+  )
+}
+
+/** A cut of another kind starts with nothing said. */
+function emptied(cut: DrawerProps['draft']['cut']): DrawerProps['draft']['cut'] {
+  return {
+    ...cut,
+    mass: '',
+    shape: '',
+    thickness: '',
+    width: '',
+    length: '',
+    pieces: '',
+    bone: '',
+    bone_share: '',
+    cover: '',
+    cover_on: '',
+    evenness: '',
+    steps: [],
+  }
+}

@@ -1,0 +1,155 @@
+import { Radio, RadioGroup } from '@headlessui/react'
+import { useState } from 'react'
+import type { Batch, Span } from '../../api/client'
+import { SpanRule } from '../../components/SpanRule'
+import { Working } from '../../components/Working'
+import type { Substance } from '../../lib/substances'
+
+export type Asked = 'salt' | 'sugar' | 'acid'
+
+interface SpansProps {
+  batch: Batch
+  chosen: string | undefined
+  onChoose: (line: string) => void
+  /** Ask for amounts that bring so much of a substance, in g per kg of meat. */
+  onAsk: (substance: Asked, value: number) => void
+  says: string
+}
+
+const canAsk = (name: string): name is Asked => ['salt', 'sugar', 'acid'].includes(name)
+
+/** The balance: a rule for each substance, for a kilogram of meat or of mix; pH, heat and sodium under it. */
+export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
+  const [over, setOver] = useState<'meat' | 'mix'>('meat')
+  const { judgement } = batch
+  const spans = over === 'meat' || !judgement.mix ? judgement.spans : judgement.mix.spans_in_mix
+  if (judgement.spans.length === 0)
+    return (
+      <p className="rounded-md border-2 border-dashed border-rule p-6 text-quiet">
+        {judgement.sentence} The balance per kilogram of meat is drawn here.
+      </p>
+    )
+  return (
+    <div>
+      <RadioGroup
+        value={over}
+        onChange={setOver}
+        aria-label="Told for a kilogram of"
+        className="flex justify-end gap-4 text-[0.95rem] leading-tight"
+      >
+        {(['meat', 'mix'] as const).map((name) => (
+          <Radio
+            key={name}
+            value={name}
+            className="grid min-h-7 cursor-pointer place-items-center text-quiet data-checked:font-bold data-checked:text-ink data-checked:underline data-checked:decoration-2 data-checked:underline-offset-4"
+          >
+            in a kilogram of {name}
+          </Radio>
+        ))}
+      </RadioGroup>
+      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-0.5">
+        {spans.map((span) => (
+          <Rule
+            key={span.substance}
+            batch={batch}
+            span={span}
+            chosen={chosen}
+            onChoose={onChoose}
+            onAsk={over === 'meat' ? onAsk : undefined}
+          />
+        ))}
+      </div>
+      <p role="status" className="text-[0.95rem] font-semibold empty:hidden">
+        {says}
+      </p>
+      <Notes batch={batch} />
+    </div>
+  )
+}
+
+interface RuleProps {
+  batch: Batch
+  span: Span
+  chosen: string | undefined
+  onChoose: (line: string) => void
+  onAsk: SpansProps['onAsk'] | undefined
+}
+
+function Rule({ batch, span, chosen, onChoose, onAsk }: RuleProps) {
+  const figure = batch.judgement.figures[span.figure]
+  const name = span.substance
+  return (
+    <SpanRule
+      substance={name as Substance}
+      value={span.value}
+      targetLow={span.target_low}
+      targetHigh={span.target_high}
+      end={span.rule_end}
+      parts={span.parts}
+      unit={name === 'enzyme' ? '% of fresh pineapple juice' : 'g/kg'}
+      figure={
+        figure && (
+          <Working name={name === 'enzyme' ? 'live enzyme' : name} figure={figure}>
+            {figure.shown}
+          </Working>
+        )
+      }
+      chosenLine={chosen}
+      onChooseLine={onChoose}
+      onAsk={
+        onAsk && canAsk(name)
+          ? (value) => {
+              onAsk(name, value)
+            }
+          : undefined
+      }
+    />
+  )
+}
+
+/** What is no substance of the picture: pH, heat, sodium. */
+function Notes({ batch }: { batch: Batch }) {
+  const { figures, mix } = batch.judgement
+  const [ph, heat, sodium] = [figures['ph'], figures['heat_shu'], figures['sodium_mg_per_serving']]
+  return (
+    <p className="border-t border-rule pt-0.5 text-[0.9rem] leading-snug text-quiet">
+      {ph ? (
+        <>
+          pH about <Note name="pH of the mix" figure={ph} /> ({ph.band_shown})
+        </>
+      ) : (
+        'no acid'
+      )}
+      {heat && mix && (
+        <>
+          {' · '}heat <Note name="Heat over the meat" figure={heat} words={mix.heat_says} />
+        </>
+      )}
+      {sodium && mix && (
+        <>
+          {' · '}
+          <Note name="Sodium a serving" figure={sodium} words={`${sodium.shown} sodium`} /> a serving:{' '}
+          {mix.sodium_says}
+        </>
+      )}
+    </p>
+  )
+}
+
+function Note({
+  name,
+  figure,
+  words,
+}: {
+  name: string
+  figure: Batch['judgement']['figures'][string]
+  words?: string
+}) {
+  return (
+    <b className="text-ink">
+      <Working name={name} figure={figure}>
+        {words ?? figure.shown}
+      </Working>
+    </b>
+  )
+}

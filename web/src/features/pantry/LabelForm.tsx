@@ -1,0 +1,203 @@
+import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useDeferredValue, useId, useState } from 'react'
+import { api, type Label } from '../../api/client'
+import { labelQuery, tablesQuery } from '../../api/queries'
+import { Pick } from '../../components/Pick'
+import { Picker } from '../../components/Picker'
+import { Faulty, Said } from '../../components/Said'
+
+export const NO_LABEL: Label = {
+  name: '',
+  like: '',
+  basis: '',
+  serving: '',
+  label: '',
+  allergens: '',
+}
+
+const BASES = [
+  { value: 'per_100g', label: '100 g' },
+  { value: 'per_100ml', label: '100 ml' },
+  { value: 'per_serving', label: 'one serving' },
+]
+
+const printsServing = (text: string) => /serving/i.test(text)
+
+interface LabelFormProps {
+  start: Label
+  /** The kept label that is being changed; a new one if not given. */
+  identity?: string | undefined
+  onClose: () => void
+}
+
+/** An ingredient of the cook's own, copied off its nutrition label, with what that comes to beside it. */
+export function LabelForm({ start, identity, onClose }: LabelFormProps) {
+  const [label, setLabel] = useState(start)
+  const [trouble, setTrouble] = useState('')
+  const tables = useQuery(tablesQuery)
+  const queries = useQueryClient()
+  const say = (changed: Partial<Label>) => {
+    setLabel((was) => ({ ...was, ...changed }))
+  }
+  const keep = async () => {
+    try {
+      await api.keepLabel(label, identity)
+      await queries.invalidateQueries()
+      onClose()
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error))
+    }
+  }
+  return (
+    <Dialog open onClose={onClose} className="relative z-30">
+      <DialogBackdrop className="fixed inset-0 bg-black/40" />
+      <div className="fixed inset-0 grid place-items-center overflow-y-auto p-4">
+        <DialogPanel className="w-[58rem] max-w-full rounded-md border-2 border-enamel bg-raised p-6">
+          <DialogTitle className="text-xl">From its label</DialogTitle>
+          <form
+            className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-8 wide:grid-cols-2"
+            onSubmit={(event) => {
+              event.preventDefault()
+              void keep()
+            }}
+          >
+            <div>
+              <Said
+                question="What you call it"
+                stack
+                value={label.name}
+                placeholder="shelf soy"
+                onType={(name) => {
+                  say({ name })
+                }}
+              />
+              <Picker
+                question="Most like"
+                stack
+                hint="for what the label does not say: acids, pH, weight of a spoon"
+                options={tables.data?.ingredients ?? []}
+                value={label.like}
+                onPick={(like) => {
+                  say({ like })
+                }}
+              />
+              <div className="grid grid-cols-2 gap-x-4">
+                <Pick
+                  question="Figures are for"
+                  value={label.basis}
+                  assumedValue={printsServing(label.label) ? 'per_serving' : 'per_100g'}
+                  options={BASES}
+                  onPick={(basis) => {
+                    say({ basis })
+                  }}
+                />
+                {(label.basis || (printsServing(label.label) ? 'per_serving' : '')) === 'per_serving' && (
+                  <Said
+                    question="One serving"
+                    stack
+                    value={label.serving}
+                    placeholder="as printed"
+                    onType={(serving) => {
+                      say({ serving })
+                    }}
+                  />
+                )}
+              </div>
+              <Printed
+                value={label.label}
+                onType={(text) => {
+                  say({ label: text })
+                }}
+              />
+              <Said
+                question="Allergens it names"
+                stack
+                value={label.allergens}
+                placeholder="soy, gluten; or none"
+                onType={(allergens) => {
+                  say({ allergens })
+                }}
+              />
+            </div>
+            <Reading label={label} />
+            <div className="mt-4 flex gap-3">
+              <button type="submit" className="act act-first">
+                Keep it
+              </button>
+              <button type="button" className="act" onClick={onClose}>
+                Not now
+              </button>
+            </div>
+            {trouble !== '' && (
+              <p role="alert" className="mt-4 text-stop">
+                {trouble}
+              </p>
+            )}
+          </form>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  )
+}
+
+function Printed({ value, onType }: { value: string; onType: (text: string) => void }) {
+  const id = useId()
+  return (
+    <div className="pt-1">
+      <label htmlFor={id} className="text-[0.92rem] text-quiet">
+        The label, line by line
+      </label>
+      <textarea
+        id={id}
+        rows={5}
+        className="w-full rounded-md border-2 border-rule bg-paper p-2 focus:border-enamel"
+        placeholder={'Fat 0.2 g\nSugars 3 g\nProtein 8 g\nSalt 14 g, or sodium 920 mg'}
+        value={value}
+        onChange={(event) => {
+          onType(event.target.value)
+        }}
+      />
+    </div>
+  )
+}
+
+/** What the label comes to, and what had to be assumed. */
+function Reading({ label }: { label: Label }) {
+  const reading = useQuery(labelQuery(useDeferredValue(label)))
+  const answer = reading.data
+  return (
+    <section
+      aria-label="What it comes to"
+      aria-live="polite"
+      className="border-t border-rule pt-2 wide:border-0"
+    >
+      {!answer && <p className="text-quiet">What it comes to in 100 g is told here as you type.</p>}
+      {answer?.problem && <Faulty fault={answer.problem} />}
+      {answer?.item && (
+        <>
+          <p className="font-semibold">In 100 g</p>
+          <ul>
+            {answer.item.parts.map((part) => (
+              <li key={part.substance} className="flex justify-between border-t border-rule">
+                {part.substance} <b>{part.shown}</b>
+              </li>
+            ))}
+            <li className="flex justify-between border-t border-rule">
+              water <b>{answer.item.water_g_per_100g.toFixed(0)} %</b>
+            </li>
+            <li className="flex justify-between border-t border-rule">
+              a teaspoon <b>{answer.item.teaspoon}</b>
+            </li>
+          </ul>
+          <p className="mt-3 font-semibold">Assumed</p>
+          <ul className="list-disc pl-5 text-quiet">
+            {answer.assumed.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  )
+}

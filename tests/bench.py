@@ -8,11 +8,15 @@ from collections.abc import Callable
 
 import numpy as np
 from scipy.integrate import solve_ivp
+from scipy.optimize import minimize
 
 from tests.drafts import judged, of_kind
+from tests.mixes import portions
 from vadouvan.core.cut.shape import Path, slab
 from vadouvan.core.hold import modes
 from vadouvan.core.hold.salt import Contact, salt_course
+from vadouvan.core.mix.rounding import in_measures
+from vadouvan.core.mix.solver import PULL, Aims, aim_rows, solve
 
 RUNS = 25
 
@@ -42,6 +46,32 @@ def stepped(cells: int) -> Callable[[], object]:
     return lambda: solve_ivp(change, (0, 2), start, method="BDF", t_eval=fo, rtol=1e-6, atol=1e-8)
 
 
+FIFTEEN = (
+    "20 g soy sauce", "6 g salt", "20 g honey", "30 g lemon juice", "15 g mustard", "40 g olive oil", "20 g garlic",
+    "10 g ginger", "15 g white miso", "100 g yoghurt", "8 g fish sauce", "10 g sugar", "20 g cider vinegar",
+    "2 g black pepper", "15 g tomato paste",
+)  # fmt: skip
+
+
+def print_solver() -> None:
+    """Fifteen ingredients to four aims: exact, in kitchen measures, and by a general optimiser."""
+    mix = portions(*FIFTEEN)
+    aims = Aims(1.0, 0.73, False, {"salt": 0.012, "sugar": 0.02, "acid": 0.003, "total": 0.4})
+    exact = solve(mix, aims)
+    solve_ms = median_ms(lambda: solve(mix, aims))
+    round_ms = median_ms(lambda: in_measures(mix, exact, aims))
+    rows, wanted = aim_rows(mix, [], aims)
+    start = np.array([portion.mass_kg.value for portion in mix])
+    scale = np.maximum(start, 0.002)
+
+    def miss(amounts: np.ndarray) -> float:
+        return float(np.sum((rows @ amounts - wanted) ** 2) + PULL * np.sum(((amounts - start) / scale) ** 2))
+
+    general_ms = median_ms(lambda: minimize(miss, start, bounds=[(0, None)] * len(mix), method="L-BFGS-B"), 5)
+    print(f"solver, 15 ingredients, 4 aims:   {solve_ms:.2f} ms; in whole measures {round_ms:.1f} ms more")
+    print(f"scipy L-BFGS-B on the same:       {general_ms:.1f} ms, {general_ms / solve_ms:.0f} times as long")
+
+
 def main() -> None:
     """Print the table."""
     piece = slab(0.025, open_faces=2, volume_m3=1e-3)
@@ -59,6 +89,7 @@ def main() -> None:
     modes.modes_of(Path(0.0, 1.0), 1.0)
     print(f"salt course, 60 cells, 260 times: {cold_ms:.2f} ms cold, {warm_ms:.2f} ms with kept modes")
     print(f"scipy BDF on the same grid:       {stiff_ms:.1f} ms, {stiff_ms / cold_ms:.0f} times as long")
+    print_solver()
     print(f"whole judgement with its band:    {judge_ms:.1f} ms, {judge_ms / cold_ms:.1f} salt courses")
 
 

@@ -2,43 +2,20 @@
 
 from __future__ import annotations
 
-import itertools
-import tempfile
 import unittest
-from pathlib import Path
 from typing import Any
 
 import schemathesis
-from fastapi import FastAPI
 from fastapi.testclient import TestClient
 from hypothesis import HealthCheck, given, settings
 
-from tests.drafts import NOW
-from vadouvan.api.app import make_app
-from vadouvan.api.context import Context
-from vadouvan.data.tables import shipped_kitchen
-from vadouvan.store.batches import Batches
-from vadouvan.store.database import open_database
-from vadouvan.store.own_cuts import OwnCuts
+from tests.api.kitchen import kitchen_app
 
 STEAK = {
     "name": "Steak",
     "cut": {"kind": "beef_sirloin", "mass": "1 kg", "thickness": "25 mm"},
     "mix": [{"id": "1", "text": "12 g salt"}],
 }
-
-
-def kitchen_app(case: unittest.TestCase) -> FastAPI:
-    """An application over an empty kitchen that is removed after the case."""
-    folder = tempfile.TemporaryDirectory()
-    case.addCleanup(folder.cleanup)
-    engine = open_database(Path(folder.name) / "kitchen.sqlite")
-    case.addCleanup(engine.dispose)
-    numbers = itertools.count(1)
-    context = Context(
-        shipped_kitchen(), Batches(engine), OwnCuts(engine), now=lambda: NOW, new_id=lambda: f"batch-{next(numbers)}"
-    )
-    return make_app(context)
 
 
 class Batch(unittest.TestCase):

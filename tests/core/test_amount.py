@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from tests.cases import rows
 from vadouvan.core.draft import LineSaid
 from vadouvan.core.mix.amount import Portion
-from vadouvan.core.reading.draft import portion_of
+from vadouvan.core.reading.mix import portion_of
 from vadouvan.core.said.numbers import leading_number
 from vadouvan.core.said.units import LENGTH_M, MASS_KG, VOLUME_M3
 from vadouvan.data.tables import shipped_kitchen
@@ -95,7 +95,11 @@ class BadLines(unittest.TestCase):
             ("the rest of the bottle of soy", "cannot be weighed", "Weigh it"),
             ("1 tsp each salt and pepper", "several ingredients at once", "one ingredient a line"),
             ("2 sticks cinnamon bark powder", "is not in the pantry", ""),
-            ("5 Esslöffel Honig", "is not in the pantry", ""),
+            ("5 Esslöffel Honig", "measure of another language", "5 tbsp"),
+            ("2 c. à s. moutarde", "measure of another language", "2 tbsp"),
+            ("½ cucharadita sal", "measure of another language", "½ tsp"),
+            ("3 gousses ail", "measure of another language", "3 cloves"),
+            ("🍋🍋 2", "has no amount", "ingredient"),
         ):
             with self.subTest(text=text), self.assertRaises(InputError) as caught:
                 portion(text)

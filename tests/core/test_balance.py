@@ -4,15 +4,16 @@ from __future__ import annotations
 
 import itertools
 import unittest
+from dataclasses import replace
 
 from hypothesis import given
 from hypothesis import strategies as st
 
 from tests.drafts import judged, steak
-from vadouvan.core.draft import LineSaid
+from vadouvan.core.draft import LineSaid, OccasionSaid
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, balance_of
 from vadouvan.core.mix.span import round_end, salt_state, span_of
-from vadouvan.core.reading.draft import portion_of
+from vadouvan.core.reading.mix import portion_of
 from vadouvan.data.tables import shipped_kitchen
 
 PANTRY = shipped_kitchen().pantry
@@ -103,17 +104,54 @@ class Figures(unittest.TestCase):
     def test_all_figures_have_a_working(self) -> None:
         """Rule, inputs, and sources where tables or constants went in."""
         judgement = judged(steak("80 g soy sauce", "juice of 1 lemon"))
-        names = {figure.name for figure in judgement.figures}
+        names = {figure.name for figure in judgement.all_figures}
         self.assertTrue({"salt_g_per_kg", "ph", "window.best", "salt_in_meat_g_per_kg", "salt_left_g"} <= names)
-        for figure in (*judgement.figures, *judgement.grams):
+        for figure in judgement.all_figures:
             with self.subTest(figure=figure.name):
                 self.assertTrue(figure.working.rule)
                 self.assertTrue(figure.working.inputs or figure.value == 0)
                 self.assertTrue(figure.shown)
 
+    def test_per_kilogram_of_mix(self) -> None:
+        """12 g of salt at 98.5 % in 120 g of mix: 98.5 g a kilogram of it, whatever the meat weighs."""
+        for mass in ("500 g", "2 kg"):
+            figures = {f.name: f.value for f in judged(steak("12 g salt", "108 g olive oil", mass=mass)).all_figures}
+            self.assertAlmostEqual(figures["salt_g_per_kg_mix"], 98.5, delta=0.01)
+
+    def test_heat_over_the_meat(self) -> None:
+        """2 g of cayenne at 35000 Scoville units on a kilogram are 70 on average (arithmetic), with its range."""
+        judgement = judged(steak("2 g cayenne", "12 g salt"))
+        heat = next(figure for figure in judgement.all_figures if figure.name == "heat_shu")
+        self.assertAlmostEqual(heat.value, 70, delta=0.1)
+        assert heat.low is not None
+        assert heat.high is not None
+        self.assertTrue(heat.low < 70 < heat.high)
+        assert judgement.mix is not None
+        self.assertEqual(judgement.mix.heat_says, "warm")
+
+    def test_sodium_of_a_serving(self) -> None:
+        """12 g of table salt on a kilogram in ten servings, a tenth run off: 419 mg (38.78 % sodium, label figures)."""
+        draft = replace(steak("12 g salt"), occasion=OccasionSaid("6", "normal"))
+        sodium = next(f for f in judged(draft).all_figures if f.name == "sodium_mg_per_serving")
+        self.assertAlmostEqual(sodium.value, 12 * 387.8 * 0.9 / (1.0 / 0.16), delta=1)
+
+    def test_sodium_counts_what_is_not_salt(self) -> None:
+        """Glutamate brings sodium without tasting as salty."""
+        plain, with_msg = (judged(steak(*mix)).balance for mix in (("10 g salt",), ("10 g salt", "5 g msg")))
+        assert plain is not None
+        assert with_msg is not None
+        self.assertAlmostEqual(plain.total("salt").value, with_msg.total("salt").value)
+        self.assertGreater(with_msg.sodium_kg, plain.sodium_kg + 0.0004)
+
+    def test_a_salty_serving_is_told(self) -> None:
+        """From 2 g of salt a serving on (WHO: under 5 g a day, as recalled)."""
+        salty = judged(steak("25 g salt")).mix
+        assert salty is not None
+        self.assertIn("medical advice", salty.sodium_says)
+
     def test_salt_in_meat_and_bag_add_up(self) -> None:
         """What is not in the meat stays in the bag."""
         judgement = judged(steak("25 g salt", "500 g water"))
-        figures = {figure.name: figure.value for figure in judgement.figures}
+        figures = {figure.name: figure.value for figure in judgement.all_figures}
         in_meat_g = figures["salt_in_meat_g_per_kg"] * 1.0
         self.assertAlmostEqual(in_meat_g + figures["salt_left_g"], 25 * 0.985, delta=1e-6)

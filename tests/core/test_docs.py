@@ -14,7 +14,7 @@ import vadouvan.core
 
 ROOT = Path(vadouvan.core.__file__).parent
 UNIT = re.compile(
-    r"_(?:kg|g|m|mm|m2|m3|s|h|c|k|ph|pct|min)$|_per_|share|factor|ratio|exponent|strength|units|ph$|salt$|fo$"
+    r"_(?:kg|mg|g|m|mm|m2|m3|s|h|c|k|ph|pct|min)$|_per_|share|factor|ratio|exponent|strength|units|ph$|salt$|fo$"
 )
 PLAIN = {
     "hours",
@@ -31,6 +31,8 @@ PLAIN = {
     "manner",
     "threshold",
     "thresholds",
+    "servings",
+    "spoons",
 }
 
 

@@ -11,8 +11,8 @@ from tests.drafts import judged, steak
 from vadouvan.core.draft import Draft, LineSaid
 from vadouvan.core.examples import lines
 from vadouvan.core.mix.amount import Portion
-from vadouvan.core.mix.solver import PULL, Aims, solve
-from vadouvan.core.reading.draft import portion_of
+from vadouvan.core.mix.solver import PULL, WEIGHTS, Aims, solve
+from vadouvan.core.reading.mix import portion_of
 from vadouvan.data.tables import shipped_kitchen
 
 PANTRY = shipped_kitchen().pantry
@@ -86,11 +86,11 @@ def optimised(mix: list[Portion], aims: Aims, start: np.ndarray) -> np.ndarray:
 
 
 def objective(mix: list[Portion], aims: Aims, amounts: np.ndarray, pull: float = PULL) -> float:
-    """Squared relative misses of salt and sugar, and the pull towards the start."""
+    """Squared relative misses of salt and sugar by their weights, and the pull towards the start."""
     salt = sum(p.ingredient.salt.value * x for p, x in zip(mix, amounts, strict=True))
     sugar = sum(p.ingredient.sugar.value * x for p, x in zip(mix, amounts, strict=True))
-    pairs = ((salt, aims.values["salt"]), (sugar, aims.values["sugar"]))
-    misses = [(got - wanted) / max(wanted, 1e-3) for got, wanted in pairs]
+    pairs = ((salt, aims.values["salt"], WEIGHTS["salt"]), (sugar, aims.values["sugar"], WEIGHTS["sugar"]))
+    misses = [(got - wanted) / max(wanted, 1e-3) * weight for got, wanted, weight in pairs]
     start = np.array([p.mass_kg.value for p in mix])
     moved = (amounts - start) / np.maximum(start, 0.002)
     return float(sum(miss**2 for miss in misses) + pull * np.sum(moved**2))

@@ -12,7 +12,18 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.drafts import NOW, of_kind
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid, OccasionSaid, StepSaid
+from vadouvan.core.draft import (
+    AimsSaid,
+    CutSaid,
+    Draft,
+    HoldSaid,
+    LineSaid,
+    MakingSaid,
+    MealSaid,
+    OccasionSaid,
+    QuantitySaid,
+    StepSaid,
+)
 from vadouvan.demo import demo_batches
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.formats import batch_file
@@ -25,14 +36,21 @@ ticks = st.sampled_from(["", "yes"])
 steps = st.lists(
     st.builds(StepSaid, st.just(""), words, amounts, lengths, lengths, ticks, ticks, counts, words), max_size=3
 ).map(lambda found: tuple(replace(step, id=str(number)) for number, step in enumerate(found, start=1)))
+times = st.sampled_from(["", "45 min", "12 h", "soon"])
+lines = st.lists(st.builds(LineSaid, st.just(""), words, ticks, ticks, ticks), max_size=5).map(
+    lambda found: tuple(replace(line, id=str(number)) for number, line in enumerate(found, start=1))
+)
 drafts = st.builds(
     Draft,
     words,
     st.builds(CutSaid, words, amounts, words, *[lengths] * 3, counts, words, counts, words, words, words, steps),
-    st.lists(words, max_size=5).map(lambda texts: tuple(LineSaid(str(n), t) for n, t in enumerate(texts, start=1))),
+    lines,
     st.builds(HoldSaid, counts, words, counts),
     st.builds(MealSaid, words, st.sampled_from(["", "75 min", "1 h 30 min", "soon"]), words),
     st.builds(OccasionSaid, counts, words, counts),
+    st.builds(AimsSaid, words, words, counts, times, counts, counts, counts),
+    st.builds(QuantitySaid, *[words] * 6),
+    st.builds(MakingSaid, words, times, words, words, words, times),
 )
 
 

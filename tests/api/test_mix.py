@@ -1,0 +1,125 @@
+"""Questions about a mix over HTTP, own ingredients, pasted lists."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from fastapi.testclient import TestClient
+
+from tests.api.kitchen import kitchen_app
+from tests.mixes import FIVE_SALTY
+
+STEAK: dict[str, Any] = {
+    "cut": {"kind": "beef_sirloin", "mass": "1 kg", "thickness": "25 mm"},
+    "mix": [{"id": str(number), "text": text} for number, text in enumerate(FIVE_SALTY, start=1)],
+    "aims": {"acid": "3"},
+}
+LABEL = {"name": "shelf soy", "like": "soy_regular", "basis": "per_100g", "label": "Salt 16 g, Sugars 2 g"}
+
+
+class Questions(unittest.TestCase):
+    """Answers without anything being kept."""
+
+    def setUp(self) -> None:
+        """A client on an empty kitchen."""
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+
+    def ask(self, what: str, **body: Any) -> Any:
+        """The answer to a question about the steak."""
+        response = self.client.post(f"/api/mix/{what}", json={"draft": STEAK, **body})
+        self.assertEqual(response.status_code, 200, response.text)
+        return response.json()
+
+    def test_amounts(self) -> None:
+        """Each line with its grams before and after, each aim with its words."""
+        answer = self.ask("amounts")
+        self.assertEqual([line["line_id"] for line in answer["lines"]], [line["id"] for line in STEAK["mix"]])
+        self.assertTrue(all(one["met"] for one in answer["reached"]))
+        self.assertIn("acid 3 g/kg, as aimed", [one["says"] for one in answer["reached"]])
+
+    def test_amounts_for_a_drag(self) -> None:
+        """Other contents for a kilogram of meat."""
+        answer = self.ask("amounts", in_mix_g_per_kg={"acid": 4})
+        self.assertAlmostEqual(next(one["got"] for one in answer["reached"] if one["aim"] == "acid"), 4, delta=0.05)
+
+    def test_corrections_and_swaps(self) -> None:
+        """With effects, allergens and words."""
+        ways = self.ask("corrections", taste="too_salty", degree="clearly")
+        self.assertIn("water", [way["id"] for way in ways])
+        swaps = self.ask("swaps", line_id="1", without=["soy"])
+        self.assertTrue(swaps)
+        self.assertTrue(all("soy" in swap["loses"] for swap in swaps))
+
+    def test_another_size(self) -> None:
+        """With the factors in words."""
+        answer = self.ask("scaled", cut={"kind": "lamb_shoulder_cubes", "mass": "1.8 kg", "thickness": "30 mm"})
+        self.assertIn("salt goes by weight", answer["says"])
+        self.assertAlmostEqual(answer["meat_factor"], 1.8, delta=0.01)
+
+    def test_what_cannot_be_judged_is_refused_with_the_reason(self) -> None:
+        """422 with the field and what would do."""
+        for what, body in (
+            ("amounts", {"draft": {"cut": {"kind": "beef_sirloin"}, "mix": []}}),
+            ("swaps", {"draft": STEAK, "line_id": "99"}),
+            ("scaled", {"draft": STEAK, "cut": {"kind": "beef_sirloin", "mass": "900 kg"}}),
+        ):
+            response = self.client.post(f"/api/mix/{what}", json=body)
+            self.assertEqual(response.status_code, 422, what)
+            self.assertTrue(response.json()["problems"][0]["accepted"], what)
+
+    def test_pasted(self) -> None:
+        """Two mixes come back as two."""
+        text = "Paste:\n2 tbsp miso\n1 tsp salt\nGlaze:\n1 tbsp honey\n1 tsp soy sauce"
+        mixes = self.client.post("/api/mix/pasted", json={"text": text}).json()
+        self.assertEqual([(mix["title"], len(mix["lines"])) for mix in mixes], [("Paste", 2), ("Glaze", 2)])
+
+    def test_three_hundred_lines_are_kept_and_told(self) -> None:
+        """None is lost; what is too much for one mix is said."""
+        mix = [{"id": str(number), "text": "1 g salt"} for number in range(300)]
+        made = self.client.post("/api/batches", json={**STEAK, "mix": mix}).json()
+        self.assertEqual(len(made["draft"]["mix"]), 300)
+        self.assertIn("300 lines are more than one mix has", made["judgement"]["problems"][0]["wrong"])
+
+
+class OwnIngredients(unittest.TestCase):
+    """Labels kept, changed, used, removed."""
+
+    def setUp(self) -> None:
+        """A client on an empty kitchen."""
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+
+    def salt(self) -> float:
+        """Salt a kilogram of a steak with 100 g of the own ingredient."""
+        draft = {**STEAK, "mix": [{"id": "1", "text": "100 g shelf soy"}]}
+        return float(self.client.post("/api/batches", json=draft).json()["judgement"]["salt_g_per_kg"])
+
+    def test_kept_used_changed_removed(self) -> None:
+        """From then on the mix knows it, by its own figures."""
+        kept = self.client.post("/api/own-ingredients", json=LABEL)
+        self.assertEqual(kept.status_code, 201, kept.text)
+        self.assertAlmostEqual(self.salt(), 16.0)
+        identity = kept.json()["id"]
+        changed = self.client.put(f"/api/own-ingredients/{identity}", json={**LABEL, "label": "Salt 12 g"})
+        self.assertEqual(changed.status_code, 200)
+        self.assertAlmostEqual(self.salt(), 12.0)
+        found = self.client.get("/api/pantry", params={"search": "shelf soy"}).json()
+        self.assertEqual([(item["name"], item["own"]) for item in found[:1]], [("shelf soy", True)])
+        self.assertEqual(self.client.delete(f"/api/own-ingredients/{identity}").status_code, 204)
+        self.assertEqual(self.client.get("/api/own-ingredients").json(), [])
+        self.assertEqual(self.client.delete(f"/api/own-ingredients/{identity}").status_code, 404)
+        self.assertEqual(self.client.put(f"/api/own-ingredients/{identity}", json=LABEL).status_code, 404)
+
+    def test_a_bad_label_is_not_kept(self) -> None:
+        """Refused with the field; read as typed it is an answer."""
+        bad = {**LABEL, "label": "Salt 160 g"}
+        self.assertEqual(self.client.post("/api/own-ingredients", json=bad).status_code, 422)
+        reading = self.client.post("/api/own-ingredients/reading", json=bad).json()
+        self.assertIn("do not fit", reading["problem"]["wrong"])
+
+    def test_start_from_a_shipped_one(self) -> None:
+        """Its figures as a label."""
+        start = self.client.get("/api/own-ingredients/start/soy_regular").json()
+        self.assertEqual((start["like"], start["name"]), ("soy_regular", "my soy sauce"))
+        self.assertIn("Salt 14.3 g", start["label"])
+        self.assertEqual(self.client.get("/api/own-ingredients/start/unicorn").status_code, 422)

@@ -1,0 +1,195 @@
+"""Making a mix: boiling down, cooling, ice, pounding, fishing out, two contacts."""
+
+from __future__ import annotations
+
+import math
+import unittest
+from dataclasses import replace
+from typing import Any
+
+from tests.drafts import judged, of_kind, steak
+from tests.mixes import marked, portions
+from vadouvan.core.draft import Draft, MakingSaid
+from vadouvan.core.judge import Judgement
+from vadouvan.core.mix.making import Making, cooling_s, cools_in_time, ice_share, make, water_to_add_kg
+
+COOKED = ("200 g soy sauce", "100 g water", "40 g sugar", "3 bay leaves")
+
+
+def making(draft: Draft, **said: Any) -> Judgement:
+    """The judgement of a draft that is made in some way."""
+    return judged(replace(draft, making=MakingSaid(**said)))
+
+
+def steps(judgement: Judgement) -> dict[str, str]:
+    """What each step says."""
+    assert judgement.mix is not None
+    return {step.id: step.says for step in judgement.mix.steps}
+
+
+class Cooked(unittest.TestCase):
+    """Boiled down and cooled."""
+
+    def test_only_water_leaves(self) -> None:
+        """340 g boiled down to 240 g: the salt stays, the water loses 100 g, the strength rises."""
+        before, after = judged(steak(*COOKED)), making(steak(*COOKED), method="cooked", reduce_to="240 g")
+        assert before.balance is not None
+        assert after.balance is not None
+        self.assertAlmostEqual(after.balance.salt_kg, before.balance.salt_kg)
+        self.assertAlmostEqual(before.balance.water_kg - after.balance.water_kg, 0.1006, delta=0.001)
+        self.assertAlmostEqual(after.balance.mass_kg.value, 0.240, delta=1e-6)
+
+    def test_a_share_means_the_same_as_its_weight(self) -> None:
+        """60 % of 200 g is 120 g."""
+        draft = steak("100 g soy sauce", "100 g water")
+        balances = [making(draft, method="cooked", reduce_to=text).balance for text in ("60 %", "120 g")]
+        assert balances[0] is not None
+        assert balances[1] is not None
+        self.assertAlmostEqual(balances[0].mass_kg.value, balances[1].mass_kg.value)
+
+    def test_water_does_not_all_boil_off(self) -> None:
+        """Asked for less than its solids weigh, some water stays."""
+        ready = make(portions("100 g water", "50 g sugar"), Making("cooked", reduce_to_kg=0.010))
+        self.assertAlmostEqual(ready.mass_kg.value, 0.150 - 0.95 * 0.1, delta=1e-4)
+
+    def test_heat_ends_enzymes(self) -> None:
+        """Cooked kiwi softens nothing, so the window stays open."""
+        draft = steak("100 g kiwi", "12 g salt", thickness="20 mm")
+        raw, cooked = judged(draft), making(draft, method="cooked")
+        assert raw.window is not None
+        assert cooked.window is not None
+        assert cooked.balance is not None
+        self.assertEqual(raw.window.latest.limit.id, "enzyme_very_soft")
+        self.assertNotEqual(cooked.window.latest.limit.id, "enzyme_very_soft")
+        self.assertEqual(cooked.balance.enzyme_units.value, 0)
+
+    def test_it_is_cooled_before_contact_and_the_plan_waits(self) -> None:
+        """The steps say how long; a slow way is refused."""
+        told = steps(making(steak(*COOKED), method="cooked", cooling="ice_bath"))
+        self.assertIn("Cool to 5 C before it meets meat", told["cool"])
+        self.assertNotIn("cool-first", told)
+        slow = making(steak(*COOKED), method="cooked", cooling="fridge")
+        assert slow.mix is not None
+        self.assertIn("stop", [step.kind for step in slow.mix.steps if step.id == "cool-first"])
+
+    def test_cooling_is_newtons_law(self) -> None:
+        """Time to halve the difference is ln 2 of the time constant; ice water is at least five times as quick."""
+        halved, whole = cooling_s("fridge", 84.0, 44.0), cooling_s("fridge", 84.0, 24.0)
+        self.assertAlmostEqual(whole, 2 * halved, delta=1e-6)
+        self.assertGreater(cooling_s("fridge", 98.0, 5.0), 5 * cooling_s("ice_bath", 98.0, 5.0))
+        self.assertTrue(cools_in_time("ice_bath"))
+        self.assertFalse(cools_in_time("fridge"))
+
+    def test_a_sauce_in_ice_water_takes_about_half_an_hour(self) -> None:
+        """A pot stirred in an ice bath is cold in 20 to 45 min (common practice, no source)."""
+        self.assertTrue(20 <= cooling_s("ice_bath", 98.0, 5.0) / 60 <= 45)
+
+
+class Concentrate(unittest.TestCase):
+    """Hot concentrate plus ice."""
+
+    def test_heat_lost_is_heat_gained(self) -> None:
+        """Half a degree of arithmetic: ice at 0 C into water at 80 C, latent heat 334 kJ/kg, c 4.19 (from memory)."""
+        share = ice_share(80.0, 40.0, 0.0)
+        self.assertAlmostEqual(share, 4.186 * 40 / (4.186 * 40 + 333.6 + 4.186 * 40), delta=1e-9)
+        self.assertAlmostEqual(share, 0.25, delta=0.01)
+
+    def test_both_amounts_are_told(self) -> None:
+        """A litre of brine water: a little under half of it ice."""
+        told = steps(making(steak("1 l water", "40 g salt"), method="concentrate"))["ice"]
+        self.assertIn("450 g of ice", told)
+        self.assertIn("548 g of water at 80 C", told)
+
+    def test_without_water_there_is_nothing_to_freeze(self) -> None:
+        """Said, as a warning."""
+        judgement = making(steak("300 g buttermilk", "12 g salt"), method="concentrate")
+        assert judgement.mix is not None
+        self.assertEqual([step.kind for step in judgement.mix.steps if step.id == "ice"], ["warn"])
+
+    def test_salt_that_does_not_dissolve_is_told(self) -> None:
+        """Saturated at 26.4 % by weight (handbook, from memory)."""
+        judgement = making(steak("500 g water", "150 g salt"), method="concentrate")
+        assert judgement.mix is not None
+        self.assertTrue(any("does not dissolve" in step.says for step in judgement.mix.steps))
+
+
+class Pounded(unittest.TestCase):
+    """Water to a consistency."""
+
+    def test_water_brings_the_share(self) -> None:
+        """What is said to be added gives the share asked for."""
+        mix = portions("30 g coriander seed", "40 g garlic", "12 g salt")
+        for share in (0.55, 0.68, 0.8):
+            more = water_to_add_kg(mix, share)
+            total = sum(p.mass_kg.value for p in mix) + more
+            water = sum(p.mass_kg.value * p.ingredient.water for p in mix) + more
+            self.assertAlmostEqual(water / total, share)
+
+    def test_a_wet_paste_is_told_to_be_drained(self) -> None:
+        """More water than a thick paste holds."""
+        told = steps(making(steak("200 g yoghurt", "12 g salt"), method="pounded", texture="thick"))["pound"]
+        self.assertIn("more water than a thick paste", told)
+
+
+class FishedOut(unittest.TestCase):
+    """Whole aromatics, stains, things that burn."""
+
+    def test_they_are_named_and_their_weight_leaves(self) -> None:
+        """Bay leaves do not coat meat."""
+        draft = marked(steak("90 g olive oil", "12 g salt", "10 bay leaves"), "lifted", "3")
+        judgement = judged(draft)
+        assert judgement.mix is not None
+        self.assertIn("bay", steps(judgement)["lift"])
+        self.assertAlmostEqual(judgement.mix.bowl.ready.mass_kg.value, 0.102, delta=1e-6)
+
+    def test_stains_and_burns_are_minded(self) -> None:
+        """Turmeric stains; honey and garlic scorch."""
+        told = steps(judged(steak("5 g turmeric", "30 g honey", "10 g garlic", "12 g salt")))
+        self.assertIn("turmeric", told["stains"])
+        self.assertIn("honey", told["burns"])
+
+
+class TwoSteps(unittest.TestCase):
+    """An enzyme step first, then the seasoning: one batch with two contacts."""
+
+    def hours(self, first_contact: str) -> float:
+        """Latest hour after so long a first step with kiwi on thin strips."""
+        draft = of_kind("beef_flank_strips", "1 kg", "strip", "12 mm", "60 g kiwi", "12 g salt", "60 g rapeseed oil")
+        judgement = making(marked(draft, "first", "1"), first_contact=first_contact)
+        assert judgement.window is not None
+        return judgement.window.latest.hours
+
+    def test_the_first_step_uses_up_the_softening(self) -> None:
+        """Every minute of it, in stronger juice, takes more than a minute off the hold that follows."""
+        short, long = self.hours("10 min"), self.hours("30 min")
+        self.assertGreater(short - long, 20 / 60)
+
+    def test_together_lasts_longest(self) -> None:
+        """No first step: nothing used up."""
+        self.assertGreater(self.hours(""), self.hours("10 min"))
+
+    def test_it_is_a_step_and_the_plan_waits_for_it(self) -> None:
+        """Named with its minutes; asked for when missing."""
+        draft = marked(steak("100 g kiwi", "12 g salt"), "first", "1")
+        told = making(draft, first_contact="45 min")
+        assert told.mix is not None
+        self.assertIn("kiwi on the meat for 45 min", steps(told)["first"])
+        self.assertTrue(math.isclose(told.mix.minutes, 45))
+        self.assertIn("how long", steps(judged(draft))["first"])
+
+
+class Bad(unittest.TestCase):
+    """Answers that cannot be read."""
+
+    def test_each_is_told_with_what_would_do(self) -> None:
+        """Nothing is guessed from them."""
+        for field, said in (
+            ("making.simmer_min", {"method": "cooked", "simmer": "a while"}),
+            ("making.reduce_to", {"method": "cooked", "reduce_to": "5 %"}),
+            ("making.first_contact_min", {"first_contact": "0"}),
+            ("making.method", {"method": "fried"}),
+        ):
+            with self.subTest(field=field):
+                problems = making(steak("12 g salt"), **said).reading.problems
+                self.assertEqual([problem.field for problem in problems], [field])
+                self.assertTrue(problems[0].accepted)

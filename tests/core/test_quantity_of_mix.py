@@ -1,0 +1,212 @@
+"""How much mix: coats, films, tubs, what is set aside, another size; schools of salting."""
+
+from __future__ import annotations
+
+import unittest
+from dataclasses import replace
+from typing import Any
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from tests.drafts import NOW, cut_of, judged, of_kind, steak
+from tests.mixes import ITEMS, KITCHEN, salty
+from vadouvan.core.asking.scaling import scaled_to
+from vadouvan.core.bowl import Bowl
+from vadouvan.core.draft import AimsSaid, Draft, HoldSaid, QuantitySaid
+from vadouvan.core.judge import Judgement
+from vadouvan.core.mix.balance import Substance
+from vadouvan.core.mix.need import SetAside, Vessel, need_of
+from vadouvan.core.mix.schools import salt_for_paste_kg, spoon_target
+
+
+def cubes(mass: str, edge: str = "25 mm") -> Draft:
+    """Bare cubes with a plain mix."""
+    return of_kind("lamb_shoulder_cubes", mass, "cube", edge, "12 g salt", "200 g olive oil")
+
+
+def bowl(draft: Draft, **said: Any) -> Bowl:
+    """The bowl of a draft with answers on its quantity."""
+    mix = judged(replace(draft, quantity=QuantitySaid(**said))).mix
+    assert mix is not None
+    return mix.bowl
+
+
+class Needed(unittest.TestCase):
+    """Coat times surface, film in a bag, space in a tub (geometry; layers are our calibration)."""
+
+    def test_a_millimetre_of_paste_on_25_mm_cubes(self) -> None:
+        """249 g a kilogram of density 1060: 6 M / (rho a) times 1 mm times 1100 kg/m3 (arithmetic)."""
+        needed = need_of(cut_of(cubes("1 kg")), Vessel("paste")).mass_kg.value
+        self.assertAlmostEqual(needed * 1000, 249.1, delta=2.5)
+
+    def test_coats_and_containers_in_order(self) -> None:
+        """Thin, usual, thick; vacuum takes a fifth of what a bag takes."""
+        cut = cut_of(cubes("1 kg"))
+        thin, usual, thick = (
+            need_of(cut, Vessel("paste", coat=name)).mass_kg.value for name in ("thin", "usual", "thick")
+        )
+        self.assertAlmostEqual(usual / thin, 2.0)
+        self.assertAlmostEqual(thick / usual, 2.5)
+        bag, vacuum = (need_of(cut, Vessel("liquid", name)).mass_kg.value for name in ("bag", "vacuum"))
+        self.assertAlmostEqual(bag / vacuum, 5.0)
+
+    def test_a_tub_of_cubes_is_not_twice_the_liquid_for_twice_the_meat(self) -> None:
+        """1, 2 and 4 kg in a 22 x 16 cm tub: 1.04, 1.72, 3.08 l (design note, arithmetic)."""
+        for mass, litres in (("1 kg", 1.04), ("2 kg", 1.72), ("4 kg", 3.08)):
+            with self.subTest(mass=mass):
+                needed = need_of(cut_of(cubes(mass)), Vessel("liquid", "tub", footprint_m2=0.22 * 0.16)).mass_kg.value
+                self.assertAlmostEqual(needed / 1.030, litres, delta=0.035)
+
+    def test_one_joint_in_a_pot_is_floor_times_level_less_the_meat(self) -> None:
+        """24 cm pot, joint 13 cm high, 2 kg: about 4 l of liquid over it (arithmetic)."""
+        joint = of_kind("pork_shoulder", "2 kg", "irregular", "120 mm", "12 g salt", pieces="1")
+        needed = need_of(cut_of(joint), Vessel("liquid", "tub", footprint_m2=3.14159 / 4 * 0.24**2)).mass_kg.value
+        self.assertAlmostEqual(needed / 1.030, 0.04524 * 130 - 2 / 1.06, delta=0.15)
+
+    def test_displacement_that_does_not_fit_is_told(self) -> None:
+        """4 kg of cubes and their liquid in a 2.5 l tub."""
+        self.assertIn(
+            "the vessel holds 2.5 l", bowl(cubes("4 kg"), form="liquid", container="tub", size="2.5 l").need.remark
+        )
+        self.assertEqual(bowl(cubes("1 kg"), form="liquid", container="tub", size="5 l").need.remark, "")
+
+    def test_made_against_needed_with_the_set_aside_on_top(self) -> None:
+        """212 g made, 251 needed: short; and 120 g shorter with a baste."""
+        draft = cubes("1 kg")
+        self.assertEqual(bowl(draft).need_says, "39 g too little")
+        self.assertEqual(bowl(draft, set_aside="120 g").need_says, "159 g too little")
+
+
+class SetAsideClean(unittest.TestCase):
+    """A share of the mix never meets the meat."""
+
+    def test_balance_counts_only_what_meets_the_meat(self) -> None:
+        """A quarter set aside takes a quarter of salt, acid and all else."""
+        whole, rest = bowl(salty()), bowl(salty(), set_aside="25 %")
+        for name in ("salt", "acid", "sugar"):
+            self.assertAlmostEqual(rest.balance.total(name).value, 0.75 * whole.balance.total(name).value)
+        self.assertAlmostEqual(rest.balance.mass_kg.value, 0.75 * whole.balance.mass_kg.value)
+        self.assertEqual(rest.balance.ph, whole.balance.ph)
+
+    @given(st.floats(0, 1), st.floats(0, 5))
+    def test_nothing_is_lost(self, share: float, ready_kg: float) -> None:
+        """What is set aside is between nothing and all of it."""
+        self.assertTrue(0 <= SetAside(share=share).of(ready_kg) <= ready_kg + 1e-12)
+
+    def test_it_is_a_step_before_contact(self) -> None:
+        """Poured off, named for its use."""
+        mix = judged(replace(salty(), quantity=QuantitySaid(set_aside="60 g", set_aside_for="the baste"))).mix
+        assert mix is not None
+        says = next(step.says for step in mix.steps if step.id == "set-aside")
+        self.assertIn("Pour 60 g off clean for the baste", says)
+
+    def test_bad_amounts_are_told(self) -> None:
+        """Asked for in a weight or a share."""
+        for text in ("a bit", "-20 g", "120 %", "1e9 g"):
+            problems = judged(replace(salty(), quantity=QuantitySaid(set_aside=text))).reading.problems
+            self.assertEqual([problem.field for problem in problems], ["quantity.set_aside"], text)
+
+
+class AnotherSize(unittest.TestCase):
+    """Scaling works out coverage again instead of multiplying."""
+
+    def test_salt_goes_by_weight_and_the_mix_by_surface(self) -> None:
+        """From a 1 kg steak to 1.8 kg of cubes: salt a kilogram stays, the mix grows by more than the meat."""
+        draft = salty()
+        cut = cubes("1.8 kg", "30 mm").cut
+        scaled = scaled_to(draft, KITCHEN, now=NOW, cut=cut)
+        before, after = judged(draft).balance, judged(scaled.draft).balance
+        assert before is not None
+        assert after is not None
+        self.assertAlmostEqual(scaled.meat_factor, 1.8, delta=0.01)
+        self.assertGreater(scaled.mix_factor, scaled.meat_factor)
+        within_of: dict[Substance, float] = {"salt": 0.01, "acid": 0.05, "sugar": 0.2}
+        for name, within in within_of.items():
+            kept = before.total(name).value
+            self.assertAlmostEqual(after.total(name).value, kept, delta=within * kept, msg=name)
+
+    def test_twice_the_chops_is_twice_the_mix(self) -> None:
+        """Same pieces, more of them: everything doubles."""
+        draft = steak("24 g salt", "300 g olive oil")
+        twice = replace(draft.cut, mass="2 kg", pieces="8")
+        scaled = scaled_to(draft, KITCHEN, now=NOW, cut=twice)
+        self.assertAlmostEqual(scaled.lines[0].after_kg / scaled.lines[0].before_kg, 2.0, delta=0.02)
+
+    def test_a_set_aside_weight_stays_what_it_was(self) -> None:
+        """120 g of baste for a bigger batch are still 120 g on top."""
+        draft = replace(steak("20 g salt", "100 g olive oil"), quantity=QuantitySaid(set_aside="40 g"))
+        scaled = scaled_to(draft, KITCHEN, now=NOW, cut=replace(draft.cut, mass="3 kg", pieces="12"))
+        mix = judged(scaled.draft).mix
+        assert mix is not None
+        self.assertAlmostEqual(mix.bowl.set_aside_kg, 0.040, delta=1e-6)
+        self.assertEqual(mix.bowl.need_says, "enough")
+
+
+class Schools(unittest.TestCase):
+    """Four ways to set the salt."""
+
+    def judged_by(self, school: str, *mix: str, target: str = "", **said: Any) -> Judgement:
+        """A kilogram of steak salted by a school."""
+        draft = steak(*mix, hold=HoldSaid(salt_target=target))
+        return judged(replace(draft, aims=AimsSaid(school=school, **said)))
+
+    def test_spoon_per_pound_is_lean_right_or_strong(self) -> None:
+        """One teaspoon a pound of three salts: .617, 1.058, 1.323 % (spoon weights from label serving sizes)."""
+        for name, percent in (("salt_kosher_light", 0.617), ("salt_kosher_dense", 1.058), ("salt_table", 1.323)):
+            target = spoon_target(ITEMS[name], 1.0) / ITEMS[name].salt.value
+            self.assertAlmostEqual(target * 100, percent, delta=0.001)
+
+    def test_the_spoon_sets_the_target_and_the_cook_overrides_it(self) -> None:
+        """13 g a kilogram from table salt; 9 when the cook says 9."""
+        spoon = self.judged_by("spoon_per_pound", "12 g salt", spoon_salt="salt_table")
+        assert spoon.reading.hold is not None
+        self.assertAlmostEqual(spoon.reading.hold.salt_target, 0.01303, delta=1e-5)
+        own = self.judged_by("spoon_per_pound", "12 g salt", target="9", spoon_salt="salt_table")
+        assert own.reading.hold is not None
+        self.assertEqual(own.reading.hold.salt_target, 0.009)
+
+    def test_a_strong_bath_is_aimed_at_the_hour_it_is_stopped(self) -> None:
+        """With the salt that it asks for, the meat has its target after that time."""
+        first = self.judged_by("strong_bath", "40 g salt", "600 g water", bath_time="8 h")
+        assert first.salt is not None
+        needed = 40 + first.salt.short_g / 0.985
+        then = self.judged_by("strong_bath", f"{needed:.2f} g salt", "600 g water", bath_time="8 h")
+        assert then.salt is not None
+        self.assertTrue(then.salt.is_on_target, then.salt)
+        self.assertAlmostEqual(then.salt.settles_g_per_kg, 12.0, delta=0.15)
+
+    def test_a_shorter_bath_has_to_be_stronger(self) -> None:
+        """Half the time asks for more salt."""
+        wanted = []
+        for time in ("4 h", "8 h", "16 h"):
+            salt = self.judged_by("strong_bath", "40 g salt", "600 g water", bath_time=time).salt
+            assert salt is not None
+            wanted.append(salt.wanted_g_per_kg)
+        self.assertEqual(wanted, sorted(wanted, reverse=True))
+
+    def test_every_school_says_what_stays_behind(self) -> None:
+        """In the bag, on the tray, in the bath."""
+        for school, words in (
+            ("per_kg", "on bag and tray"), ("equilibrium", "stays in the bag"), ("strong_bath", "Each hour longer"),
+            ("spoon_per_pound", "a pound is"),
+        ):  # fmt: skip
+            mix = self.judged_by(school, "20 g salt", "500 g water").mix
+            assert mix is not None
+            self.assertIn(words, mix.school_says)
+
+    def test_paste_with_run_off(self) -> None:
+        """13.333 g for 1.2 % eaten of a kilogram with a tenth run off (arithmetic)."""
+        self.assertAlmostEqual(salt_for_paste_kg(0.012, 1.0, 0.1) * 1000, 13.333, delta=0.001)
+
+    def test_bad_answers_are_told(self) -> None:
+        """A school, a spoon and a time that are none."""
+        for field, said in (
+            ("aims.school", {"school": "by eye"}),
+            ("aims.spoons", {"school": "spoon_per_pound", "spoons": "9"}),
+            ("aims.spoon_salt", {"school": "spoon_per_pound", "spoon_salt": "honey"}),
+            ("aims.bath_h", {"school": "strong_bath", "bath_time": "20 days"}),
+            ("aims.heat_shu_per_kg", {"heat": "hot"}),
+        ):
+            problems = judged(replace(steak("12 g salt"), aims=AimsSaid(**said))).reading.problems
+            self.assertEqual([problem.field for problem in problems], [field])

@@ -6,15 +6,19 @@ import json
 import tempfile
 import urllib.request
 from pathlib import Path
+from typing import Literal
 
 from playwright.sync_api import sync_playwright
 
 from tests.browser.support import ARGUMENTS, LAPTOP, PHONE, ROOT, Kitchen, chromium
 
+# What is opened before the picture is taken: role and name, one after the other.
+OPENED: dict[str, tuple[tuple[Literal["tab", "radio"], str], ...]] = {"taste": (("tab", "Taste"), ("radio", "sour"))}
 VIEWS = {
     "counter": ("/", LAPTOP),
     "cut": ("/batch/{Slip skewers}/cut", LAPTOP),
     "mix": ("/batch/{Saturday legs}/mix", LAPTOP),
+    "taste": ("/batch/{Slip skewers}/mix", LAPTOP),
     "hold": ("/batch/{Quick flank}/hold", LAPTOP),
     "pantry": ("/pantry", LAPTOP),
     "phone": ("/batch/{Saturday legs}/mix", PHONE),
@@ -34,6 +38,9 @@ def main() -> None:
             page.add_init_script("localStorage.setItem('vadouvan.theme', 'light')")
             page.goto(kitchen.address + path.format_map(ids))
             page.wait_for_load_state("networkidle")
+            for role, title in OPENED.get(name, ()):
+                page.get_by_role(role, name=title).click()
+                page.wait_for_load_state("networkidle")
             page.screenshot(path=ROOT / "docs" / "screenshots" / f"{name}.png")
         browser.close()
         kitchen.kill()

@@ -7,8 +7,8 @@ import unittest
 
 from playwright.sync_api import Page, expect
 
+from tests.browser.keyboard import answer, tab_to
 from tests.browser.support import BrowserCase
-from tests.browser.test_story import answer, tab_to
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.data.tables import shipped_kitchen
 

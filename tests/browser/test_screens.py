@@ -6,6 +6,7 @@ import json
 import urllib.request
 
 from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import Page
 
 from tests.browser.support import BrowserCase
 
@@ -28,13 +29,38 @@ class Screens(BrowserCase):
                 for phone in (False, True):
                     with self.subTest(path=path, theme=theme, phone=phone):
                         page = self.open(path, phone=phone, theme=theme)
-                        found = Axe().run(page)
-                        told = [
-                            f"{v['id']}: {[n['html'][:120] for n in v['nodes'][:3]]}"
-                            for v in found.response["violations"]
-                        ]
-                        self.assertEqual(told, [])
+                        self.assert_clean(page, path)
                         page.close()
+
+    def test_axe_finds_nothing_in_the_drawers_of_a_mix(self) -> None:
+        """Aims, taste, quantity, making; the swaps of a line; a label being entered."""
+        mix = next(path for path in self.addresses() if path.endswith("/mix"))
+        for theme in ("light", "evening"):
+            page = self.open(mix, theme=theme)
+            for name in ("Aims", "Taste", "Quantity", "Making"):
+                page.get_by_role("tab", name=name).click()
+                if name == "Taste":
+                    page.get_by_role("radio", name="sour").click()
+                    page.wait_for_load_state("networkidle")
+                self.assert_clean(page, f"{name} {theme}")
+            page.get_by_role("button", name="What to do with 600 g yoghurt").click()
+            page.get_by_role("menuitem", name="Swap for something else").click()
+            page.wait_for_load_state("networkidle")
+            self.assert_clean(page, f"swap {theme}")
+            page.close()
+            page = self.open("/pantry", theme=theme)
+            page.get_by_role("button", name="Enter from a label").click()
+            page.get_by_role("textbox", name="The label, line by line").fill("Salt 3 g")
+            page.wait_for_load_state("networkidle")
+            self.assert_clean(page, f"label {theme}")
+            page.close()
+
+    def assert_clean(self, page: Page, where: str) -> None:
+        """No finding of axe on a page as it stands."""
+        found = Axe().run(page)
+        told = [f"{v['id']}: {[n['html'][:120] for n in v['nodes'][:3]]}" for v in found.response["violations"]]
+        with self.subTest(where=where):
+            self.assertEqual(told, [])
 
     def test_nothing_overflows_sideways(self) -> None:
         """The page is no wider than the screen."""

@@ -25,7 +25,6 @@ from vadouvan.errors import InputError
 
 CHANGED_FROM_KG = 0.00005
 LEAST_SHARE_LEFT, LEAST_LEFT_KG = 0.05, 0.0001
-KEPT_WHEN_OTHERS_MOVE: tuple[Aim, ...] = ("salt", "sugar", "acid")
 _UNITS: Mapping[Aim, str] = {
     "salt": "g/kg", "sugar": "g/kg", "acid": "g/kg", "heat": "SHU", "total": "g"
 }  # fmt: skip
@@ -105,8 +104,8 @@ def amounts_for(
 ) -> Amounts:
     """Amounts for the aims of a draft: its salt target, and sugar, acid and heat where they were said.
 
-    ``in_mix`` asks for other contents per kg of meat instead [kg/kg], keeping salt, sugar and acid
-    that are not named where they are; ``cover`` also brings the mix to the weight the cut needs.
+    ``in_mix`` asks for other contents per kg of meat instead [kg/kg], keeping the salt where it is
+    unless it is named; ``cover`` also brings the mix to the weight the cut needs.
     Raises InputError when the draft cannot be judged or everything is locked.
     """
     board = board_of(draft, kitchen, now=now)
@@ -127,11 +126,8 @@ def _aims(board: Board, in_mix: Mapping[Aim, float] | None, cover: bool) -> Aims
     aims = aims_of(board.mix, board.bowl, board.cut, board.hold, board.salt, which)
     if not in_mix:
         return aims
-    balance = board.bowl.balance
-    kept = {"salt": balance.total("salt").value, "sugar": balance.total("sugar").value,
-            "acid": balance.total("acid").value}  # fmt: skip
-    values: dict[Aim, float] = {name: kept[name] for name in KEPT_WHEN_OTHERS_MOVE}
-    return replace(aims, settles=False, values={**values, **in_mix})
+    values: dict[Aim, float] = {"salt": board.bowl.balance.total("salt").value, **in_mix}
+    return replace(aims, settles=False, values=values)
 
 
 def _bounds_kg(portion: Portion, meat_kg: float) -> tuple[float, float]:

@@ -55,7 +55,7 @@ export function Aims({ batch, draft, change }: DrawerProps) {
           stack
           inputMode="decimal"
           value={aims.acid}
-          hint="empty: left alone"
+          placeholder="left alone"
           fault={faultOf(batch, 'aims.acid_g_per_kg')}
           onType={(acid) => {
             say({ acid })
@@ -66,7 +66,7 @@ export function Aims({ batch, draft, change }: DrawerProps) {
           stack
           inputMode="decimal"
           value={aims.sugar}
-          hint="empty: left alone"
+          placeholder="left alone"
           fault={faultOf(batch, 'aims.sugar_g_per_kg')}
           onType={(sugar) => {
             say({ sugar })
@@ -77,6 +77,7 @@ export function Aims({ batch, draft, change }: DrawerProps) {
           stack
           inputMode="decimal"
           value={aims.heat}
+          placeholder="left alone"
           hint="20 is mild, 100 warm, 400 hot"
           fault={faultOf(batch, 'aims.heat_shu_per_kg')}
           onType={(heat) => {

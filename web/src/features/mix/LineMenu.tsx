@@ -17,7 +17,7 @@ export function LineMenu({ line, onMark, onSwap, onRemove }: LineMenuProps) {
     <Menu>
       <MenuButton
         className="grid size-12 cursor-pointer place-items-center rounded-md text-xl text-quiet hover:text-ink"
-        aria-label={`More for ${line.text}`}
+        aria-label={`What to do with ${line.text}`}
       >
         ⋯
       </MenuButton>

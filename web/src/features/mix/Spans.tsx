@@ -41,7 +41,7 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
           <Radio
             key={name}
             value={name}
-            className="grid min-h-7 cursor-pointer place-items-center text-quiet data-checked:font-bold data-checked:text-ink data-checked:underline data-checked:decoration-2 data-checked:underline-offset-4"
+            className="grid min-h-12 cursor-pointer place-items-center text-quiet wide:min-h-7 data-checked:font-bold data-checked:text-ink data-checked:underline data-checked:decoration-2 data-checked:underline-offset-4"
           >
             in a kilogram of {name}
           </Radio>
@@ -53,6 +53,7 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
             key={span.substance}
             batch={batch}
             span={span}
+            over={over}
             chosen={chosen}
             onChoose={onChoose}
             onAsk={over === 'meat' ? onAsk : undefined}
@@ -70,12 +71,13 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
 interface RuleProps {
   batch: Batch
   span: Span
+  over: 'meat' | 'mix'
   chosen: string | undefined
   onChoose: (line: string) => void
   onAsk: SpansProps['onAsk'] | undefined
 }
 
-function Rule({ batch, span, chosen, onChoose, onAsk }: RuleProps) {
+function Rule({ batch, span, over, chosen, onChoose, onAsk }: RuleProps) {
   const figure = batch.judgement.figures[span.figure]
   const name = span.substance
   return (
@@ -89,7 +91,10 @@ function Rule({ batch, span, chosen, onChoose, onAsk }: RuleProps) {
       unit={name === 'enzyme' ? '% of fresh pineapple juice' : 'g/kg'}
       figure={
         figure && (
-          <Working name={name === 'enzyme' ? 'live enzyme' : name} figure={figure}>
+          <Working
+            name={name === 'enzyme' ? 'live enzyme' : `${name} per kilogram of ${over}`}
+            figure={figure}
+          >
             {figure.shown}
           </Working>
         )

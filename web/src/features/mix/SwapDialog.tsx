@@ -25,7 +25,7 @@ export function SwapDialog({ draft, line, onTake, onClose }: SwapDialogProps) {
   return (
     <Dialog open onClose={onClose} className="relative z-30">
       <DialogBackdrop className="fixed inset-0 bg-black/40" />
-      <div className="fixed inset-0 grid place-items-center p-4">
+      <div className="fixed inset-0 grid grid-cols-[minmax(0,1fr)] place-items-center p-4">
         <DialogPanel className="flex max-h-[90dvh] w-[44rem] max-w-full flex-col rounded-md border-2 border-enamel bg-raised p-6">
           <DialogTitle className="text-xl">Instead of {line.text}</DialogTitle>
           <Pick

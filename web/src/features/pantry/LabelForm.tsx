@@ -52,7 +52,7 @@ export function LabelForm({ start, identity, onClose }: LabelFormProps) {
   return (
     <Dialog open onClose={onClose} className="relative z-30">
       <DialogBackdrop className="fixed inset-0 bg-black/40" />
-      <div className="fixed inset-0 grid place-items-center overflow-y-auto p-4">
+      <div className="fixed inset-0 grid grid-cols-[minmax(0,1fr)] place-items-center overflow-y-auto p-4">
         <DialogPanel className="w-[58rem] max-w-full rounded-md border-2 border-enamel bg-raised p-6">
           <DialogTitle className="text-xl">From its label</DialogTitle>
           <form

@@ -40,7 +40,7 @@ def main() -> None:
             page.wait_for_load_state("networkidle")
             for role, title in OPENED.get(name, ()):
                 page.get_by_role(role, name=title).click()
-                page.wait_for_load_state("networkidle")
+                page.wait_for_timeout(500)
             page.screenshot(path=ROOT / "docs" / "screenshots" / f"{name}.png")
         browser.close()
         kitchen.kill()

@@ -72,7 +72,7 @@ class Safety(unittest.TestCase):
     def test_strong_acid_ends_poultry(self) -> None:
         """Neat vinegar is ended by acid."""
         draft = of_kind("chicken_breast", "600 g", "slab", "24 mm", "300 g white wine vinegar", "8 g salt")
-        self.assertEqual(limits(draft)[2], "strong_acid")
+        self.assertEqual(limits(draft)[2], "acid_band")
 
     def test_mince_is_told_to_be_cooked_through(self) -> None:
         """The sentence says so."""
@@ -151,3 +151,16 @@ class Enzymes(unittest.TestCase):
     def test_too_weak_to_matter(self) -> None:
         """Nothing comes of a trace."""
         self.assertIsNone(enzyme_times(0.001, 0.012, 4.0))
+
+
+class Guesses(unittest.TestCase):
+    """What is not sure in the mix is not sure in the window."""
+
+    def test_guessed_salt_widens_the_band(self) -> None:
+        """Salt by heaped spoons of no named size against salt by the gram, at the same weight."""
+        sure = judged(steak("60 g salt", "1 kg water")).window
+        guessed = judged(steak("a splash of soy sauce", "5 to 12 tsp salt", "1 kg water")).window
+        assert sure is not None
+        assert guessed is not None
+        spread = [one.latest.high_hours / one.latest.low_hours for one in (sure, guessed)]
+        self.assertGreater(spread[1], spread[0] * 1.02)

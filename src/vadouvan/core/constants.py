@@ -148,6 +148,13 @@ AROMA_CONTACT_FISH_S = Constant(900.0, 600.0, 1800.0, "s", "common_practice", "p
 AROMA_BEST_S = Constant(7200.0, 3600.0, 14_400.0, "s", "common_practice", "practice")
 STRONG_ACID_PH = Constant(4.0, 3.7, 4.3, "1", "common_practice", "practice")
 STRONG_ACID_KG_PER_KG = Constant(0.003, 0.002, 0.005, "kg/kg", "calibration", "ours")
+SOUR_POULTRY_S = Constant(86_400.0, 43_200.0, 172_800.0, "s", "common_practice", "practice")
+SOUR_THIN_S = Constant(28_800.0, 7200.0, 43_200.0, "s", "common_practice", "practice")
+SOUR_SMALL_S = Constant(86_400.0, 28_800.0, 172_800.0, "s", "common_practice", "practice")
+SOUR_BIG_S = Constant(432_000.0, 259_200.0, 604_800.0, "s", "common_practice", "practice")
+SOUR_FISH_S = Constant(7200.0, 1800.0, 14_400.0, "s", "common_practice", "practice")
+SOUR_SHELLFISH_S = Constant(3600.0, 900.0, 3600.0, "s", "common_practice", "practice")
+SMALL_M = Constant(0.040, 0.030, 0.050, "m", "common_practice", "practice")
 STRONG_BATH_KG_PER_KG_WATER = Constant(0.05, 0.04, 0.06, "kg/kg", "common_practice", "practice")
 FISH_IN_STRONG_BATH_S = Constant(43_200.0, 21_600.0, 86_400.0, "s", "common_practice", "practice")
 THIN_M = Constant(0.016, 0.012, 0.020, "m", "common_practice", "practice")
@@ -155,6 +162,27 @@ THIN_RED_QUALITY_S = Constant(86_400.0, 43_200.0, 129_600.0, "s", "common_practi
 RED_QUALITY_S = Constant(259_200.0, 172_800.0, 345_600.0, "s", "common_practice", "practice")
 FRIDGE_ADVISED_C = Constant(5.0, 4.0, 5.0, "C", "fsis", "published")
 FRIDGE_STOP_C = Constant(8.0, 8.0, 8.0, "C", "fsis", "published")
+
+# --- vessel, turns, air ----------------------------------------------------------------------
+VACUUM_CLAIM = Constant(2.0, 1.0, 3.0, "1", "common_practice", "practice")
+UNTURNED_SHARE = Constant(0.8, 0.6, 0.9, "1", "calibration", "ours")
+OPEN_AIR_LOSS_KG_PER_M2_S = Constant(1.1e-5, 0.5e-5, 2.5e-5, "kg/(m2 s)", "calibration", "ours")
+METAL_ACID_PH = Constant(4.6, 4.0, 5.0, "1", "fsis", "published")
+ENZYME_DIFFUSIVITY = Constant(1e-11, 3e-12, 5e-11, "m2/s", "calibration", "ours")
+
+# --- acid in the meat ------------------------------------------------------------------------
+ACID_BAND_PH = Constant(4.4, 4.2, 4.6, "1", "calibration", "ours")
+ACID_BAND_PH_FISH = Constant(5.0, 4.8, 5.2, "1", "calibration", "ours")
+ACID_PH_EITHER_WAY = Constant(0.1, 0.1, 0.2, "1", "calibration", "ours")
+ACID_IONS_MOVE = Constant(0.3, 0.0, 1.0, "1", "calibration", "ours")
+ACID_FISH_FACTOR = Constant(2.5, 1.0, 5.0, "1", "calibration", "ours")
+ACID_BAND_RED_M = Constant(0.0030, 0.0015, 0.0060, "m", "calibration", "ours")
+ACID_BAND_PORK_M = Constant(0.0025, 0.0012, 0.0050, "m", "calibration", "ours")
+ACID_BAND_POULTRY_M = Constant(0.0020, 0.0010, 0.0040, "m", "calibration", "ours")
+ACID_BAND_FISH_M = Constant(0.0015, 0.0008, 0.0030, "m", "calibration", "ours")
+ACID_BAND_SHELLFISH_M = Constant(0.0010, 0.0005, 0.0020, "m", "calibration", "ours")
+ACID_BAND_SHARE = Constant(0.12, 0.08, 0.20, "1", "calibration", "ours")
+JAR_SAFE_PH = Constant(4.6, 4.6, 4.6, "1", "fda_food_code", "published")
 
 # --- enzymes, on the scale "neat fresh pineapple juice at 4 C = 1" ---------------------------
 ENZYME_ACTIVATION = Constant(48_000.0, 35_000.0, 60_000.0, "J/mol", "calibration", "ours")

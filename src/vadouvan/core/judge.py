@@ -134,7 +134,7 @@ def _window_figures(window: Window, case: HoldCase) -> tuple[Figure, ...]:
         Given("water outside the meat", case.contact.outer_water_kg * 1000, "g"),
         Given("water in the meat", cut.water_kg * 1000, "g"),
         Given("fridge", case.hold.fridge_c, "C"),
-        Given("diffusivity of salt", case.diffusivity * 1e10, "1e-10 m2/s"),
+        Given("diffusivity of salt", case.pace.diffusivity * 1e10, "1e-10 m2/s"),
     )
     edges = (("earliest", window.earliest), ("best", window.best), ("latest", window.latest))
     return tuple(_edge_figure(name, edge, inputs) for name, edge in edges)

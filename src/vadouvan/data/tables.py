@@ -217,8 +217,6 @@ def _cut(row: Row) -> CutKind:
         water_share=_share(row, "water_pct"),
         hold_max_s=_number(row, "hold_high_days") * 86_400,
         hold_source=row["hold_source"],
-        strong_acid_max_s=_hours(row, "strong_acid_max_h"),
-        fresh_enzyme_max_s=_hours(row, "fresh_enzyme_max_h"),
         allergens=tuple(filter(None, row["allergens"].split(";"))),
         prep=row["prep"],
         source=row["source"],
@@ -236,7 +234,3 @@ def _caution(row: Row) -> Caution:
     if row["source"] not in source_keys():
         raise TableError("cautions", row["id"], f"source {row['source']!r} is not in sources.csv")
     return Caution(row["id"], _one_of(row, "kind", get_args(CautionKind)), row["says"], row["source"], row["looked_at"])
-
-
-def _hours(row: Row, column: str) -> float | None:
-    return float(row[column]) * 3600 if row[column] else None

@@ -41,8 +41,6 @@ class CutKind:
     water_share: float
     hold_max_s: float
     hold_source: str
-    strong_acid_max_s: float | None
-    fresh_enzyme_max_s: float | None
     allergens: tuple[str, ...]
     prep: str
     source: str

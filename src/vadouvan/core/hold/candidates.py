@@ -2,12 +2,19 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, replace
 
 import numpy as np
 
 from vadouvan.core.constants import (
+    ACID_BAND_FISH_M,
+    ACID_BAND_PORK_M,
+    ACID_BAND_POULTRY_M,
+    ACID_BAND_RED_M,
+    ACID_BAND_SHARE,
+    ACID_BAND_SHELLFISH_M,
+    ACID_PH_EITHER_WAY,
     AROMA_BEST_S,
     AROMA_CONTACT_FISH_S,
     AROMA_CONTACT_S,
@@ -21,6 +28,11 @@ from vadouvan.core.constants import (
     SALT_MATTERS_KG_PER_KG,
     SEASONED_VOLUME_SHARE,
     SHELL_M,
+    SMALL_M,
+    SOUR_BIG_S,
+    SOUR_POULTRY_S,
+    SOUR_SMALL_S,
+    SOUR_THIN_S,
     STRONG_ACID_KG_PER_KG,
     STRONG_ACID_PH,
     STRONG_BATH_KG_PER_KG_WATER,
@@ -32,39 +44,48 @@ from vadouvan.core.constants import (
     THIN_M,
     THIN_RED_QUALITY_S,
     THROUGH_SHARE,
+    Constant,
 )
 from vadouvan.core.cut.cut import Cut
+from vadouvan.core.cut.kind import Family
 from vadouvan.core.figure import hours_told, number_told
+from vadouvan.core.hold.acid import AcidCourse, acid_course
 from vadouvan.core.hold.enzyme import EnzymeTimes, effective_strength, enzyme_times
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.limits import Basis, Limit
 from vadouvan.core.hold.modes import Array
+from vadouvan.core.hold.pace import Pace
 from vadouvan.core.hold.salt import Contact, SaltCourse, salt_course
-from vadouvan.core.hold.temperature import salt_diffusivity
 from vadouvan.core.mix.balance import Balance
 
+ACID_MATTERS_KG_PER_KG = 0.0003
+SOUR_FOR_LONG: Mapping[Family, Constant] = {
+    "poultry": SOUR_POULTRY_S, "fish": SOUR_FISH_S, "shellfish": SOUR_SHELLFISH_S,
+}  # fmt: skip
+REFERENCE_C = 4.0  # where softening is counted
 NEVER_H = 24.0 * 60  # longer than any hold: stands for "not within this hold"
 
 
 @dataclass(frozen=True)
 class HoldCase:
-    """One hold with its salt course worked out; ``diffusivity`` [m2/s] sets the pace."""
+    """One hold with its courses of salt and acid worked out; ``pace`` turns their clocks into hours."""
 
     cut: Cut
     balance: Balance
     hold: Hold
     contact: Contact
     course: SaltCourse
-    diffusivity: float
+    pace: Pace
+    acid: AcidCourse | None
 
     def with_pace(self, factor: float) -> HoldCase:
         """The same course run at a faster or slower diffusivity."""
-        return replace(self, diffusivity=self.diffusivity * factor)
+        return replace(self, pace=self.pace.times(factor))
 
     @property
     def hours(self) -> Array:
         """The course's time axis [h]."""
-        return self.course.tau_m2 / self.diffusivity / 3600
+        return self.pace.hours_at(self.course.tau_m2)
 
     @property
     def water_share(self) -> float:
@@ -110,11 +131,19 @@ class Candidates:
     good_enough: Limit | None
 
 
-def hold_case(cut: Cut, balance: Balance, hold: Hold) -> HoldCase:
-    """A hold with its salt course."""
+def hold_case(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = None) -> HoldCase:
+    """A hold with its salt course; ``acid`` is taken over from another run of the same mix, or worked out."""
     contact = Contact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
-    course = salt_course(cut.piece, contact)
-    return HoldCase(cut, balance, hold, contact, course, salt_diffusivity(hold.fridge_c, cut.kind.family))
+    pace = Pace(hold.course, cut.kind.family, hold.pace_factor)
+    return HoldCase(cut, balance, hold, contact, salt_course(cut.piece, contact), pace, acid or _acid(cut, balance))
+
+
+def _acid(cut: Cut, balance: Balance) -> AcidCourse | None:
+    """The acid's course, where there is enough acid to matter."""
+    if balance.solution is None or balance.total("acid").value < ACID_MATTERS_KG_PER_KG:
+        return None
+    kind = cut.kind
+    return acid_course(cut.piece, kind.family, kind.water_share, balance.solution, balance.water_kg / cut.water_kg)
 
 
 def candidates_of(case: HoldCase) -> Candidates:
@@ -249,15 +278,57 @@ def _latest(case: HoldCase) -> Iterator[Limit]:
     )
     if _can_over_salt(case):
         yield from _over_salt(case)
-    if _is_strong_acid(case) and kind.strong_acid_max_s is not None:
-        yield Limit(
-            "strong_acid",
-            kind.strong_acid_max_s / 3600,
-            "a mix this sour turns the surface chalky",
-            "quality",
-            "common_practice",
-        )
+    if _is_strong_acid(case):
+        yield from _sour_for_long(case)
+    yield from _acid_band(case)
     yield from _quality(case)
+
+
+def _acid_band(case: HoldCase) -> Iterator[Limit]:
+    """The hour at which the white band gets deeper than is pleasant; sooner or later by the pH it takes."""
+    if case.acid is None:
+        return
+    most_m = min(_most_band_m(case), ACID_BAND_SHARE.value * case.cut.piece.far_m)
+    hours = case.pace.hours_at(case.acid.tau_m2)
+    nominal, early, late = (
+        _first_hour(hours, case.acid.band_m(shift), most_m)
+        for shift in (0.0, ACID_PH_EITHER_WAY.value, -ACID_PH_EITHER_WAY.value)
+    )
+    if nominal < NEVER_H:
+        words = f"acid whitens it deeper than {number_told(most_m * 1000)} mm"
+        yield Limit("acid_band", nominal, words, "acid", "calibration", (early, late))
+
+
+def _first_hour(hours: Array, rising: Array, threshold: float) -> float:
+    over = np.flatnonzero(rising >= threshold)
+    return NEVER_H if len(over) == 0 else float(np.interp(threshold, rising[: over[0] + 1], hours[: over[0] + 1]))
+
+
+def _sour_for_long(case: HoldCase) -> Iterator[Limit]:
+    """Texture in a sour mix, whatever the band: by kind and thickness."""
+    family, thickness_m = case.cut.kind.family, case.cut.thickness_m
+    if family == "red":
+        limit = SOUR_THIN_S if thickness_m < THIN_M.value else SOUR_SMALL_S
+        limit = limit if thickness_m < SMALL_M.value else SOUR_BIG_S
+    elif family in SOUR_FOR_LONG:
+        limit = SOUR_FOR_LONG[family]
+    else:
+        return
+    yield Limit(
+        "strong_acid", limit.value / 3600, "a mix this sour turns the surface chalky", "quality", "common_practice"
+    )
+
+
+def _most_band_m(case: HoldCase) -> float:
+    kind = case.cut.kind
+    if kind.species == "pork":
+        return ACID_BAND_PORK_M.value
+    by_family = {
+        "poultry": ACID_BAND_POULTRY_M,
+        "fish": ACID_BAND_FISH_M,
+        "shellfish": ACID_BAND_SHELLFISH_M,
+    }
+    return by_family.get(kind.family, ACID_BAND_RED_M).value
 
 
 def _over_salt(case: HoldCase) -> Iterator[Limit]:
@@ -289,8 +360,8 @@ def _quality(case: HoldCase) -> Iterator[Limit]:
     if family == "red":
         thin = case.cut.thickness_m < THIN_M.value
         limit = THIN_RED_QUALITY_S if thin else RED_QUALITY_S
-        name = "thin slices" if thin else "red meat"
-        words = f"{name} lose their texture after {hours_told(limit.value / 3600)}"
+        name = "thin slices lose their" if thin else "red meat loses its"
+        words = f"{name} texture after {hours_told(limit.value / 3600)}"
         yield Limit(
             "thin_red_quality" if thin else "red_quality", limit.value / 3600, words, "quality", "common_practice"
         )
@@ -299,12 +370,14 @@ def _quality(case: HoldCase) -> Iterator[Limit]:
 def _enzyme(case: HoldCase) -> EnzymeTimes | None:
     balance = case.balance
     strength = _strength(case, balance.enzyme_units.value, balance.ph, balance.salt_per_water, balance.mass_kg.value)
-    times = enzyme_times(strength, case.cut.thickness_m, case.hold.fridge_c)
+    times = enzyme_times(strength, case.cut.thickness_m, REFERENCE_C)
     first = balance.first
-    if times is None or first is None:
-        return times
+    if times is None:
+        return None
+    if first is None:
+        return times.on(case.pace.hours_of_softening)
     alone = _strength(case, first.enzyme_units, first.ph, first.salt_per_water, first.mass_kg)
-    return times.after(first.contact_s / 3600 * alone / strength)
+    return times.after(first.contact_s / 3600 * alone / strength).on(case.pace.hours_of_softening)
 
 
 def _strength(case: HoldCase, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:

@@ -6,6 +6,7 @@ fruit varies three- to fivefold, so the two upper thresholds are cut by that var
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
@@ -32,6 +33,10 @@ class EnzymeTimes:
     pleasant_h: float
     best_h: float
     very_soft_h: float
+
+    def on(self, clock: Callable[[float], float]) -> EnzymeTimes:
+        """The same told by another clock: of hours at 4 C, the hours that soften as much."""
+        return EnzymeTimes(clock(self.pleasant_h), clock(self.best_h), clock(self.very_soft_h))
 
     def after(self, spent_h: float) -> EnzymeTimes:
         """What is left of each when so much softening [h at this strength] is already done."""

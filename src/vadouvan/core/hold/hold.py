@@ -1,17 +1,43 @@
-"""How a batch is held: fridge, goal, salt target."""
+"""How a batch is held: fridge, goal, salt target, vessel and what it is made of, turns, cover."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
 from typing import Literal
 
+from vadouvan.core.constants import UNTURNED_SHARE, VACUUM_CLAIM
+
 Goal = Literal["surface", "through"]
+Metal = Literal["none", "stainless", "aluminium", "copper", "iron", "galvanised"]
+REACTIVE: tuple[Metal, ...] = ("aluminium", "copper", "iron", "galvanised")
 
 
 @dataclass(frozen=True)
 class Hold:
-    """Fridge temperature [C], what the cook is after, salt target [kg per kg meat]."""
+    """Fridge temperature [C], what the cook is after, salt target [kg per kg meat].
+
+    ``readings`` are temperatures from an hour on [(h, C)], if they were recorded; ``vacuum_claim`` takes
+    the school that says a vacuum bag is faster; ``turned`` that pieces are turned so that all faces meet
+    the mix; ``open_air`` that nothing covers them.
+    """
 
     fridge_c: float
     goal: Goal
     salt_target: float
+    readings: tuple[tuple[float, float], ...] = ()
+    vacuum: bool = False
+    vacuum_claim: bool = False
+    turned: bool = True
+    metal: Metal = "none"
+    open_air: bool = False
+
+    @property
+    def course(self) -> tuple[tuple[float, float], ...]:
+        """Temperatures from hour 0 on [(h, C)]."""
+        return self.readings or ((0.0, self.fridge_c),)
+
+    @property
+    def pace_factor(self) -> float:
+        """How much vacuum (if claimed) and unturned pieces change the pace of salt [1]."""
+        claimed = VACUUM_CLAIM.value if self.vacuum and self.vacuum_claim else 1.0
+        return claimed if self.turned or self.vacuum else claimed * UNTURNED_SHARE.value**2

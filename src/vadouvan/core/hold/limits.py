@@ -22,20 +22,25 @@ LimitId = Literal[
     "over_salt_surface",
     "enzyme_very_soft",
     "strong_acid",
+    "acid_band",
     "fish_in_strong_bath",
     "thin_red_quality",
     "red_quality",
     "storage",
 ]
-Basis = Literal["salt", "enzyme", "quality", "safety", "aroma"]
+Basis = Literal["salt", "acid", "enzyme", "quality", "safety", "aroma"]
 
 
 @dataclass(frozen=True)
 class Limit:
-    """A limit at an hour. ``says`` completes "because ..." and "... ends it"; ``source`` is a key."""
+    """A limit at an hour. ``says`` completes "because ..." and "... ends it"; ``source`` is a key.
+
+    ``band_h`` is its own band, where that does not follow from salt's pace.
+    """
 
     id: LimitId
     hours: float
     says: str
     basis: Basis
     source: str
+    band_h: tuple[float, float] | None = None

@@ -2,7 +2,8 @@
 
 Every candidate limit is worked out; the last to be met opens the window, the first to be
 passed closes it. The band comes from running the salt model slower and faster, thinner and
-thicker: log slopes added in quadrature, widened to the envelope where the limit changes.
+thicker, and with less and more salt where amounts were guessed: log slopes added in
+quadrature, widened to the envelope where the limit changes.
 """
 
 from __future__ import annotations
@@ -24,6 +25,8 @@ from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.limits import Limit
 from vadouvan.core.mix.balance import Balance
 
+SALT_SPREAD_MATTERS = 0.06  # of the salt, from low to high
+SOON_H = 0.01
 EIGHTY_PER_CENT = 1.2816  # standard normal quantile at 0.9: an 80 % band
 
 
@@ -84,8 +87,10 @@ def window_of(cut: Cut, balance: Balance, hold: Hold) -> Window:
     base = candidates_of(case)
     runs = [base, *(candidates_of(case.with_pace(factor)) for factor in _either_way(DIFFUSIVITY_LOG_SD.value))]
     runs += [
-        candidates_of(hold_case(cut.scaled(factor), balance, hold)) for factor in _either_way(cut.thickness_log_sd)
+        candidates_of(hold_case(cut.scaled(factor), balance, hold, case.acid))
+        for factor in _either_way(cut.thickness_log_sd)
     ]
+    runs += [candidates_of(hold_case(cut, salted, hold, case.acid)) for salted in _salt_either_way(balance)]
     earliest = _edge(runs, lambda run: _last(run.earliest))
     latest = _edge(runs, lambda run: _first(run.latest))
     best = _edge(runs, lambda run: _last(run.best))
@@ -128,15 +133,18 @@ def _safe_earliest_h(earliest: Edge, latest: Edge) -> float:
 def _edge(runs: Sequence[Candidates], pick: Callable[[Candidates], tuple[Limit, tuple[Limit, ...]]]) -> Edge:
     """The picked limit of the base run, with the band that the other runs give it."""
     limit, others = pick(runs[0])
+    hard_stop = min((other.hours for other in (limit, *others) if other.basis == "safety"), default=math.inf)
+    if limit.band_h is not None:
+        low, high = limit.band_h
+        return Edge(limit.hours, low, min(high, max(hard_stop, limit.hours)), limit, others)
     if limit.basis == "enzyme":
         return Edge(limit.hours, *_enzyme_band(limit), limit, others)
-    times = [pick(run)[0].hours for run in runs]
-    slopes = [math.log(times[up] / times[down]) / 2 for down, up in ((1, 2), (3, 4))]
+    times = [max(pick(run)[0].hours, SOON_H) for run in runs]
+    slopes = [math.log(times[up] / times[up - 1]) / 2 for up in range(2, len(times), 2)]
     spread = math.exp(EIGHTY_PER_CENT * math.hypot(*slopes))
     low, high = limit.hours / spread, limit.hours * spread
     if any(pick(run)[0].id != limit.id for run in runs):
         low, high = min(low, *times), max(high, *times)
-    hard_stop = min((other.hours for other in (limit, *others) if other.basis == "safety"), default=math.inf)
     return Edge(limit.hours, low, min(high, max(hard_stop, limit.hours)), limit, others)
 
 
@@ -145,6 +153,15 @@ def _enzyme_band(limit: Limit) -> tuple[float, float]:
     factor = ENZYME_VARIABILITY.value
     low = limit.hours if limit.id == "enzyme_very_soft" else limit.hours / factor
     return low, limit.hours * factor
+
+
+def _salt_either_way(balance: Balance) -> tuple[Balance, ...]:
+    """The mix with a standard deviation less and more salt, where guessed amounts or labels leave that open."""
+    salt = balance.total("salt")
+    if salt.value <= 0 or salt.high - salt.low < SALT_SPREAD_MATTERS * salt.value:
+        return ()
+    ends = (max(salt.low, 0.01 * salt.value), salt.high)
+    return tuple(balance.salted((end / salt.value) ** (1 / EIGHTY_PER_CENT)) for end in ends)
 
 
 def _either_way(log_sd: float) -> tuple[float, float]:

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
-from vadouvan.core.mix.acidity import mixed, solution_ph
+from vadouvan.core.mix.acidity import Solution, mixed, solution_ph
 from vadouvan.core.mix.amount import Portion
 from vadouvan.core.mix.ingredient import Ingredient
 from vadouvan.core.said.numbers import Spread
@@ -74,7 +74,8 @@ class Balance:
     """A mix against its meat. Masses in kg; ``parts`` in kg per kg of meat.
 
     ``enzyme_parts`` are strengths of the mix (neat fresh pineapple juice = 1), ``heat_parts`` Scoville
-    units averaged over the weight of the meat; ``sodium_kg`` counts all sodium, not only salt.
+    units averaged over the weight of the meat; ``sodium_kg`` counts all sodium, not only salt;
+    ``solution`` are the acids per kg of water outside the meat.
     """
 
     meat_kg: float
@@ -86,6 +87,7 @@ class Balance:
     tenderiser: Tenderiser | None
     heat_parts: tuple[Contribution, ...] = ()
     sodium_kg: float = 0.0
+    solution: Solution | None = None
     first: FirstStep | None = None
 
     def total(self, substance: Substance) -> Spread:
@@ -106,6 +108,11 @@ class Balance:
     def salt_kg(self) -> float:
         """Salt in the mix [kg]."""
         return self.total("salt").value * self.meat_kg
+
+    def salted(self, factor: float) -> Balance:
+        """The same mix with its salt multiplied."""
+        parts = tuple(replace(part, amount=part.amount.times(Spread.exactly(factor))) for part in self.parts["salt"])
+        return replace(self, parts={**self.parts, "salt": parts})
 
     @property
     def salt_per_water(self) -> float:
@@ -132,7 +139,19 @@ def balance_of(
         tenderiser=_tenderiser(portions),
         heat_parts=_parts(portions, lambda item: item.heat_shu, meat_kg),
         sodium_kg=sum(item.sodium * kg for item, kg in pairs),
+        solution=_with_film(solution, portions, film, boiled_off_kg) if sour else None,
     )
+
+
+def _with_film(
+    solution: Solution | None, portions: Sequence[Portion], film: Film, boiled_off_kg: float
+) -> Solution | None:
+    """Acids per kg of all water outside the meat: what rinsing left there thins them."""
+    if solution is None:
+        return None
+    mix_kg = sum(portion.ingredient.water * portion.mass_kg.value for portion in portions) - boiled_off_kg
+    share = mix_kg / (mix_kg + film.water_kg)
+    return Solution({name: amount * share for name, amount in solution.acids.items()}, solution.strong_ions * share)
 
 
 def _parts(

@@ -1,0 +1,103 @@
+"""Meat and mix as buffers: how much acid brings each to a pH, swept over pH without any root finding.
+
+Buffer sites of meat are set to published capacities (Puolanne and Kivikari 2000, recalled: 40 to 60 mmol a
+kg and pH from 5.5 to 7); plus or minus 30 %.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+import numpy as np
+
+from vadouvan.core.cut.kind import Family
+from vadouvan.core.hold.modes import Array
+from vadouvan.core.mix.acidity import PK, WATER_PK, Solution
+
+# Sites [mol/kg meat] by dissociation constant, and the pH of the raw meat.
+_RED = {3.9: 0.060, 4.4: 0.055, 4.9: 0.030, 3.86: 0.090, 6.1: 0.030, 6.6: 0.040, 7.1: 0.030}
+_POULTRY = {3.9: 0.065, 4.4: 0.060, 4.9: 0.030, 3.86: 0.100, 6.1: 0.030, 6.6: 0.055, 7.1: 0.045}
+_FISH = {3.9: 0.055, 4.4: 0.050, 4.9: 0.028, 3.86: 0.050, 6.1: 0.028, 6.6: 0.045, 7.1: 0.030}
+SITES: Mapping[Family, Mapping[float, float]] = {
+    "red": _RED, "mince": _RED, "poultry": _POULTRY, "fish": _FISH, "shellfish": _FISH, "plant": _FISH,
+}  # fmt: skip
+RAW_PH: Mapping[Family, float] = {
+    "red": 5.6, "mince": 5.6, "poultry": 5.9, "fish": 6.5, "shellfish": 6.9, "plant": 6.5,
+}  # fmt: skip
+MOST_ACID_PH, STEPS = 1.2, 500
+
+
+@dataclass(frozen=True)
+class AcidKind:
+    """The acids of a mix as one: share of each by moles; charges given up and share still whole, at any pH."""
+
+    shares: Mapping[str, float]
+
+    @classmethod
+    def of(cls, solution: Solution) -> AcidKind | None:
+        """The kind of acid in a solution; nothing if there is none."""
+        total = sum(solution.acids.values())
+        if total <= 0:
+            return None
+        return cls({name: amount / total for name, amount in solution.acids.items() if amount > 0})
+
+    def charges(self, ph: Array) -> Array:
+        """Mean protons that a molecule has given up [1]."""
+        return np.asarray(sum(share * _charges_and_whole(name, ph)[0] for name, share in self.shares.items()))
+
+    def whole(self, ph: Array) -> Array:
+        """Share of molecules that have given up none: those move freely [1]."""
+        return np.asarray(sum(share * _charges_and_whole(name, ph)[1] for name, share in self.shares.items()))
+
+
+def _charges_and_whole(name: str, ph: Array) -> tuple[Array, Array]:
+    terms = [np.ones_like(ph)]
+    for constant in PK[name]:
+        terms.append(terms[-1] * 10.0 ** (ph - constant))
+    total = np.sum(terms, axis=0)
+    return np.asarray(sum(count * term for count, term in enumerate(terms)) / total), np.asarray(terms[0] / total)
+
+
+@dataclass(frozen=True)
+class Titration:
+    """Acid against pH: ``acid`` rising [mol/kg water] as ``ph`` falls, and the mobile share there."""
+
+    acid: Array
+    ph: Array
+    whole: Array
+
+    def ph_at(self, acid: Array) -> Array:
+        """The pH with so much acid."""
+        return np.asarray(np.interp(acid, self.acid, self.ph))
+
+    def whole_at(self, acid: Array) -> Array:
+        """Share of undissociated molecules with so much acid."""
+        return np.asarray(np.interp(acid, self.acid, self.whole))
+
+
+def meat_titration(family: Family, water_share: float, kind: AcidKind) -> Titration:
+    """Acid per kg of the meat's water that brings raw meat of a family to each pH."""
+    sites, raw = SITES[family], RAW_PH[family]
+    ph = np.linspace(raw, MOST_ACID_PH, STEPS)
+    held = _dissociated(sites, np.array([raw]))[0]
+    water = _water_ions(ph) - _water_ions(np.array([raw]))[0]
+    given = (held - _dissociated(sites, ph)) / water_share + water
+    return Titration(given / np.maximum(kind.charges(ph), 1e-12), ph, kind.whole(ph))
+
+
+def mix_titration(solution: Solution, kind: AcidKind) -> Titration:
+    """Acid per kg of the mix's water against pH, its minerals staying: as acid leaves, the pH rises."""
+    ph = np.linspace(7.0, 0.3, STEPS)
+    given = np.maximum(solution.strong_ions + _water_ions(ph), 0.0)
+    acid = given / np.maximum(kind.charges(ph), 1e-12)
+    rising = np.maximum.accumulate(acid) + np.arange(STEPS) * 1e-12
+    return Titration(rising, ph, kind.whole(ph))
+
+
+def _dissociated(sites: Mapping[float, float], ph: Array) -> Array:
+    return np.asarray(sum(amount / (1 + 10.0 ** (constant - ph)) for constant, amount in sites.items()))
+
+
+def _water_ions(ph: Array) -> Array:
+    return np.asarray(10.0**-ph - 10.0 ** (ph - WATER_PK))

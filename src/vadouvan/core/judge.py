@@ -12,7 +12,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft import Draft
 from vadouvan.core.figure import Figure, Given, Working
-from vadouvan.core.hold.candidates import NEVER_H, HoldCase, hold_case
+from vadouvan.core.hold.case import NEVER_H, HoldCase, hold_case
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.window import Edge, Window, window_of
 from vadouvan.core.kitchen import Kitchen

@@ -11,7 +11,7 @@ from vadouvan.core.constants import PASTE_RUN_OFF, SERVING_NORMAL_KG
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import servings_from
 from vadouvan.core.figure import Figure, Given, Working
-from vadouvan.core.hold.candidates import HoldCase
+from vadouvan.core.hold.case import HoldCase
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.mix.amount import Portion
 from vadouvan.core.mix.balance import SUBSTANCES, Substance

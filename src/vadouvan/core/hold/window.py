@@ -20,7 +20,8 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import hours_told
-from vadouvan.core.hold.candidates import Candidates, candidates_of, hold_case
+from vadouvan.core.hold.candidates import Candidates, candidates_of
+from vadouvan.core.hold.case import hold_case
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.limits import Limit
 from vadouvan.core.mix.balance import Balance

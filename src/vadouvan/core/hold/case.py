@@ -1,0 +1,113 @@
+"""One hold with its courses of salt and acid worked out, ready to be asked when and how much."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from vadouvan.core.constants import (
+    OVER_SALT_FACTOR,
+    SALT_MATTERS_KG_PER_KG,
+    SURFACE_SALT_FISH,
+    SURFACE_SALT_POULTRY,
+    SURFACE_SALT_RED,
+)
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.hold.acid import AcidCourse, acid_course
+from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.modes import Array
+from vadouvan.core.hold.pace import Pace
+from vadouvan.core.hold.salt import Contact, SaltCourse, salt_course
+from vadouvan.core.mix.balance import Balance
+
+ACID_MATTERS_KG_PER_KG = 0.0003
+NEVER_H = 24.0 * 60  # longer than any hold: stands for "not within this hold"
+
+
+@dataclass(frozen=True)
+class HoldCase:
+    """One hold with its courses of salt and acid worked out; ``pace`` turns their clocks into hours."""
+
+    cut: Cut
+    balance: Balance
+    hold: Hold
+    contact: Contact
+    course: SaltCourse
+    pace: Pace
+    acid: AcidCourse | None
+
+    def with_pace(self, factor: float) -> HoldCase:
+        """The same course run at a faster or slower diffusivity."""
+        return replace(self, pace=self.pace.times(factor))
+
+    @property
+    def hours(self) -> Array:
+        """The course's time axis [h]."""
+        return self.pace.hours_at(self.course.tau_m2)
+
+    @property
+    def water_share(self) -> float:
+        """Water in the meat [kg/kg]."""
+        return self.cut.kind.water_share
+
+    def hour_when(self, series: Array, threshold: float) -> float:
+        """First hour at which a rising series reaches a threshold; ``NEVER_H`` if it does not."""
+        over = np.flatnonzero(series >= threshold)
+        if len(over) == 0:
+            return NEVER_H
+        first = int(over[0])
+        if first == 0:
+            return float(self.hours[0])
+        below, above = float(series[first - 1]), float(series[first])
+        part = (threshold - below) / (above - below)
+        return float(self.hours[first - 1] + part * (self.hours[first] - self.hours[first - 1]))
+
+    def salt_at(self, depth_m: float, hours: float) -> float:
+        """Salt at a depth and an hour [kg per kg of meat]."""
+        return self.water_share * float(np.interp(hours, self.hours, self.course.at_depth(depth_m)))
+
+    def average_at(self, hours: float) -> float:
+        """Mean salt of the meat at an hour [kg per kg of meat]."""
+        return self.water_share * float(np.interp(hours, self.hours, self.course.average))
+
+    def hour_below(self, series: Array, thresholds: Array) -> float:
+        """Hour from which a series stays at or under its thresholds."""
+        over = np.flatnonzero(series > thresholds)
+        if len(over) == 0:
+            return 0.0
+        last = int(over[-1])
+        return NEVER_H if last + 1 >= len(self.hours) else float(self.hours[last + 1])
+
+    @property
+    def is_salted(self) -> bool:
+        """Whether there is enough salt to matter."""
+        return self.balance.total("salt").value >= SALT_MATTERS_KG_PER_KG.value
+
+    @property
+    def can_over_salt(self) -> bool:
+        """Whether all of the salt, settled, would be well over the target."""
+        return self.water_share * self.contact.settled > OVER_SALT_FACTOR.value * self.hold.salt_target
+
+    @property
+    def shell_limit(self) -> float:
+        """Salt of the outer 5 mm that is too much [kg/kg]."""
+        family = self.cut.kind.family
+        if family in ("fish", "shellfish"):
+            return SURFACE_SALT_FISH.value
+        return (SURFACE_SALT_POULTRY if family == "poultry" else SURFACE_SALT_RED).value
+
+
+def hold_case(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = None) -> HoldCase:
+    """A hold with its salt course; ``acid`` is taken over from another run of the same mix, or worked out."""
+    contact = Contact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
+    pace = Pace(hold.course, cut.kind.family, hold.pace_factor)
+    return HoldCase(cut, balance, hold, contact, salt_course(cut.piece, contact), pace, acid or _acid(cut, balance))
+
+
+def _acid(cut: Cut, balance: Balance) -> AcidCourse | None:
+    """The acid's course, where there is enough acid to matter."""
+    if balance.solution is None or balance.total("acid").value < ACID_MATTERS_KG_PER_KG:
+        return None
+    kind = cut.kind
+    return acid_course(cut.piece, kind.family, kind.water_share, balance.solution, balance.water_kg / cut.water_kg)

@@ -82,6 +82,42 @@ class Questions(unittest.TestCase):
         self.assertIn("300 lines are more than one mix has", made["judgement"]["problems"][0]["wrong"])
 
 
+class Holds(unittest.TestCase):
+    """Another way of holding, and guided examples."""
+
+    def setUp(self) -> None:
+        """A client on an empty kitchen."""
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+
+    def test_comparison(self) -> None:
+        """The other judgement, and the differences in words."""
+        body = {"draft": STEAK, "change": "thickness", "value": "15 mm", "at_h": 4}
+        answer = self.client.post("/api/hold/comparison", json=body).json()
+        self.assertTrue(answer["says"])
+        self.assertEqual(answer["judgement"]["piece"]["thickness_mm"], 15)
+        bad = self.client.post("/api/hold/comparison", json={**body, "value": "thick"})
+        self.assertEqual(bad.status_code, 422)
+        self.assertTrue(bad.json()["problems"][0]["accepted"])
+
+    def test_the_course_is_in_one_batch_and_not_in_the_list(self) -> None:
+        """Salt by depth and hour, as many rows as hours."""
+        made = self.client.post("/api/batches", json=STEAK).json()
+        course = made["judgement"]["course"]
+        self.assertEqual(len(course["salt_g_per_kg"]), len(course["hours"]))
+        self.assertEqual(len(course["salt_g_per_kg"][0]), len(course["depth_mm"]))
+        self.assertIsNone(self.client.get("/api/batches").json()[0]["judgement"]["course"])
+
+    def test_lessons(self) -> None:
+        """Questions without answers; each answer on its own."""
+        lessons = self.client.get("/api/lessons").json()
+        self.assertGreaterEqual(len(lessons), 6)
+        self.assertNotIn("right", lessons[0])
+        for lesson in lessons:
+            outcome = self.client.get(f"/api/lessons/{lesson['id']}").json()
+            self.assertIn(outcome["right"], range(len(lesson["options"])))
+        self.assertEqual(self.client.get("/api/lessons/none").status_code, 404)
+
+
 class OwnIngredients(unittest.TestCase):
     """Labels kept, changed, used, removed."""
 

@@ -20,7 +20,7 @@ class Screens(BrowserCase):
         """Counter, and each stage of a batch."""
         with urllib.request.urlopen(f"{self.kitchen.address}/api/batches") as answer:
             identity = json.load(answer)[0]["id"]
-        return ["/", "/pantry", *(f"/batch/{identity}/{stage}" for stage in ("cut", "mix", "hold"))]
+        return ["/", "/pantry", "/learn", *(f"/batch/{identity}/{stage}" for stage in ("cut", "mix", "hold"))]
 
     def test_axe_finds_nothing(self) -> None:
         """No accessibility finding of any weight."""
@@ -32,8 +32,8 @@ class Screens(BrowserCase):
                         self.assert_clean(page, path)
                         page.close()
 
-    def test_axe_finds_nothing_in_the_drawers_of_a_mix(self) -> None:
-        """Aims, taste, quantity, making; the swaps of a line; a label being entered."""
+    def test_axe_finds_nothing_in_drawers_and_dialogs(self) -> None:
+        """Mix and Hold drawer by drawer; the swaps of a line; a lesson answered; a label being entered."""
         mix = next(path for path in self.addresses() if path.endswith("/mix"))
         for theme in ("light", "evening"):
             page = self.open(mix, theme=theme)
@@ -47,6 +47,16 @@ class Screens(BrowserCase):
             page.get_by_role("menuitem", name="Swap for something else").click()
             page.wait_for_load_state("networkidle")
             self.assert_clean(page, f"swap {theme}")
+            page.close()
+            page = self.open(mix.replace("/mix", "/hold"), theme=theme)
+            for name in ("Answers", "Vessel", "Curve"):
+                page.get_by_role("tab", name=name).click()
+                self.assert_clean(page, f"{name} {theme}")
+            page.close()
+            page = self.open("/learn", theme=theme)
+            page.get_by_role("radio", name="twice as deep").click()
+            page.wait_for_load_state("networkidle")
+            self.assert_clean(page, f"learn {theme}")
             page.close()
             page = self.open("/pantry", theme=theme)
             page.get_by_role("button", name="Enter from a label").click()
@@ -75,7 +85,7 @@ class Screens(BrowserCase):
     def test_main_job_fits_a_laptop_without_scrolling(self) -> None:
         """At 1280x800 no screen of a batch needs the page to scroll."""
         for path in self.addresses():
-            if path == "/pantry":  # a list: it scrolls
+            if path in ("/pantry", "/learn"):  # no stage of a batch
                 continue
             with self.subTest(path=path):
                 page = self.open(path)

@@ -5,6 +5,7 @@ import { createBrowserRouter, RouterProvider } from 'react-router'
 import { BatchPage } from './app/BatchPage'
 import { CounterShell } from './app/CounterShell'
 import { KeysHelp } from './app/KeysHelp'
+import { LearnShell } from './app/LearnShell'
 import { PantryShell } from './app/PantryShell'
 import { applyTheme, startingTheme } from './app/useTheme'
 import { TextureDefinitions } from './components/Texture'
@@ -15,6 +16,7 @@ applyTheme(startingTheme())
 const router = createBrowserRouter([
   { path: '/', element: <CounterShell /> },
   { path: '/pantry', element: <PantryShell /> },
+  { path: '/learn', element: <LearnShell /> },
   { path: '/batch/:identity/:stage?', element: <BatchPage /> },
   { path: '*', element: <CounterShell /> },
 ])

@@ -111,11 +111,16 @@ class MakingSaid:
 
 @dataclass(frozen=True)
 class HoldSaid:
-    """Answers about the hold."""
+    """Answers about the hold; ``readings`` are temperatures as they were noted: "0 h 4 C, 6 h 9 C"."""
 
     fridge: str = ""
     goal: str = ""
     salt_target: str = ""
+    vacuum_school: str = ""
+    turned: str = ""
+    metal: str = ""
+    open_air: str = ""
+    readings: str = ""
 
 
 @dataclass(frozen=True)

@@ -7,13 +7,14 @@ from datetime import datetime, timedelta
 
 from vadouvan.core.bowl import Bowl, bowl_of
 from vadouvan.core.clock.plan import Plan, Sleep, plan_for
-from vadouvan.core.constants import TASTED_SALT_KG_PER_KG_WATER
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft import Draft
 from vadouvan.core.figure import Figure, Given, Working
 from vadouvan.core.hold.case import NEVER_H, HoldCase, hold_case
+from vadouvan.core.hold.course import HoldCourse, hold_course
 from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.remarks import Remark, remarks_on
 from vadouvan.core.hold.window import Edge, Window, window_of
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.balance import Balance
@@ -21,20 +22,7 @@ from vadouvan.core.mix.salt_offers import SaltOffer, salt_offers
 from vadouvan.core.mix.span import SaltState
 from vadouvan.core.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement
 from vadouvan.core.reading.draft import Reading, read_draft
-from vadouvan.core.sentences import judgement_sentence, plan_sentence, trouble_sentence
-
-
-@dataclass(frozen=True)
-class SaltPicture:
-    """Salt along the shortest way in, at the best hour: depths [m] and g per kg of meat.
-
-    ``across``: depths run from the open face right through to the other side.
-    """
-
-    depths_m: tuple[float, ...]
-    salt_g_per_kg: tuple[float, ...]
-    tasted_from_g_per_kg: float
-    across: bool
+from vadouvan.core.sentences import judgement_sentence, plan_sentence, stop_sentence, trouble_sentence
 
 
 @dataclass(frozen=True)
@@ -50,7 +38,8 @@ class Judgement:
     needed: Figure | None = None
     servings: float | None = None
     window: Window | None = None
-    picture: SaltPicture | None = None
+    course: HoldCourse | None = None
+    remarks: tuple[Remark, ...] = ()
     plan: Plan | None = None
     plan_says: str = ""
 
@@ -88,7 +77,10 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     mix = mix_judgement(reading, bowl, case)
     meal = reading.meal
     ready_at = now + timedelta(minutes=mix.minutes)
-    plan = plan_for(window, meal, ready_at, Sleep()) if meal and not window.is_closed else None
+    remarks = remarks_on(case, window.best.hours)
+    stops = [step.says for step in mix.steps if step.kind == "stop"]
+    stops += [remark.says for remark in remarks if remark.kind == "stop"]
+    plan = plan_for(window, meal, ready_at, Sleep()) if meal and not window.is_closed and not stops else None
     return Judgement(
         reading=reading,
         sentence=judgement_sentence(window, cut),
@@ -99,9 +91,10 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         needed=needed,
         servings=servings,
         window=window,
-        picture=_salt_picture(case, window.best.hours),
+        course=hold_course(case, window),
+        remarks=tuple(remarks),
         plan=plan,
-        plan_says=plan_sentence(plan) if plan else "",
+        plan_says=plan_sentence(plan) if plan else stop_sentence(stops) if meal else "",
     )
 
 
@@ -166,13 +159,3 @@ def _salt_figures(case: HoldCase, hours: float) -> tuple[Figure, ...]:
     taken = Working("Salt that has moved into the meat by the best hour, by diffusion.", inputs, ("calibration",))
     stays = Working("Salt in the mix less what has moved into the meat by the best hour.", inputs, ("calibration",))
     return Figure("salt_in_meat_g_per_kg", in_meat * 1000, "g/kg", taken), Figure("salt_left_g", left_g, "g", stays)
-
-
-def _salt_picture(case: HoldCase, hours: float) -> SaltPicture:
-    """Salt against depth at an hour, from the surface to the deepest point, in 24 steps."""
-    path = case.cut.piece.path
-    across = path.far_resistance_m is not None or (case.cut.shape == "slab" and case.cut.bone in ("face", "ribs"))
-    reach_m = case.cut.thickness_m if across else case.cut.piece.far_m
-    depths = [reach_m * step / 24 for step in range(25)]
-    tasted = TASTED_SALT_KG_PER_KG_WATER.value * case.water_share * 1000
-    return SaltPicture(tuple(depths), tuple(case.salt_at(depth, hours) * 1000 for depth in depths), tasted, across)

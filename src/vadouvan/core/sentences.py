@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from vadouvan.core.clock.plan import Plan
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import hours_told
@@ -46,6 +48,11 @@ def plan_sentence(plan: Plan) -> str:
     span = f"from {plan.pull_from:%a %H:%M} until {plan.pull_until:%a %H:%M}"
     night = " (kept out of the night)" if plan.after_sleep else ""
     return f"In {plan.contact_at:%a %H:%M}{night}, out {pull}. It may come out {span}."
+
+
+def stop_sentence(stops: Sequence[str]) -> str:
+    """Why nothing is planned, if something stops it."""
+    return f"Not planned. {' '.join(stops)}" if stops else ""
 
 
 def trouble_sentence(reading: Reading) -> str:

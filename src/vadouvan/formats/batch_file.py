@@ -101,6 +101,11 @@ class HoldPart(_Part):
     fridge_c: Number | None = None
     goal: Text = ""
     salt_target_g_per_kg: Number | None = None
+    vacuum_school: Text = ""
+    turned: Text = ""
+    metal: Text = ""
+    open_air: Text = ""
+    readings: Text = ""
 
 
 class MealPart(_Part):
@@ -264,6 +269,7 @@ def _texts(part: str, document: BaseModel, path: str, kept: dict[str, str]) -> d
     return found
 
 
+_HOLD_WORDS = ("goal", "vacuum_school", "turned", "metal", "open_air", "readings")
 _WORDS = ("kind", "shape", "bone", "cover", "cover_on", "evenness")
 
 
@@ -288,7 +294,7 @@ def write(draft: Draft) -> str:
         "name": draft.name,
         "cut": {**words, **_numbers("cut", draft.cut, "cut", kept), "steps": steps},
         "mix": [_line_out(line) for line in draft.mix],
-        "hold": {"goal": hold.goal, **_numbers("hold", hold, "hold", kept)},
+        "hold": {**{name: getattr(hold, name) for name in _HOLD_WORDS}, **_numbers("hold", hold, "hold", kept)},
         "meal": {"at": meal.at, "time_zone": meal.time_zone, **_numbers("meal", meal, "meal", kept)},
         "occasion": {"appetite": occasion.appetite, **_numbers("occasion", occasion, "occasion", kept)},
         "aims": {
@@ -321,7 +327,10 @@ def read(text: str) -> Draft:
             steps=tuple(_step(step, number, kept) for number, step in enumerate(cut.steps)),
         ),
         mix=tuple(_line(line, number) for number, line in enumerate(document.mix, start=1)),
-        hold=HoldSaid(goal=document.hold.goal, **_texts("hold", document.hold, "hold", kept)),
+        hold=HoldSaid(
+            **{name: getattr(document.hold, name) for name in _HOLD_WORDS},
+            **_texts("hold", document.hold, "hold", kept),
+        ),
         meal=MealSaid(
             at=document.meal.at, time_zone=document.meal.time_zone, **_texts("meal", document.meal, "meal", kept)
         ),

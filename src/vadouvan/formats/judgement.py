@@ -12,14 +12,16 @@ from datetime import datetime
 from pydantic import BaseModel
 
 from vadouvan.core.clock.plan import Plan
-from vadouvan.core.figure import Figure
+from vadouvan.core.figure import Figure, hours_told
 from vadouvan.core.hold.limits import Limit
+from vadouvan.core.hold.telling import why_not_longer, why_not_now
 from vadouvan.core.hold.window import Edge, Window
 from vadouvan.core.judge import Judgement
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.balance import SUBSTANCES
 from vadouvan.core.sentences import window_in_short
 from vadouvan.errors import InputError
+from vadouvan.formats.course_out import CourseOut, RemarkOut, course_out
 from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out
 from vadouvan.formats.mix_out import IngredientOut, MixOut, SaltOfferOut, SpanOut, ingredients_out, mix_out, spans_out
 
@@ -83,6 +85,14 @@ class EdgeOut(BaseModel):
     others: list[LimitOut]
 
 
+class GoodEnoughOut(BaseModel):
+    """Where many cooks stop."""
+
+    hours: float
+    shown: str
+    says: str
+
+
 class WindowOut(BaseModel):
     """Earliest, best, latest; the hours to act on lie between the two safe ends."""
 
@@ -92,6 +102,7 @@ class WindowOut(BaseModel):
     safe_earliest_hours: float
     safe_latest_hours: float
     closed: bool
+    good_enough: GoodEnoughOut | None
     in_short: str
 
 
@@ -107,15 +118,6 @@ class PlanOut(BaseModel):
     pull_until: datetime
     hold_hours: float
     trouble: str | None
-
-
-class SectionOut(BaseModel):
-    """Salt along the way in at the best hour."""
-
-    depth_mm: list[float]
-    salt_g_per_kg: list[float]
-    tasted_from_g_per_kg: float
-    across: bool
 
 
 class JudgementOut(BaseModel):
@@ -147,7 +149,10 @@ class JudgementOut(BaseModel):
     piece: PieceOut | None = None
     preparation: list[EffectOut]
     occasion: OccasionOut | None = None
-    section: SectionOut | None = None
+    course: CourseOut | None = None
+    remarks: list[RemarkOut]
+    why_not_longer: str = ""
+    why_not_now: str = ""
     figures: dict[str, FigureOut]
     assumed: dict[str, str]
     problems: list[ProblemOut]
@@ -157,7 +162,7 @@ class JudgementOut(BaseModel):
 def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
     """A judgement in the shape that leaves the core; the kitchen gives the words of cautions and sources."""
     figures = {figure.name: figure_out(figure, kitchen.sources) for figure in judgement.all_figures}
-    picture, cut = judgement.picture, judgement.reading.cut
+    cut = judgement.reading.cut
     return JudgementOut(
         sentence=judgement.sentence,
         **{name: _value(figures, name) for name in _TOLD_AS_NUMBERS},
@@ -172,14 +177,10 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
         piece=piece_out(cut) if cut else None,
         preparation=effects_out(cut, kitchen.cautions) if cut else [],
         occasion=occasion_out(judgement),
-        section=SectionOut(
-            depth_mm=[depth * 1000 for depth in picture.depths_m],
-            salt_g_per_kg=list(picture.salt_g_per_kg),
-            tasted_from_g_per_kg=picture.tasted_from_g_per_kg,
-            across=picture.across,
-        )
-        if picture
-        else None,
+        course=course_out(judgement.course) if judgement.course else None,
+        remarks=[RemarkOut(id=one.id, kind=one.kind, says=one.says) for one in judgement.remarks],
+        why_not_longer=why_not_longer(judgement.window) if judgement.window else "",
+        why_not_now=why_not_now(judgement.window) if judgement.window else "",
         figures=figures,
         assumed=judgement.reading.assumed,
         problems=[problem_out(problem) for problem in judgement.reading.problems],
@@ -243,6 +244,7 @@ def _edge(edge: Edge, shown: str) -> EdgeOut:
 
 
 def _window(window: Window) -> WindowOut:
+    enough = window.good_enough
     return WindowOut(
         earliest=_edge(window.earliest, window.earliest_told),
         best=_edge(window.best, window.best_told),
@@ -250,6 +252,9 @@ def _window(window: Window) -> WindowOut:
         safe_earliest_hours=window.safe_earliest_h,
         safe_latest_hours=window.safe_latest_h,
         closed=window.is_closed,
+        good_enough=GoodEnoughOut(hours=enough.hours, shown=hours_told(enough.hours), says=enough.says)
+        if enough
+        else None,
         in_short=window_in_short(window),
     )
 

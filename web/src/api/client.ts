@@ -25,6 +25,11 @@ export type ScaledQuestion = Schemas['ScaledQuestion']
 export type PastedMix = Schemas['PastedMixOut']
 export type Span = Schemas['SpanOut']
 export type Mix = Schemas['MixOut']
+export type Course = Schemas['CourseOut']
+export type ComparisonQuestion = Schemas['ComparisonQuestion']
+export type Comparison = Schemas['ComparisonOut']
+export type Lesson = Schemas['LessonOut']
+export type Outcome = Schemas['OutcomeOut']
 export type Label = Schemas['LabelBody']
 export type OwnIngredient = Schemas['OwnIngredientOut']
 export type LineAnswer = Schemas['LineAnswer']
@@ -98,6 +103,11 @@ export const api = {
   swaps: async (question: SwapsQuestion) => answered(await client.POST('/api/mix/swaps', { body: question })),
   scaled: async (question: ScaledQuestion) =>
     answered(await client.POST('/api/mix/scaled', { body: question })),
+  compared: async (question: ComparisonQuestion) =>
+    answered(await client.POST('/api/hold/comparison', { body: question })),
+  lessons: async () => answered(await client.GET('/api/lessons')),
+  outcome: async (identity: string) =>
+    answered(await client.GET('/api/lessons/{identity}', { params: { path: { identity } } })),
   pasted: async (text: string) => answered(await client.POST('/api/mix/pasted', { body: { text } })),
   ownIngredients: async () => answered(await client.GET('/api/own-ingredients')),
   readLabel: async (label: Label) =>

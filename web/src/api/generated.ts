@@ -13,7 +13,7 @@ export interface paths {
         };
         /**
          * List Batches
-         * @description All batches in the order they were made, each with its judgement.
+         * @description All batches in the order they were made, each with its judgement but without its course through time.
          */
         get: operations["list_batches_api_batches_get"];
         put?: never;
@@ -190,6 +190,66 @@ export interface paths {
          * @description Keep a new batch that starts as the example does.
          */
         post: operations["start_from_example_api_examples__example__post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hold/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Compare Holds
+         * @description The same batch with one thing changed.
+         */
+        post: operations["compare_holds_api_hold_comparison_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Lessons
+         * @description All guided examples, without their answers.
+         */
+        get: operations["list_lessons_api_lessons_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * See Outcome
+         * @description What the model works out for a guided example.
+         */
+        get: operations["see_outcome_api_lessons__identity__get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -652,6 +712,37 @@ export interface components {
             what: string;
         };
         /**
+         * ComparisonOut
+         * @description The other hold, judged, and how it differs.
+         */
+        ComparisonOut: {
+            judgement: components["schemas"]["JudgementOut"];
+            /** Says */
+            says: string[];
+        };
+        /**
+         * ComparisonQuestion
+         * @description The same batch with one thing changed, looked at after so many hours.
+         */
+        ComparisonQuestion: {
+            /**
+             * At H
+             * @default 12
+             */
+            at_h: number;
+            /**
+             * Change
+             * @enum {string}
+             */
+            change: "thickness" | "salt_target" | "scored" | "heat_treated" | "fridge" | "turned" | "vacuum" | "vacuum_faster";
+            draft: components["schemas"]["DraftBody"];
+            /**
+             * Value
+             * @default
+             */
+            value: string;
+        };
+        /**
          * CorrectionOut
          * @description A possible addition; ``text`` is its line, empty when nothing is added. ``basis``: exact or thumb.
          */
@@ -683,6 +774,38 @@ export interface components {
              * @enum {string}
              */
             taste: "too_salty" | "too_sweet" | "too_sour" | "too_hot" | "too_thick" | "too_thin";
+        };
+        /**
+         * CourseOut
+         * @description Per hour: salt by depth, mean, middle, salt outside, depth of seasoning, white band and softening.
+         */
+        CourseOut: {
+            /** Across */
+            across: boolean;
+            /** Average G Per Kg */
+            average_g_per_kg: number[];
+            /** Depth Mm */
+            depth_mm: number[];
+            /** Hours */
+            hours: number[];
+            /** Hours Shown */
+            hours_shown: string[];
+            /** Left G */
+            left_g: number[];
+            /** Middle G Per Kg */
+            middle_g_per_kg: number[];
+            /** Salt G Per Kg */
+            salt_g_per_kg: number[][];
+            /** Says */
+            says: string[];
+            /** Seasoned Mm */
+            seasoned_mm: number[];
+            /** Soft Mm */
+            soft_mm: number[];
+            /** Tasted From G Per Kg */
+            tasted_from_g_per_kg: number;
+            /** White Mm */
+            white_mm: number[];
         };
         /**
          * CubeChoiceOut
@@ -842,7 +965,12 @@ export interface components {
              * @default {
              *       "fridge": "",
              *       "goal": "",
-             *       "salt_target": ""
+             *       "metal": "",
+             *       "open_air": "",
+             *       "readings": "",
+             *       "salt_target": "",
+             *       "turned": "",
+             *       "vacuum_school": ""
              *     }
              */
             hold: components["schemas"]["HoldBody"];
@@ -996,6 +1124,18 @@ export interface components {
             value: number;
         };
         /**
+         * GoodEnoughOut
+         * @description Where many cooks stop.
+         */
+        GoodEnoughOut: {
+            /** Hours */
+            hours: number;
+            /** Says */
+            says: string;
+            /** Shown */
+            shown: string;
+        };
+        /**
          * HoldBody
          * @description Answers about the hold, as typed.
          */
@@ -1011,10 +1151,35 @@ export interface components {
              */
             goal: string;
             /**
+             * Metal
+             * @default
+             */
+            metal: string;
+            /**
+             * Open Air
+             * @default
+             */
+            open_air: string;
+            /**
+             * Readings
+             * @default
+             */
+            readings: string;
+            /**
              * Salt Target
              * @default
              */
             salt_target: string;
+            /**
+             * Turned
+             * @default
+             */
+            turned: string;
+            /**
+             * Vacuum School
+             * @default
+             */
+            vacuum_school: string;
         };
         /**
          * IngredientNameOut
@@ -1083,6 +1248,7 @@ export interface components {
             assumed: {
                 [key: string]: string;
             };
+            course?: components["schemas"]["CourseOut"] | null;
             /** Enzyme Pct */
             enzyme_pct?: number | null;
             /** Fat G Per Kg */
@@ -1111,6 +1277,8 @@ export interface components {
             preparation: components["schemas"]["EffectOut"][];
             /** Problems */
             problems: components["schemas"]["ProblemOut"][];
+            /** Remarks */
+            remarks: components["schemas"]["RemarkOut"][];
             /** Salt G Per Kg */
             salt_g_per_kg?: number | null;
             /** Salt In Meat G Per Kg */
@@ -1121,7 +1289,6 @@ export interface components {
             salt_offers: components["schemas"]["SaltOfferOut"][];
             /** Salt Says */
             salt_says?: string | null;
-            section?: components["schemas"]["SectionOut"] | null;
             /** Sentence */
             sentence: string;
             /** Set Aside G */
@@ -1134,6 +1301,16 @@ export interface components {
             sugar_g_per_kg?: number | null;
             /** Waiting */
             waiting: string[];
+            /**
+             * Why Not Longer
+             * @default
+             */
+            why_not_longer: string;
+            /**
+             * Why Not Now
+             * @default
+             */
+            why_not_now: string;
             window?: components["schemas"]["WindowOut"] | null;
         };
         /**
@@ -1184,6 +1361,20 @@ export interface components {
              * @default
              */
             serving: string;
+        };
+        /**
+         * LessonOut
+         * @description A question with its options.
+         */
+        LessonOut: {
+            /** Asks */
+            asks: string;
+            /** Id */
+            id: string;
+            /** Options */
+            options: string[];
+            /** Title */
+            title: string;
         };
         /**
          * LimitOut
@@ -1409,6 +1600,20 @@ export interface components {
             says: string;
             /** Servings */
             servings: number;
+        };
+        /**
+         * OutcomeOut
+         * @description Which option is right and why, with both holds to look at from an hour on.
+         */
+        OutcomeOut: {
+            /** Hour */
+            hour: number;
+            other: components["schemas"]["SideOut"];
+            /** Right */
+            right: number;
+            /** Says */
+            says: string;
+            this: components["schemas"]["SideOut"];
         };
         /**
          * OwnCutBody
@@ -1669,6 +1874,18 @@ export interface components {
             size: string;
         };
         /**
+         * RemarkOut
+         * @description A remark on the hold; ``kind`` is note, warn or stop.
+         */
+        RemarkOut: {
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Says */
+            says: string;
+        };
+        /**
          * SaltOfferOut
          * @description A way to the salt target: a line to add (empty ``line_id``) or to change.
          */
@@ -1719,18 +1936,18 @@ export interface components {
             through_skin: boolean;
         };
         /**
-         * SectionOut
-         * @description Salt along the way in at the best hour.
+         * SideOut
+         * @description One of the two holds of a lesson.
          */
-        SectionOut: {
-            /** Across */
-            across: boolean;
-            /** Depth Mm */
-            depth_mm: number[];
-            /** Salt G Per Kg */
-            salt_g_per_kg: number[];
-            /** Tasted From G Per Kg */
-            tasted_from_g_per_kg: number;
+        SideOut: {
+            course: components["schemas"]["CourseOut"];
+            /** Mix */
+            mix: string[];
+            /** Name */
+            name: string;
+            piece: components["schemas"]["PieceOut"];
+            /** Sentence */
+            sentence: string;
         };
         /**
          * SourceOut
@@ -1882,6 +2099,7 @@ export interface components {
             /** Closed */
             closed: boolean;
             earliest: components["schemas"]["EdgeOut"];
+            good_enough: components["schemas"]["GoodEnoughOut"] | null;
             /** In Short */
             in_short: string;
             latest: components["schemas"]["EdgeOut"];
@@ -2464,6 +2682,153 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    compare_holds_api_hold_comparison_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComparisonQuestion"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    list_lessons_api_lessons_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    see_outcome_api_lessons__identity__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutcomeOut"];
                 };
             };
             /** @description Not Found */

@@ -1,6 +1,12 @@
 /** Key, fetcher and type of each resource in one value. */
 import { keepPreviousData, queryOptions } from '@tanstack/react-query'
-import { api, type CorrectionsQuestion, type Label, type SwapsQuestion } from './client'
+import {
+  api,
+  type ComparisonQuestion,
+  type CorrectionsQuestion,
+  type Label,
+  type SwapsQuestion,
+} from './client'
 
 export const batchesQuery = queryOptions({
   queryKey: ['batches'],
@@ -58,3 +64,18 @@ export const labelQuery = (label: Label) =>
     enabled: label.label.trim() !== '' || label.name.trim() !== '',
     placeholderData: keepPreviousData,
   })
+export const comparisonQuery = (question: ComparisonQuestion, enabled: boolean) =>
+  queryOptions({
+    queryKey: ['comparison', question],
+    queryFn: () => api.compared(question),
+    enabled,
+    placeholderData: keepPreviousData,
+    retry: false,
+  })
+export const lessonsQuery = queryOptions({
+  queryKey: ['lessons'],
+  queryFn: api.lessons,
+  staleTime: Infinity,
+})
+export const outcomeQuery = (identity: string, enabled: boolean) =>
+  queryOptions({ queryKey: ['outcome', identity], queryFn: () => api.outcome(identity), enabled })

@@ -5,13 +5,14 @@ import { useTheme } from './useTheme'
 const VIEWS = [
   { to: '/', name: 'Counter' },
   { to: '/pantry', name: 'Pantry' },
+  { to: '/learn', name: 'Learn' },
 ]
 
 /** The enamel strip of the views that are not a batch. */
 export function Header({ title, note }: { title: string; note?: string }) {
   const { theme, turn } = useTheme()
   const go = useNavigate()
-  useKeys({ b: () => void go('/'), p: () => void go('/pantry') })
+  useKeys({ b: () => void go('/'), p: () => void go('/pantry'), l: () => void go('/learn') })
   return (
     <header className="flex flex-wrap items-center gap-x-5 bg-band px-4 py-2 text-on-band wide:px-7">
       <p className="hidden font-slab text-xl wide:block">Vadouvan</p>

@@ -10,6 +10,7 @@ const KEYS = [
   ['u', 'undo the last change'],
   ['r', 'take it again'],
   ['p', 'the pantry'],
+  ['l', 'learn by guessing (not in a batch)'],
   ['b', 'back to the counter'],
   ['n', 'start a batch (on the counter)'],
   ['?', 'this list'],

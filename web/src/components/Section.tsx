@@ -1,3 +1,4 @@
+import { useId } from 'react'
 import { saltAt, type Profile } from '../lib/depth'
 import { depthAt, isRound, outline, type Drawn } from '../lib/outline'
 import type { System } from '../lib/units'
@@ -5,7 +6,8 @@ import { BONE_PX, BoneBelow, BoneCore, Cover, COVER_PX, Ruler, Scores, type Draw
 
 interface SectionProps {
   piece: DrawnPiece
-  salt?: (Profile & { across: boolean }) | null | undefined
+  /** What has gone in by the hour that is shown, and whether depth runs from the open face right through. */
+  course?: { profile: Profile; across: boolean } | null | undefined
   /** Space for the drawing of the cut itself, in px. */
   room: { width: number; height: number }
   system?: System
@@ -14,9 +16,9 @@ interface SectionProps {
 const MARGIN = 40
 const DOT_PX = 9
 const FULL_DOT_AT = 22
-/** The cut, cut through at its thickest place and true to scale, with a ruler; salt as dots that grow. */
-export function Section({ piece, salt, room, system = 'metric' }: SectionProps) {
-  const drawn = toDraw(piece, salt?.across ?? false, room)
+/** The cut, cut through at its thickest place and true to scale, with a ruler; salt as dots that grow, acid as slants, enzyme as waves. */
+export function Section({ piece, course, room, system = 'metric' }: SectionProps) {
+  const drawn = toDraw(piece, course?.across ?? false, room)
   const { width, height } = drawn
   const below = (drawn.boneFace ? BONE_PX : 0) + (drawn.coverBelow ? (COVER_PX[piece.cover] ?? 0) : 0)
   const path = outline(drawn)
@@ -29,7 +31,8 @@ export function Section({ piece, salt, room, system = 'metric' }: SectionProps) 
       aria-label={words(piece)}
     >
       <path d={path} fill="var(--flesh)" />
-      {salt && <Dots profile={salt} drawn={drawn} />}
+      {course && <Dots profile={course.profile} drawn={drawn} />}
+      {course && <Bands profile={course.profile} drawn={drawn} path={path} />}
       <Scores scores={piece.scores} drawn={drawn} />
       <Cover piece={piece} drawn={drawn} path={path} />
       <path d={path} fill="none" stroke="var(--ink)" strokeWidth="2" />
@@ -74,6 +77,61 @@ function words(piece: DrawnPiece): string {
     parts.push(`${piece.cover} ${piece.cover_all_round ? 'all round' : 'on one side'}`)
   if (piece.scores.length > 0) parts.push('scored')
   return parts.join(', ')
+}
+
+/** A band this thin is still seen. */
+const LEAST_BAND_PX = 2.5
+
+/** The white band of acid as slants, the softened layer as waves, along every open face. */
+function Bands({ profile, drawn, path }: { profile: Profile; drawn: Drawn; path: string }) {
+  const id = useId()
+  return (
+    <g>
+      <defs>
+        <clipPath id={`${id}-meat`}>
+          <path d={path} />
+        </clipPath>
+        <pattern id={`${id}-acid`} width="6" height="6" patternUnits="userSpaceOnUse">
+          <path d="M0 6L6 0" stroke="var(--acid)" strokeWidth="2.2" />
+        </pattern>
+        <pattern id={`${id}-enzyme`} width="8" height="4" patternUnits="userSpaceOnUse">
+          <path d="M0 2q2 -3 4 0t4 0" fill="none" stroke="var(--enzyme)" strokeWidth="1.8" />
+        </pattern>
+      </defs>
+      <g clipPath={`url(#${id}-meat)`}>
+        <Band mm={profile.white_mm} drawn={drawn} path={path} look={`url(#${id}-acid)`} />
+        <Band mm={profile.soft_mm} drawn={drawn} path={path} look={`url(#${id}-enzyme)`} />
+      </g>
+    </g>
+  )
+}
+
+interface BandProps {
+  mm: number
+  drawn: Drawn
+  path: string
+  look: string
+}
+
+/** One band of a depth, on the faces that let the mix in. */
+function Band({ mm, drawn, path, look }: BandProps) {
+  if (mm < 0.05) return null
+  const { width, height } = drawn
+  const deep = Math.max(LEAST_BAND_PX, mm * drawn.scale)
+  const closedBelow = drawn.boneFace || drawn.coverBelow || drawn.across
+  if (drawn.shape === 'slab' && !isRound(drawn))
+    return (
+      <g fill={look}>
+        <rect width={width} height={deep} />
+        {!closedBelow && <rect y={height - deep} width={width} height={deep} />}
+      </g>
+    )
+  const open = closedBelow ? height - 3 : height + 9
+  return (
+    <svg x={-9} y={-9} width={width + 18} height={open + 9} viewBox={`-9 -9 ${width + 18} ${open + 9}`}>
+      <path d={path} fill="none" stroke={look} strokeWidth={deep * 2} />
+    </svg>
+  )
 }
 
 function Dots({ profile, drawn }: { profile: Profile; drawn: Drawn }) {

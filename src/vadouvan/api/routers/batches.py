@@ -36,8 +36,11 @@ def answer(kept: KeptBatch, here: Context) -> BatchOut:
 
 @router.get("")
 def list_batches(here: Here) -> list[BatchOut]:
-    """All batches in the order they were made, each with its judgement."""
-    return [answer(kept, here) for kept in here.batches.all()]
+    """All batches in the order they were made, each with its judgement but without its course through time."""
+    found = [answer(kept, here) for kept in here.batches.all()]
+    for batch in found:
+        batch.judgement.course = None
+    return found
 
 
 @router.post("", status_code=201)

@@ -128,6 +128,11 @@ class HoldBody(_Body):
     fridge: Text = ""
     goal: Text = ""
     salt_target: Text = ""
+    vacuum_school: Text = ""
+    turned: Text = ""
+    metal: Text = ""
+    open_air: Text = ""
+    readings: Text = ""
 
 
 class MealBody(_Body):

@@ -142,7 +142,7 @@ def _evened_out(case: HoldCase) -> Limit:
 
 def _enzyme(case: HoldCase) -> EnzymeTimes | None:
     balance = case.balance
-    strength = _strength(case, balance.enzyme_units.value, balance.ph, balance.salt_per_water, balance.mass_kg.value)
+    strength = softening_strength(case)
     times = enzyme_times(strength, case.cut.thickness_m, REFERENCE_C)
     first = balance.first
     if times is None:
@@ -151,6 +151,12 @@ def _enzyme(case: HoldCase) -> EnzymeTimes | None:
         return times.on(case.pace.hours_of_softening)
     alone = _strength(case, first.enzyme_units, first.ph, first.salt_per_water, first.mass_kg)
     return times.after(first.contact_s / 3600 * alone / strength).on(case.pace.hours_of_softening)
+
+
+def softening_strength(case: HoldCase) -> float:
+    """Strength of the live enzyme at the surface (neat fresh pineapple juice = 1)."""
+    balance = case.balance
+    return _strength(case, balance.enzyme_units.value, balance.ph, balance.salt_per_water, balance.mass_kg.value)
 
 
 def _strength(case: HoldCase, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:

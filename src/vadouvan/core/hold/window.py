@@ -44,12 +44,16 @@ class Edge:
 
 @dataclass(frozen=True)
 class Window:
-    """Earliest, best and latest; ``unreached`` is the aim that the latest hour cuts off."""
+    """Earliest, best and latest; ``unreached`` is the aim that the latest hour cuts off.
+
+    ``good_enough`` is the hour at which many cooks stop, where it lies inside and before best.
+    """
 
     earliest: Edge
     best: Edge
     latest: Edge
     unreached: Limit | None
+    good_enough: Limit | None = None
 
     @property
     def safe_earliest_h(self) -> float:
@@ -68,7 +72,9 @@ class Window:
 
     @property
     def best_told(self) -> str:
-        """The best hour."""
+        """The best hour; never told earlier than it opens."""
+        if self.best.hours <= self.safe_earliest_h * 1.01:
+            return self.earliest_told
         return hours_told(self.best.hours)
 
     @property
@@ -114,7 +120,9 @@ def _placed(earliest: Edge, best: Edge, latest: Edge, good_enough: Limit | None)
         best = Edge(opens, opens, max(opens, best.high_hours), limit, (best.limit, *best.others))
     low = min(max(best.low_hours, opens), best.hours)
     high = max(min(best.high_hours, latest.low_hours), best.hours)
-    return Window(earliest, Edge(best.hours, low, high, best.limit, best.others), latest, unreached)
+    inside = good_enough is not None and opens <= good_enough.hours < 0.9 * best.hours
+    placed = Edge(best.hours, low, high, best.limit, best.others)
+    return Window(earliest, placed, latest, unreached, good_enough if inside else None)
 
 
 def _instead(aim: Limit, latest: Edge, good_enough: Limit | None) -> Limit:

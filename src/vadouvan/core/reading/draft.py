@@ -7,15 +7,14 @@ from datetime import datetime, timedelta
 
 from vadouvan.core.clock.moment import local_moment, time_zone
 from vadouvan.core.clock.plan import Meal
-from vadouvan.core.constants import FRIDGE_ADVISED_C, FRIDGE_STOP_C, SALT_TARGET_KG_PER_KG
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Appetite, Occasion
-from vadouvan.core.draft import Draft, HoldSaid, MealSaid, OccasionSaid
+from vadouvan.core.draft import Draft, MealSaid, OccasionSaid
 from vadouvan.core.hold.hold import Goal, Hold
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.amount import Portion
-from vadouvan.core.mix.schools import Salting, spoon_target
 from vadouvan.core.reading.cut import read_cut
+from vadouvan.core.reading.hold import read_hold
 from vadouvan.core.reading.mix import MixReading, read_mix
 from vadouvan.core.reading.notes import Notes
 from vadouvan.core.said.quantity import LEAD, decimal, quantity, whole_number
@@ -68,7 +67,7 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Reading:
     return Reading(
         cut=cut,
         mix=mix,
-        hold=_hold(draft.hold, cut, mix.salting, notes),
+        hold=read_hold(draft.hold, cut, mix, notes),
         meal=_meal(draft.meal, notes, now),
         occasion=_occasion(draft.occasion, notes),
         notes=notes,
@@ -96,46 +95,7 @@ def _frozen_share(said: OccasionSaid, notes: Notes) -> float:
     return (share or 0.0) / 100
 
 
-# --- hold and meal -------------------------------------------------------------------------
-
-
-def _hold(said: HoldSaid, cut: Cut | None, salting: Salting, notes: Notes) -> Hold | None:
-    before = len(notes.problems)
-    fridge_c = _fridge(said, notes)
-    small = cut is None or cut.shape in ("cube", "strip") or cut.piece.far_m <= THROUGH_UP_TO_M
-    default: Goal = "through" if small else "surface"
-    goal = notes.choice(said.goal, GOALS, (default, default), "hold.goal")
-    target = _salt_target(said, salting, notes)
-    return Hold(fridge_c, goal, target) if len(notes.problems) == before else None
-
-
-def _fridge(said: HoldSaid, notes: Notes) -> float:
-    if not said.fridge:
-        return notes.assume("hold.fridge_c", DEFAULT_FRIDGE_C, f"{DEFAULT_FRIDGE_C:.0f} C")
-    accepted = (
-        f"A hold is judged from 0 to {FRIDGE_STOP_C.value:.0f} C; advised is at most {FRIDGE_ADVISED_C.value:.0f} C."
-    )
-    value = notes.attempt(
-        lambda: decimal(
-            said.fridge, field="hold.fridge_c", low=0, high=FRIDGE_STOP_C.value, units=("c", "°c"), accepted=accepted
-        )
-    )
-    return DEFAULT_FRIDGE_C if value is None else value
-
-
-def _salt_target(said: HoldSaid, salting: Salting, notes: Notes) -> float:
-    usual, words = SALT_TARGET_KG_PER_KG.value, "well seasoned"
-    if salting.school == "spoon_per_pound" and salting.spoon_salt is not None:
-        usual, words = spoon_target(salting.spoon_salt, salting.spoons), "from the spoon"
-    if not said.salt_target:
-        return notes.assume("hold.salt_target_g_per_kg", usual, f"{usual * 1000:.3g} g a kilogram, {words}")
-    accepted = "Write 0 to 30 grams of salt a kilogram of meat; 8 is lean, 10 to 15 well seasoned."
-    value = notes.attempt(
-        lambda: decimal(
-            said.salt_target, field="hold.salt_target_g_per_kg", low=0, high=30, units=("g", "g/kg"), accepted=accepted
-        )
-    )
-    return usual if value is None else value / 1000
+# --- meal ----------------------------------------------------------------------------------
 
 
 def _meal(said: MealSaid, notes: Notes, now: datetime) -> Meal | None:

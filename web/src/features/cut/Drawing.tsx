@@ -1,3 +1,4 @@
+import { profileAt } from '../../lib/depth'
 import type { Batch } from '../../api/client'
 import { Section } from '../../components/Section'
 import type { System } from '../../lib/units'
@@ -5,7 +6,7 @@ import { KeepCut } from './KeepCut'
 
 /** The section with its facts, in the units that the cook reads. */
 export function Drawing({ batch, system, onTurn }: { batch: Batch; system: System; onTurn: () => void }) {
-  const { piece, section, window } = batch.judgement
+  const { piece, course, window } = batch.judgement
   if (!piece) {
     return (
       <p className="rounded-md border-2 border-dashed border-rule p-8 text-center text-quiet">
@@ -20,7 +21,7 @@ export function Drawing({ batch, system, onTurn }: { batch: Batch; system: Syste
     <figure className="grid content-start justify-items-center gap-1 rounded-md border border-rule bg-raised px-4 pt-2 pb-3">
       <div className="flex w-full items-center justify-between gap-3">
         <figcaption className="font-slab text-lg">
-          {section && window ? `Cut through, at ${window.best.shown}` : 'Cut through'}
+          {course && window ? `Cut through, at ${window.best.shown}` : 'Cut through'}
         </figcaption>
         <button
           type="button"
@@ -30,7 +31,14 @@ export function Drawing({ batch, system, onTurn }: { batch: Batch; system: Syste
           {system === 'metric' ? 'in inches and pounds' : 'in mm and grams'}
         </button>
       </div>
-      <Section piece={piece} salt={section} room={{ width: 360, height: 160 }} system={system} />
+      <Section
+        piece={piece}
+        course={
+          course && window ? { profile: profileAt(course, window.best.hours), across: course.across } : null
+        }
+        room={{ width: 360, height: 160 }}
+        system={system}
+      />
       <dl className="grid w-full grid-cols-2 gap-x-6">
         <Fact name="meat" value={facts?.meat} />
         <Fact name="pieces" value={String(piece.pieces)} />
@@ -39,7 +47,7 @@ export function Drawing({ batch, system, onTurn }: { batch: Batch; system: Syste
       </dl>
       <div className="flex w-full items-center justify-between gap-3">
         <p className="text-[0.9rem] text-quiet">
-          {section ? 'Bigger dots, more salt.' : 'Salt shows once there is a mix.'}
+          {course ? 'Bigger dots, more salt.' : 'Salt shows once there is a mix.'}
         </p>
         <KeepCut batch={batch} />
       </div>

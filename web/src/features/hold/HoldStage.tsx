@@ -1,29 +1,33 @@
-import type { Batch, Draft } from '../../api/client'
-import { Choice } from '../../components/Choice'
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react'
+import { useState } from 'react'
+import type { Batch } from '../../api/client'
+import { ProfileCurve } from '../../components/ProfileCurve'
 import { Ribbon } from '../../components/Ribbon'
-import { Said } from '../../components/Said'
 import { Section } from '../../components/Section'
+import { profileAt } from '../../lib/depth'
 import { Working } from '../../components/Working'
-import { faultOf } from '../lanes'
+import { Answers, type AnswersProps } from './Answers'
+import { Limits } from './Limits'
+import { Through } from './Through'
+import { useBeside } from './useBeside'
+import { Vessel } from './Vessel'
 
-interface StageProps {
-  batch: Batch
-  draft: Draft
-  change: (typed: (draft: Draft) => Draft) => void
-}
+const DRAWERS = ['Answers', 'Limits', 'Vessel', 'Curve'] as const
 
-/** Hold: the judgement in a sentence, the window, and when the meal asks for the pull. */
-export function HoldStage({ batch, draft, change }: StageProps) {
+/** Hold: the judgement in a sentence, the window, the cut through time, and what sets each limit. */
+export function HoldStage({ batch, draft, change }: AnswersProps) {
   const { judgement } = batch
-  const { window, piece, section, figures } = judgement
-  const inMeat = figures['salt_in_meat_g_per_kg']
-  const left = figures['salt_left_g']
+  const { window, piece, course } = judgement
+  const [asked, setAsked] = useState<number>()
+  const hour = asked ?? window?.best.hours ?? 1
+  const beside = useBeside(draft, hour)
+  const other = beside.other?.judgement.course
   return (
-    <div className="grid gap-3">
-      <p className="font-slab text-[1.65rem] leading-tight" aria-live="polite">
+    <div className="grid gap-2">
+      <p className="font-slab text-[1.5rem] leading-tight" aria-live="polite">
         {judgement.sentence}
       </p>
-      {judgement.plan_says !== '' && <p className="text-[1.2rem] font-semibold">{judgement.plan_says}</p>}
+      {judgement.plan_says !== '' && <p className="text-[1.1rem] font-semibold">{judgement.plan_says}</p>}
       {window && !window.closed && (
         <Ribbon
           earliest={window.earliest}
@@ -33,137 +37,88 @@ export function HoldStage({ batch, draft, change }: StageProps) {
           closes={window.safe_latest_hours}
         />
       )}
-      <div className="grid gap-6 wide:grid-cols-[21rem_minmax(0,1fr)_25rem]">
-        {piece ? (
-          <figure>
-            <figcaption className="font-slab text-lg">
-              {window ? `at ${window.best.shown}` : 'the cut'}
-            </figcaption>
-            <Section piece={piece} salt={section} room={{ width: 270, height: 110 }} />
-            {inMeat && left && (
-              <p className="text-[0.95rem] text-quiet">
-                <b className="text-ink">
-                  <Working name="Salt in the meat" figure={inMeat}>
-                    {inMeat.shown}
-                  </Working>
-                </b>{' '}
-                in the meat by then,{' '}
-                <b className="text-ink">
-                  <Working name="Salt left behind" figure={left}>
-                    {left.shown}
-                  </Working>
-                </b>{' '}
-                stays in the bag.
-              </p>
-            )}
-          </figure>
-        ) : (
-          <p className="text-quiet">Nothing to draw yet.</p>
-        )}
-        <Limits batch={batch} />
-        <Questions batch={batch} draft={draft} change={change} />
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-6 wide:grid-cols-[minmax(0,1fr)_26rem]">
+        <div>
+          {course && piece ? (
+            <>
+              <Through
+                batch={batch}
+                course={course}
+                hour={hour}
+                onHour={setAsked}
+                choice={beside.choice}
+                onChoose={beside.setChoice}
+                trouble={beside.trouble}
+                other={beside.other}
+              />
+              {beside.choice.change === 'nothing' && <Settled batch={batch} />}
+            </>
+          ) : piece ? (
+            <Section piece={piece} room={{ width: 270, height: 110 }} />
+          ) : (
+            <p className="text-quiet">Nothing to draw yet.</p>
+          )}
+        </div>
+        <TabGroup defaultIndex={draft.meal.at === '' ? 0 : 1}>
+          <TabList className="flex flex-wrap gap-x-1 border-b-4 border-double border-rule">
+            {DRAWERS.map((name) => (
+              <Tab
+                key={name}
+                className="min-h-12 cursor-pointer rounded-t-md px-3 font-semibold text-quiet data-selected:bg-enamel data-selected:text-on-enamel"
+              >
+                {name}
+              </Tab>
+            ))}
+          </TabList>
+          <TabPanels className="pt-1 wide:max-h-[calc(100dvh-24rem)] wide:overflow-y-auto wide:pr-2">
+            <TabPanel>
+              <Answers batch={batch} draft={draft} change={change} />
+            </TabPanel>
+            <TabPanel>
+              <Limits batch={batch} />
+            </TabPanel>
+            <TabPanel>
+              <Vessel batch={batch} draft={draft} change={change} />
+            </TabPanel>
+            <TabPanel>
+              {course ? (
+                <ProfileCurve
+                  profile={profileAt(course, hour)}
+                  beside={other ? profileAt(other, hour) : undefined}
+                  tastedFrom={course.tasted_from_g_per_kg}
+                />
+              ) : (
+                <p className="text-quiet">The curve is drawn once there is a window.</p>
+              )}
+            </TabPanel>
+          </TabPanels>
+        </TabGroup>
       </div>
     </div>
   )
 }
 
-/** Each end of the window with the limit that sets it, and what else was near. */
-function Limits({ batch }: { batch: Batch }) {
-  const { window, figures } = batch.judgement
-  if (!window) return <div />
+/** Salt that is in by the best hour, and what stays behind. */
+function Settled({ batch }: { batch: Batch }) {
+  const { figures, window } = batch.judgement
+  const inMeat = figures['salt_in_meat_g_per_kg']
+  const left = figures['salt_left_g']
+  if (!inMeat || !left || !window) return null
   return (
-    <dl>
-      {(['earliest', 'best', 'latest'] as const).map((name) => {
-        const edge = window[name]
-        const figure = figures[`window.${name}`]
-        return (
-          <div key={name} className="border-b border-rule py-2">
-            <dt className="flex items-baseline justify-between gap-3">
-              <span className="text-quiet">{name}</span>
-              <span className="text-[1.35rem] font-bold">
-                {figure && (
-                  <Working name={name} figure={{ ...figure, shown: edge.shown }}>
-                    {edge.shown}
-                  </Working>
-                )}
-              </span>
-            </dt>
-            <dd>
-              {edge.says}
-              {figure?.band_shown && <span className="text-quiet"> (somewhere in {figure.band_shown})</span>}
-            </dd>
-          </div>
-        )
-      })}
-    </dl>
-  )
-}
-
-function Questions({ batch, draft, change }: StageProps) {
-  const { assumed } = batch.judgement
-  const hold = (part: Partial<Draft['hold']>) => {
-    change((was) => ({ ...was, hold: { ...was.hold, ...part } }))
-  }
-  const meal = (part: Partial<Draft['meal']>) => {
-    const time_zone = Intl.DateTimeFormat().resolvedOptions().timeZone
-    change((was) => ({ ...was, meal: { ...was.meal, ...part, time_zone: was.meal.time_zone || time_zone } }))
-  }
-  return (
-    <div className="[--questions:9rem]">
-      <Said
-        question="Meal on the table"
-        type="datetime-local"
-        value={draft.meal.at}
-        fault={faultOf(batch, 'meal.at')}
-        onType={(at) => {
-          meal({ at })
-        }}
-      />
-      <Said
-        question="From the mix to the table"
-        placeholder="such as 75 min"
-        value={draft.meal.lead}
-        assumed={assumed['meal.lead_min']}
-        fault={faultOf(batch, 'meal.lead_min')}
-        onType={(lead) => {
-          meal({ lead })
-        }}
-      />
-      <Said
-        question="Fridge, °C"
-        placeholder="not said"
-        inputMode="decimal"
-        value={draft.hold.fridge}
-        assumed={assumed['hold.fridge_c']}
-        fault={faultOf(batch, 'hold.fridge_c')}
-        onType={(fridge) => {
-          hold({ fridge })
-        }}
-      />
-      <Said
-        question="Salt you aim for, g/kg"
-        placeholder="not said"
-        inputMode="decimal"
-        value={draft.hold.salt_target}
-        assumed={assumed['hold.salt_target_g_per_kg']}
-        fault={faultOf(batch, 'hold.salt_target_g_per_kg')}
-        onType={(salt_target) => {
-          hold({ salt_target })
-        }}
-      />
-      <Choice
-        question="Season"
-        value={draft.hold.goal}
-        assumedValue={assumed['hold.goal']}
-        options={[
-          { value: 'surface', label: 'the outside' },
-          { value: 'through', label: 'all through' },
-        ]}
-        fault={faultOf(batch, 'hold.goal')}
-        onChoose={(goal) => {
-          hold({ goal })
-        }}
-      />
-    </div>
+    <p className="border-t border-rule pt-1 text-[0.95rem] text-quiet">
+      At {window.best.shown}{' '}
+      <b className="text-ink">
+        <Working name="Salt in the meat" figure={inMeat}>
+          {inMeat.shown}
+        </Working>
+      </b>{' '}
+      are in the meat,{' '}
+      <b className="text-ink">
+        <Working name="Salt left behind" figure={left}>
+          {left.shown}
+        </Working>
+      </b>{' '}
+      stays in the bag.
+    </p>
   )
 }

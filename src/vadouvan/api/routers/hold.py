@@ -1,0 +1,35 @@
+"""Questions about the hold of a draft."""
+
+from __future__ import annotations
+
+from fastapi import APIRouter
+from pydantic import BaseModel
+
+from vadouvan.api.context import Here
+from vadouvan.api.schemas.hold import ComparisonQuestion
+from vadouvan.core.asking.comparing import compared
+from vadouvan.formats.judgement import JudgementOut, judgement_out
+
+router = APIRouter(prefix="/api/hold", tags=["hold"])
+
+
+class ComparisonOut(BaseModel):
+    """The other hold, judged, and how it differs."""
+
+    judgement: JudgementOut
+    says: list[str]
+
+
+@router.post("/comparison")
+def compare_holds(question: ComparisonQuestion, here: Here) -> ComparisonOut:
+    """The same batch with one thing changed."""
+    kitchen = here.kitchen
+    found = compared(
+        question.draft.to_core(),
+        kitchen,
+        now=here.now(),
+        change=question.change,
+        value=question.value,
+        at_h=question.at_h,
+    )
+    return ComparisonOut(judgement=judgement_out(found.judgement, kitchen), says=list(found.says))

@@ -1,0 +1,79 @@
+"""Guided examples: guess first, then see what the model works out."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from fastapi import APIRouter, Path
+from pydantic import BaseModel
+
+from vadouvan.api.context import Here
+from vadouvan.core.lessons import LESSONS, Held, outcome
+from vadouvan.errors import NotKept
+from vadouvan.formats.course_out import CourseOut, course_out
+from vadouvan.formats.cut_out import PieceOut, piece_out
+
+router = APIRouter(prefix="/api/lessons", tags=["lessons"])
+
+
+class LessonOut(BaseModel):
+    """A question with its options."""
+
+    id: str
+    title: str
+    asks: str
+    options: list[str]
+
+
+class SideOut(BaseModel):
+    """One of the two holds of a lesson."""
+
+    name: str
+    mix: list[str]
+    piece: PieceOut
+    course: CourseOut
+    sentence: str
+
+
+class OutcomeOut(BaseModel):
+    """Which option is right and why, with both holds to look at from an hour on."""
+
+    right: int
+    says: str
+    hour: float
+    this: SideOut
+    other: SideOut
+
+
+@router.get("")
+def list_lessons() -> list[LessonOut]:
+    """All guided examples, without their answers."""
+    return [
+        LessonOut(id=lesson.id, title=lesson.title, asks=lesson.asks, options=list(lesson.options))
+        for lesson in LESSONS.values()
+    ]
+
+
+@router.get("/{identity}")
+def see_outcome(identity: Annotated[str, Path(max_length=64)], here: Here) -> OutcomeOut:
+    """What the model works out for a guided example."""
+    lesson = LESSONS.get(identity)
+    if lesson is None:
+        raise NotKept("lesson", identity)
+    found = outcome(lesson, here.tables, now=here.now())
+    return OutcomeOut(
+        right=found.right, says=found.says, hour=lesson.hour, this=_side(found.this), other=_side(found.other)
+    )
+
+
+def _side(held: Held) -> SideOut:
+    cut = held.judgement.reading.cut
+    if cut is None:
+        raise ValueError(f"the lesson's {held.name} has no cut")
+    return SideOut(
+        name=held.name,
+        mix=[line.text for line in held.draft.mix],
+        piece=piece_out(cut),
+        course=course_out(held.course),
+        sentence=held.judgement.sentence,
+    )

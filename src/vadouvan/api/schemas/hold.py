@@ -1,0 +1,19 @@
+"""Questions about a hold."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from pydantic import BaseModel, Field
+
+from vadouvan.api.schemas.draft import DraftBody, Text
+from vadouvan.core.asking.comparing import Change
+
+
+class ComparisonQuestion(BaseModel):
+    """The same batch with one thing changed, looked at after so many hours."""
+
+    draft: DraftBody
+    change: Change
+    value: Text = ""
+    at_h: Annotated[float, Field(gt=0, le=2000, allow_inf_nan=False)] = 12.0

@@ -1,0 +1,102 @@
+"""What the vessel, the air, the turns and the fridge mean for a hold: remarks, warnings, and stops."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal
+
+from vadouvan.core.constants import (
+    FRIDGE_ADVISED_C,
+    FRIDGE_STOP_C,
+    METAL_ACID_PH,
+    OPEN_AIR_LOSS_KG_PER_M2_S,
+    UNTURNED_SHARE,
+    VACUUM_CLAIM,
+)
+from vadouvan.core.figure import number_told
+from vadouvan.core.hold.case import HoldCase
+from vadouvan.core.hold.hold import REACTIVE
+
+Kind = Literal["note", "warn", "stop"]
+
+
+@dataclass(frozen=True)
+class Remark:
+    """One remark with the source it rests on; a stop refuses the plan."""
+
+    id: str
+    kind: Kind
+    says: str
+    source: str
+
+
+def remarks_on(case: HoldCase, hours: float) -> list[Remark]:
+    """All remarks on a hold of so many hours."""
+    return [*_metal(case), *_fridge(case, hours), *_vacuum(case), *_turns(case), *_air(case, hours), *_jar(case, hours)]
+
+
+def _metal(case: HoldCase) -> Iterator[Remark]:
+    metal, ph = case.hold.metal, case.balance.ph
+    if metal in REACTIVE and ph is not None and ph < METAL_ACID_PH.value:
+        says = f"Acid takes up {metal}: use glass, stainless steel, food-grade plastic, or enamel without chips."
+        yield Remark("reactive", "stop", says, "fsis")
+
+
+def _fridge(case: HoldCase, hours: float) -> Iterator[Remark]:
+    warmest = max(degrees for hour, degrees in case.hold.course if hour <= hours)
+    if warmest > FRIDGE_STOP_C.value:
+        says = f"It was {number_told(warmest)} C at some time: too warm to go on. Cook it now or throw it away."
+        yield Remark("fridge-warm", "stop", says, "fsis")
+    elif warmest > FRIDGE_ADVISED_C.value:
+        says = (
+            f"{number_told(warmest)} C is warmer than the {FRIDGE_ADVISED_C.value:.0f} C advised at most: shorten it."
+        )
+        yield Remark("fridge-warm", "warn", says, "fsis")
+    else:
+        yield Remark("fridge", "note", "At or below 4 C (5 C in the UK and EU) all the time.", "fsis")
+
+
+def _vacuum(case: HoldCase) -> Iterator[Remark]:
+    if not case.hold.vacuum:
+        return
+    if case.hold.vacuum_claim:
+        says = f"Counted {VACUUM_CLAIM.value:.0f} times as fast because you chose that school: claimed, not derived."
+    else:
+        says = (
+            "A sealed bag does not push salt in: it wets every face with little mix. Days are no longer than unpacked."
+        )
+    yield Remark("vacuum", "note", says, "calibration")
+
+
+def _turns(case: HoldCase) -> Iterator[Remark]:
+    if not case.hold.turned and not case.hold.vacuum:
+        share = UNTURNED_SHARE.value
+        times = f"{1 / share**2:.1f} times as long"
+        says = f"Left lying, about {share:.0%} of the surface meets the mix, so salt takes {times}."
+        yield Remark("turns", "note", says, "calibration")
+
+
+def _air(case: HoldCase, hours: float) -> Iterator[Remark]:
+    if not case.hold.open_air:
+        return
+    lost = [
+        constant * case.cut.open_area_m2 * hours * 3600 / case.cut.meat_kg * 100
+        for constant in (OPEN_AIR_LOSS_KG_PER_M2_S.low, OPEN_AIR_LOSS_KG_PER_M2_S.high)
+    ]
+    low, high = (number_told(min(share, 30.0)) for share in lost)
+    says = (
+        f"Uncovered it dries by {low} to {high} % of its weight by then, at the surface first; wrapped by hardly any."
+    )
+    yield Remark("open-air", "note", says, "calibration")
+
+
+def _jar(case: HoldCase, hours: float) -> Iterator[Remark]:
+    """How sour the middle of a sour jar gets; the fridge all the way, whatever tradition says."""
+    if case.acid is None or case.balance.ph is None or case.balance.ph >= METAL_ACID_PH.value or hours < 24:
+        return
+    days = case.pace.hours_at(case.acid.tau_m2) / 24
+    core = case.acid.ph[:, -1]
+    ph = float(core[int(days.searchsorted(hours / 24).clip(0, len(core) - 1))])
+    says = f"By then the middle is at pH {ph:.1f}, within 0.2 or so. Keep it in the fridge throughout; acid is no cure."
+    yield Remark("jar", "note", says, "fda_food_code")

@@ -1,0 +1,94 @@
+"""A hold in words: what stands where at an hour, why not longer, why not now, how two holds differ."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from vadouvan.core.figure import hours_told, number_told
+from vadouvan.core.hold.course import HoldCourse
+from vadouvan.core.hold.modes import Array
+from vadouvan.core.hold.window import Window
+
+DEEP_ENOUGH_TO_TELL_M = 0.0001
+DIFFERS_BY = 0.05
+
+
+def told_at(course: HoldCourse, index: int) -> str:
+    """What salt, acid and softening have done by the hour of an index."""
+    parts = [f"{hours_told(float(course.hours[index]))}:"]
+    salt = float(course.average[index]) * 1000
+    if float(course.salt.max()) > 0:
+        through = course.seasoned_m[index] >= course.depths_m[-1] - 1e-9
+        depth = "right through" if through else f"{number_told(float(course.seasoned_m[index]) * 1000)} mm deep"
+        parts.append(f"salt is tasted {depth}, {number_told(salt)} g a kilogram on average;")
+    if course.white_m[index] >= DEEP_ENOUGH_TO_TELL_M:
+        parts.append(f"acid has whitened about {_roughly_mm(float(course.white_m[index]))};")
+    if course.soft_m[index] >= DEEP_ENOUGH_TO_TELL_M:
+        parts.append(f"live enzyme has softened about {_roughly_mm(float(course.soft_m[index]))};")
+    parts.append(f"{number_told(float(course.left_kg[index]) * 1000)} g of salt is still outside.")
+    return " ".join(parts)
+
+
+def _roughly_mm(depth_m: float) -> str:
+    """A depth that is known within a factor of two."""
+    low, high = depth_m * 1000 / 1.5, depth_m * 1000 * 1.5
+    return f"{number_told(low)} to {number_told(high)} mm"
+
+
+def why_not_longer(window: Window) -> str:
+    """What ends it, and what would come next."""
+    latest = window.latest
+    later = sorted((one for one in latest.others if one.hours < 24 * 30), key=lambda one: one.hours)
+    ends = _with_hour(latest.limit.says, f"by about {hours_told(latest.hours, 'down')}", latest.limit.hours)
+    if not later:
+        return f"Why not longer? {_capital(ends)}."
+    following = _with_hour(later[0].says, f"at about {hours_told(later[0].hours)}", later[0].hours)
+    return f"Why not longer? {_capital(ends)}. Next would be: {following}."
+
+
+def _with_hour(says: str, when: str, hours: float) -> str:
+    """The words of a limit with its hour, unless they name it already."""
+    return says if hours_told(hours) in says else f"{says} {when}"
+
+
+def why_not_now(window: Window) -> str:
+    """What has not happened yet before it opens, and before it is best."""
+    best = window.best
+    words = f"Why not now? {_capital(window.earliest.limit.says)}: that takes {window.earliest_told}."
+    if best.limit.id not in ("earliest", "before_latest"):
+        words += f" {_capital(best.limit.says)} at about {window.best_told}."
+    return words
+
+
+def differences(this: tuple[Window, HoldCourse], other: tuple[Window, HoldCourse], hours: float) -> list[str]:
+    """How another hold differs from this one: its window, what ends it, salt and bands at an hour."""
+    (window, course), (window_b, course_b) = this, other
+    found = []
+    for name, was, now in (
+        ("opens", window.earliest_told, window_b.earliest_told),
+        ("is best", window.best_told, window_b.best_told),
+        ("ends", window.latest_told, window_b.latest_told),
+    ):
+        if was != now:
+            found.append(f"It {name} at {now} instead of {was}.")
+    if window.latest.limit.id != window_b.latest.limit.id:
+        found.append(f"{_capital(window_b.latest.limit.says)} ends it, no longer {window.latest.limit.says}.")
+    at = hours_told(hours)
+    for what, unit, was_g, now_g in (
+        ("salt on average", "g a kilogram", _at(course, course.average, hours), _at(course_b, course_b.average, hours)),
+        ("the middle", "g a kilogram", _at(course, course.middle, hours), _at(course_b, course_b.middle, hours)),
+        ("the white band", "mm", _at(course, course.white_m, hours), _at(course_b, course_b.white_m, hours)),
+        ("the softened layer", "mm", _at(course, course.soft_m, hours), _at(course_b, course_b.soft_m, hours)),
+    ):
+        told, told_b = number_told(was_g * 1000), number_told(now_g * 1000)
+        if told != told_b and abs(was_g - now_g) > DIFFERS_BY * max(was_g, now_g):
+            found.append(f"At {at} {what} is {told_b} {unit} instead of {told}.")
+    return found or ["Nothing that could be told apart."]
+
+
+def _at(course: HoldCourse, values: Array, hours: float) -> float:
+    return float(np.interp(hours, course.hours, values))
+
+
+def _capital(text: str) -> str:
+    return text[:1].upper() + text[1:]

@@ -1,0 +1,60 @@
+"""A hold through time for programs and for the page: salt by depth and hour, bands, remarks, comparisons."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+
+from pydantic import BaseModel
+
+from vadouvan.core.figure import hours_told
+from vadouvan.core.hold.course import HoldCourse
+from vadouvan.core.hold.telling import told_at
+
+
+class CourseOut(BaseModel):
+    """Per hour: salt by depth, mean, middle, salt outside, depth of seasoning, white band and softening."""
+
+    hours: list[float]
+    hours_shown: list[str]
+    depth_mm: list[float]
+    salt_g_per_kg: list[list[float]]
+    average_g_per_kg: list[float]
+    middle_g_per_kg: list[float]
+    left_g: list[float]
+    seasoned_mm: list[float]
+    white_mm: list[float]
+    soft_mm: list[float]
+    says: list[str]
+    tasted_from_g_per_kg: float
+    across: bool
+
+
+class RemarkOut(BaseModel):
+    """A remark on the hold; ``kind`` is note, warn or stop."""
+
+    id: str
+    kind: str
+    says: str
+
+
+def course_out(course: HoldCourse) -> CourseOut:
+    """A course as data, rounded to what a drawing needs."""
+    return CourseOut(
+        hours=_rounded(course.hours, 1.0),
+        hours_shown=[hours_told(float(hour)) for hour in course.hours],
+        depth_mm=_rounded(course.depths_m, 1000.0),
+        salt_g_per_kg=[_rounded(row, 1000.0) for row in course.salt],
+        average_g_per_kg=_rounded(course.average, 1000.0),
+        middle_g_per_kg=_rounded(course.middle, 1000.0),
+        left_g=_rounded(course.left_kg, 1000.0),
+        seasoned_mm=_rounded(course.seasoned_m, 1000.0),
+        white_mm=_rounded(course.white_m, 1000.0),
+        soft_mm=_rounded(course.soft_m, 1000.0),
+        says=[told_at(course, index) for index in range(len(course.hours))],
+        tasted_from_g_per_kg=course.tasted * 1000,
+        across=course.across,
+    )
+
+
+def _rounded(values: Iterable[float], factor: float) -> list[float]:
+    return [round(float(value) * factor, 3) for value in values]

@@ -1,0 +1,80 @@
+import type { Batch, Draft } from '../../api/client'
+import { Choice } from '../../components/Choice'
+import { Said } from '../../components/Said'
+import { faultOf } from '../lanes'
+
+export interface AnswersProps {
+  batch: Batch
+  draft: Draft
+  change: (typed: (draft: Draft) => Draft) => void
+}
+
+/** When the meal is, how cold the fridge, what for. */
+export function Answers({ batch, draft, change }: AnswersProps) {
+  const { assumed } = batch.judgement
+  const hold = (part: Partial<Draft['hold']>) => {
+    change((was) => ({ ...was, hold: { ...was.hold, ...part } }))
+  }
+  const meal = (part: Partial<Draft['meal']>) => {
+    const time_zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+    change((was) => ({ ...was, meal: { ...was.meal, ...part, time_zone: was.meal.time_zone || time_zone } }))
+  }
+  return (
+    <div className="[--questions:9rem]">
+      <Said
+        question="Meal on the table"
+        type="datetime-local"
+        value={draft.meal.at}
+        fault={faultOf(batch, 'meal.at')}
+        onType={(at) => {
+          meal({ at })
+        }}
+      />
+      <Said
+        question="From the mix to the table"
+        placeholder="such as 75 min"
+        value={draft.meal.lead}
+        assumed={assumed['meal.lead_min']}
+        fault={faultOf(batch, 'meal.lead_min')}
+        onType={(lead) => {
+          meal({ lead })
+        }}
+      />
+      <Said
+        question="Fridge, °C"
+        placeholder="not said"
+        inputMode="decimal"
+        value={draft.hold.fridge}
+        assumed={assumed['hold.fridge_c']}
+        fault={faultOf(batch, 'hold.fridge_c')}
+        onType={(fridge) => {
+          hold({ fridge })
+        }}
+      />
+      <Said
+        question="Salt you aim for, g/kg"
+        placeholder="not said"
+        inputMode="decimal"
+        value={draft.hold.salt_target}
+        assumed={assumed['hold.salt_target_g_per_kg']}
+        fault={faultOf(batch, 'hold.salt_target_g_per_kg')}
+        onType={(salt_target) => {
+          hold({ salt_target })
+        }}
+      />
+      <Choice
+        question="Season"
+        value={draft.hold.goal}
+        assumedValue={assumed['hold.goal']}
+        options={[
+          { value: 'surface', label: 'the outside' },
+          { value: 'through', label: 'all through' },
+        ]}
+        fault={faultOf(batch, 'hold.goal')}
+        onChoose={(goal) => {
+          hold({ goal })
+        }}
+      />
+    </div>
+  )
+}

@@ -1,0 +1,45 @@
+import type { Batch } from '../../api/client'
+import { Working } from '../../components/Working'
+
+/** Each end of the window with the limit that sets it; why not longer, why not now. */
+export function Limits({ batch }: { batch: Batch }) {
+  const { window, figures, why_not_longer: longer, why_not_now: sooner } = batch.judgement
+  if (!window) return <p className="text-quiet">There is no window yet.</p>
+  return (
+    <>
+      <dl>
+        {(['earliest', 'best', 'latest'] as const).map((name) => {
+          const edge = window[name]
+          const figure = figures[`window.${name}`]
+          return (
+            <div key={name} className="border-b border-rule py-1.5">
+              <dt className="flex items-baseline justify-between gap-3">
+                <span className="text-quiet">{name}</span>
+                <span className="text-[1.3rem] font-bold">
+                  {figure && (
+                    <Working name={name} figure={{ ...figure, shown: edge.shown }}>
+                      {edge.shown}
+                    </Working>
+                  )}
+                </span>
+              </dt>
+              <dd className="leading-snug">
+                {edge.says}
+                {figure?.band_shown && (
+                  <span className="text-quiet"> (somewhere in {figure.band_shown})</span>
+                )}
+              </dd>
+            </div>
+          )
+        })}
+      </dl>
+      {window.good_enough !== null && (
+        <p className="border-b border-rule py-1.5">
+          <b>Good enough at {window.good_enough.shown}:</b> {window.good_enough.says}; many cooks stop there.
+        </p>
+      )}
+      <p className="pt-1.5">{longer}</p>
+      <p className="pt-1">{sooner}</p>
+    </>
+  )
+}

@@ -1,0 +1,98 @@
+import { Pick } from '../../components/Pick'
+import { Said } from '../../components/Said'
+import { faultOf } from '../lanes'
+import type { AnswersProps } from './Answers'
+
+const CONTAINERS = [
+  { value: 'bag', label: 'a bag in a bowl' },
+  { value: 'tub', label: 'a tub' },
+  { value: 'jar', label: 'a jar' },
+  { value: 'vacuum', label: 'a vacuum bag' },
+  { value: 'tray', label: 'a tray' },
+]
+const METALS = [
+  { value: 'none', label: 'no metal' },
+  { value: 'stainless', label: 'stainless steel' },
+  { value: 'aluminium', label: 'aluminium' },
+  { value: 'copper', label: 'copper' },
+  { value: 'iron', label: 'bare iron' },
+  { value: 'galvanised', label: 'galvanised' },
+]
+const TURNS = [
+  { value: 'turned', label: 'turned now and then' },
+  { value: 'left', label: 'left lying' },
+]
+const AIR = [
+  { value: 'wrapped', label: 'wrapped or closed' },
+  { value: 'open', label: 'uncovered' },
+]
+const SCHOOLS = [
+  { value: 'contact', label: 'better contact, no faster' },
+  { value: 'faster', label: 'faster: claimed' },
+]
+const MARK = { note: '', warn: '▲ Mind: ', stop: '✕ Not so: ' } as const
+const LOOK = { note: '', warn: 'text-warn', stop: 'text-stop font-semibold' } as const
+
+/** What it lies in, whether it is turned and covered, how warm it was; and what that means. */
+export function Vessel({ batch, draft, change }: AnswersProps) {
+  const { assumed, remarks } = batch.judgement
+  const hold = (part: Partial<typeof draft.hold>) => {
+    change((was) => ({ ...was, hold: { ...was.hold, ...part } }))
+  }
+  const pick = (
+    question: string,
+    field: 'metal' | 'turned' | 'open_air' | 'vacuum_school',
+    options: typeof AIR,
+  ) => (
+    <Pick
+      question={question}
+      value={draft.hold[field]}
+      assumedValue={assumed[`hold.${field}`]}
+      options={options}
+      fault={faultOf(batch, `hold.${field}`)}
+      onPick={(value) => {
+        hold({ [field]: value })
+      }}
+    />
+  )
+  return (
+    <div>
+      <div className="grid grid-cols-2 gap-x-4">
+        <Pick
+          question="It lies in"
+          value={draft.quantity.container}
+          assumedValue={assumed['quantity.container']}
+          options={CONTAINERS}
+          fault={faultOf(batch, 'quantity.container')}
+          onPick={(container) => {
+            change((was) => ({ ...was, quantity: { ...was.quantity, container } }))
+          }}
+        />
+        {pick('made of', 'metal', METALS)}
+        {draft.quantity.container === 'vacuum'
+          ? pick('A vacuum is', 'vacuum_school', SCHOOLS)
+          : pick('and is', 'turned', TURNS)}
+        {pick('and', 'open_air', AIR)}
+      </div>
+      <Said
+        question="Temperatures noted since contact"
+        stack
+        value={draft.hold.readings}
+        placeholder="0 h 4 C, 6 h 9 C, 7 h 4 C"
+        hint="empty: the fridge as above all the time"
+        fault={faultOf(batch, 'hold.readings')}
+        onType={(readings) => {
+          hold({ readings })
+        }}
+      />
+      <ul className="mt-1 grid gap-1 border-t border-rule pt-1" aria-label="What that means">
+        {remarks.map((remark) => (
+          <li key={remark.id} className={LOOK[remark.kind as keyof typeof LOOK]}>
+            {MARK[remark.kind as keyof typeof MARK]}
+            {remark.says}
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

@@ -1,10 +1,12 @@
-"""Speed as ratios: the salt model against scipy's stiff solver at the same accuracy, in one run."""
+"""Speed as ratios, medians of many runs on one core: ``make bench``. Each line names what it compares with."""
 
 from __future__ import annotations
 
+import math
 import statistics
 import time
 from collections.abc import Callable
+from typing import Literal
 
 import numpy as np
 from scipy.integrate import solve_ivp
@@ -12,13 +14,25 @@ from scipy.optimize import minimize
 
 from tests.drafts import judged, of_kind
 from tests.mixes import portions
+from tests.reference.crank import uptake
 from vadouvan.core.cut.shape import Path, slab
 from vadouvan.core.hold import modes
+from vadouvan.core.hold.acid import acid_course
 from vadouvan.core.hold.salt import Contact, salt_course
+from vadouvan.core.hold.temperature import salt_diffusivity
+from vadouvan.core.mix.acidity import Solution
 from vadouvan.core.mix.rounding import in_measures
 from vadouvan.core.mix.solver import PULL, Aims, aim_rows, solve
 
 RUNS = 25
+Method = Literal["BDF", "Radau", "LSODA"]
+SLAB = Path(0.0, 0.0127)
+NODES, TIMES = 100, 200
+FIFTEEN = (
+    "20 g soy sauce", "6 g salt", "20 g honey", "30 g lemon juice", "15 g mustard", "40 g olive oil", "20 g garlic",
+    "10 g ginger", "15 g white miso", "100 g yoghurt", "8 g fish sauce", "10 g sugar", "20 g cider vinegar",
+    "2 g black pepper", "15 g tomato paste",
+)  # fmt: skip
 
 
 def median_ms(work: Callable[[], object], runs: int = RUNS) -> float:
@@ -31,8 +45,19 @@ def median_ms(work: Callable[[], object], runs: int = RUNS) -> float:
     return statistics.median(times)
 
 
-def stepped(cells: int) -> Callable[[], object]:
-    """The same slab in a bath, stepped by BDF on the same graded grid."""
+def history(cells: int, hours: float = 72.0, *, cold: bool = False) -> tuple[np.ndarray, np.ndarray]:
+    """Times [Fo] and uptake over final uptake of a 25.4 mm slab in as much water, through so many hours at 4 C."""
+    if cold:
+        modes._modes.cache_clear()
+    found = modes.modes_of(SLAB, 1.0, cells)
+    last = salt_diffusivity(4.0, "red") * hours * 3600 / SLAB.length_m**2
+    fo = np.linspace(last / TIMES, last, TIMES)
+    states = found.states(np.append(np.zeros(cells), 1.0), fo)
+    return fo, states[:, :-1] @ found.grid.volumes / 0.5
+
+
+def stepped(cells: int, method: str) -> tuple[np.ndarray, np.ndarray]:
+    """The same by one of scipy's stiff solvers on the same graded grid."""
     grid = modes.graded_grid(0.0, cells)
     inner = 1 / np.diff(grid.centres)
     surface = 1 / (1 - grid.centres[-1])
@@ -41,16 +66,59 @@ def stepped(cells: int) -> Callable[[], object]:
         flux = np.concatenate(([0.0], inner * np.diff(c[:-1]), [surface * (c[-1] - c[-2])]))
         return np.append(np.diff(flux) / grid.volumes, -flux[-1])
 
+    fo, _ = history(cells)
     start = np.append(np.zeros(cells), 1.0)
-    fo = np.geomspace(1e-4, 2, 200)
-    return lambda: solve_ivp(change, (0, 2), start, method="BDF", t_eval=fo, rtol=1e-6, atol=1e-8)
+    span = (0.0, float(fo[-1]))
+    found = solve_ivp(change, span, start, method, t_eval=fo, rtol=1e-6, atol=1e-8)  # type: ignore[call-overload]
+    return fo, found.y[:-1].T @ grid.volumes / 0.5
 
 
-FIFTEEN = (
-    "20 g soy sauce", "6 g salt", "20 g honey", "30 g lemon juice", "15 g mustard", "40 g olive oil", "20 g garlic",
-    "10 g ginger", "15 g white miso", "100 g yoghurt", "8 g fish sauce", "10 g sugar", "20 g cider vinegar",
-    "2 g black pepper", "15 g tomato paste",
-)  # fmt: skip
+def worst_error(fo: np.ndarray, ours: np.ndarray) -> float:
+    """Largest error of an uptake against the analytic series, from ten minutes on."""
+    return max(abs(float(value) - uptake("slab", 1.0, float(time))) for time, value in zip(fo, ours, strict=True))
+
+
+def print_salt() -> None:
+    """A 72 h history, its error, the stiff solvers at the same error, and how cost grows."""
+    cold_ms, kept_ms = median_ms(lambda: history(NODES, cold=True)), median_ms(lambda: history(NODES))
+    error = worst_error(*history(NODES))
+    print(
+        f"salt, 72 h, {NODES} nodes, {TIMES} times: {cold_ms:.2f} ms, {kept_ms:.2f} with kept modes; error {error:.0e}"
+    )
+    methods: tuple[Method, ...] = ("BDF", "Radau", "LSODA")
+    for method in methods:
+        runs = 3 if method != "LSODA" else 7
+        theirs_ms = median_ms(lambda method=method: stepped(NODES, method), runs)  # type: ignore[misc]
+        other = worst_error(*stepped(NODES, method))
+        ratios = f"{theirs_ms / cold_ms:.0f} times as long ({theirs_ms / kept_ms:.0f} with kept modes)"
+        print(f"  scipy {method:5}: {theirs_ms:6.0f} ms, {ratios}; error {other:.0e}")
+    by_nodes = ", ".join(f"{n}: {median_ms(lambda n=n: history(n, cold=True)):.1f}" for n in (30, 60, 120, 240))  # type: ignore[misc]
+    by_hours = ", ".join(f"{h}: {median_ms(lambda h=h: history(NODES, h)):.2f}" for h in (12, 72, 432))  # type: ignore[misc]
+    print(f"  ms by nodes {by_nodes}; by hours {by_hours}: hours cost nothing, nodes about their square")
+
+
+def print_acid() -> None:
+    """Salt and acid together."""
+    piece = slab(0.024, open_faces=2, volume_m3=1e-3)
+    contact = Contact(0.012, 0.4, 0.73, piece.open_area_m2)
+    vinegar = Solution({"acetic": 0.877}, 0.0)
+
+    def both() -> object:
+        modes._modes.cache_clear()
+        return salt_course(piece, contact), acid_course(piece, "poultry", 0.75, vinegar, 0.5)
+
+    print(f"salt with acid: {median_ms(both):.1f} ms")
+
+
+def print_judgement() -> None:
+    """Whole judgements, and their growth with pieces."""
+    draft = of_kind("beef_sirloin", "1 kg", "slab", "25 mm", "12 g salt", "300 g yoghurt", "20 g honey")
+    sour = of_kind("chicken_breast", "1 kg", "slab", "24 mm", "12 g salt", "300 g cider vinegar")
+    plain_ms, sour_ms = median_ms(lambda: judged(draft)), median_ms(lambda: judged(sour))
+    print(f"whole judgement with its band: {plain_ms:.1f} ms, a sour one {sour_ms:.1f} ms")
+    many = [of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", pieces=str(n)) for n in (35, 36)]
+    pieces_ms = [median_ms(lambda draft=draft: judged(draft)) for draft in many]  # type: ignore[misc]
+    print(f"  35 pieces {pieces_ms[0]:.1f} ms, 36 pieces {pieces_ms[1]:.1f} ms: one stands for all")
 
 
 def print_solver() -> None:
@@ -68,29 +136,18 @@ def print_solver() -> None:
         return float(np.sum((rows @ amounts - wanted) ** 2) + PULL * np.sum(((amounts - start) / scale) ** 2))
 
     general_ms = median_ms(lambda: minimize(miss, start, bounds=[(0, None)] * len(mix), method="L-BFGS-B"), 5)
-    print(f"solver, 15 ingredients, 4 aims:   {solve_ms:.2f} ms; in whole measures {round_ms:.1f} ms more")
-    print(f"scipy L-BFGS-B on the same:       {general_ms:.1f} ms, {general_ms / solve_ms:.0f} times as long")
+    print(f"solver, 15 ingredients, 4 aims: {solve_ms:.2f} ms; in whole measures {round_ms:.1f} ms more")
+    print(f"  scipy L-BFGS-B: {general_ms:.1f} ms, {general_ms / solve_ms:.0f} times as long")
 
 
 def main() -> None:
     """Print the table."""
-    piece = slab(0.025, open_faces=2, volume_m3=1e-3)
-    contact = Contact(0.012, 0.4, 0.73, piece.open_area_m2)
-
-    def cold() -> object:
-        modes._modes.cache_clear()
-        return salt_course(piece, contact)
-
-    warm_ms = median_ms(lambda: salt_course(piece, contact))
-    cold_ms = median_ms(cold)
-    stiff_ms = median_ms(stepped(modes.CELLS), 5)
-    draft = of_kind("beef_sirloin", "1 kg", "slab", "25 mm", "12 g salt", "300 g yoghurt", "20 g honey")
-    judge_ms = median_ms(lambda: judged(draft))
-    modes.modes_of(Path(0.0, 1.0), 1.0)
-    print(f"salt course, 60 cells, 260 times: {cold_ms:.2f} ms cold, {warm_ms:.2f} ms with kept modes")
-    print(f"scipy BDF on the same grid:       {stiff_ms:.1f} ms, {stiff_ms / cold_ms:.0f} times as long")
+    print_salt()
+    print_acid()
+    print_judgement()
     print_solver()
-    print(f"whole judgement with its band:    {judge_ms:.1f} ms, {judge_ms / cold_ms:.1f} salt courses")
+    if math.isnan(worst_error(*history(NODES))):
+        raise SystemExit("The salt history is no number.")
 
 
 if __name__ == "__main__":

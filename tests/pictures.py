@@ -13,13 +13,19 @@ from playwright.sync_api import sync_playwright
 from tests.browser.support import ARGUMENTS, LAPTOP, PHONE, ROOT, Kitchen, chromium
 
 # What is opened before the picture is taken: role and name, one after the other.
-OPENED: dict[str, tuple[tuple[Literal["tab", "radio"], str], ...]] = {"taste": (("tab", "Taste"), ("radio", "sour"))}
+OPENED: dict[str, tuple[tuple[Literal["tab", "radio", "button", "option"], str], ...]] = {
+    "taste": (("tab", "Taste"), ("radio", "sour")),
+    "beside": (("button", "beside it"), ("option", "its fruit heat-treated")),
+    "learn": (("button", "Acid or salt"), ("radio", "the salt, several times")),
+}
 VIEWS = {
     "counter": ("/", LAPTOP),
     "cut": ("/batch/{Slip skewers}/cut", LAPTOP),
     "mix": ("/batch/{Saturday legs}/mix", LAPTOP),
     "taste": ("/batch/{Slip skewers}/mix", LAPTOP),
-    "hold": ("/batch/{Quick flank}/hold", LAPTOP),
+    "hold": ("/batch/{Saturday legs}/hold", LAPTOP),
+    "beside": ("/batch/{Quick flank}/hold", LAPTOP),
+    "learn": ("/learn", LAPTOP),
     "pantry": ("/pantry", LAPTOP),
     "phone": ("/batch/{Saturday legs}/mix", PHONE),
 }

@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from vadouvan.core.constants import SATURATION_KG_PER_KG_WATER, VISIBLE_SALT_KG_PER_KG_WATER
 from vadouvan.core.cut.shape import Path, Piece, cube, slab
 from vadouvan.core.hold.modes import Modes, modes_of
-from vadouvan.core.hold.salt import Contact, SaltCourse, salt_course
+from vadouvan.core.hold.salt import Contact, EarlierContact, SaltCourse, salt_course
 from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity
 
 WATER = 0.75
@@ -141,3 +141,34 @@ class Temperature(unittest.TestCase):
     def test_enzyme_doubles_about_every_ten_degrees(self) -> None:
         """Q10 about 2: common practice, no source."""
         self.assertAlmostEqual(enzyme_pace(14) / enzyme_pace(4), 2.0, delta=0.15)
+
+
+class TwoContacts(unittest.TestCase):
+    """Salt first, the rest of the mix later."""
+
+    def test_nothing_is_lost_between_them(self) -> None:
+        """In the meat and outside add up to all of the salt, from the second contact on."""
+        piece = slab(0.025, open_faces=2, volume_m3=1e-3)
+        first = Contact(0.012, 0.0, 0.73, piece.open_area_m2)
+        both = Contact(0.016, 0.3, 0.73, piece.open_area_m2)
+        course = salt_course(piece, both, EarlierContact(first, 2.4e-10 * 8 * 3600))
+        total = course.average * 0.73 + course.bath * both.outer_water_kg
+        self.assertLess(float(np.abs(total - 0.016).max()), 1e-9)
+
+    def test_it_begins_where_the_first_left_off(self) -> None:
+        """At the first instant the meat holds what eight hours of the rub alone had put in."""
+        piece = slab(0.025, open_faces=2, volume_m3=1e-3)
+        first = Contact(0.012, 0.1, 0.73, piece.open_area_m2)
+        tau = 2.4e-10 * 8 * 3600
+        alone = salt_course(piece, first)
+        after = salt_course(piece, Contact(0.012, 0.4, 0.73, piece.open_area_m2), EarlierContact(first, tau))
+        self.assertAlmostEqual(float(after.average[0]), float(np.interp(tau, alone.tau_m2, alone.average)), delta=2e-4)
+
+    def test_the_same_mix_twice_is_one_longer_contact(self) -> None:
+        """Four hours and then the same mix on: what eight hours in one go would do."""
+        piece = cube(0.03, blocked_faces=0)
+        contact = Contact(0.010, 0.3, 0.73, piece.open_area_m2 * 35)
+        tau = 2.4e-10 * 4 * 3600
+        whole, parts = salt_course(piece, contact), salt_course(piece, contact, EarlierContact(contact, tau))
+        at = float(np.interp(2 * tau, whole.tau_m2, whole.average))
+        self.assertAlmostEqual(float(np.interp(tau, parts.tau_m2, parts.average)), at, delta=2e-4 * at + 1e-6)

@@ -70,6 +70,8 @@ def _first_step(mix: MixReading, on_meat: Sequence[Portion], meat_kg: float) -> 
         return None
     alone = balance_of(lines, meat_kg)
     return FirstStep(
+        salt_kg=alone.salt_kg,
+        water_kg=alone.water_kg,
         enzyme_units=alone.enzyme_units.value,
         ph=alone.ph,
         salt_per_water=alone.salt_per_water,

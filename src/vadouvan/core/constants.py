@@ -174,6 +174,7 @@ ENZYME_DIFFUSIVITY = Constant(1e-11, 3e-12, 5e-11, "m2/s", "calibration", "ours"
 ACID_BAND_PH = Constant(4.4, 4.2, 4.6, "1", "calibration", "ours")
 ACID_BAND_PH_FISH = Constant(5.0, 4.8, 5.2, "1", "calibration", "ours")
 ACID_PH_EITHER_WAY = Constant(0.1, 0.1, 0.2, "1", "calibration", "ours")
+SUGAR_OVER_SALT = Constant(0.36, 0.30, 0.45, "1", "robinson_stokes", "derived")
 ACID_IONS_MOVE = Constant(0.3, 0.0, 1.0, "1", "calibration", "ours")
 ACID_FISH_FACTOR = Constant(2.5, 1.0, 5.0, "1", "calibration", "ours")
 ACID_BAND_RED_M = Constant(0.0030, 0.0015, 0.0060, "m", "calibration", "ours")

@@ -713,9 +713,11 @@ export interface components {
         };
         /**
          * ComparisonOut
-         * @description The other hold, judged, and how it differs.
+         * @description The other hold, judged, the hour at which to look at it, and how it differs.
          */
         ComparisonOut: {
+            /** At H */
+            at_h: number;
             judgement: components["schemas"]["JudgementOut"];
             /** Says */
             says: string[];
@@ -734,7 +736,7 @@ export interface components {
              * Change
              * @enum {string}
              */
-            change: "thickness" | "salt_target" | "scored" | "heat_treated" | "fridge" | "turned" | "vacuum" | "vacuum_faster";
+            change: "hour" | "thickness" | "salt_target" | "scored" | "heat_treated" | "fridge" | "turned" | "vacuum" | "vacuum_faster";
             draft: components["schemas"]["DraftBody"];
             /**
              * Value

@@ -14,9 +14,10 @@ router = APIRouter(prefix="/api/hold", tags=["hold"])
 
 
 class ComparisonOut(BaseModel):
-    """The other hold, judged, and how it differs."""
+    """The other hold, judged, the hour at which to look at it, and how it differs."""
 
     judgement: JudgementOut
+    at_h: float
     says: list[str]
 
 
@@ -32,4 +33,4 @@ def compare_holds(question: ComparisonQuestion, here: Here) -> ComparisonOut:
         value=question.value,
         at_h=question.at_h,
     )
-    return ComparisonOut(judgement=judgement_out(found.judgement, kitchen), says=list(found.says))
+    return ComparisonOut(judgement=judgement_out(found.judgement, kitchen), at_h=found.at_h, says=list(found.says))

@@ -8,21 +8,25 @@ from typing import Literal
 
 from vadouvan.core.asking.amounts import amounts_for
 from vadouvan.core.draft import Draft, LineSaid, StepSaid
-from vadouvan.core.hold.telling import differences
+from vadouvan.core.hold.telling import between_hours, differences
 from vadouvan.core.judge import Judgement, judge
 from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.said.quantity import CONTACT, quantity
 from vadouvan.errors import InputError
 
-Change = Literal["thickness", "salt_target", "scored", "heat_treated", "fridge", "turned", "vacuum", "vacuum_faster"]
+Change = Literal[
+    "hour", "thickness", "salt_target", "scored", "heat_treated", "fridge", "turned", "vacuum", "vacuum_faster"
+]
 SCORE_DEPTH_SHARE, SCORE_SPACING = 4, "20 mm"
 
 
 @dataclass(frozen=True)
 class Comparison:
-    """The other hold as a draft and judged, and how it differs, said from this one."""
+    """The other hold as a draft and judged, the hour at which it is looked at, and how it differs from this one."""
 
     draft: Draft
     judgement: Judgement
+    at_h: float
     says: tuple[str, ...]
 
 
@@ -44,12 +48,17 @@ def compared(draft: Draft, kitchen: Kitchen, *, now: datetime, change: Change, v
             wrong=problem.wrong if problem else other.sentence,
             accepted=problem.accepted if problem else "Write another value.",
         )
+    if change == "hour":
+        other_h = quantity(value, CONTACT, field="hour") / 3600
+        return Comparison(draft, this, other_h, tuple(between_hours(this.course, at_h, other_h)))
     says = differences((this.window, this.course), (other.window, other.course), at_h)
-    return Comparison(other_draft, other, tuple(says))
+    return Comparison(other_draft, other, at_h, tuple(says))
 
 
 def changed(draft: Draft, kitchen: Kitchen, *, now: datetime, change: Change, value: str, this: Judgement) -> Draft:
     """The draft with one thing changed."""
+    if change == "hour":
+        return draft
     if change == "thickness":
         return replace(draft, cut=replace(draft.cut, thickness=value, pieces="", width="", length=""))
     if change == "fridge":

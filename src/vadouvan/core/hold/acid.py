@@ -26,6 +26,7 @@ from vadouvan.core.hold.modes import Array, Grid, graded_grid
 from vadouvan.core.mix.acidity import Solution
 
 CELLS = 44
+LOOKS = 240  # depths at which a piece is asked how much lies deeper
 BLOCKS, STEPS_A_BLOCK = 8, 12
 FIRST_STEP_M2 = 4e-8  # of D t: about three minutes of salt's pace in the cold
 # Diffusivity in meat at 4 C over that of salt [1]: from handbook values in water (Wilke-Chang), same obstruction.
@@ -47,7 +48,7 @@ class AcidCourse:
 
     def band_m(self, more_ph: float = 0.0) -> Array:
         """Deepest that the pH has ever been at or under the threshold, by time [m]; turning white is for good."""
-        depth = np.array([_depth_at(self.depths_m, row, self.threshold + more_ph) for row in self.ph])
+        depth = _depths_at(self.depths_m, self.ph, self.threshold + more_ph)
         return np.asarray(np.maximum.accumulate(depth))
 
 
@@ -104,16 +105,9 @@ def _depths_m(piece: Piece, grid: Grid) -> Array:
     path = piece.path
     if path.far_resistance_m is not None:
         return np.asarray((1 - grid.centres) * path.length_m)
-    return np.array([_depth_of(piece, share) for share in np.cumsum(grid.volumes) - grid.volumes / 2])
-
-
-def _depth_of(piece: Piece, share_inside: float) -> float:
-    """Depth under the surface that has this share of the volume deeper [m]."""
-    low, high = 0.0, piece.far_m
-    for _ in range(40):
-        middle = (low + high) / 2
-        low, high = (middle, high) if piece.share_deeper_than(middle) > share_inside else (low, middle)
-    return (low + high) / 2
+    looked_at = np.linspace(piece.far_m, 0.0, LOOKS)
+    deeper = np.array([piece.share_deeper_than(float(depth)) for depth in looked_at])
+    return np.asarray(np.interp(np.cumsum(grid.volumes) - grid.volumes / 2, deeper, looked_at))
 
 
 def _stepped(
@@ -133,16 +127,16 @@ def _stepped(
     return np.asarray(solved)
 
 
-def _depth_at(depths_m: Array, ph: Array, threshold: float) -> float:
-    """Depth at which the pH rises above a threshold, from the surface in [m]."""
-    sour = ph <= threshold
-    if not sour[0]:
-        return 0.0
-    if sour.all():
-        return float(depths_m[-1])
-    first = int(np.argmin(sour))
-    part = (threshold - ph[first - 1]) / (ph[first] - ph[first - 1])
-    return float(depths_m[first - 1] + part * (depths_m[first] - depths_m[first - 1]))
+def _depths_at(depths_m: Array, ph: Array, threshold: float) -> Array:
+    """For each row, the depth from the surface at which the pH rises above a threshold [m]."""
+    mild = ph > threshold
+    first = np.argmax(mild, axis=1)
+    inside = np.clip(first, 1, None)
+    rows = np.arange(len(ph))
+    before, after = ph[rows, inside - 1], ph[rows, inside]
+    part = (threshold - before) / np.where(after == before, 1.0, after - before)
+    found = depths_m[inside - 1] + part * (depths_m[inside] - depths_m[inside - 1])
+    return np.where(mild.any(axis=1), np.where(first == 0, 0.0, found), depths_m[-1])
 
 
 def settled_ph(family: Family, water_share: float, solution: Solution, bath_ratio: float) -> float | None:

@@ -18,7 +18,7 @@ from vadouvan.core.hold.acid import AcidCourse, acid_course
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.modes import Array
 from vadouvan.core.hold.pace import Pace
-from vadouvan.core.hold.salt import Contact, SaltCourse, salt_course
+from vadouvan.core.hold.salt import Contact, EarlierContact, SaltCourse, salt_course
 from vadouvan.core.mix.balance import Balance
 
 ACID_MATTERS_KG_PER_KG = 0.0003
@@ -102,7 +102,17 @@ def hold_case(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = 
     """A hold with its salt course; ``acid`` is taken over from another run of the same mix, or worked out."""
     contact = Contact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
     pace = Pace(hold.course, cut.kind.family, hold.pace_factor)
-    return HoldCase(cut, balance, hold, contact, salt_course(cut.piece, contact), pace, acid or _acid(cut, balance))
+    course = salt_course(cut.piece, contact, _earlier(cut, balance, pace))
+    return HoldCase(cut, balance, hold, contact, course, pace, acid or _acid(cut, balance))
+
+
+def _earlier(cut: Cut, balance: Balance, pace: Pace) -> EarlierContact | None:
+    """The first step of a mix in two; hours of the hold count from the second."""
+    first = balance.first
+    if first is None:
+        return None
+    contact = Contact(first.salt_kg, first.water_kg, cut.water_kg, cut.open_area_m2)
+    return EarlierContact(contact, pace.tau_at(first.contact_s / 3600))
 
 
 def _acid(cut: Cut, balance: Balance) -> AcidCourse | None:

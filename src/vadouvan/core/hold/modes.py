@@ -15,7 +15,7 @@ from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy.linalg import eigh
+from scipy.linalg import eigh, eigh_tridiagonal
 
 from vadouvan.core.cut.shape import Path
 
@@ -69,7 +69,7 @@ def graded_grid(exponent: float, cells: int = CELLS, *, inner_share: float = 0.0
     return Grid(edges, (edges[1:] + edges[:-1]) / 2, np.diff(filled) / (filled[-1] - filled[0]))
 
 
-def modes_of(path: Path, bath_ratio: float) -> Modes:
+def modes_of(path: Path, bath_ratio: float, cells: int = CELLS) -> Modes:
     """Modes for a path and the capacity of its bath over that of the piece (``inf``: endless bath)."""
     far = path.far_resistance_m
     return _modes(
@@ -78,6 +78,7 @@ def modes_of(path: Path, bath_ratio: float) -> Modes:
         _kept(path.resistance_m / path.length_m),
         None if far is None else _kept(far / path.length_m),
         _kept(bath_ratio),
+        cells,
     )
 
 
@@ -86,9 +87,10 @@ def _kept(value: float) -> float:
 
 
 @lru_cache(maxsize=512)
-def _modes(exponent: float, inner: float, resistance: float, far_resistance: float | None, bath_ratio: float) -> Modes:
-    cells = CELLS
-    grid = graded_grid(exponent, inner_share=inner, two_faces=far_resistance is not None)
+def _modes(
+    exponent: float, inner: float, resistance: float, far_resistance: float | None, bath_ratio: float, cells: int
+) -> Modes:
+    grid = graded_grid(exponent, cells, inner_share=inner, two_faces=far_resistance is not None)
     # Volumes are normalised to 1, so areas are (exponent + 1) x**exponent over the filled span.
     areas = (exponent + 1) * grid.edges**exponent / (1 - inner ** (exponent + 1))
     half_cell = 1.0 - grid.centres[-1]
@@ -104,9 +106,21 @@ def _modes(exponent: float, inner: float, resistance: float, far_resistance: flo
         flow[-1, -2] = flow[-2, -1] = -surface
         flow[-1, 0] = flow[0, -1] = -far
     weights = np.sqrt(np.append(grid.volumes, bath_ratio) if finite else grid.volumes)
-    rates, shapes = eigh(flow / np.outer(weights, weights), driver="evd")
+    rates, shapes = _decomposed(flow / np.outer(weights, weights), linked_in_a_row=far == 0.0 or not finite)
     drop = half_cell / (half_cell + resistance)
     return Modes(grid, bath_ratio, float(drop), np.maximum(rates, 0.0), shapes, weights)
+
+
+def _decomposed(scaled: Array, *, linked_in_a_row: bool) -> tuple[Array, Array]:
+    """Eigenvalues and vectors of a symmetric matrix; three times as quick where each cell meets only its neighbours.
+
+    Only a bath that touches both faces of a piece links cells that are no neighbours.
+    """
+    if linked_in_a_row:
+        rates, shapes = eigh_tridiagonal(np.diagonal(scaled), np.diagonal(scaled, 1))
+    else:
+        rates, shapes = eigh(scaled, driver="evd")
+    return np.asarray(rates), np.asarray(shapes)
 
 
 def _link(flow: Array, left: NDArray[np.int_], right: NDArray[np.int_], conductance: Array) -> None:

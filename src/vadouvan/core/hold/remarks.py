@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Iterator
 from dataclasses import dataclass
 from typing import Literal
@@ -11,6 +12,7 @@ from vadouvan.core.constants import (
     FRIDGE_STOP_C,
     METAL_ACID_PH,
     OPEN_AIR_LOSS_KG_PER_M2_S,
+    SUGAR_OVER_SALT,
     UNTURNED_SHARE,
     VACUUM_CLAIM,
 )
@@ -18,6 +20,7 @@ from vadouvan.core.figure import number_told
 from vadouvan.core.hold.case import HoldCase
 from vadouvan.core.hold.hold import REACTIVE
 
+MATTERS_KG_PER_KG = 0.001
 Kind = Literal["note", "warn", "stop"]
 
 
@@ -33,7 +36,26 @@ class Remark:
 
 def remarks_on(case: HoldCase, hours: float) -> list[Remark]:
     """All remarks on a hold of so many hours."""
-    return [*_metal(case), *_fridge(case, hours), *_vacuum(case), *_turns(case), *_air(case, hours), *_jar(case, hours)]
+    return [
+        *_near_surface(case),
+        *_metal(case),
+        *_fridge(case, hours),
+        *_vacuum(case),
+        *_turns(case),
+        *_air(case, hours),
+        *_jar(case, hours),
+    ]
+
+
+def _near_surface(case: HoldCase) -> Iterator[Remark]:
+    """Sugar lags behind salt, and what smells hardly goes in at all."""
+    if case.balance.total("sugar").value < MATTERS_KG_PER_KG and case.balance.total("aroma").value < MATTERS_KG_PER_KG:
+        return
+    share = math.sqrt(SUGAR_OVER_SALT.value)
+    says = (
+        f"Sugar gets about {share:.1f} times as deep as salt; what smells stays in the outer 1 to 3 mm, however long."
+    )
+    yield Remark("near-surface", "note", says, "calibration")
 
 
 def _metal(case: HoldCase) -> Iterator[Remark]:

@@ -70,8 +70,11 @@ class SaltCourse:
         order = np.argsort(-self.cells, axis=1)
         saltiest_first = np.take_along_axis(self.cells, order, axis=1)
         filled = np.cumsum(self.volumes[order], axis=1) - self.volumes[order] / 2
-        rows = zip(filled, saltiest_first, strict=True)
-        return np.array([np.interp(volume_share, places, values) for places, values in rows])
+        right = np.clip(np.argmax(filled >= volume_share, axis=1), 1, None)
+        rows = np.arange(len(filled))
+        below, above = filled[rows, right - 1], filled[rows, right]
+        part = np.clip((volume_share - below) / (above - below), 0.0, 1.0)
+        return np.asarray(saltiest_first[rows, right - 1] * (1 - part) + saltiest_first[rows, right] * part)
 
     def outer_average(self, depth_m: float) -> Array:
         """Mean concentration of the layer from the surface to ``depth_m``, over time [kg/kg water]."""
@@ -83,12 +86,23 @@ class SaltCourse:
         return np.asarray(self.cells @ (part * self.volumes) / (1 - inner_share))
 
 
-def salt_course(piece: Piece, contact: Contact) -> SaltCourse:
-    """How salt spreads into one piece from this contact, on a log-spaced axis of tau."""
+@dataclass(frozen=True)
+class EarlierContact:
+    """What was on the meat before, on its own, for so long on salt's clock."""
+
+    contact: Contact
+    tau_m2: float
+
+
+def salt_course(piece: Piece, contact: Contact, earlier: EarlierContact | None = None) -> SaltCourse:
+    """How salt spreads into one piece from this contact, on a log-spaced axis of tau that starts with it.
+
+    ``contact`` holds all of the salt and water, ``earlier`` the part of both that was on the meat before.
+    """
     path = piece.path
     fo = np.geomspace(FIRST_FO, LAST_FO, STEPS)
     modes = modes_of(path, contact.outer_water_kg / contact.meat_water_kg)
-    states = _states(contact, fo, modes, modes_of(path, np.inf))
+    states = _states(contact, fo, modes, modes_of(path, np.inf), _begun(piece, earlier, len(modes.grid.volumes)))
     cells, bath, volumes = states[:, :-1], states[:, -1], modes.grid.volumes
     return SaltCourse(
         piece=piece,
@@ -102,30 +116,40 @@ def salt_course(piece: Piece, contact: Contact) -> SaltCourse:
     )
 
 
-def _states(contact: Contact, fo: Array, bath: Modes, held: Modes) -> Array:
+def _begun(piece: Piece, earlier: EarlierContact | None, cells: int) -> Array:
+    """What is in the meat when the contact begins [kg/kg water, by cell]."""
+    if earlier is None or earlier.contact.salt_kg <= 0:
+        return np.zeros(cells)
+    first = earlier.contact
+    modes = modes_of(piece.path, first.outer_water_kg / first.meat_water_kg)
+    at = np.array([earlier.tau_m2 / piece.path.length_m**2])
+    return _states(first, at, modes, modes_of(piece.path, np.inf), np.zeros(cells))[0, :-1]
+
+
+def _states(contact: Contact, fo: Array, bath: Modes, held: Modes, begun: Array) -> Array:
     """Concentrations (times, cells and surface): a finite bath, after a saturated start if need be."""
-    strength = contact.salt_kg / contact.outer_water_kg
+    volumes = bath.grid.volumes
+    outside_kg = contact.salt_kg - float(begun @ volumes) * contact.meat_water_kg
+    strength = outside_kg / contact.outer_water_kg
     saturation = SATURATION_KG_PER_KG_WATER.value
-    empty = np.zeros(len(bath.grid.volumes))
     if strength <= saturation:
-        return bath.states(np.append(empty, strength), fo)
+        return bath.states(np.append(begun, strength), fo)
     # Mean concentration in the meat at which the salt left just fits the water outside.
     used_up = (contact.salt_kg - saturation * contact.outer_water_kg) / contact.meat_water_kg
-    switch = _first_reach(held, used_up / saturation, float(fo[-1]))
-    states = np.column_stack((saturation + held.states(empty - saturation, fo), np.full(len(fo), saturation)))
+    switch = _first_reach(held, begun / saturation, used_up / saturation, LAST_FO)
+    states = np.column_stack((saturation + held.states(begun - saturation, fo), np.full(len(fo), saturation)))
     if switch is not None:
-        at_switch = saturation + held.states(empty - saturation, np.array([switch]))[0]
+        at_switch = saturation + held.states(begun - saturation, np.array([switch]))[0]
         later = fo > switch
         states[later] = bath.states(np.append(at_switch, saturation), fo[later] - switch)
     return states
 
 
-def _first_reach(held: Modes, share: float, last_fo: float) -> float | None:
+def _first_reach(held: Modes, begun: Array, share: float, last_fo: float) -> float | None:
     """Dimensionless time at which a piece at constant surface is filled to ``share``; nothing if never."""
-    empty = np.full(len(held.grid.volumes), -1.0)
 
     def filled(fo: float) -> float:
-        return float((1.0 + held.states(empty, np.array([fo]))[0]) @ held.grid.volumes)
+        return float((1.0 + held.states(begun - 1.0, np.array([fo]))[0]) @ held.grid.volumes)
 
     low, high = 0.0, last_fo
     if filled(high) < share:

@@ -73,17 +73,32 @@ def differences(this: tuple[Window, HoldCourse], other: tuple[Window, HoldCourse
             found.append(f"It {name} at {now} instead of {was}.")
     if window.latest.limit.id != window_b.latest.limit.id:
         found.append(f"{_capital(window_b.latest.limit.says)} ends it, no longer {window.latest.limit.says}.")
-    at = hours_told(hours)
-    for what, unit, was_g, now_g in (
-        ("salt on average", "g a kilogram", _at(course, course.average, hours), _at(course_b, course_b.average, hours)),
-        ("the middle", "g a kilogram", _at(course, course.middle, hours), _at(course_b, course_b.middle, hours)),
-        ("the white band", "mm", _at(course, course.white_m, hours), _at(course_b, course_b.white_m, hours)),
-        ("the softened layer", "mm", _at(course, course.soft_m, hours), _at(course_b, course_b.soft_m, hours)),
-    ):
-        told, told_b = number_told(was_g * 1000), number_told(now_g * 1000)
-        if told != told_b and abs(was_g - now_g) > DIFFERS_BY * max(was_g, now_g):
-            found.append(f"At {at} {what} is {told_b} {unit} instead of {told}.")
+    found += _values_differ(course, hours, course_b, hours, f"At {hours_told(hours)} ")
     return found or ["Nothing that could be told apart."]
+
+
+def between_hours(course: HoldCourse, hours: float, other_h: float) -> list[str]:
+    """How the same hold looks at another hour."""
+    found = _values_differ(course, hours, course, other_h, f"At {hours_told(other_h)} ")
+    return found or ["Nothing that could be told apart."]
+
+
+def _values_differ(course: HoldCourse, hours: float, course_b: HoldCourse, hours_b: float, begins: str) -> list[str]:
+    """Salt, middle and bands of the second against the first, where a cook could tell the difference."""
+    pairs = (
+        ("salt on average", "g a kilogram", course.average, course_b.average),
+        ("the middle", "g a kilogram", course.middle, course_b.middle),
+        ("the depth of seasoning", "mm", course.seasoned_m, course_b.seasoned_m),
+        ("the white band", "mm", course.white_m, course_b.white_m),
+        ("the softened layer", "mm", course.soft_m, course_b.soft_m),
+    )
+    found = []
+    for what, unit, values, values_b in pairs:
+        was, now = _at(course, values, hours), _at(course_b, values_b, hours_b)
+        told, told_b = number_told(was * 1000), number_told(now * 1000)
+        if told != told_b and abs(was - now) > DIFFERS_BY * max(was, now):
+            found.append(f"{begins}{what} is {told_b} {unit} instead of {told}.")
+    return found
 
 
 def _at(course: HoldCourse, values: Array, hours: float) -> float:

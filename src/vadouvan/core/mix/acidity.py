@@ -57,7 +57,7 @@ def solution_ph(solution: Solution) -> float:
     2.408
     """
     low, high = -1.0, 15.0
-    for _ in range(60):
+    for _ in range(45):
         ph = (low + high) / 2
         surplus = solution.strong_ions + 10.0**-ph - 10.0 ** (ph - WATER_PK) - acid_charge(solution, ph)
         low, high = (ph, high) if surplus > 0 else (low, ph)

@@ -60,8 +60,10 @@ class Tenderiser:
 
 @dataclass(frozen=True)
 class FirstStep:
-    """What goes on the meat before the rest, on its own for so long [s]: only its enzyme is counted there."""
+    """What goes on the meat before the rest, on its own for so long [s]: its salt, water [kg] and enzyme."""
 
+    salt_kg: float
+    water_kg: float
     enzyme_units: float
     ph: float | None
     salt_per_water: float

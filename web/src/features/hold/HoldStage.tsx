@@ -84,7 +84,7 @@ export function HoldStage({ batch, draft, change }: AnswersProps) {
               {course ? (
                 <ProfileCurve
                   profile={profileAt(course, hour)}
-                  beside={other ? profileAt(other, hour) : undefined}
+                  beside={other ? profileAt(other, beside.other?.at_h ?? hour) : undefined}
                   tastedFrom={course.tasted_from_g_per_kg}
                 />
               ) : (

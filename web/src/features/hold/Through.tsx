@@ -49,7 +49,7 @@ export function Through({ batch, course, hour, onHour, choice, onChoose, trouble
             <Section
               piece={other.judgement.piece}
               course={{
-                profile: profileAt(other.judgement.course, hour),
+                profile: profileAt(other.judgement.course, other.at_h),
                 across: other.judgement.course.across,
               }}
               room={{

@@ -8,6 +8,7 @@ export interface Choice {
 /** What can be different beside, as a cook would say it. */
 export const CHANGES: { value: Choice['change']; label: string }[] = [
   { value: 'nothing', label: 'nothing' },
+  { value: 'hour', label: 'another hour' },
   { value: 'thickness', label: 'another thickness or cube' },
   { value: 'salt_target', label: 'another salt target' },
   { value: 'scored', label: 'scored, or not' },
@@ -20,6 +21,7 @@ export const CHANGES: { value: Choice['change']; label: string }[] = [
 
 /** Changes that have to be said in a figure. */
 export const ASKS: Record<string, { question: string; placeholder: string }> = {
+  hour: { question: 'At', placeholder: '20 h' },
   thickness: { question: 'How thick', placeholder: '20 mm' },
   salt_target: { question: 'Grams a kilogram', placeholder: '8' },
   fridge: { question: 'Degrees', placeholder: '2' },

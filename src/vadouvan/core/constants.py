@@ -166,6 +166,7 @@ FRIDGE_STOP_C = Constant(8.0, 8.0, 8.0, "C", "fsis", "published")
 # --- vessel, turns, air ----------------------------------------------------------------------
 VACUUM_CLAIM = Constant(2.0, 1.0, 3.0, "1", "common_practice", "practice")
 UNTURNED_SHARE = Constant(0.8, 0.6, 0.9, "1", "calibration", "ours")
+OPEN_AIR_PACE = Constant(0.85, 0.7, 1.0, "1", "calibration", "ours")
 OPEN_AIR_LOSS_KG_PER_M2_S = Constant(1.1e-5, 0.5e-5, 2.5e-5, "kg/(m2 s)", "calibration", "ours")
 METAL_ACID_PH = Constant(4.6, 4.0, 5.0, "1", "fsis", "published")
 ENZYME_DIFFUSIVITY = Constant(1e-11, 3e-12, 5e-11, "m2/s", "calibration", "ours")

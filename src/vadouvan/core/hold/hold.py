@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
-from vadouvan.core.constants import UNTURNED_SHARE, VACUUM_CLAIM
+from vadouvan.core.constants import OPEN_AIR_PACE, UNTURNED_SHARE, VACUUM_CLAIM
 
 Goal = Literal["surface", "through"]
 Metal = Literal["none", "stainless", "aluminium", "copper", "iron", "galvanised"]
@@ -38,6 +38,8 @@ class Hold:
 
     @property
     def pace_factor(self) -> float:
-        """How much vacuum (if claimed) and unturned pieces change the pace of salt [1]."""
-        claimed = VACUUM_CLAIM.value if self.vacuum and self.vacuum_claim else 1.0
-        return claimed if self.turned or self.vacuum else claimed * UNTURNED_SHARE.value**2
+        """How much vacuum (if claimed), unturned pieces and drying in the open change the pace of salt [1]."""
+        factor = VACUUM_CLAIM.value if self.vacuum and self.vacuum_claim else 1.0
+        if not self.turned and not self.vacuum:
+            factor *= UNTURNED_SHARE.value**2
+        return factor * OPEN_AIR_PACE.value if self.open_air else factor

@@ -107,9 +107,7 @@ def _air(case: HoldCase, hours: float) -> Iterator[Remark]:
         for constant in (OPEN_AIR_LOSS_KG_PER_M2_S.low, OPEN_AIR_LOSS_KG_PER_M2_S.high)
     ]
     low, high = (number_told(min(share, 30.0)) for share in lost)
-    says = (
-        f"Uncovered it dries by {low} to {high} % of its weight by then, at the surface first; wrapped by hardly any."
-    )
+    says = f"Uncovered it dries by {low} to {high} % of its weight by then, at the surface first; less salt goes in."
     yield Remark("open-air", "note", says, "calibration")
 
 

@@ -19,7 +19,7 @@ from vadouvan.core.draft import Draft
 from vadouvan.core.judge import judge as judge_draft
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError, VadouvanError
-from vadouvan.formats import batch_file
+from vadouvan.formats import batch_file, batch_parts
 from vadouvan.formats.judgement import JudgementOut, judgement_out
 from vadouvan.formats.judgement_text import judgement_text
 from vadouvan.settings import Settings
@@ -81,7 +81,7 @@ def openapi() -> None:
 @app.command()
 def schema() -> None:
     """Print the JSON Schema of the batch file."""
-    typer.echo(batch_file.json_schema(), nl=False)
+    typer.echo(batch_parts.json_schema(), nl=False)
 
 
 def _draft(file: Path) -> Draft:

@@ -26,7 +26,7 @@ from vadouvan.core.draft import (
 )
 from vadouvan.demo import demo_batches
 from vadouvan.errors import BadInput, FormatError
-from vadouvan.formats import batch_file
+from vadouvan.formats import batch_file, batch_parts
 
 amounts = st.sampled_from(["", "2.6 kg", "900 g", "900", "a lot", "1 lb 3 oz", "-3", "1e99"])
 counts = st.sampled_from(["", "9", "nine", "0", "1.5"])
@@ -83,11 +83,11 @@ class Schema(unittest.TestCase):
     def test_shipped_schema_is_current(self) -> None:
         """``make types`` writes it anew."""
         shipped = files("vadouvan.formats").joinpath("batch.schema.json").read_text()
-        self.assertEqual(shipped, batch_file.json_schema())
+        self.assertEqual(shipped, batch_parts.json_schema())
 
     def test_demo_batches_follow_it(self) -> None:
         """Checked by a general schema library."""
-        schema = json.loads(batch_file.json_schema())
+        schema = json.loads(batch_parts.json_schema())
         for draft in demo_batches(NOW):
             jsonschema.validate(json.loads(batch_file.write(draft)), schema)
 

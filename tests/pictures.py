@@ -16,6 +16,7 @@ from tests.browser.support import ARGUMENTS, LAPTOP, PHONE, ROOT, Kitchen, chrom
 OPENED: dict[str, tuple[tuple[Literal["tab", "radio", "button", "option"], str], ...]] = {
     "taste": (("tab", "Taste"), ("radio", "sour")),
     "beside": (("button", "beside it"), ("option", "its fruit heat-treated")),
+    "plan": (("tab", "Plan"),),
     "learn": (("button", "Acid or salt"), ("radio", "the salt, several times")),
 }
 VIEWS = {
@@ -25,7 +26,9 @@ VIEWS = {
     "taste": ("/batch/{Slip skewers}/mix", LAPTOP),
     "hold": ("/batch/{Saturday legs}/hold", LAPTOP),
     "beside": ("/batch/{Quick flank}/hold", LAPTOP),
+    "plan": ("/batch/{Saturday legs}/hold", LAPTOP),
     "learn": ("/learn", LAPTOP),
+    "settings": ("/settings", LAPTOP),
     "pantry": ("/pantry", LAPTOP),
     "phone": ("/batch/{Saturday legs}/mix", PHONE),
 }

@@ -7,9 +7,11 @@ from zoneinfo import ZoneInfo
 
 from vadouvan.core.draft import CutSaid, Draft, HoldSaid, MealSaid, OccasionSaid, StepSaid
 from vadouvan.core.examples import lines
+from vadouvan.core.reading.routine import RoutineSaid
 
 ZONE = "Europe/Lisbon"
 SATURDAY = 5
+DEMO_WEEK = RoutineSaid("23:00", "06:30", "08:00", "16:30")
 TOO_SOON = timedelta(hours=30)
 
 

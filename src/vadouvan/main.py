@@ -10,12 +10,13 @@ from fastapi import FastAPI
 from vadouvan.api.app import make_app
 from vadouvan.api.context import Context
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.demo import demo_batches
+from vadouvan.demo import DEMO_WEEK, demo_batches
 from vadouvan.settings import Settings
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
+from vadouvan.store.settings_kept import KeptSettings
 
 
 def utc_now() -> datetime:
@@ -32,9 +33,18 @@ def build(settings: Settings) -> FastAPI:
     """The application for these settings; a demo kitchen is filled on its first start only."""
     is_new = not settings.database.exists()
     engine = open_database(settings.database)
-    batches = Batches(engine)
+    batches, kept_settings = Batches(engine), KeptSettings(engine)
     if settings.demo and is_new:
+        kept_settings.keep_routine(DEMO_WEEK)
         for draft in demo_batches(utc_now()):
             batches.add(new_id(), draft, now=utc_now())
-    context = Context(shipped_kitchen(), batches, OwnCuts(engine), OwnIngredients(engine), now=utc_now, new_id=new_id)
+    context = Context(
+        shipped_kitchen(),
+        batches,
+        OwnCuts(engine),
+        OwnIngredients(engine),
+        kept_settings,
+        now=utc_now,
+        new_id=new_id,
+    )
     return make_app(context, settings.web_dir if settings.web_dir.is_dir() else None)

@@ -17,6 +17,7 @@ from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
+from vadouvan.store.settings_kept import KeptSettings
 
 
 def kitchen_app(case: unittest.TestCase) -> FastAPI:
@@ -31,6 +32,7 @@ def kitchen_app(case: unittest.TestCase) -> FastAPI:
         Batches(engine),
         OwnCuts(engine),
         OwnIngredients(engine),
+        KeptSettings(engine),
         now=lambda: NOW,
         new_id=lambda: f"batch-{next(numbers)}",
     )

@@ -3,7 +3,10 @@
 from __future__ import annotations
 
 import re
+from datetime import datetime, timedelta
+from zoneinfo import ZoneInfo
 
+import vobject  # type: ignore[import-untyped]
 from playwright.sync_api import Page, expect
 
 from tests.browser.keyboard import tab_to
@@ -82,3 +85,68 @@ class HoldByKeyboard(BrowserCase):
         page.keyboard.press("Space")
         expect(page.get_by_role("status")).to_contain_text("The model says: about a third to a half deeper")
         expect(page.get_by_role("img", name=re.compile("^Section"))).to_have_count(2)
+
+
+class PlanOnThePage(BrowserCase):
+    """Steps, collisions with their offers, a late contact, the calendar, the cook's week."""
+
+    demo = True
+
+    def plan_of(self, name: str) -> Page:
+        """The plan of a demo batch."""
+        page = self.open("/")
+        page.get_by_role("link", name=re.compile(name)).click()
+        expect(page.get_by_role("textbox", name="Add an ingredient")).to_be_visible()
+        page.goto(page.url.replace("/mix", "/hold"))
+        page.get_by_role("tab", name="Plan").click()
+        return page
+
+    def test_a_collision_offers_plans_that_work(self) -> None:
+        """A meal in an hour: later, or thinner; one press and it is planned."""
+        page = self.plan_of("Slip skewers")
+        page.get_by_role("tab", name="Answers").click()
+        soon = datetime.now(ZoneInfo("Europe/Lisbon")) + timedelta(minutes=70)
+        page.get_by_label("Meal on the table").fill(f"{soon:%Y-%m-%dT%H:%M}")
+        page.get_by_role("tab", name="Plan").click()
+        offers = page.get_by_role("region", name="Plans that work")
+        expect(offers).to_contain_text("should have gone in by")
+        offers.get_by_role("button", name=re.compile("^Eat at")).click()
+        expect(offers).to_have_count(0)
+        expect(page.get_by_role("list", name="The plan step by step")).to_contain_text("next:")
+
+    def test_to_a_calendar_and_back(self) -> None:
+        """Written, the meal moved an hour in it, read back: meal and pull move; a foreign file is told."""
+        page = self.plan_of("Saturday legs")
+        with page.expect_download() as started:
+            page.get_by_role("link", name="Write to a calendar").click()
+        text = started.value.path().read_text()
+        self.assertIn("BEGIN:VALARM", text)
+        calendar = vobject.readOne(text)
+        for event in calendar.vevent_list:
+            if event.uid.value.startswith("serve."):
+                event.dtstart.value += timedelta(hours=1)
+                event.dtend.value += timedelta(hours=1)
+        chooser = page.get_by_label("Calendar file")
+        chooser.set_input_files({"name": "a.ics", "mimeType": "text/calendar", "buffer": calendar.serialize().encode()})
+        expect(page.get_by_role("status").filter(has_text="Taken over: the meal, to Sat 20:00")).to_be_visible()
+        expect(page.get_by_text(re.compile("out Sat 18:30"))).to_be_visible()
+        chooser.set_input_files({"name": "b.ics", "mimeType": "text/calendar", "buffer": b"hello"})
+        expect(page.get_by_role("status").filter(has_text="no calendar file")).to_be_visible()
+
+    def test_the_cooks_week_moves_the_plan(self) -> None:
+        """Away on Fridays until late: the contact on Friday evening is no longer free."""
+        page = self.plan_of("Saturday legs")
+        before = page.get_by_role("list", name="The plan step by step").inner_text()
+        address = page.url
+        page.goto(self.kitchen.address + "/settings")
+        page.get_by_role("textbox", name="At work from").fill("noon")
+        page.get_by_role("textbox", name="until").fill("22:30")
+        page.get_by_role("button", name="Keep it").click()
+        expect(page.get_by_text('"noon" is no time of day.').first).to_be_visible()
+        page.get_by_role("textbox", name="At work from").fill("08:00")
+        page.get_by_role("button", name="Keep it").click()
+        expect(page.get_by_role("status")).to_contain_text("Kept.")
+        page.goto(address)
+        page.get_by_role("tab", name="Plan").click()
+        expect(page.get_by_role("list", name="The plan step by step")).not_to_have_text(before)
+        expect(page.get_by_text("kept out of sleep and work").first).to_be_visible()

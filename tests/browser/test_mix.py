@@ -224,7 +224,7 @@ class Details(BrowserCase):
         expect(page.get_by_text(re.compile("Boil .* g off, down to"))).to_be_visible()
         page.get_by_role("button", name=re.compile("^Cool")).click()
         page.get_by_role("option", name="in the fridge").click()
-        expect(page.get_by_text("slower than 60 to 21 C")).to_be_visible()
+        expect(page.get_by_text("slower than 60 to 21 C").first).to_be_visible()
 
     def test_an_ingredient_from_its_label(self) -> None:
         """Entered, told what was assumed, kept, used in a mix, removed."""

@@ -20,7 +20,13 @@ class Screens(BrowserCase):
         """Counter, and each stage of a batch."""
         with urllib.request.urlopen(f"{self.kitchen.address}/api/batches") as answer:
             identity = json.load(answer)[0]["id"]
-        return ["/", "/pantry", "/learn", *(f"/batch/{identity}/{stage}" for stage in ("cut", "mix", "hold"))]
+        return [
+            "/",
+            "/pantry",
+            "/learn",
+            "/settings",
+            *(f"/batch/{identity}/{stage}" for stage in ("cut", "mix", "hold")),
+        ]
 
     def test_axe_finds_nothing(self) -> None:
         """No accessibility finding of any weight."""
@@ -49,7 +55,7 @@ class Screens(BrowserCase):
             self.assert_clean(page, f"swap {theme}")
             page.close()
             page = self.open(mix.replace("/mix", "/hold"), theme=theme)
-            for name in ("Answers", "Vessel", "Curve"):
+            for name in ("Answers", "Plan", "Vessel", "Curve"):
                 page.get_by_role("tab", name=name).click()
                 self.assert_clean(page, f"{name} {theme}")
             page.close()
@@ -85,7 +91,7 @@ class Screens(BrowserCase):
     def test_main_job_fits_a_laptop_without_scrolling(self) -> None:
         """At 1280x800 no screen of a batch needs the page to scroll."""
         for path in self.addresses():
-            if path in ("/pantry", "/learn"):  # no stage of a batch
+            if path in ("/pantry", "/learn", "/settings"):  # no stage of a batch
                 continue
             with self.subTest(path=path):
                 page = self.open(path)

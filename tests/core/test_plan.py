@@ -9,7 +9,8 @@ from zoneinfo import ZoneInfo
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind
 from vadouvan.core.clock.moment import local_moment, time_zone
-from vadouvan.core.clock.plan import Plan, Sleep, hours_between
+from vadouvan.core.clock.plan import Plan
+from vadouvan.core.clock.routine import Routine, Span, hours_between
 from vadouvan.core.draft import Draft, MealSaid
 from vadouvan.errors import InputError
 
@@ -42,9 +43,9 @@ class FromTheMealBack(unittest.TestCase):
         """Best would be at 6:00 or in the night; contact is moved out of sleep."""
         for hour in range(12, 24):
             plan = plan_of(SKEWERS, MealSaid(f"2026-11-28T{hour}:00", "60 min", "Europe/Lisbon"))
-            self.assertFalse(Sleep().holds(plan.contact_at), plan.contact_at)
+            self.assertFalse(Routine().busy(plan.contact_at), plan.contact_at)
         moved = judged(replace(SKEWERS, meal=MealSaid("2026-11-28T15:00", "60 min", "Europe/Lisbon")))
-        self.assertIn("(kept out of the night)", moved.plan_says)
+        self.assertIn("(kept out of sleep and work)", moved.plan_says)
 
     def test_a_missing_time_zone_is_told_as_assumed(self) -> None:
         """Without one, UTC is assumed, and said so."""
@@ -57,7 +58,10 @@ class FromTheMealBack(unittest.TestCase):
         plan = plan_of(SKEWERS, SATURDAY, now)
         assert plan.trouble is not None
         self.assertIn("should have gone in by", plan.trouble)
-        self.assertIn("at the earliest", plan.trouble)
+        assert plan.ready_at is not None
+        self.assertGreater(plan.ready_at, plan.meal.at)
+        says = judged(replace(SKEWERS, meal=SATURDAY), now).plan_says
+        self.assertIn("at the earliest", says)
 
     def test_contact_is_never_in_the_past(self) -> None:
         """With less time than best, contact is now."""
@@ -100,7 +104,7 @@ class Asleep(unittest.TestCase):
 
     def test_over_midnight_and_within_a_day(self) -> None:
         """Both kinds of night."""
-        night, nap = Sleep(), Sleep(time(13), time(15))
+        night, nap = Routine().sleep, Span(time(13), time(15))
         for hour, in_night, in_nap in ((2, True, False), (12, False, False), (14, False, True), (23, False, False)):
             moment = datetime(2026, 11, 28, hour, tzinfo=LISBON)
             self.assertEqual((night.holds(moment), nap.holds(moment)), (in_night, in_nap))

@@ -46,7 +46,7 @@ drafts = st.builds(
     st.builds(CutSaid, words, amounts, words, *[lengths] * 3, counts, words, counts, words, words, words, steps),
     lines,
     st.builds(HoldSaid, counts, words, counts, *[words] * 5),
-    st.builds(MealSaid, words, st.sampled_from(["", "75 min", "1 h 30 min", "soon"]), words),
+    st.builds(MealSaid, words, st.sampled_from(["", "75 min", "1 h 30 min", "soon"]), words, words),
     st.builds(OccasionSaid, counts, words, counts),
     st.builds(AimsSaid, words, words, counts, times, counts, counts, counts),
     st.builds(QuantitySaid, *[words] * 6),

@@ -7,6 +7,7 @@ import { CounterShell } from './app/CounterShell'
 import { KeysHelp } from './app/KeysHelp'
 import { LearnShell } from './app/LearnShell'
 import { PantryShell } from './app/PantryShell'
+import { SettingsShell } from './app/SettingsShell'
 import { applyTheme, startingTheme } from './app/useTheme'
 import { TextureDefinitions } from './components/Texture'
 import './styles.css'
@@ -17,6 +18,7 @@ const router = createBrowserRouter([
   { path: '/', element: <CounterShell /> },
   { path: '/pantry', element: <PantryShell /> },
   { path: '/learn', element: <LearnShell /> },
+  { path: '/settings', element: <SettingsShell /> },
   { path: '/batch/:identity/:stage?', element: <BatchPage /> },
   { path: '*', element: <CounterShell /> },
 ])

@@ -11,7 +11,18 @@ from fastapi.staticfiles import StaticFiles
 from vadouvan import __version__
 from vadouvan.api.context import Context
 from vadouvan.api.errors import add_error_handlers
-from vadouvan.api.routers import batches, examples, hold, lessons, mix, own_cuts, own_ingredients, tables
+from vadouvan.api.routers import (
+    batches,
+    examples,
+    hold,
+    lessons,
+    mix,
+    own_cuts,
+    own_ingredients,
+    plan,
+    settings,
+    tables,
+)
 from vadouvan.api.schemas.batch import TroubleOut
 
 # The page loads nothing from elsewhere, and says so to the browser.
@@ -28,7 +39,7 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
     app.state.context = context
     add_error_handlers(app)
     responses: dict[int | str, dict[str, object]] = {code: {"model": TroubleOut} for code in (404, 409, 422)}
-    for router in (batches, mix, hold, lessons, tables, examples, own_cuts, own_ingredients):
+    for router in (batches, mix, hold, plan, settings, lessons, tables, examples, own_cuts, own_ingredients):
         app.include_router(router.router, responses=responses)
     if web_dir is not None:
         _serve_page(app, web_dir)

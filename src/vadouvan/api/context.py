@@ -11,9 +11,11 @@ from fastapi import Depends, Request
 
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.label import readable_labels
+from vadouvan.core.reading.routine import read_routine
 from vadouvan.store.batches import Batches
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
+from vadouvan.store.settings_kept import KeptSettings
 
 
 @dataclass(frozen=True)
@@ -24,15 +26,17 @@ class Context:
     batches: Batches
     own_cuts: OwnCuts
     own_ingredients: OwnIngredients
+    settings: KeptSettings
     now: Callable[[], datetime]
     new_id: Callable[[], str]
 
     @property
     def kitchen(self) -> Kitchen:
-        """The shipped tables with the cook's own cuts and ingredients."""
+        """The shipped tables with the cook's own cuts, ingredients and week."""
         labels = ((kept.id, kept.said) for kept in self.own_ingredients.all())
         own = readable_labels(labels, self.tables.pantry.by_id)
-        return self.tables.with_cuts(self.own_cuts.all()).with_ingredients(own)
+        routine = read_routine(self.settings.routine())
+        return self.tables.with_cuts(self.own_cuts.all()).with_ingredients(own).with_routine(routine)
 
 
 def _context(request: Request) -> Context:

@@ -125,11 +125,15 @@ class HoldSaid:
 
 @dataclass(frozen=True)
 class MealSaid:
-    """Answers about the meal: local date and time, time from pull to plate, time zone name."""
+    """Answers about the meal: local date and time, time from pull to plate, time zone name.
+
+    ``contact`` is when the meat went in, once it has.
+    """
 
     at: str = ""
     lead: str = ""
     time_zone: str = ""
+    contact: str = ""
 
 
 @dataclass(frozen=True)

@@ -6,7 +6,8 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from vadouvan.core.bowl import Bowl, bowl_of
-from vadouvan.core.clock.plan import Plan, Sleep, plan_for
+from vadouvan.core.clock.plan import Plan, plan_for
+from vadouvan.core.clock.steps import PlanStep, hands_on_before, next_hands_on, steps_of
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft import Draft
@@ -42,6 +43,8 @@ class Judgement:
     remarks: tuple[Remark, ...] = ()
     plan: Plan | None = None
     plan_says: str = ""
+    steps: tuple[PlanStep, ...] = ()
+    next_step: PlanStep | None = None
 
     @property
     def all_figures(self) -> tuple[Figure, ...]:
@@ -76,11 +79,14 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     case = hold_case(cut, bowl.balance, hold)
     mix = mix_judgement(reading, bowl, case)
     meal = reading.meal
-    ready_at = now + timedelta(minutes=mix.minutes)
+    ready_at = now + timedelta(minutes=mix.unattended_minutes)
     remarks = remarks_on(case, window.best.hours)
     stops = [step.says for step in mix.steps if step.kind == "stop"]
     stops += [remark.says for remark in remarks if remark.kind == "stop"]
-    plan = plan_for(window, meal, ready_at, Sleep()) if meal and not window.is_closed and not stops else None
+    before = hands_on_before(cut, mix)
+    may_plan = meal is not None and not window.is_closed and not stops
+    plan = plan_for(window, meal, ready_at, kitchen.routine, before) if meal and may_plan else None
+    steps = steps_of(plan, cut, mix, kitchen.routine) if plan and not plan.trouble else []
     return Judgement(
         reading=reading,
         sentence=judgement_sentence(window, cut),
@@ -93,6 +99,8 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         window=window,
         course=hold_course(case, window),
         remarks=tuple(remarks),
+        steps=tuple(steps),
+        next_step=next_hands_on(steps, now),
         plan=plan,
         plan_says=plan_sentence(plan) if plan else stop_sentence(stops) if meal else "",
     )

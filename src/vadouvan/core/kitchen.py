@@ -6,6 +6,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
 
 from vadouvan.core.cautions import Caution
+from vadouvan.core.clock.routine import USUAL_WEEK, Routine
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.mix.ingredient import Ingredient
 from vadouvan.core.mix.pantry import Pantry
@@ -14,17 +15,22 @@ from vadouvan.core.mix.swaps import Swap
 
 @dataclass(frozen=True)
 class Kitchen:
-    """Kinds of cut by id, the pantry, cautions by id, titles of sources by key, and known swaps."""
+    """Kinds of cut by id, the pantry, cautions by id, titles of sources by key, known swaps, the cook's week."""
 
     cuts: Mapping[str, CutKind]
     pantry: Pantry
     cautions: Mapping[str, Caution]
     sources: Mapping[str, str]
     swaps: tuple[Swap, ...] = ()
+    routine: Routine = USUAL_WEEK
 
     def with_cuts(self, own: Mapping[str, CutKind]) -> Kitchen:
         """The same kitchen with the cook's own cuts before the shipped ones."""
         return replace(self, cuts={**own, **self.cuts})
+
+    def with_routine(self, routine: Routine) -> Kitchen:
+        """The same kitchen with another week of its cook."""
+        return replace(self, routine=routine)
 
     def with_ingredients(self, own: Iterable[Ingredient]) -> Kitchen:
         """The same kitchen with the cook's own ingredients, whose names come before the shipped ones."""

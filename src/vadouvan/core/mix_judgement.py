@@ -50,11 +50,18 @@ class MixJudgement:
     heat_says: str
     sodium_says: str
     school_says: str
+    vacuum: bool = False
 
     @property
     def minutes(self) -> float:
         """From the first step until all of the mix may go on the meat [min]."""
         return sum(step.minutes for step in self.steps)
+
+    @property
+    def unattended_minutes(self) -> float:
+        """Of these, up to the last that needs no hands: what has to pass before hands are needed without a break."""
+        last = max((number for number, step in enumerate(self.steps) if not step.hands_on and step.minutes), default=-1)
+        return sum(step.minutes for step in self.steps[: last + 1])
 
 
 def mix_judgement(reading: Reading, bowl: Bowl, case: HoldCase | None) -> MixJudgement:
@@ -82,6 +89,7 @@ def mix_judgement(reading: Reading, bowl: Bowl, case: HoldCase | None) -> MixJud
         heat_says=heat_words(balance),
         sodium_says=sodium_words(sodium.value),
         school_says=_school_says(reading.mix, salt),
+        vacuum=reading.mix.vessel.container == "vacuum",
     )
 
 

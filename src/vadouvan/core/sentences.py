@@ -44,9 +44,15 @@ def plan_sentence(plan: Plan) -> str:
     """When to put it in and take it out, on the clock."""
     pull = f"{plan.meal.pull_at:%a %H:%M}"
     if plan.trouble:
-        return plan.trouble
+        zone = plan.meal.at.tzinfo
+        ready = (
+            f" From now, it is on the table at {plan.ready_at.astimezone(zone):%a %H:%M} at the earliest."
+            if plan.ready_at
+            else ""
+        )
+        return f"{plan.trouble}{ready}"
     span = f"from {plan.pull_from:%a %H:%M} until {plan.pull_until:%a %H:%M}"
-    night = " (kept out of the night)" if plan.after_sleep else ""
+    night = " (kept out of sleep and work)" if plan.after_sleep else ""
     return f"In {plan.contact_at:%a %H:%M}{night}, out {pull}. It may come out {span}."
 
 

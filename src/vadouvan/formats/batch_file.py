@@ -60,7 +60,12 @@ def write(draft: Draft) -> str:
         "cut": {**words, **numbers_of("cut", draft.cut, "cut", kept), "steps": steps},
         "mix": [_line_out(line) for line in draft.mix],
         "hold": {**{name: getattr(hold, name) for name in _HOLD_WORDS}, **numbers_of("hold", hold, "hold", kept)},
-        "meal": {"at": meal.at, "time_zone": meal.time_zone, **numbers_of("meal", meal, "meal", kept)},
+        "meal": {
+            "at": meal.at,
+            "time_zone": meal.time_zone,
+            "contact": meal.contact,
+            **numbers_of("meal", meal, "meal", kept),
+        },
         "occasion": {"appetite": occasion.appetite, **numbers_of("occasion", occasion, "occasion", kept)},
         "aims": {
             "school": draft.aims.school,
@@ -97,7 +102,10 @@ def read(text: str) -> Draft:
             **texts_of("hold", document.hold, "hold", kept),
         ),
         meal=MealSaid(
-            at=document.meal.at, time_zone=document.meal.time_zone, **texts_of("meal", document.meal, "meal", kept)
+            at=document.meal.at,
+            time_zone=document.meal.time_zone,
+            contact=document.meal.contact,
+            **texts_of("meal", document.meal, "meal", kept),
         ),
         occasion=OccasionSaid(
             appetite=document.occasion.appetite, **texts_of("occasion", document.occasion, "occasion", kept)

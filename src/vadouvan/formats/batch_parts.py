@@ -78,6 +78,7 @@ class MealPart(Part):
     at: Text = ""
     lead_min: Number | None = None
     time_zone: Text = ""
+    contact: Text = ""
 
 
 class LinePart(Part):

@@ -12,6 +12,7 @@ from datetime import datetime
 from pydantic import BaseModel
 
 from vadouvan.core.clock.plan import Plan
+from vadouvan.core.clock.steps import PlanStep
 from vadouvan.core.figure import Figure, hours_told
 from vadouvan.core.hold.limits import Limit
 from vadouvan.core.hold.telling import why_not_longer, why_not_now
@@ -106,6 +107,18 @@ class WindowOut(BaseModel):
     in_short: str
 
 
+class PlanStepOut(BaseModel):
+    """One step on the clock; ``waits_for`` is the id of the step before it."""
+
+    id: str
+    says: str
+    at: datetime
+    minutes: float
+    hands_on: bool
+    place: str
+    waits_for: str
+
+
 class PlanOut(BaseModel):
     """When to put the meat in and take it out for the meal."""
 
@@ -118,6 +131,9 @@ class PlanOut(BaseModel):
     pull_until: datetime
     hold_hours: float
     trouble: str | None
+    ready_at: datetime | None
+    steps: list[PlanStepOut]
+    next_step: PlanStepOut | None
 
 
 class JudgementOut(BaseModel):
@@ -172,7 +188,7 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
         spans=spans_out(judgement.mix.spans) if judgement.mix else [],
         mix=mix_out(judgement.mix) if judgement.mix else None,
         window=_window(judgement.window) if judgement.window else None,
-        plan=_plan(judgement.plan) if judgement.plan else None,
+        plan=_plan(judgement.plan, judgement) if judgement.plan else None,
         plan_says=judgement.plan_says,
         piece=piece_out(cut) if cut else None,
         preparation=effects_out(cut, kitchen.cautions) if cut else [],
@@ -259,7 +275,7 @@ def _window(window: Window) -> WindowOut:
     )
 
 
-def _plan(plan: Plan) -> PlanOut:
+def _plan(plan: Plan, judgement: Judgement) -> PlanOut:
     return PlanOut(
         meal_at=plan.meal.at,
         pull_at=plan.meal.pull_at,
@@ -270,4 +286,19 @@ def _plan(plan: Plan) -> PlanOut:
         pull_until=plan.pull_until,
         hold_hours=plan.hold_h,
         trouble=plan.trouble,
+        ready_at=plan.ready_at,
+        steps=[_plan_step(step) for step in judgement.steps],
+        next_step=_plan_step(judgement.next_step) if judgement.next_step else None,
+    )
+
+
+def _plan_step(step: PlanStep) -> PlanStepOut:
+    return PlanStepOut(
+        id=step.id,
+        says=step.says,
+        at=step.at,
+        minutes=step.minutes,
+        hands_on=step.hands_on,
+        place=step.place,
+        waits_for=step.waits_for,
     )

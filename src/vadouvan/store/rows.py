@@ -54,3 +54,12 @@ class OwnIngredientRow(Base):
     id: Mapped[str] = mapped_column(primary_key=True)
     label: Mapped[str]
     made_at: Mapped[str]
+
+
+class SettingRow(Base):
+    """One setting of the kitchen, as JSON."""
+
+    __tablename__ = "setting"
+
+    name: Mapped[str] = mapped_column(primary_key=True)
+    value: Mapped[str]

@@ -30,6 +30,7 @@ export type ComparisonQuestion = Schemas['ComparisonQuestion']
 export type Comparison = Schemas['ComparisonOut']
 export type Lesson = Schemas['LessonOut']
 export type Outcome = Schemas['OutcomeOut']
+export type Week = Schemas['RoutineBody']
 export type Label = Schemas['LabelBody']
 export type OwnIngredient = Schemas['OwnIngredientOut']
 export type LineAnswer = Schemas['LineAnswer']
@@ -105,6 +106,16 @@ export const api = {
     answered(await client.POST('/api/mix/scaled', { body: question })),
   compared: async (question: ComparisonQuestion) =>
     answered(await client.POST('/api/hold/comparison', { body: question })),
+  offers: async (draft: Draft) => answered(await client.POST('/api/plan/offers', { body: { draft } })),
+  fromCalendar: async (identity: string, text: string) =>
+    answered(
+      await client.POST('/api/plan/{identity}/from-calendar', {
+        params: { path: { identity } },
+        body: { text },
+      }),
+    ),
+  week: async () => answered(await client.GET('/api/settings/routine')),
+  keepWeek: async (week: Week) => answered(await client.PUT('/api/settings/routine', { body: week })),
   lessons: async () => answered(await client.GET('/api/lessons')),
   outcome: async (identity: string) =>
     answered(await client.GET('/api/lessons/{identity}', { params: { path: { identity } } })),
@@ -139,3 +150,7 @@ export const api = {
 
 /** Address of a batch as a file. */
 export const fileAddress = (identity: string) => `/api/batches/${identity}/file`
+
+/** Address of a plan as a calendar; of all plans without an identity. */
+export const calendarAddress = (identity?: string) =>
+  identity === undefined ? '/api/plan/calendar.ics' : `/api/plan/${identity}/calendar.ics`

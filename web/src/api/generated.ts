@@ -524,6 +524,110 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All As Calendar
+         * @description Every hands-on step of every plan as one calendar.
+         */
+        get: operations["all_as_calendar_api_plan_calendar_ics_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask Offers
+         * @description Nearest plans that work.
+         */
+        post: operations["ask_offers_api_plan_offers_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{identity}/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Batch As Calendar
+         * @description The hands-on steps of one plan as a calendar.
+         */
+        get: operations["batch_as_calendar_api_plan__identity__calendar_ics_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{identity}/from-calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Calendar
+         * @description What was moved in a calendar that was written here.
+         */
+        post: operations["read_calendar_api_plan__identity__from_calendar_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/routine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Routine
+         * @description Sleep and work.
+         */
+        get: operations["get_routine_api_settings_routine_get"];
+        /**
+         * Keep Routine
+         * @description Keep sleep and work; every plan is made anew around them.
+         */
+        put: operations["keep_routine_api_settings_routine_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables": {
         parameters: {
             query?: never;
@@ -685,6 +789,14 @@ export interface components {
             judgement: components["schemas"]["JudgementOut"];
             /** Revision */
             revision: number;
+        };
+        /**
+         * CalendarBody
+         * @description The text of a calendar file.
+         */
+        CalendarBody: {
+            /** Text */
+            text: string;
         };
         /**
          * ChangeBody
@@ -990,6 +1102,7 @@ export interface components {
             /**
              * @default {
              *       "at": "",
+             *       "contact": "",
              *       "lead": "",
              *       "time_zone": ""
              *     }
@@ -1508,6 +1621,11 @@ export interface components {
              */
             at: string;
             /**
+             * Contact
+             * @default
+             */
+            contact: string;
+            /**
              * Lead
              * @default
              */
@@ -1547,6 +1665,15 @@ export interface components {
             steps: components["schemas"]["MakingStepOut"][];
             /** Too Little */
             too_little: boolean;
+        };
+        /**
+         * MovedOut
+         * @description What a calendar moved, in words, and the draft with it; nothing is kept yet.
+         */
+        MovedOut: {
+            draft: components["schemas"]["DraftBody"];
+            /** Says */
+            says: string[];
         };
         /**
          * NewLineOut
@@ -1602,6 +1729,13 @@ export interface components {
             says: string;
             /** Servings */
             servings: number;
+        };
+        /**
+         * OffersQuestion
+         * @description A draft whose plan does not work.
+         */
+        OffersQuestion: {
+            draft: components["schemas"]["DraftBody"];
         };
         /**
          * OutcomeOut
@@ -1781,6 +1915,17 @@ export interface components {
             width_mm: number;
         };
         /**
+         * PlanOfferOut
+         * @description A change that makes the plan work.
+         */
+        PlanOfferOut: {
+            draft: components["schemas"]["DraftBody"];
+            /** Id */
+            id: string;
+            /** Says */
+            says: string;
+        };
+        /**
          * PlanOut
          * @description When to put the meat in and take it out for the meal.
          */
@@ -1807,6 +1952,7 @@ export interface components {
              * Format: date-time
              */
             meal_at: string;
+            next_step: components["schemas"]["PlanStepOut"] | null;
             /**
              * Pull At
              * Format: date-time
@@ -1822,8 +1968,35 @@ export interface components {
              * Format: date-time
              */
             pull_until: string;
+            /** Ready At */
+            ready_at: string | null;
+            /** Steps */
+            steps: components["schemas"]["PlanStepOut"][];
             /** Trouble */
             trouble: string | null;
+        };
+        /**
+         * PlanStepOut
+         * @description One step on the clock; ``waits_for`` is the id of the step before it.
+         */
+        PlanStepOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Hands On */
+            hands_on: boolean;
+            /** Id */
+            id: string;
+            /** Minutes */
+            minutes: number;
+            /** Place */
+            place: string;
+            /** Says */
+            says: string;
+            /** Waits For */
+            waits_for: string;
         };
         /**
          * ProblemOut
@@ -1886,6 +2059,37 @@ export interface components {
             kind: string;
             /** Says */
             says: string;
+        };
+        /**
+         * RoutineBody
+         * @description The cook's week as typed.
+         */
+        RoutineBody: {
+            /**
+             * Sleep From
+             * @default
+             */
+            sleep_from: string;
+            /**
+             * Sleep To
+             * @default
+             */
+            sleep_to: string;
+            /**
+             * Work Days
+             * @default []
+             */
+            work_days: string[];
+            /**
+             * Work From
+             * @default
+             */
+            work_from: string;
+            /**
+             * Work To
+             * @default
+             */
+            work_to: string;
         };
         /**
          * SaltOfferOut
@@ -3582,6 +3786,304 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PantryItemOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    all_as_calendar_api_plan_calendar_ics_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    ask_offers_api_plan_offers_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OffersQuestion"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOfferOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    batch_as_calendar_api_plan__identity__calendar_ics_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    read_calendar_api_plan__identity__from_calendar_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_routine_api_settings_routine_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutineBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    keep_routine_api_settings_routine_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoutineBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutineBody"];
                 };
             };
             /** @description Not Found */

@@ -4,6 +4,7 @@ import {
   api,
   type ComparisonQuestion,
   type CorrectionsQuestion,
+  type Draft,
   type Label,
   type SwapsQuestion,
 } from './client'
@@ -79,3 +80,11 @@ export const lessonsQuery = queryOptions({
 })
 export const outcomeQuery = (identity: string, enabled: boolean) =>
   queryOptions({ queryKey: ['outcome', identity], queryFn: () => api.outcome(identity), enabled })
+export const offersQuery = (draft: Draft) =>
+  queryOptions({
+    queryKey: ['offers', draft],
+    queryFn: () => api.offers(draft),
+    placeholderData: keepPreviousData,
+    retry: false,
+  })
+export const weekQuery = queryOptions({ queryKey: ['week'], queryFn: api.week })

@@ -6,13 +6,19 @@ const VIEWS = [
   { to: '/', name: 'Counter' },
   { to: '/pantry', name: 'Pantry' },
   { to: '/learn', name: 'Learn' },
+  { to: '/settings', name: 'Settings' },
 ]
 
 /** The enamel strip of the views that are not a batch. */
 export function Header({ title, note }: { title: string; note?: string }) {
   const { theme, turn } = useTheme()
   const go = useNavigate()
-  useKeys({ b: () => void go('/'), p: () => void go('/pantry'), l: () => void go('/learn') })
+  useKeys({
+    b: () => void go('/'),
+    p: () => void go('/pantry'),
+    l: () => void go('/learn'),
+    s: () => void go('/settings'),
+  })
   return (
     <header className="flex flex-wrap items-center gap-x-5 bg-band px-4 py-2 text-on-band wide:px-7">
       <p className="hidden font-slab text-xl wide:block">Vadouvan</p>
@@ -24,7 +30,7 @@ export function Header({ title, note }: { title: string; note?: string }) {
             key={view.to}
             to={view.to}
             end
-            className="grid min-h-12 place-items-center px-3 aria-[current=page]:font-bold aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8"
+            className="grid min-h-12 place-items-center px-2 aria-[current=page]:font-bold aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8"
           >
             {view.name}
           </NavLink>

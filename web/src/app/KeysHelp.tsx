@@ -11,6 +11,7 @@ const KEYS = [
   ['r', 'take it again'],
   ['p', 'the pantry'],
   ['l', 'learn by guessing (not in a batch)'],
+  ['s', 'settings (not in a batch)'],
   ['b', 'back to the counter'],
   ['n', 'start a batch (on the counter)'],
   ['?', 'this list'],

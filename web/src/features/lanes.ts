@@ -27,7 +27,9 @@ export function lanesOf(batches: Batch[]): Lane[] {
 /** Batches by the moment they ask for hands; those without a meal last. */
 export function inOrder(batches: Batch[]): Batch[] {
   const when = (batch: Batch) =>
-    batch.judgement.plan ? new Date(batch.judgement.plan.contact_at).getTime() : Infinity
+    batch.judgement.plan
+      ? new Date(batch.judgement.plan.next_step?.at ?? batch.judgement.plan.contact_at).getTime()
+      : Infinity
   return [...batches].sort((a, b) => (when(a) === when(b) ? 0 : when(a) - when(b)))
 }
 

@@ -39,7 +39,7 @@ export const BLANK = {
     open_air: '',
     readings: '',
   },
-  meal: { at: '', lead: '', time_zone: '' },
+  meal: { at: '', lead: '', time_zone: '', contact: '' },
   occasion: { servings: '', appetite: '', frozen: '' },
   aims: { school: '', spoon_salt: '', spoons: '', bath_time: '', sugar: '', acid: '', heat: '' },
   quantity: { form: '', container: '', size: '', coat: '', set_aside: '', set_aside_for: '' },

@@ -141,6 +141,7 @@ class MealBody(_Body):
     at: Text = ""
     lead: Text = ""
     time_zone: Text = ""
+    contact: Text = ""
 
 
 class DraftBody(_Body):

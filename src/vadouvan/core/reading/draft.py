@@ -22,6 +22,7 @@ from vadouvan.errors import InputError
 
 DEFAULT_FRIDGE_C = 4.0
 DEFAULT_LEAD = timedelta(minutes=60)
+SOON = timedelta(minutes=10)
 THROUGH_UP_TO_M = 0.020  # in joints a point further in than this is not the default aim
 GOALS: dict[str, Goal] = {"surface": "surface", "through": "through"}
 APPETITES: dict[str, Appetite] = {"light": "light", "normal": "normal", "hearty": "hearty"}
@@ -109,6 +110,12 @@ def _meal(said: MealSaid, notes: Notes, now: datetime) -> Meal | None:
     at = notes.attempt(lambda: local_moment(said.at, zone, field="meal.at"))
     if at is None or lead_s is None:
         return None
+    contact = notes.attempt(lambda: local_moment(said.contact, zone, field="meal.contact")) if said.contact else None
+    if contact is not None and contact > now + SOON:
+        wrong = f"{contact:%a %-d %b, %H:%M} is still to come."
+        accepted = "Write when the meat went in, or leave it empty until it has."
+        notes.problems.append(InputError(field="meal.contact", given=said.contact, wrong=wrong, accepted=accepted))
+        contact = None
     if at <= now:
         wrong = f"{at:%a %-d %b %Y, %H:%M} is already past."
         notes.problems.append(
@@ -117,4 +124,4 @@ def _meal(said: MealSaid, notes: Notes, now: datetime) -> Meal | None:
             )
         )
         return None
-    return Meal(at, timedelta(seconds=lead_s))
+    return Meal(at, timedelta(seconds=lead_s), contact)

@@ -52,7 +52,7 @@ export function CounterPage() {
     <div className="grid gap-8 px-4 py-5 wide:grid-cols-[minmax(0,1fr)_22rem] wide:px-7">
       <section aria-labelledby="next">
         <h2 id="next" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
-          {batches.data.length === 0 ? 'nothing on the counter yet' : 'what goes in, and when'}
+          {batches.data.length === 0 ? 'nothing on the counter yet' : 'what needs hands next'}
         </h2>
         {batches.data.length === 0 ? (
           <Examples onStart={(id) => void start.fromExample(id)} />
@@ -104,10 +104,16 @@ export function CounterPage() {
 }
 
 function BatchRow({ batch }: { batch: Batch }) {
-  const { plan, window, sentence, salt_says, piece } = batch.judgement
+  const { plan, plan_says, window, sentence, salt_says, piece } = batch.judgement
   const zone = batch.draft.meal.time_zone || undefined
   const tooLate = plan?.trouble != null
-  const when = !plan ? 'no meal yet' : tooLate ? 'too late' : told(new Date(plan.contact_at), zone)
+  const when = !plan
+    ? plan_says === ''
+      ? 'no meal yet'
+      : 'not planned'
+    : tooLate
+      ? 'too late'
+      : told(new Date(plan.next_step?.at ?? plan.contact_at), zone)
   const meal = plan && `meal ${told(new Date(plan.meal_at), zone)}`
   return (
     <li className="border-b border-rule">
@@ -123,8 +129,11 @@ function BatchRow({ batch }: { batch: Batch }) {
             </span>
             <span className="text-quiet">{meal}</span>
           </span>
+          <span className="block">
+            {plan?.next_step != null && <b className="mr-3">{plan.next_step.says}</b>}
+            <span className="text-quiet">{plan?.trouble ?? salt_says}</span>
+          </span>
           <span className="block">{window ? `${window.in_short}; ${window.latest.says}` : sentence}</span>
-          <span className="block text-quiet">{plan?.trouble ?? salt_says}</span>
         </span>
       </Link>
     </li>

@@ -8,11 +8,12 @@ import { profileAt } from '../../lib/depth'
 import { Working } from '../../components/Working'
 import { Answers, type AnswersProps } from './Answers'
 import { Limits } from './Limits'
+import { PlanSteps } from './PlanSteps'
 import { Through } from './Through'
 import { useBeside } from './useBeside'
 import { Vessel } from './Vessel'
 
-const DRAWERS = ['Answers', 'Limits', 'Vessel', 'Curve'] as const
+const DRAWERS = ['Answers', 'Limits', 'Plan', 'Vessel', 'Curve'] as const
 
 /** Hold: the judgement in a sentence, the window, the cut through time, and what sets each limit. */
 export function HoldStage({ batch, draft, change }: AnswersProps) {
@@ -76,6 +77,9 @@ export function HoldStage({ batch, draft, change }: AnswersProps) {
             </TabPanel>
             <TabPanel>
               <Limits batch={batch} />
+            </TabPanel>
+            <TabPanel>
+              <PlanSteps batch={batch} draft={draft} change={change} />
             </TabPanel>
             <TabPanel>
               <Vessel batch={batch} draft={draft} change={change} />

@@ -1,0 +1,89 @@
+"""A cook's week: sleep every night, work on some days. Hands are free outside both."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from datetime import UTC, datetime, time, timedelta
+
+A_STEP = timedelta(minutes=5)
+EVERY_DAY = frozenset(range(7))
+WEEKDAYS = frozenset(range(5))
+
+
+@dataclass(frozen=True)
+class Span:
+    """Local hours from ``start`` to ``end`` (over midnight if that is earlier) on days counted from Monday, 0.
+
+    A span over midnight belongs to the day it starts on.
+    """
+
+    start: time
+    end: time
+    days: frozenset[int] = EVERY_DAY
+
+    def holds(self, moment: datetime) -> bool:
+        """Whether a local moment lies inside, its ends not counted."""
+        clock, day = moment.time(), moment.weekday()
+        if self.start <= self.end:
+            return day in self.days and self.start < clock < self.end
+        evening = day in self.days and clock > self.start
+        morning = (day - 1) % 7 in self.days and clock < self.end
+        return evening or morning
+
+
+@dataclass(frozen=True)
+class Routine:
+    """When hands are not free: ``sleep``, and ``work`` if there is any."""
+
+    sleep: Span = Span(time(23, 0), time(6, 30))
+    work: Span | None = None
+
+    def spans(self) -> Iterator[Span]:
+        """All of them."""
+        yield self.sleep
+        if self.work is not None:
+            yield self.work
+
+    def busy(self, moment: datetime) -> bool:
+        """Whether hands are not free at a local moment."""
+        return any(span.holds(moment) for span in self.spans())
+
+    def free_for(self, start: datetime, length: timedelta) -> bool:
+        """Whether hands are free from a local moment on for so long."""
+        steps = max(1, round(length / A_STEP))
+        return not any(self.busy(later(start, A_STEP * step)) for step in range(steps + 1))
+
+    def nearest_free(
+        self, wanted: datetime, *, first: datetime, last: datetime, before: timedelta = timedelta(0)
+    ) -> datetime | None:
+        """The moment nearest to ``wanted`` within the two ends, with hands free for so long ``before`` it; or none."""
+        if self._free_until(wanted, before):
+            return wanted
+        for step in range(1, int((max(last - wanted, wanted - first)) / A_STEP) + 2):
+            for moment in (later(wanted, -A_STEP * step), later(wanted, A_STEP * step)):
+                if first <= moment <= last and self._free_until(moment, before):
+                    return moment
+        return None
+
+    def _free_until(self, moment: datetime, before: timedelta) -> bool:
+        return self.free_for(later(moment, -before), before)
+
+
+USUAL_WEEK = Routine()
+
+
+def later(moment: datetime, span: timedelta) -> datetime:
+    """A moment moved by elapsed time, not by wall-clock time."""
+    return (moment.astimezone(UTC) + span).astimezone(moment.tzinfo)
+
+
+def hours_between(start: datetime, end: datetime) -> float:
+    """Elapsed hours, right across changes of the clock."""
+    return (end.astimezone(UTC) - start.astimezone(UTC)).total_seconds() / 3600
+
+
+def on_a_step(moment: datetime) -> datetime:
+    """Rounded to five minutes: nobody acts on less."""
+    steps = round(moment.timestamp() / A_STEP.total_seconds())
+    return datetime.fromtimestamp(steps * A_STEP.total_seconds(), UTC).astimezone(moment.tzinfo)

@@ -1,0 +1,67 @@
+"""Reading a cook's week as typed in Settings."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import time
+
+from vadouvan.core.clock.routine import Routine, Span
+from vadouvan.errors import BadInput, InputError
+
+DAYS = ("mon", "tue", "wed", "thu", "fri", "sat", "sun")
+CLOCK_ACCEPTED = 'Write a time of day such as "23:00".'
+
+
+@dataclass(frozen=True)
+class RoutineSaid:
+    """Sleep and work as typed: times of day, and the days of work by their first three letters."""
+
+    sleep_from: str = "23:00"
+    sleep_to: str = "06:30"
+    work_from: str = ""
+    work_to: str = ""
+    work_days: tuple[str, ...] = DAYS[:5]
+
+
+def read_routine(said: RoutineSaid) -> Routine:
+    """The week; raises BadInput with every field that is wrong."""
+    problems: list[InputError] = []
+    sleep = _span(said.sleep_from, said.sleep_to, "sleep", problems)
+    work = None
+    if said.work_from.strip() or said.work_to.strip():
+        work = _span(said.work_from, said.work_to, "work", problems)
+    days = _days(said.work_days, problems)
+    if sleep is not None and sleep[0] == sleep[1]:
+        problems.append(
+            InputError(
+                field="sleep_to",
+                given=said.sleep_to,
+                wrong="That is sleep all day.",
+                accepted="Leave some hours awake.",
+            )
+        )
+    if problems or sleep is None:
+        raise BadInput(problems)
+    return Routine(Span(*sleep), Span(*work, days) if work and days else None)
+
+
+def _span(start: str, end: str, name: str, problems: list[InputError]) -> tuple[time, time] | None:
+    times = [_clock(text, f"{name}_{end_name}", problems) for text, end_name in ((start, "from"), (end, "to"))]
+    return (times[0], times[1]) if times[0] is not None and times[1] is not None else None
+
+
+def _clock(text: str, field: str, problems: list[InputError]) -> time | None:
+    try:
+        return time.fromisoformat(text.strip())
+    except ValueError:
+        wrong = f'"{text.strip()}" is no time of day.'
+        problems.append(InputError(field=field, given=text, wrong=wrong, accepted=CLOCK_ACCEPTED))
+        return None
+
+
+def _days(said: tuple[str, ...], problems: list[InputError]) -> frozenset[int]:
+    for day in said:
+        if day not in DAYS:
+            wrong, accepted = f'"{day}" is no day.', "Choose from " + ", ".join(DAYS) + "."
+            problems.append(InputError(field="work_days", given=day, wrong=wrong, accepted=accepted))
+    return frozenset(DAYS.index(day) for day in said if day in DAYS)

@@ -1,0 +1,67 @@
+"""Plans over HTTP: offers, calendars, the cook's week."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from fastapi.testclient import TestClient
+
+from tests.api.kitchen import kitchen_app
+
+SKEWERS: dict[str, Any] = {
+    "name": "Skewers",
+    "cut": {"kind": "lamb_shoulder_cubes", "mass": "1 kg", "thickness": "30 mm"},
+    "mix": [{"id": "1", "text": "12 g salt"}, {"id": "2", "text": "50 g lemon juice"}],
+    "meal": {"at": "2026-11-28T19:00", "lead": "60 min", "time_zone": "Europe/Lisbon"},
+}
+
+
+class Plans(unittest.TestCase):
+    """One batch with a plan."""
+
+    def setUp(self) -> None:
+        """A client on an empty kitchen, and the batch in it."""
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.batch = self.client.post("/api/batches", json=SKEWERS).json()
+
+    def test_steps_in_the_judgement(self) -> None:
+        """From weighing to serving, with the next that needs hands."""
+        plan = self.batch["judgement"]["plan"]
+        self.assertEqual([plan["steps"][0]["id"], plan["steps"][-1]["id"]], ["weigh", "serve"])
+        self.assertEqual(plan["next_step"]["id"], "weigh")
+
+    def test_calendar_out_and_in(self) -> None:
+        """What goes out comes back as nothing moved; all batches together too."""
+        out = self.client.get(f"/api/plan/{self.batch['id']}/calendar.ics")
+        self.assertTrue(out.headers["content-type"].startswith("text/calendar"))
+        back = self.client.post(f"/api/plan/{self.batch['id']}/from-calendar", json={"text": out.text}).json()
+        self.assertEqual(back["says"], [])
+        self.assertIn("Skewers", self.client.get("/api/plan/calendar.ics").text)
+        bad = self.client.post(f"/api/plan/{self.batch['id']}/from-calendar", json={"text": "hello"})
+        self.assertEqual(bad.status_code, 422)
+
+    def test_offers(self) -> None:
+        """A meal in half an hour: later, or thinner; each draft can be taken as it is."""
+        late = {**SKEWERS, "meal": {**SKEWERS["meal"], "at": "2026-11-25T09:40"}}
+        offers = self.client.post("/api/plan/offers", json={"draft": late}).json()
+        self.assertTrue(offers)
+        made = self.client.post("/api/batches", json=offers[0]["draft"]).json()
+        self.assertIsNone(made["judgement"]["plan"]["trouble"])
+
+    def test_the_cooks_week(self) -> None:
+        """Sleep from 20:00 to 10:00 moves the contact; bad times are told one by one and not kept."""
+        before = self.batch["judgement"]["plan"]["contact_at"]
+        week = {"sleep_from": "20:00", "sleep_to": "10:00", "work_from": "", "work_to": "", "work_days": []}
+        self.assertEqual(self.client.put("/api/settings/routine", json=week).status_code, 200)
+        after = self.client.get(f"/api/batches/{self.batch['id']}").json()["judgement"]["plan"]["contact_at"]
+        self.assertNotEqual(before, after)
+        bad = self.client.put(
+            "/api/settings/routine", json={**week, "sleep_from": "late", "work_from": "8", "work_days": ["someday"]}
+        )
+        self.assertEqual(bad.status_code, 422)
+        fields = {problem["field"] for problem in bad.json()["problems"]}
+        self.assertEqual(fields, {"sleep_from", "work_from", "work_to", "work_days"})
+        all_day = self.client.put("/api/settings/routine", json={**week, "sleep_to": "20:00"})
+        self.assertIn("sleep all day", all_day.text)
+        self.assertEqual(self.client.get("/api/settings/routine").json(), week)

@@ -1,0 +1,110 @@
+"""The plan as a calendar: read by another parser, moved, and taken back."""
+
+from __future__ import annotations
+
+import re
+import unittest
+from dataclasses import replace
+from datetime import UTC, datetime, timedelta
+
+import vobject  # type: ignore[import-untyped]
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from tests.drafts import NOW, SATURDAY, judged, of_kind
+from vadouvan.core.clock.routine import later
+from vadouvan.core.draft import Draft
+from vadouvan.errors import FormatError
+from vadouvan.formats.calendar_file import calendar_text, moved_draft
+
+SKEWERS = replace(
+    of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "50 g lemon juice", "40 g olive oil"),
+    meal=SATURDAY,
+    name="Skewers; with, commas",
+)
+
+
+def written(draft: Draft = SKEWERS, identity: str = "b1") -> str:
+    """The calendar of one batch."""
+    return calendar_text([(identity, draft.name, judged(draft).steps)], now=NOW)
+
+
+def moved(text: str, step: str, by: timedelta) -> str:
+    """The calendar with one event moved, as a calendar program would write it."""
+    calendar = vobject.readOne(text)
+    for event in calendar.vevent_list:
+        if event.uid.value.startswith(f"{step}."):
+            event.dtstart.value = later(event.dtstart.value, by)
+            event.dtend.value = later(event.dtend.value, by)
+    return str(calendar.serialize())
+
+
+class Out(unittest.TestCase):
+    """As another parser (vobject) reads it."""
+
+    def test_every_hands_on_step_with_an_alarm(self) -> None:
+        """Same starts, same names, one alarm each, identities of their own."""
+        steps = [step for step in judged(SKEWERS).steps if step.hands_on]
+        events = vobject.readOne(written()).vevent_list
+        self.assertEqual(len(events), len(steps))
+        self.assertEqual(
+            {event.dtstart.value.astimezone(UTC) for event in events}, {s.at.astimezone(UTC) for s in steps}
+        )
+        self.assertEqual(len({event.uid.value for event in events}), len(events))
+        for event in events:
+            self.assertTrue(event.summary.value.startswith("Skewers; with, commas: "))
+            self.assertEqual(event.valarm.trigger.value, timedelta(minutes=-10))
+
+    def test_a_second_import_updates(self) -> None:
+        """Another hour for the meal keeps every identity."""
+        other = replace(SKEWERS, meal=replace(SATURDAY, at="2026-11-28T20:00"))
+        uids = [re.findall(r"UID:(\S+)", written(draft)) for draft in (SKEWERS, other)]
+        self.assertEqual(set(uids[0]), set(uids[1]))
+
+    def test_a_batch_without_a_plan_is_an_empty_calendar(self) -> None:
+        """Still a calendar."""
+        self.assertNotIn("VEVENT", calendar_text([("b1", "x", ())], now=NOW))
+
+
+class In(unittest.TestCase):
+    """Moved times taken over."""
+
+    def take(self, text: str) -> tuple[Draft, list[str]]:
+        """What a calendar moves in the skewers."""
+        return moved_draft(text, "b1", SKEWERS, judged(SKEWERS).steps)
+
+    def test_nothing_moved(self) -> None:
+        """The same draft, nothing said."""
+        self.assertEqual(self.take(written()), (SKEWERS, []))
+
+    @settings(max_examples=20, deadline=None)
+    @given(st.integers(1, 20))
+    def test_a_moved_meal(self, quarters: int) -> None:
+        """Goes with its pull; the time between them stays."""
+        draft, says = self.take(moved(written(), "serve", timedelta(minutes=15 * quarters)))
+        at = datetime(2026, 11, 28, 19, 0) + timedelta(minutes=15 * quarters)
+        self.assertEqual(draft.meal.at, f"{at:%Y-%m-%dT%H:%M}")
+        self.assertEqual(draft.meal.lead, SATURDAY.lead)
+        self.assertEqual(len(says), 1)
+
+    def test_a_moved_pull(self) -> None:
+        """Half an hour earlier: half an hour more to the table."""
+        draft, says = self.take(moved(written(), "pull", timedelta(minutes=-30)))
+        self.assertEqual((draft.meal.at, draft.meal.lead), (SATURDAY.at, "90 min"))
+        self.assertIn("the pull", says[0])
+
+    def test_files_from_elsewhere_are_refused_with_what_would_do(self) -> None:
+        """No calendar, another batch's, a pull after the meal, no zone, too large."""
+        floating = re.sub(r"DTSTART;TZID=[^:]+:", "DTSTART:", written())
+        for text, wrong in (
+            ("hello", "no calendar file"),
+            (written(identity="other"), "nothing of this batch"),
+            ("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nEND:VCALENDAR\r\n", "nothing of this batch"),
+            (moved(written(), "pull", timedelta(hours=3)), "minutes before the meal"),
+            (floating, "no zone"),
+            ("x" * 2_000_001, "larger than 2 MB"),
+        ):
+            with self.subTest(wrong=wrong), self.assertRaises(FormatError) as caught:
+                self.take(text)
+            self.assertIn(wrong, str(caught.exception))
+            self.assertTrue(caught.exception.accepted)

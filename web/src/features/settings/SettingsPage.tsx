@@ -1,0 +1,108 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, Refused, type Problem, type Week } from '../../api/client'
+import { weekQuery } from '../../api/queries'
+import { Said } from '../../components/Said'
+
+const DAYS = [
+  { id: 'mon', name: 'Monday' },
+  { id: 'tue', name: 'Tuesday' },
+  { id: 'wed', name: 'Wednesday' },
+  { id: 'thu', name: 'Thursday' },
+  { id: 'fri', name: 'Friday' },
+  { id: 'sat', name: 'Saturday' },
+  { id: 'sun', name: 'Sunday' },
+]
+
+/** What is set once for all batches: when hands are not free. */
+export function SettingsPage() {
+  const kept = useQuery(weekQuery)
+  if (!kept.data) return <p className="p-8">Looking it up</p>
+  return <WeekForm start={kept.data} />
+}
+
+function WeekForm({ start }: { start: Week }) {
+  const [week, setWeek] = useState(start)
+  const [problems, setProblems] = useState<Problem[]>([])
+  const [answer, setAnswer] = useState('')
+  const queries = useQueryClient()
+  const say = (changed: Partial<Week>) => {
+    setWeek((was) => ({ ...was, ...changed }))
+    setAnswer('')
+  }
+  const fault = (field: string) => problems.find((problem) => problem.field === field)
+  const keep = async () => {
+    try {
+      await api.keepWeek(week)
+      setProblems([])
+      setAnswer('Kept. Every plan is made around it.')
+      await queries.invalidateQueries()
+    } catch (error) {
+      setProblems(error instanceof Refused ? error.problems : [])
+      setAnswer(error instanceof Error ? error.message : String(error))
+    }
+  }
+  const field = (
+    name: 'sleep_from' | 'sleep_to' | 'work_from' | 'work_to',
+    question: string,
+    hint: string,
+  ) => (
+    <Said
+      question={question}
+      stack
+      value={week[name]}
+      placeholder={hint}
+      fault={fault(name)}
+      onType={(text) => {
+        say({ [name]: text })
+      }}
+    />
+  )
+  return (
+    <form
+      className="max-w-[46rem] px-4 py-5 wide:px-7"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void keep()
+      }}
+    >
+      <h2 className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        when your hands are not free
+      </h2>
+      <p className="py-2">No step that needs hands is planned into these hours.</p>
+      <div className="grid grid-cols-2 gap-x-6">
+        {field('sleep_from', 'Sleep from', '23:00')}
+        {field('sleep_to', 'to', '06:30')}
+        {field('work_from', 'At work from', 'empty: not away')}
+        {field('work_to', 'until', '16:30')}
+      </div>
+      <fieldset className="pt-2">
+        <legend className="text-[0.92rem] text-quiet">on</legend>
+        <div className="flex flex-wrap gap-x-6">
+          {DAYS.map((day) => (
+            <label key={day.id} className="flex min-h-12 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-6 accent-enamel"
+                checked={week.work_days.includes(day.id)}
+                onChange={(event) => {
+                  const others = week.work_days.filter((one) => one !== day.id)
+                  say({ work_days: event.target.checked ? [...others, day.id] : others })
+                }}
+              />
+              {day.name}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <button type="submit" className="act act-first mt-4">
+        Keep it
+      </button>
+      {answer !== '' && (
+        <p role="status" className="mt-3 whitespace-pre-line">
+          {answer}
+        </p>
+      )}
+    </form>
+  )
+}

@@ -49,6 +49,13 @@ class Plans(unittest.TestCase):
         made = self.client.post("/api/batches", json=offers[0]["draft"]).json()
         self.assertIsNone(made["judgement"]["plan"]["trouble"])
 
+    def test_stretches_for_the_rail(self) -> None:
+        """Two weeks of nights, in a zone; a zone that is none is refused."""
+        stretches = self.client.get("/api/settings/busy", params={"zone": "Europe/Lisbon"}).json()
+        self.assertGreaterEqual(len(stretches), 14)
+        self.assertEqual({stretch["what"] for stretch in stretches}, {"sleep"})
+        self.assertEqual(self.client.get("/api/settings/busy", params={"zone": "Moon"}).status_code, 422)
+
     def test_the_cooks_week(self) -> None:
         """Sleep from 20:00 to 10:00 moves the contact; bad times are told one by one and not kept."""
         before = self.batch["judgement"]["plan"]["contact_at"]

@@ -167,6 +167,16 @@ class Week(unittest.TestCase):
         nearest = min(abs(hours_between(one, wanted)) for one in free)
         self.assertAlmostEqual(abs(hours_between(found, wanted)), nearest, delta=1e-9)
 
+    def test_stretches_to_draw(self) -> None:
+        """A week from Monday: nights and five days of work; each busy inside, free at its ends."""
+        first = datetime(2026, 11, 23, 0, 0, tzinfo=LISBON)
+        stretches = WEEK.between(first, later(first, timedelta(days=7)))
+        self.assertEqual([what for what, _, _ in stretches].count("work"), 5)
+        self.assertIn([what for what, _, _ in stretches].count("sleep"), (7, 8))
+        for _, begins, ends in stretches:
+            self.assertTrue(WEEK.busy(later(begins, timedelta(minutes=30))))
+            self.assertFalse(WEEK.busy(ends))
+
     def test_work_holds_on_weekdays_only(self) -> None:
         """Friday at ten, not Saturday."""
         self.assertTrue(WEEK.busy(datetime(2026, 11, 27, 10, 0, tzinfo=LISBON)))

@@ -116,6 +116,8 @@ export const api = {
     ),
   week: async () => answered(await client.GET('/api/settings/routine')),
   keepWeek: async (week: Week) => answered(await client.PUT('/api/settings/routine', { body: week })),
+  busy: async (zone: string) =>
+    answered(await client.GET('/api/settings/busy', { params: { query: { zone } } })),
   lessons: async () => answered(await client.GET('/api/lessons')),
   outcome: async (identity: string) =>
     answered(await client.GET('/api/lessons/{identity}', { params: { path: { identity } } })),

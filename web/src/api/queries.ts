@@ -88,3 +88,14 @@ export const offersQuery = (draft: Draft) =>
     retry: false,
   })
 export const weekQuery = queryOptions({ queryKey: ['week'], queryFn: api.week })
+export const busyQuery = (zone: string) =>
+  queryOptions({
+    queryKey: ['busy', zone],
+    queryFn: async () =>
+      (await api.busy(zone)).map((stretch) => ({
+        what: stretch.what,
+        begins: new Date(stretch.begins),
+        ends: new Date(stretch.ends),
+      })),
+    staleTime: 600_000,
+  })

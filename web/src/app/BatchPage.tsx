@@ -1,10 +1,9 @@
 import { Link, useNavigate, useParams } from 'react-router'
 import type { Batch, Draft } from '../api/client'
 import { useBatch, type BatchState } from '../api/useBatch'
-import { Rail } from '../components/Rail'
+import { PlanRail } from './PlanRail'
 import { CutStage } from '../features/cut/CutStage'
 import { HoldStage } from '../features/hold/HoldStage'
-import { lanesOf } from '../features/lanes'
 import { MixStage } from '../features/mix/MixStage'
 import { BatchActions } from './BatchActions'
 import { StageTin } from './StageTin'
@@ -188,7 +187,7 @@ function Foot({ batch, stage }: { batch: Batch; stage: StageName }) {
         </>
       )}
       <div className="hidden wide:block">
-        <Rail lanes={lanesOf([batch])} now={now} current={batch.id} />
+        <PlanRail batches={[batch]} now={now} current={batch.id} />
       </div>
     </footer>
   )

@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
 import { batchesQuery } from '../api/queries'
-import { Rail } from '../components/Rail'
 import { CounterPage } from '../features/counter/CounterPage'
-import { inOrder, lanesOf } from '../features/lanes'
+import { inOrder } from '../features/lanes'
 import { told } from '../lib/clock'
 import { Header } from './Header'
+import { PlanRail } from './PlanRail'
 import { useKeys } from './keys'
 import { useNow } from './useNow'
 
@@ -20,7 +20,7 @@ export function CounterShell() {
         <CounterPage />
       </main>
       <footer className="sticky bottom-0">
-        <Rail lanes={lanesOf(inOrder(batches.data ?? []))} now={now} />
+        <PlanRail batches={inOrder(batches.data ?? [])} now={now} />
       </footer>
     </div>
   )

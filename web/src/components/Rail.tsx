@@ -21,7 +21,6 @@ const NARROW_LANE_PX = 36
 const NAMES_PX = 168
 const LETTER_PX = 7
 const NOW_PX = 90 // hours nearer than this would stand under the mark of the present
-const SLEEP = { from: 23, hours: 7.5 }
 
 function useWidth() {
   const frame = useRef<HTMLDivElement>(null)
@@ -40,8 +39,16 @@ function useWidth() {
   return { frame, width }
 }
 
-/** Time from left to right: now, sleep, the meals, and each batch with its window. */
-export function Rail({ lanes, now, current }: { lanes: Lane[]; now: Date; current?: string | undefined }) {
+interface RailProps {
+  lanes: Lane[]
+  /** Hours in which hands are not free. */
+  busy: { what: string; begins: Date; ends: Date }[]
+  now: Date
+  current?: string | undefined
+}
+
+/** Time from left to right: now, sleep, work, the meals, and each batch with its window. */
+export function Rail({ lanes, busy, now, current }: RailProps) {
   const { frame, width } = useWidth()
   const names = width < 700 ? 0 : NAMES_PX
   const last = lanes.reduce(
@@ -59,16 +66,16 @@ export function Rail({ lanes, now, current }: { lanes: Lane[]; now: Date; curren
   return (
     <div ref={frame} className="border-t-4 border-double border-rule bg-raised">
       <svg width={width} height={height} role="img" aria-label={railWords(lanes)}>
-        {hoursOfDay(hoursLater(domain[0], -12), domain[1], [SLEEP.from]).map((evening) => {
-          const left = Math.max(names, x(evening))
-          const right = Math.max(names, x(hoursLater(evening, SLEEP.hours)))
+        {busy.map((stretch) => {
+          const left = Math.max(names, x(stretch.begins))
+          const right = Math.min(width, Math.max(names, x(stretch.ends)))
           return (
             <rect
-              key={evening.getTime()}
+              key={`${stretch.what}-${stretch.begins.getTime()}`}
               x={left}
               width={Math.max(0, right - left)}
-              y={0}
-              height={height}
+              y={stretch.what === 'work' ? height - 8 : 0}
+              height={stretch.what === 'work' ? 8 : height}
               fill="url(#night)"
             />
           )

@@ -2,13 +2,16 @@
 
 from __future__ import annotations
 
+from datetime import datetime, timedelta
 from typing import Annotated
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Query
 from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Here
 from vadouvan.api.schemas.draft import Text
+from vadouvan.core.clock.moment import time_zone
+from vadouvan.core.clock.routine import later
 from vadouvan.core.reading.routine import RoutineSaid, read_routine
 
 router = APIRouter(prefix="/api/settings", tags=["settings"])
@@ -39,3 +42,19 @@ def keep_routine(body: RoutineBody, here: Here) -> RoutineBody:
     read_routine(said)
     here.settings.keep_routine(said)
     return body
+
+
+class BusyOut(BaseModel):
+    """A stretch in which hands are not free: ``sleep`` or ``work``."""
+
+    what: str
+    begins: datetime
+    ends: datetime
+
+
+@router.get("/busy")
+def list_busy(here: Here, zone: Annotated[str, Query(max_length=64)] = "UTC") -> list[BusyOut]:
+    """Sleep and work from yesterday to two weeks ahead, in a time zone, for drawing."""
+    now = here.now().astimezone(time_zone(zone, field="zone"))
+    stretches = here.kitchen.routine.between(later(now, -timedelta(days=1)), later(now, timedelta(days=14)))
+    return [BusyOut(what=what, begins=begins, ends=ends) for what, begins, ends in stretches]

@@ -66,6 +66,21 @@ class Routine:
                     return moment
         return None
 
+    def between(self, first: datetime, last: datetime) -> list[tuple[str, datetime, datetime]]:
+        """Every stretch of sleep and work that touches a time, as (what, from, to), in the zone of ``first``."""
+        found = []
+        for what, span in (("sleep", self.sleep), *((("work", self.work),) if self.work else ())):
+            day = first.date() - timedelta(days=1)
+            while day <= last.date():
+                if day.weekday() in span.days:
+                    start = datetime.combine(day, span.start, first.tzinfo)
+                    over_midnight = timedelta(days=1 if span.end <= span.start else 0)
+                    end = datetime.combine(day + over_midnight, span.end, first.tzinfo)
+                    if end > first and start < last:
+                        found.append((what, start, end))
+                day += timedelta(days=1)
+        return sorted(found, key=lambda stretch: stretch[1])
+
     def _free_until(self, moment: datetime, before: timedelta) -> bool:
         return self.free_for(later(moment, -before), before)
 

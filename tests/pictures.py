@@ -28,6 +28,7 @@ VIEWS = {
     "beside": ("/batch/{Quick flank}/hold", LAPTOP),
     "plan": ("/batch/{Saturday legs}/hold", LAPTOP),
     "learn": ("/learn", LAPTOP),
+    "cautions": ("/cautions", LAPTOP),
     "settings": ("/settings", LAPTOP),
     "pantry": ("/pantry", LAPTOP),
     "phone": ("/batch/{Saturday legs}/mix", PHONE),

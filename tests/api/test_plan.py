@@ -49,6 +49,14 @@ class Plans(unittest.TestCase):
         made = self.client.post("/api/batches", json=offers[0]["draft"]).json()
         self.assertIsNone(made["judgement"]["plan"]["trouble"])
 
+    def test_cautions(self) -> None:
+        """All with source and date; those of a batch gravest first."""
+        everything = self.client.get("/api/cautions").json()
+        self.assertTrue(all(caution["source"] and caution["looked_at"] for caution in everything))
+        of_batch = [caution["kind"] for caution in self.client.get(f"/api/cautions/{self.batch['id']}").json()]
+        self.assertEqual(of_batch, sorted(of_batch, key=["stop", "warn", "note"].index))
+        self.assertIn("warn", of_batch)
+
     def test_stretches_for_the_rail(self) -> None:
         """Two weeks of nights, in a zone; a zone that is none is refused."""
         stretches = self.client.get("/api/settings/busy", params={"zone": "Europe/Lisbon"}).json()

@@ -3,6 +3,7 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
 import { BatchPage } from './app/BatchPage'
+import { CautionsShell } from './app/CautionsShell'
 import { CounterShell } from './app/CounterShell'
 import { KeysHelp } from './app/KeysHelp'
 import { LearnShell } from './app/LearnShell'
@@ -18,6 +19,7 @@ const router = createBrowserRouter([
   { path: '/', element: <CounterShell /> },
   { path: '/pantry', element: <PantryShell /> },
   { path: '/learn', element: <LearnShell /> },
+  { path: '/cautions', element: <CautionsShell /> },
   { path: '/settings', element: <SettingsShell /> },
   { path: '/batch/:identity/:stage?', element: <BatchPage /> },
   { path: '*', element: <CounterShell /> },

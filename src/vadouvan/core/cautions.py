@@ -6,14 +6,16 @@ from dataclasses import dataclass
 from typing import Literal
 
 CautionKind = Literal["note", "warn", "stop"]
+Where = Literal["cut", "mix", "hold", "fire", "all"]
 
 
 @dataclass(frozen=True)
 class Caution:
-    """One caution. All end in the same place: local rules and licensed practice come first."""
+    """One caution and the step where it applies. All end in the same place: local rules and licensed practice first."""
 
     id: str
     kind: CautionKind
+    where: Where
     says: str
     source: str
     looked_at: str

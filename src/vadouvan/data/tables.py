@@ -12,7 +12,7 @@ from functools import cache
 from importlib.resources import files
 from typing import Any, TypeVar, get_args
 
-from vadouvan.core.cautions import Caution, CautionKind
+from vadouvan.core.cautions import Caution, CautionKind, Where
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.shape import Bone, ShapeName
@@ -233,4 +233,11 @@ def _one_of(row: Row, column: str, accepted: tuple[str, ...]) -> Any:
 def _caution(row: Row) -> Caution:
     if row["source"] not in source_keys():
         raise TableError("cautions", row["id"], f"source {row['source']!r} is not in sources.csv")
-    return Caution(row["id"], _one_of(row, "kind", get_args(CautionKind)), row["says"], row["source"], row["looked_at"])
+    return Caution(
+        row["id"],
+        _one_of(row, "kind", get_args(CautionKind)),
+        _one_of(row, "where", get_args(Where)),
+        row["says"],
+        row["source"],
+        row["looked_at"],
+    )

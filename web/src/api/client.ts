@@ -118,6 +118,9 @@ export const api = {
   keepWeek: async (week: Week) => answered(await client.PUT('/api/settings/routine', { body: week })),
   busy: async (zone: string) =>
     answered(await client.GET('/api/settings/busy', { params: { query: { zone } } })),
+  cautions: async () => answered(await client.GET('/api/cautions')),
+  cautionsOf: async (identity: string) =>
+    answered(await client.GET('/api/cautions/{identity}', { params: { path: { identity } } })),
   lessons: async () => answered(await client.GET('/api/lessons')),
   outcome: async (identity: string) =>
     answered(await client.GET('/api/lessons/{identity}', { params: { path: { identity } } })),

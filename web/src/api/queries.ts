@@ -99,3 +99,14 @@ export const busyQuery = (zone: string) =>
       })),
     staleTime: 600_000,
   })
+export const cautionsQuery = queryOptions({
+  queryKey: ['cautions'],
+  queryFn: api.cautions,
+  staleTime: Infinity,
+})
+export const batchCautionsQuery = (identity: string, revision: number) =>
+  queryOptions({
+    queryKey: ['cautions', identity, revision],
+    queryFn: () => api.cautionsOf(identity),
+    placeholderData: keepPreviousData,
+  })

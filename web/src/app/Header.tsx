@@ -6,6 +6,7 @@ const VIEWS = [
   { to: '/', name: 'Counter' },
   { to: '/pantry', name: 'Pantry' },
   { to: '/learn', name: 'Learn' },
+  { to: '/cautions', name: 'Cautions' },
   { to: '/settings', name: 'Settings' },
 ]
 
@@ -24,7 +25,7 @@ export function Header({ title, note }: { title: string; note?: string }) {
       <p className="hidden font-slab text-xl wide:block">Vadouvan</p>
       <h1 className="border-on-band/30 text-[1.35rem] wide:border-l wide:pl-4">{title}</h1>
       {note !== undefined && <p className="text-[1.1rem] font-semibold">{note}</p>}
-      <nav aria-label="Views" className="ml-auto flex gap-1">
+      <nav aria-label="Views" className="ml-auto flex flex-wrap wide:gap-1">
         {VIEWS.map((view) => (
           <NavLink
             key={view.to}

@@ -1,3 +1,6 @@
+import { useQuery } from '@tanstack/react-query'
+import { batchCautionsQuery } from '../../api/queries'
+import { CautionList } from '../../components/CautionList'
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
 import { faultOf } from '../lanes'
@@ -30,12 +33,10 @@ const SCHOOLS = [
   { value: 'contact', label: 'better contact, no faster' },
   { value: 'faster', label: 'faster: claimed' },
 ]
-const MARK = { note: '', warn: '▲ Mind: ', stop: '✕ Not so: ' } as const
-const LOOK = { note: '', warn: 'text-warn', stop: 'text-stop font-semibold' } as const
-
 /** What it lies in, whether it is turned and covered, how warm it was; and what that means. */
 export function Vessel({ batch, draft, change }: AnswersProps) {
   const { assumed, remarks } = batch.judgement
+  const cautions = useQuery(batchCautionsQuery(batch.id, batch.revision))
   const hold = (part: Partial<typeof draft.hold>) => {
     change((was) => ({ ...was, hold: { ...was.hold, ...part } }))
   }
@@ -85,14 +86,13 @@ export function Vessel({ batch, draft, change }: AnswersProps) {
           hold({ readings })
         }}
       />
-      <ul className="mt-1 grid gap-1 border-t border-rule pt-1" aria-label="What that means">
-        {remarks.map((remark) => (
-          <li key={remark.id} className={LOOK[remark.kind as keyof typeof LOOK]}>
-            {MARK[remark.kind as keyof typeof MARK]}
-            {remark.says}
-          </li>
-        ))}
-      </ul>
+      <CautionList cautions={remarks} label="What that means" />
+      <CautionList
+        cautions={(cautions.data ?? []).filter(
+          (one) => one.where === 'hold' && !remarks.some((remark) => remark.id === one.id),
+        )}
+        label="Cautions for the hold"
+      />
     </div>
   )
 }

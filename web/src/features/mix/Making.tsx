@@ -1,4 +1,7 @@
+import { useQuery } from '@tanstack/react-query'
 import type { Mix } from '../../api/client'
+import { batchCautionsQuery } from '../../api/queries'
+import { CautionList } from '../../components/CautionList'
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
 import { faultOf } from '../lanes'
@@ -23,6 +26,7 @@ const TEXTURES = [
 /** How the mix is made, with the steps that follow from it. */
 export function Making({ batch, draft, change }: DrawerProps) {
   const { making } = draft
+  const cautions = useQuery(batchCautionsQuery(batch.id, batch.revision))
   const { assumed, mix } = batch.judgement
   const say = (changed: Partial<typeof making>) => {
     change((was) => ({ ...was, making: { ...was.making, ...changed } }))
@@ -98,6 +102,10 @@ export function Making({ batch, draft, change }: DrawerProps) {
         />
       )}
       {mix && <Steps mix={mix} />}
+      <CautionList
+        cautions={(cautions.data ?? []).filter((one) => one.where === 'mix')}
+        label="Cautions for the mix"
+      />
     </div>
   )
 }

@@ -1,0 +1,54 @@
+"""Cautions: the whole page, and those that a batch calls for."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from fastapi import APIRouter, Path
+from pydantic import BaseModel
+
+from vadouvan.api.context import Here
+from vadouvan.core.caution_triggers import cautions_called_for
+from vadouvan.core.cautions import Caution
+from vadouvan.core.judge import judge
+from vadouvan.core.kitchen import Kitchen
+
+router = APIRouter(prefix="/api/cautions", tags=["cautions"])
+
+
+class CautionOut(BaseModel):
+    """One caution, where it applies, and what it rests on."""
+
+    id: str
+    kind: str
+    where: str
+    says: str
+    source: str
+    looked_at: str
+
+
+def _out(caution: Caution, kitchen: Kitchen) -> CautionOut:
+    return CautionOut(
+        id=caution.id,
+        kind=caution.kind,
+        where=caution.where,
+        says=caution.says,
+        source=kitchen.sources[caution.source],
+        looked_at=caution.looked_at,
+    )
+
+
+@router.get("")
+def list_cautions(here: Here) -> list[CautionOut]:
+    """Every caution."""
+    return [_out(caution, here.tables) for caution in here.tables.cautions.values()]
+
+
+@router.get("/{identity}")
+def list_cautions_of_batch(identity: Annotated[str, Path(max_length=64)], here: Here) -> list[CautionOut]:
+    """Those that a batch calls for, the gravest first."""
+    kitchen = here.kitchen
+    judgement = judge(here.batches.get(identity).draft, kitchen, now=here.now())
+    found = [kitchen.cautions[name] for name in cautions_called_for(judgement)]
+    grave = {"stop": 0, "warn": 1, "note": 2}
+    return [_out(caution, kitchen) for caution in sorted(found, key=lambda one: grave[one.kind])]

@@ -133,6 +133,13 @@ class AnotherSize(unittest.TestCase):
         scaled = scaled_to(draft, KITCHEN, now=NOW, cut=twice)
         self.assertAlmostEqual(scaled.lines[0].after_kg / scaled.lines[0].before_kg, 2.0, delta=0.02)
 
+    def test_no_line_vanishes_and_every_text_reads(self) -> None:
+        """Down to a tenth of the meat, with a whole aromatic in it."""
+        draft = steak("12 g salt", "300 g olive oil", "3 bay leaves", "2 tbsp soy sauce")
+        scaled = scaled_to(draft, KITCHEN, now=NOW, cut=replace(draft.cut, mass="100 g", pieces="1"))
+        self.assertEqual(judged(scaled.draft).reading.problems, [])
+        self.assertTrue(all(line.after_kg > 0 for line in scaled.lines))
+
     def test_a_set_aside_weight_stays_what_it_was(self) -> None:
         """120 g of baste for a bigger batch are still 120 g on top."""
         draft = replace(steak("20 g salt", "100 g olive oil"), quantity=QuantitySaid(set_aside="40 g"))

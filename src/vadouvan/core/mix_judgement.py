@@ -102,7 +102,8 @@ def aims_of(mix: MixReading, bowl: Bowl, cut: Cut, hold: Hold, salt: SaltState, 
     if "salt" in which:
         values["salt"] = hold.salt_target if salt.settles else salt.wanted_g_per_kg / 1000
     if "total" in which:
-        values["total"] = (bowl.need.mass_kg.value + bowl.set_aside_kg) + bowl.ready.boiled_off_kg
+        lifted_kg = sum(portion.mass_kg.value for portion in bowl.ready.lifted)
+        values["total"] = bowl.need.mass_kg.value + bowl.set_aside_kg + bowl.ready.boiled_off_kg + lifted_kg
     return Aims(cut.meat_kg / bowl.share, cut.water_kg / bowl.share, salt.settles, values, bowl.ready.boiled_off_kg)
 
 

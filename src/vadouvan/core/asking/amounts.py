@@ -14,7 +14,7 @@ from vadouvan.core.hold.hold import Hold
 from vadouvan.core.judge import judge
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.amount import MOST_KG, Portion
-from vadouvan.core.mix.measure import Measures, weighed_text
+from vadouvan.core.mix.measure import Measures, as_weighed_g, weighed_text
 from vadouvan.core.mix.rounding import in_measures
 from vadouvan.core.mix.solver import Aim, Aims, Reached, Solution, reached_by, solve
 from vadouvan.core.mix.span import SaltState
@@ -114,7 +114,7 @@ def amounts_for(
             field="mix", given="", wrong="Every line is locked.", accepted="Unlock a line that may change."
         )
     aims = _aims(board, in_mix, cover)
-    bounds = {portion.line_id: _bounds_kg(portion, board.cut.meat_kg) for portion in board.bowl.whole}
+    bounds = {portion.line_id: bounds_kg(portion, board.cut.meat_kg) for portion in board.bowl.whole}
     solution = _solved(board, aims, bounds)
     portions = _portions(board, solution, aims, measures)
     amounts = {portion.line_id: portion.mass_kg.value for portion in portions}
@@ -130,8 +130,11 @@ def _aims(board: Board, in_mix: Mapping[Aim, float] | None, cover: bool) -> Aims
     return replace(aims, settles=False, values=values)
 
 
-def _bounds_kg(portion: Portion, meat_kg: float) -> tuple[float, float]:
-    """No line vanishes; what is here for its smell stays within its usual dose, unless there is more already."""
+def bounds_kg(portion: Portion, meat_kg: float) -> tuple[float, float]:
+    """Least and most of a line [kg]: none vanishes; what is here for its smell stays within its usual dose.
+
+    More than that stays only where there is more already.
+    """
     now_kg = portion.mass_kg.value
     least = min(now_kg, max(LEAST_SHARE_LEFT * now_kg, LEAST_LEFT_KG))
     dose = portion.ingredient.dose_kg_per_kg
@@ -162,16 +165,10 @@ def _portions(board: Board, solution: Solution, aims: Aims, measures: Measures) 
         if abs(mass_kg - portion.mass_kg.value) < CHANGED_FROM_KG:
             found.append(portion)
         else:
-            rounded = _as_weighed(mass_kg)
+            rounded = as_weighed_g(mass_kg) / 1000
             text = weighed_text(portion.ingredient, rounded)
             found.append(replace(portion, mass_kg=Spread.exactly(rounded), text=text))
     return found
-
-
-def _as_weighed(mass_kg: float) -> float:
-    """What the text says: tenths of a gram below 100 g, grams above."""
-    grams = mass_kg * 1000
-    return (round(grams, 1) if grams < 99.95 else round(grams)) / 1000
 
 
 def _lines(board: Board, portions: list[Portion]) -> tuple[NewLine, ...]:

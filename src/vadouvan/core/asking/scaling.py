@@ -9,13 +9,13 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from datetime import datetime
 
-from vadouvan.core.asking.amounts import CHANGED_FROM_KG, NewLine, board_of
-from vadouvan.core.draft import CutSaid, Draft, LineSaid
+from vadouvan.core.asking.amounts import CHANGED_FROM_KG, Board, NewLine, board_of, bounds_kg
+from vadouvan.core.draft import CutSaid, Draft
 from vadouvan.core.figure import number_told
 from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.mix.amount import Portion
 from vadouvan.core.mix.measure import weighed_text
-from vadouvan.core.mix.solver import Aim, solve
-from vadouvan.core.mix_judgement import aims_of
+from vadouvan.core.mix.solver import Aim, Aims, solve
 from vadouvan.core.said.numbers import Spread
 
 LEAST_OVER_NEED, MOST_OVER_NEED = 1.0, 1.25
@@ -38,44 +38,58 @@ def scaled_to(draft: Draft, kitchen: Kitchen, *, now: datetime, cut: CutSaid) ->
     Aromatics, fat and the rest keep their proportion to the mix; salt, sugar and acid keep theirs
     to the meat as far as the ingredients allow.
     """
-    old = board_of(draft, kitchen, now=now)
-    moved = replace(draft, cut=cut)
-    new = board_of(moved, kitchen, now=now)
-    made_kg, needed_kg = old.bowl.ready.mass_kg.value, old.bowl.need.mass_kg.value
-    over = min(max((made_kg - old.bowl.set_aside_kg) / needed_kg, LEAST_OVER_NEED), MOST_OVER_NEED)
-    meat_factor = new.cut.meat_kg / old.cut.meat_kg
-    aside_kg = old.bowl.set_aside_kg * (1.0 if old.mix.set_aside.mass_kg is not None else meat_factor)
-    total_kg = new.bowl.need.mass_kg.value * over + aside_kg
-    mix_factor = total_kg / made_kg
+    old, new = board_of(draft, kitchen, now=now), board_of(replace(draft, cut=cut), kitchen, now=now)
+    total_kg, aside_kg = _mix_wanted_kg(old, new)
+    mix_factor = total_kg / old.bowl.ready.mass_kg.value
     whole = [replace(portion, mass_kg=_times(portion.mass_kg, mix_factor)) for portion in old.bowl.whole]
-    balance = old.bowl.balance
-    aims = aims_of(new.mix, new.bowl, new.cut, new.hold, new.salt, {"salt"})
-    share = 1 - aside_kg / total_kg
-    values: dict[Aim, float] = {
-        "salt": old.salt.settles_g_per_kg / 1000 if new.salt.settles else balance.total("salt").value,
-        "total": total_kg + old.bowl.ready.boiled_off_kg * mix_factor,
-    }
-    values.update({"sugar": balance.total("sugar").value, "acid": balance.total("acid").value})
-    served = replace(
-        aims, meat_kg=new.cut.meat_kg / share, meat_water_kg=new.cut.water_kg / share, values=values,
-        boiled_off_kg=old.bowl.ready.boiled_off_kg * mix_factor,
-    )  # fmt: skip
-    solution = solve(whole, served)
-    lines = []
-    for portion in old.bowl.whole:
-        after = solution.amounts_kg[portion.line_id]
-        same = abs(after - portion.mass_kg.value) < CHANGED_FROM_KG
-        text = portion.text if same else weighed_text(portion.ingredient, after)
-        lines.append(NewLine(portion.line_id, text, portion.mass_kg.value, after))
+    bounds = {portion.line_id: bounds_kg(portion, new.cut.meat_kg) for portion in whole}
+    solution = solve(whole, _aims(old, new, total_kg, aside_kg, mix_factor), bounds_kg=bounds)
+    lines = tuple(_line(portion, solution.amounts_kg[portion.line_id]) for portion in old.bowl.whole)
     words = {line.line_id: line.text for line in lines}
-    mix = tuple(LineSaid(line.id, words.get(line.id, line.text), line.locked, line.lifted, line.first)
-                for line in moved.mix)  # fmt: skip
+    mix = tuple(replace(line, text=words.get(line.id, line.text)) for line in draft.mix)
+    meat_factor = new.cut.meat_kg / old.cut.meat_kg
+    before, after = (number_told(board.bowl.need.mass_kg.value * 1000) for board in (old, new))
     says = (
         f"Meat times {number_told(meat_factor)}, mix times {number_told(mix_factor)}: salt goes by weight, "
-        f"the mix by what it takes to cover ({number_told(needed_kg * 1000)} g before, "
-        f"{number_told(new.bowl.need.mass_kg.value * 1000)} g now)."
+        f"the mix by what it takes to cover ({before} g before, {after} g now)."
     )
-    return Scaled(replace(moved, mix=mix), tuple(lines), meat_factor, mix_factor, says)
+    return Scaled(replace(draft, cut=cut, mix=mix), lines, meat_factor, mix_factor, says)
+
+
+def _mix_wanted_kg(old: Board, new: Board) -> tuple[float, float]:
+    """Ready mix for the new cut, as much over its need as before within reason, and the part of it set aside [kg]."""
+    was = old.bowl
+    over = (was.ready.mass_kg.value - was.set_aside_kg) / was.need.mass_kg.value
+    kept = min(max(over, LEAST_OVER_NEED), MOST_OVER_NEED)
+    by_weight = old.mix.set_aside.mass_kg is not None
+    aside_kg = was.set_aside_kg * (1.0 if by_weight else new.cut.meat_kg / old.cut.meat_kg)
+    return new.bowl.need.mass_kg.value * kept + aside_kg, aside_kg
+
+
+def _aims(old: Board, new: Board, total_kg: float, aside_kg: float, mix_factor: float) -> Aims:
+    """Salt, sugar and acid for a kilogram of meat as before, in so much mix."""
+    balance, share = old.bowl.balance, 1 - aside_kg / total_kg
+    settled = old.salt.settles_g_per_kg / 1000
+    lost_kg = old.bowl.ready.boiled_off_kg + sum(portion.mass_kg.value for portion in old.bowl.ready.lifted)
+    values: dict[Aim, float] = {
+        "salt": settled if new.salt.settles else balance.total("salt").value,
+        "sugar": balance.total("sugar").value,
+        "acid": balance.total("acid").value,
+        "total": total_kg + lost_kg * mix_factor,
+    }
+    return Aims(
+        meat_kg=new.cut.meat_kg / share,
+        meat_water_kg=new.cut.water_kg / share,
+        settles=new.salt.settles,
+        values=values,
+        boiled_off_kg=old.bowl.ready.boiled_off_kg * mix_factor,
+    )
+
+
+def _line(portion: Portion, after_kg: float) -> NewLine:
+    same = abs(after_kg - portion.mass_kg.value) < CHANGED_FROM_KG
+    text = portion.text if same else weighed_text(portion.ingredient, after_kg)
+    return NewLine(portion.line_id, text, portion.mass_kg.value, after_kg)
 
 
 def _times(mass: Spread, factor: float) -> Spread:

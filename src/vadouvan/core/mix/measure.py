@@ -25,9 +25,18 @@ def weighed_text(ingredient: Ingredient, mass_kg: float) -> str:
 
     The name is the ingredient's first short one, which the pantry finds again.
     """
+    return f"{as_weighed_g(mass_kg):.10g} g {ingredient.also_called[0]}"
+
+
+def as_weighed_g(mass_kg: float) -> float:
+    """Grams as they are weighed out: whole from 100 g on, tenths below, hundredths of a pinch below half a gram.
+
+    >>> as_weighed_g(0.1234), as_weighed_g(0.01234), as_weighed_g(0.0000312)
+    (123.0, 12.3, 0.03)
+    """
     grams = mass_kg * 1000
-    told = f"{grams:.1f}".removesuffix(".0") if grams < 99.95 else f"{grams:.0f}"
-    return f"{told} g {ingredient.also_called[0]}"
+    digits = 0 if grams >= 99.95 else 1 if grams >= 0.5 else 2
+    return round(grams, digits)
 
 
 def step_kg(portion: Portion) -> float:

@@ -118,6 +118,15 @@ class Band(unittest.TestCase):
         assert fish is not None
         self.assertGreater(band_mm(fish, 4), band_mm(strong, 4))
 
+    def test_lime_on_fish(self) -> None:
+        """0.8, 1.5, 2.9 mm after 15 min, 1 h, 4 h at as much water outside as inside (design note), within a third."""
+        lime = Solution({"citric": 0.33}, 0.02)
+        course = acid_course(slab(0.024, open_faces=2, volume_m3=1e-3), "fish", 0.77, lime, 1.0)
+        assert course is not None
+        for hours, depth in ((0.25, 0.8), (1.0, 1.5), (4.0, 2.9)):
+            with self.subTest(hours=hours):
+                self.assertAlmostEqual(band_mm(course, hours), depth, delta=depth / 3)
+
     def test_no_acid_no_course(self) -> None:
         """Nothing to run."""
         self.assertIsNone(acid_course(cube(0.03, blocked_faces=0), "red", 0.73, Solution({"acetic": 0.0}, 0.0), 1.0))

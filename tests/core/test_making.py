@@ -9,7 +9,7 @@ from typing import Any
 
 from tests.drafts import judged, of_kind, steak
 from tests.mixes import marked, portions
-from vadouvan.core.draft import Draft, MakingSaid
+from vadouvan.core.draft import Draft, MakingSaid, QuantitySaid
 from vadouvan.core.judge import Judgement
 from vadouvan.core.mix.making import Making, cooling_s, cools_in_time, ice_share, make, water_to_add_kg
 
@@ -46,6 +46,18 @@ class Cooked(unittest.TestCase):
         assert balances[0] is not None
         assert balances[1] is not None
         self.assertAlmostEqual(balances[0].mass_kg.value, balances[1].mass_kg.value)
+
+    def test_a_part_set_aside_is_as_strong_as_the_rest(self) -> None:
+        """Boiled down, then half of it kept clean: what meets the meat has the same pH, and half the water."""
+        draft = steak("100 g lemon juice", "100 g water", "12 g salt")
+        whole = making(draft, method="cooked", reduce_to="120 g").balance
+        half = making(
+            replace(draft, quantity=QuantitySaid(set_aside="50 %")), method="cooked", reduce_to="120 g"
+        ).balance
+        assert whole is not None
+        assert half is not None
+        self.assertAlmostEqual(half.water_kg, whole.water_kg / 2)
+        self.assertAlmostEqual(half.ph or 0, whole.ph or 1, delta=1e-6)
 
     def test_water_does_not_all_boil_off(self) -> None:
         """Asked for less than its solids weigh, some water stays."""

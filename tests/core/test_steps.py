@@ -75,6 +75,12 @@ class Steps(unittest.TestCase):
         long = {step.id: step for step in planned(bath, replace(SATURDAY, lead="5 h")).steps}
         self.assertGreaterEqual(long["brine-rest"].minutes, 180)
 
+    def test_a_short_lead_has_no_tempering(self) -> None:
+        """25 minutes from the mix to the table: out, cook, rest."""
+        short = planned(SKEWERS, replace(SATURDAY, lead="25 min")).steps
+        after = [step.id for step in short if step.at >= next(one.at for one in short if one.id == "pull")]
+        self.assertEqual(after, ["pull", "cook", "rest", "serve"])
+
     def test_a_cooked_mix_is_cold_before_contact(self) -> None:
         """Simmering and cooling stand before it, one after the other."""
         cooked = replace(steak("100 g soy sauce", "50 g water"), making=MakingSaid(method="cooked"))

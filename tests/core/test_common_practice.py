@@ -12,15 +12,18 @@ from dataclasses import replace
 
 import numpy as np
 
-from tests.drafts import cut_of, judged, of_kind, steak
+from tests.drafts import SATURDAY, cut_of, judged, of_kind, steak
 from tests.mixes import ITEMS, KITCHEN
 from tests.reference.crank import uptake
+from vadouvan.core.clock.steps import PlanStep
+from vadouvan.core.constants import FAN_OVEN_LOWER_C
 from vadouvan.core.cut.shape import Path
-from vadouvan.core.draft import Draft, HoldSaid, QuantitySaid
+from vadouvan.core.draft import AimsSaid, Draft, HoldSaid, QuantitySaid
 from vadouvan.core.hold.course import HoldCourse
 from vadouvan.core.hold.modes import modes_of
 from vadouvan.core.mix.making import cooling_s
 from vadouvan.core.mix.need import Vessel, need_of
+from vadouvan.data.tables import shipped_kitchen
 
 
 def course(draft: Draft) -> HoldCourse:
@@ -91,6 +94,61 @@ class Facts(unittest.TestCase):
         self.assertTrue(ratios)
         for ratio in ratios:
             self.assertTrue(0.25 <= ratio <= 0.5, ratio)
+
+    def test_cp20_a_sugary_mix_darkens_early(self) -> None:
+        """Honey is told to look burned before it is; the same mix without it is not."""
+
+        def told(*mix: str) -> bool:
+            mixed = judged(steak(*mix)).mix
+            assert mixed is not None
+            return any(step.id == "burns" and "before it is" in step.says for step in mixed.steps)
+
+        self.assertTrue(told("12 g salt", "40 g honey"))
+        self.assertFalse(told("12 g salt", "40 g olive oil"))
+
+
+class PlanFacts(unittest.TestCase):
+    """Steps of a plan."""
+
+    bath = replace(steak("40 g salt", "1 l water"), aims=AimsSaid(school="equilibrium"))
+    paste = steak("12 g salt", "20 g olive oil")
+
+    def steps(self, draft: Draft, lead: str = "5 h") -> dict[str, PlanStep]:
+        """Steps of a draft for Saturday's meal, by id."""
+        return {step.id: step for step in judged(replace(draft, meal=replace(SATURDAY, lead=lead))).steps}
+
+    def test_cp11_a_brined_piece_rests(self) -> None:
+        """Three hours at least, to a day."""
+        self.assertTrue(180 <= self.steps(self.bath)["brine-rest"].minutes <= 1440)
+
+    def test_cp12_a_marinated_piece_does_not(self) -> None:
+        """However long the lead."""
+        self.assertNotIn("brine-rest", self.steps(self.paste))
+
+    def test_cp13_turning(self) -> None:
+        """Once, twice or halfway."""
+        turns = [step for name, step in self.steps(self.paste).items() if name.startswith("turn-")]
+        self.assertIn(len(turns), (1, 2))
+
+    def test_cp14_a_fan_oven(self) -> None:
+        """20 C lower, give or take 5, and the cooking step says so."""
+        self.assertTrue(15 <= FAN_OVEN_LOWER_C.value <= 25)
+        self.assertIn(f"{FAN_OVEN_LOWER_C.value:.0f} C lower", self.steps(self.paste)["cook"].says)
+
+    def test_cp15_used_mix_boils_before_it_is_a_sauce(self) -> None:
+        """One to three minutes at a rolling boil."""
+        text = shipped_kitchen().cautions["raw-contact"].says
+        self.assertIn("rolling boil for one to three minutes", text)
+
+    def test_cp16_tempering(self) -> None:
+        """About 20 minutes, 15 to 30."""
+        self.assertTrue(15 <= self.steps(self.paste)["temper"].minutes <= 30)
+
+    def test_cp17_rest_after_roasting(self) -> None:
+        """Small pieces 5 minutes, a joint 10 to 20."""
+        joint = of_kind("beef_sirloin", "1.2 kg", "ball", "130 mm", "15 g salt", pieces="1")
+        self.assertEqual(self.steps(of_kind("beef_sirloin", "1 kg", "cube", "30 mm", "12 g salt"))["rest"].minutes, 5)
+        self.assertTrue(10 <= self.steps(joint)["rest"].minutes <= 20)
 
 
 class WorkedExamples(unittest.TestCase):

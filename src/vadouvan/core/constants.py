@@ -195,3 +195,10 @@ ENZYME_VERY_SOFT_H = Constant(4.0, 2.0, 8.0, "h", "calibration", "ours")
 ENZYME_VARIABILITY = Constant(1.5, 1.3, 2.0, "1", "calibration", "ours")
 ENZYME_REFERENCE_THICKNESS_M = Constant(0.012, 0.012, 0.012, "m", "calibration", "ours")
 ENZYME_MATTERS_FROM = Constant(0.02, 0.01, 0.05, "1", "calibration", "ours")
+
+# --- before and after the fire -------------------------------------------------------------
+FAN_OVEN_LOWER_C = Constant(20.0, 15.0, 25.0, "C", "common_practice", "practice")
+TEMPER = Constant(20.0, 15.0, 30.0, "min", "common_practice", "practice")
+SMALL_REST = Constant(5.0, 3.0, 10.0, "min", "common_practice", "practice")
+JOINT_REST = Constant(15.0, 10.0, 20.0, "min", "common_practice", "practice")
+BRINE_REST = Constant(180.0, 180.0, 1440.0, "min", "common_practice", "practice")

@@ -14,6 +14,7 @@ from typing import Literal
 
 from vadouvan.core.clock.plan import Plan
 from vadouvan.core.clock.routine import Routine, hours_between, later, on_a_step
+from vadouvan.core.constants import BRINE_REST, FAN_OVEN_LOWER_C, JOINT_REST, SMALL_REST, TEMPER
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.mix_judgement import MixJudgement
 
@@ -21,8 +22,7 @@ Place = Literal["counter", "fridge", "stove", "oven", "table"]
 
 WEIGH_MIN, WEIGH_EACH_MIN = 5.0, 1.0
 POUR_OFF_MIN, CONTACT_MIN, TURN_MIN, DRY_MIN = 2.0, 5.0, 2.0, 5.0
-TEMPER_MIN, SMALL_REST_MIN, JOINT_REST_MIN = 20.0, 5.0, 15.0
-BRINE_REST_MIN = 180.0
+FAN_OVEN = f"A fan oven is set {FAN_OVEN_LOWER_C.value:.0f} C lower than a plain one."
 JOINT_KG = 1.0
 LEAST_COOK_MIN = 5.0
 FIVE = 5.0
@@ -150,7 +150,7 @@ def _from_the_pull(plan: Plan, cut: Cut, mix: MixJudgement) -> list[Task]:
     """Dry, temper, cook, rest: the cook's own time is what is left of the lead."""
     lead = plan.meal.lead / timedelta(minutes=1)
     each_kg = cut.meat_kg / cut.pieces
-    rest = Task("rest", "Rest it.", JOINT_REST_MIN if each_kg >= JOINT_KG else SMALL_REST_MIN, False, "counter")
+    rest = Task("rest", "Rest it.", JOINT_REST.value if each_kg >= JOINT_KG else SMALL_REST.value, False, "counter")
     dry = Task("pull", "Out of the mix; drain, and pat or brush it off.", DRY_MIN, True, "counter")
     tasks = [dry]
     bathed = (
@@ -158,17 +158,19 @@ def _from_the_pull(plan: Plan, cut: Cut, mix: MixJudgement) -> list[Task]:
         and mix.salt.school in ("equilibrium", "strong_bath")
         and mix.bowl.balance.salt_per_water > 0.03
     )
-    if bathed and lead >= BRINE_REST_MIN + DRY_MIN + LEAST_COOK_MIN + rest.minutes:
+    if bathed and lead >= BRINE_REST.value + DRY_MIN + LEAST_COOK_MIN + rest.minutes:
         tasks.append(
-            Task("brine-rest", "A brined piece rests uncovered, three hours at least.", BRINE_REST_MIN, False, "fridge")
+            Task(
+                "brine-rest", "A brined piece rests uncovered, three hours at least.", BRINE_REST.value, False, "fridge"
+            )
         )
     spare = lead - sum(task.minutes for task in tasks) - rest.minutes - LEAST_COOK_MIN
-    if cut.kind.family in ("red", "poultry") and spare >= TEMPER_MIN:
+    if cut.kind.family in ("red", "poultry") and spare >= TEMPER.value:
         tasks.append(
-            Task("temper", "Out of the fridge, up to 30 minutes at most in all.", TEMPER_MIN, False, "counter")
+            Task("temper", "Out of the fridge, up to 30 minutes at most in all.", TEMPER.value, False, "counter")
         )
     cook = max(0.0, lead - sum(task.minutes for task in tasks) - rest.minutes)
-    tasks.append(Task("cook", "Cook it.", cook, True, "oven"))
+    tasks.append(Task("cook", f"Cook it. {FAN_OVEN}", cook, True, "oven"))
     return [*tasks, rest, Task("serve", "On the table.", 0.0, True, "table")]
 
 

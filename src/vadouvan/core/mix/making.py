@@ -239,7 +239,9 @@ def _pounded(portions: Sequence[Portion], texture: Texture) -> Iterator[MakingSt
 def _remarks(portions: Sequence[Portion], making: Making) -> Iterator[MakingStep]:
     burns = [portion.ingredient.also_called[0] for portion in portions if _clings_and_burns(portion)]
     if burns:
-        yield MakingStep("burns", f"Burns early on the heat: {', '.join(burns)}. Wipe it off before searing.")
+        yield MakingStep(
+            "burns", f"Darkens early and looks burned before it is: {', '.join(burns)}. Wipe it off before searing."
+        )
     stains = [portion.ingredient.also_called[0] for portion in portions if portion.ingredient.stains]
     if stains:
         yield MakingStep("stains", f"Stains hands, boards and plastic: {', '.join(stains)}.")

@@ -17,6 +17,7 @@ OPENED: dict[str, tuple[tuple[Literal["tab", "radio", "button", "option"], str],
     "taste": (("tab", "Taste"), ("radio", "sour")),
     "beside": (("button", "beside it"), ("option", "its fruit heat-treated")),
     "plan": (("tab", "Plan"),),
+    "today": (("radio", "the next seven days"),),
     "learn": (("button", "Acid or salt"), ("radio", "the salt, several times")),
 }
 VIEWS = {
@@ -27,6 +28,7 @@ VIEWS = {
     "hold": ("/batch/{Saturday legs}/hold", LAPTOP),
     "beside": ("/batch/{Quick flank}/hold", LAPTOP),
     "plan": ("/batch/{Saturday legs}/hold", LAPTOP),
+    "today": ("/today", LAPTOP),
     "learn": ("/learn", LAPTOP),
     "cautions": ("/cautions", LAPTOP),
     "settings": ("/settings", LAPTOP),

@@ -41,6 +41,23 @@ class Plans(unittest.TestCase):
         bad = self.client.post(f"/api/plan/{self.batch['id']}/from-calendar", json={"text": "hello"})
         self.assertEqual(bad.status_code, 422)
 
+    def test_today(self) -> None:
+        """Nothing in a day, all steps in a week with day and hour; a label that says when it comes out."""
+        self.assertEqual(self.client.get("/api/plan/today").json()["steps"], [])
+        week = self.client.get("/api/plan/today", params={"hours": 168}).json()
+        last = week["steps"][-1]
+        self.assertEqual((last["step_id"], last["day"], last["hour"]), ("serve", "Saturday 28 November", "19:00"))
+        label = week["labels"][0]
+        self.assertEqual((label["batch"], label["comes_out"]), ("Skewers", "Sat 28 Nov 18:00"))
+        self.assertTrue(label["meat"].endswith("1000 g, raw"), label["meat"])
+        self.assertEqual(self.client.get("/api/plan/today", params={"hours": 0}).status_code, 422)
+
+    def test_two_batches_at_the_same_hour(self) -> None:
+        """Each step before contact says that the other wants hands then."""
+        self.client.post("/api/batches", json={**SKEWERS, "name": "More skewers"})
+        steps = self.client.get("/api/plan/today", params={"hours": 168}).json()["steps"]
+        self.assertIn(["More skewers"], [step["beside"] for step in steps if step["step_id"] == "weigh"])
+
     def test_offers(self) -> None:
         """A meal in half an hour: later, or thinner; each draft can be taken as it is."""
         late = {**SKEWERS, "meal": {**SKEWERS["meal"], "at": "2026-11-25T09:40"}}

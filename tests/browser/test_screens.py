@@ -25,6 +25,8 @@ class Screens(BrowserCase):
             "/pantry",
             "/learn",
             "/settings",
+            "/cautions",
+            "/today",
             *(f"/batch/{identity}/{stage}" for stage in ("cut", "mix", "hold")),
         ]
 
@@ -91,7 +93,7 @@ class Screens(BrowserCase):
     def test_main_job_fits_a_laptop_without_scrolling(self) -> None:
         """At 1280x800 no screen of a batch needs the page to scroll."""
         for path in self.addresses():
-            if path in ("/pantry", "/learn", "/settings", "/cautions"):  # no stage of a batch
+            if path in ("/pantry", "/learn", "/settings", "/cautions", "/today"):  # no stage of a batch
                 continue
             with self.subTest(path=path):
                 page = self.open(path)

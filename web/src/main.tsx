@@ -9,6 +9,7 @@ import { KeysHelp } from './app/KeysHelp'
 import { LearnShell } from './app/LearnShell'
 import { PantryShell } from './app/PantryShell'
 import { SettingsShell } from './app/SettingsShell'
+import { TodayShell } from './app/TodayShell'
 import { applyTheme, startingTheme } from './app/useTheme'
 import { TextureDefinitions } from './components/Texture'
 import './styles.css'
@@ -17,6 +18,7 @@ applyTheme(startingTheme())
 
 const router = createBrowserRouter([
   { path: '/', element: <CounterShell /> },
+  { path: '/today', element: <TodayShell /> },
   { path: '/pantry', element: <PantryShell /> },
   { path: '/learn', element: <LearnShell /> },
   { path: '/cautions', element: <CautionsShell /> },

@@ -169,11 +169,11 @@ def mix_out(mix: MixJudgement) -> MixOut:
             for step in mix.steps
         ],
         spans_in_mix=spans_out(mix.mix_spans, "_mix"),
-        allergens=_allergens(mix),
+        allergens=allergens_out(mix),
     )
 
 
-def _allergens(mix: MixJudgement) -> list[AllergenOut]:
+def allergens_out(mix: MixJudgement) -> list[AllergenOut]:
     """Every allergen of the mix with the ingredients that bring it, sure ones first."""
     sure: dict[str, list[str]] = {}
     possible: dict[str, list[str]] = {}

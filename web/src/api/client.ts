@@ -30,6 +30,7 @@ export type ComparisonQuestion = Schemas['ComparisonQuestion']
 export type Comparison = Schemas['ComparisonOut']
 export type Lesson = Schemas['LessonOut']
 export type Outcome = Schemas['OutcomeOut']
+export type Today = Schemas['TodayOut']
 export type Week = Schemas['RoutineBody']
 export type Label = Schemas['LabelBody']
 export type OwnIngredient = Schemas['OwnIngredientOut']
@@ -118,6 +119,8 @@ export const api = {
   keepWeek: async (week: Week) => answered(await client.PUT('/api/settings/routine', { body: week })),
   busy: async (zone: string) =>
     answered(await client.GET('/api/settings/busy', { params: { query: { zone } } })),
+  today: async (hours: number) =>
+    answered(await client.GET('/api/plan/today', { params: { query: { hours } } })),
   cautions: async () => answered(await client.GET('/api/cautions')),
   cautionsOf: async (identity: string) =>
     answered(await client.GET('/api/cautions/{identity}', { params: { path: { identity } } })),

@@ -604,6 +604,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What Is Next
+         * @description Steps of all plans that begin within so many hours, and the labels of the bags.
+         */
+        get: operations["what_is_next_api_plan_today_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/{identity}/calendar.ics": {
         parameters: {
             query?: never;
@@ -825,6 +845,30 @@ export interface components {
         AtBody: {
             /** Revision */
             revision: number;
+        };
+        /**
+         * BagLabelOut
+         * @description What belongs on a bag in a fridge that others use as well.
+         */
+        BagLabelOut: {
+            /** Batch */
+            batch: string;
+            /** Batch Id */
+            batch_id: string;
+            /** Check Label */
+            check_label: string;
+            /** Comes Out */
+            comes_out: string;
+            /** Contains */
+            contains: string;
+            /** Meat */
+            meat: string;
+            /** Not After */
+            not_after: string;
+            /** Table */
+            table: string;
+            /** Went In */
+            went_in: string;
         };
         /**
          * BatchFileBody
@@ -2381,6 +2425,45 @@ export interface components {
             cuts: components["schemas"]["CutOut"][];
             /** Ingredients */
             ingredients: components["schemas"]["IngredientNameOut"][];
+        };
+        /**
+         * TodayOut
+         * @description Steps in the order of the clock, and a label for each batch that has a plan.
+         */
+        TodayOut: {
+            /** Labels */
+            labels: components["schemas"]["BagLabelOut"][];
+            /** Steps */
+            steps: components["schemas"]["TodayStepOut"][];
+        };
+        /**
+         * TodayStepOut
+         * @description A step of a batch; day and hour are told in the batch's own zone.
+         */
+        TodayStepOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Batch */
+            batch: string;
+            /** Batch Id */
+            batch_id: string;
+            /** Beside */
+            beside: string[];
+            /** Day */
+            day: string;
+            /** Hands On */
+            hands_on: boolean;
+            /** Hour */
+            hour: string;
+            /** Minutes */
+            minutes: number;
+            /** Says */
+            says: string;
+            /** Step Id */
+            step_id: string;
         };
         /**
          * TroubleOut
@@ -4076,6 +4159,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanOfferOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    what_is_next_api_plan_today_get: {
+        parameters: {
+            query?: {
+                hours?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayOut"];
                 };
             };
             /** @description Not Found */

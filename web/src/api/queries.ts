@@ -99,6 +99,13 @@ export const busyQuery = (zone: string) =>
       })),
     staleTime: 600_000,
   })
+export const todayQuery = (hours: number) =>
+  queryOptions({
+    queryKey: ['batches', 'today', hours],
+    queryFn: () => api.today(hours),
+    placeholderData: keepPreviousData,
+    refetchInterval: 60_000,
+  })
 export const cautionsQuery = queryOptions({
   queryKey: ['cautions'],
   queryFn: api.cautions,

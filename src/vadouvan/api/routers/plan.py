@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
+from datetime import timedelta
 from typing import Annotated
 
-from fastapi import APIRouter, Path, Response
+from fastapi import APIRouter, Path, Query, Response
 from pydantic import BaseModel, Field
 
 from vadouvan.api.context import Here
@@ -12,6 +13,7 @@ from vadouvan.api.schemas.draft import DraftBody
 from vadouvan.core.asking.offers import plan_offers
 from vadouvan.core.judge import judge
 from vadouvan.formats.calendar_file import calendar_text, moved_draft
+from vadouvan.formats.today import TodayOut, today_out
 
 router = APIRouter(prefix="/api/plan", tags=["plan"])
 
@@ -51,6 +53,14 @@ class MovedOut(BaseModel):
 
     says: list[str]
     draft: DraftBody
+
+
+@router.get("/today")
+def what_is_next(here: Here, hours: Annotated[float, Query(gt=0, le=24 * 31)] = 24.0) -> TodayOut:
+    """Steps of all plans that begin within so many hours, and the labels of the bags."""
+    kitchen, now = here.kitchen, here.now()
+    kept = [(one.id, one.draft.name, judge(one.draft, kitchen, now=now)) for one in here.batches.all()]
+    return today_out(kept, now, timedelta(hours=hours))
 
 
 @router.get("/calendar.ics")

@@ -93,6 +93,11 @@ export function CounterPage() {
             if (file) void start.fromFile(file)
           }}
         />
+        {batches.data.length > 0 && (
+          <Link to="/today" className="grid min-h-12 items-center underline underline-offset-4">
+            Today&rsquo;s list and bag labels, to print
+          </Link>
+        )}
         {start.trouble !== '' && (
           <p role="alert" className="whitespace-pre-line rounded-md border-2 border-stop p-3">
             {start.trouble}

@@ -1,0 +1,56 @@
+"""What is to be done next across all batches, in the order of the clock, and where two of them want the same hands."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+
+from vadouvan.core.clock.routine import hours_between
+from vadouvan.core.clock.steps import PlanStep
+
+LEAST_MIN = 5.0  # shorter ones follow each other without harm
+
+
+@dataclass(frozen=True)
+class DayStep:
+    """A step of one batch; ``beside`` names the batches that want hands in the same minutes."""
+
+    identity: str
+    batch: str
+    step: PlanStep
+    beside: tuple[str, ...]
+
+
+def coming_steps(
+    batches: Iterable[tuple[str, str, Sequence[PlanStep]]], now: datetime, span: timedelta
+) -> list[DayStep]:
+    """Steps of (identity, name, steps) that are under way or begin within ``span``, earliest first.
+
+    Cooking is hands-on from end to end but leaves room for more, and a bag is turned in passing: neither collides.
+    """
+    known = [(identity, name or "Unnamed batch", step) for identity, name, steps in batches for step in steps]
+    coming = [one for one in known if hours_between(now, one[2].ends) >= 0 and _begins_within(one[2], now, span)]
+    return sorted(
+        (DayStep(identity, name, step, _beside(identity, step, known)) for identity, name, step in coming),
+        key=lambda one: (one.step.at, one.batch, one.step.ends),
+    )
+
+
+def _begins_within(step: PlanStep, now: datetime, span: timedelta) -> bool:
+    return hours_between(now, step.at) * 3600 <= span.total_seconds()
+
+
+def _beside(identity: str, step: PlanStep, known: Sequence[tuple[str, str, PlanStep]]) -> tuple[str, ...]:
+    if not _wants_all_of_you(step):
+        return ()
+    names = {
+        name: None
+        for other, name, theirs in known
+        if other != identity and _wants_all_of_you(theirs) and theirs.at < step.ends and step.at < theirs.ends
+    }
+    return tuple(names)
+
+
+def _wants_all_of_you(step: PlanStep) -> bool:
+    return step.hands_on and step.minutes >= LEAST_MIN and step.id != "cook"

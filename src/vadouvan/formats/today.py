@@ -1,0 +1,105 @@
+"""Today's list and the labels of the bags, for a page to print."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from datetime import datetime, timedelta
+
+from pydantic import BaseModel
+
+from vadouvan.core.clock.plan import Plan
+from vadouvan.core.clock.today import DayStep, coming_steps
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.judge import Judgement
+from vadouvan.formats.mix_out import allergens_out
+
+
+class TodayStepOut(BaseModel):
+    """A step of a batch; day and hour are told in the batch's own zone."""
+
+    batch_id: str
+    batch: str
+    step_id: str
+    at: datetime
+    day: str
+    hour: str
+    says: str
+    minutes: float
+    hands_on: bool
+    beside: list[str]
+
+
+class BagLabelOut(BaseModel):
+    """What belongs on a bag in a fridge that others use as well."""
+
+    batch_id: str
+    batch: str
+    meat: str
+    went_in: str
+    comes_out: str
+    not_after: str
+    table: str
+    contains: str
+    check_label: str
+
+
+class TodayOut(BaseModel):
+    """Steps in the order of the clock, and a label for each batch that has a plan."""
+
+    steps: list[TodayStepOut]
+    labels: list[BagLabelOut]
+
+
+Judged = tuple[str, str, Judgement]
+
+
+def today_out(batches: Sequence[Judged], now: datetime, span: timedelta) -> TodayOut:
+    """The list and the labels of (identity, name, judgement)."""
+    steps = coming_steps([(identity, name, judgement.steps) for identity, name, judgement in batches], now, span)
+    labels = [
+        _label(identity, name, judgement, judgement.plan)
+        for identity, name, judgement in batches
+        if judgement.plan is not None and judgement.plan.trouble is None and now < judgement.plan.meal.at
+    ]
+    return TodayOut(steps=[_step(one) for one in steps], labels=labels)
+
+
+def _step(one: DayStep) -> TodayStepOut:
+    step = one.step
+    return TodayStepOut(
+        batch_id=one.identity,
+        batch=one.batch,
+        step_id=step.id,
+        at=step.at,
+        day=f"{step.at:%A} {step.at.day} {step.at:%B}",
+        hour=f"{step.at:%H:%M}",
+        says=step.says,
+        minutes=step.minutes,
+        hands_on=step.hands_on,
+        beside=list(one.beside),
+    )
+
+
+def _label(identity: str, name: str, judgement: Judgement, plan: Plan) -> BagLabelOut:
+    cut, mix = judgement.reading.cut, judgement.mix
+    found = allergens_out(mix) if mix else []
+    return BagLabelOut(
+        batch_id=identity,
+        batch=name or "Unnamed batch",
+        meat=_meat(cut) if cut else "",
+        went_in=_moment(plan.contact_at),
+        comes_out=_moment(plan.meal.pull_at),
+        not_after=_moment(plan.pull_until),
+        table=_moment(plan.meal.at),
+        contains=", ".join(one.name for one in found if one.sure),
+        check_label=", ".join(one.name for one in found if not one.sure),
+    )
+
+
+def _meat(cut: Cut) -> str:
+    raw = "" if cut.kind.family == "plant" else ", raw"
+    return f"{cut.kind.name}, {cut.meat_kg * 1000:.0f} g{raw}"
+
+
+def _moment(moment: datetime) -> str:
+    return f"{moment:%a} {moment.day} {moment:%b} {moment:%H:%M}"

@@ -1,0 +1,52 @@
+"""Steps of several batches in one list, and where two of them want the same hands."""
+
+from __future__ import annotations
+
+import unittest
+from datetime import datetime, timedelta
+from zoneinfo import ZoneInfo
+
+from vadouvan.core.clock.steps import PlanStep
+from vadouvan.core.clock.today import coming_steps
+
+LISBON = ZoneInfo("Europe/Lisbon")
+NOW = datetime(2026, 11, 25, 9, 0, tzinfo=LISBON)
+DAY = timedelta(hours=24)
+
+
+def step(name: str, after_min: float, minutes: float, *, hands: bool = True) -> PlanStep:
+    """A step so many minutes from now."""
+    return PlanStep(name, name, NOW + timedelta(minutes=after_min), minutes, hands, "counter")
+
+
+class ComingSteps(unittest.TestCase):
+    """In the order of the clock."""
+
+    def test_order_and_ends_of_the_list(self) -> None:
+        """What is over and what is later than asked for is left out; what is under way stays."""
+        one = ("1", "Legs", [step("over", -30, 10), step("under way", -5, 10), step("late", 60 * 25, 5)])
+        two = ("2", "", [step("soon", 20, 5), step("last", 60 * 24, 5)])
+        found = coming_steps([one, two], NOW, DAY)
+        self.assertEqual([entry.step.id for entry in found], ["under way", "soon", "last"])
+        self.assertEqual(found[1].batch, "Unnamed batch")
+
+    def test_two_batches_want_the_same_hands(self) -> None:
+        """Each names the other; one that only touches it, or goes by itself, is no trouble."""
+        one = ("1", "Legs", [step("weigh", 60, 15)])
+        two = ("2", "Skewers", [step("weigh", 70, 10), step("rest", 60, 15, hands=False)])
+        three = ("3", "Flank", [step("weigh", 80, 10)])
+        beside = {entry.batch: entry.beside for entry in coming_steps([one, two, three], NOW, DAY) if entry.beside}
+        self.assertEqual(beside, {"Legs": ("Skewers",), "Skewers": ("Legs",)})
+
+    def test_cooking_and_turning_leave_room(self) -> None:
+        """Two pans at once and two bags in passing are no collision; nor are two steps of one batch."""
+        one = ("1", "Legs", [step("cook", 60, 40), step("turn-1", 10, 2), step("pull", 60, 5), step("weigh", 60, 5)])
+        two = ("2", "Skewers", [step("cook", 60, 15), step("turn-1", 10, 2)])
+        self.assertFalse([entry for entry in coming_steps([one, two], NOW, DAY) if entry.beside])
+
+    def test_across_a_change_of_the_clock(self) -> None:
+        """Twenty-four hours over the change in October: elapsed ones, so an hour less by the clock on the wall."""
+        now = datetime(2026, 10, 24, 12, 0, tzinfo=LISBON)
+        late = PlanStep("late", "late", datetime(2026, 10, 25, 11, 30, tzinfo=LISBON), 5.0, True, "counter")
+        self.assertEqual(coming_steps([("1", "Legs", [late])], now, DAY), [])
+        self.assertEqual(len(coming_steps([("1", "Legs", [late])], now, timedelta(hours=24.5))), 1)

@@ -1,0 +1,122 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import type { Today } from '../../api/client'
+import { todayQuery } from '../../api/queries'
+import { Choice } from '../../components/Choice'
+
+const SPANS = [
+  { value: '24', label: 'the next 24 hours' },
+  { value: '168', label: 'the next seven days' },
+]
+
+/** What to do, batch by batch in the order of the clock, and a label for each bag: on the screen and on paper. */
+export function TodayPage() {
+  const [hours, setHours] = useState('24')
+  const found = useQuery(todayQuery(Number(hours)))
+  if (found.isError)
+    return (
+      <p className="p-8 text-stop" role="alert">
+        The kitchen does not answer. Start it again with make run; nothing is lost.
+      </p>
+    )
+  return (
+    <div className="grid gap-8 px-4 py-5 wide:grid-cols-[minmax(0,1fr)_22rem] wide:px-7 print:block print:p-0">
+      <section aria-labelledby="to-do" className="min-w-0">
+        <h2 id="to-do" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+          what to do, and when
+        </h2>
+        <div className="print:hidden">
+          <Choice question="Steps of" options={SPANS} value={hours} onChoose={setHours} />
+        </div>
+        {found.data?.steps.length === 0 && <p className="py-3">Nothing to do in this time.</p>}
+        <Days steps={found.data?.steps ?? []} />
+      </section>
+      <section aria-labelledby="labels" className="break-before-page">
+        <h2 id="labels" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+          on the bags
+        </h2>
+        <button
+          type="button"
+          className="act act-first my-3 print:hidden"
+          onClick={() => {
+            window.print()
+          }}
+        >
+          Print list and labels
+        </button>
+        <p className="mb-3 text-quiet print:hidden">To keep them as PDF, choose that where you print.</p>
+        <ul className="grid gap-4">
+          {found.data?.labels.map((label) => (
+            <BagLabel key={label.batch_id} label={label} />
+          ))}
+        </ul>
+      </section>
+    </div>
+  )
+}
+
+function Days({ steps }: { steps: Today['steps'] }) {
+  const days = [...new Set(steps.map((step) => step.day))]
+  return days.map((day) => (
+    <section key={day} aria-label={day} className="pt-3">
+      <h3 className="font-slab text-[1.35rem]">{day}</h3>
+      <ol>
+        {steps
+          .filter((step) => step.day === day)
+          .map((step) => (
+            <li
+              key={`${step.batch_id} ${step.step_id}`}
+              className={`grid break-inside-avoid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-3 border-b border-rule py-1 ${step.hands_on ? '' : 'text-quiet'}`}
+            >
+              <b>{step.hour}</b>
+              <span>
+                <Link to={`/batch/${step.batch_id}/hold`} className="font-slab">
+                  {step.batch}:
+                </Link>{' '}
+                {step.says}
+                {step.minutes >= 1 && <span className="text-quiet"> {step.minutes.toFixed(0)} min</span>}
+                {!step.hands_on && <span className="text-[0.9rem]"> (by itself)</span>}
+                {step.beside.length > 0 && (
+                  <span className="block text-warn">
+                    <span aria-hidden>▲ </span>
+                    Your hands are wanted then for {step.beside.join(' and ')} too: begin one of them earlier.
+                  </span>
+                )}
+              </span>
+            </li>
+          ))}
+      </ol>
+    </section>
+  ))
+}
+
+function BagLabel({ label }: { label: Today['labels'][number] }) {
+  return (
+    <li className="break-inside-avoid rounded-md border-2 border-ink p-3">
+      <p className="font-slab text-[1.35rem] leading-tight">{label.batch}</p>
+      <p>{label.meat}</p>
+      <dl className="grid grid-cols-[5.5rem_minmax(0,1fr)] gap-x-3 pt-1">
+        <Row name="in" says={label.went_in} />
+        <Row name="out" says={`${label.comes_out}, not after ${label.not_after}`} />
+        <Row name="table" says={label.table} />
+        {label.contains !== '' && <Row name="contains" says={label.contains} />}
+        {label.check_label !== '' && (
+          <Row name="may contain" says={`${label.check_label}: read the packets`} />
+        )}
+      </dl>
+      <p className="pt-1 text-[0.9rem]">
+        Keep cold, at the bottom of the fridge. The used mix is not a sauce.
+      </p>
+    </li>
+  )
+}
+
+function Row({ name, says }: { name: string; says: string }) {
+  return (
+    <>
+      <dt className="text-quiet">{name}</dt>
+      <dd className="font-semibold">{says}</dd>
+    </>
+  )
+}

@@ -121,6 +121,8 @@ class BrowserCase(unittest.TestCase):
         page.add_init_script(f"localStorage.setItem('vadouvan.theme', '{theme}')")
         page.on("request", self._watch)
         page.on("pageerror", lambda error: self.complaints.append(str(error)))
+        # Someone listens from the start: a chooser asked for only just before it opens can be missed.
+        page.on("filechooser", lambda _: None)
         page.goto(self.kitchen.address + path)
         page.wait_for_load_state("networkidle")
         return page

@@ -99,35 +99,34 @@ def _modes(
     surface = areas[-1] / (half_cell + resistance)
     far = 0.0 if far_resistance is None else areas[0] / (grid.centres[0] - inner + far_resistance)
     finite = math.isfinite(bath_ratio)
-    flow = np.zeros((cells + finite, cells + finite))
-    _link(flow, np.arange(cells - 1), np.arange(1, cells), areas[1:-1] / np.diff(grid.centres))
-    flow[-1 - finite, -1 - finite] += surface
-    flow[0, 0] += far
-    if finite:
-        flow[-1, -1] += surface + far
-        flow[-1, -2] = flow[-2, -1] = -surface
-        flow[-1, 0] = flow[0, -1] = -far
     weights = np.sqrt(np.append(grid.volumes, bath_ratio) if finite else grid.volumes)
-    rates, shapes = _decomposed(flow / np.outer(weights, weights), linked_in_a_row=far == 0.0 or not finite)
+    between = areas[1:-1] / np.diff(grid.centres)
+    links = np.append(between, surface) if finite else between
+    diagonal = np.zeros(cells + finite)
+    diagonal[: cells - 1] += between
+    diagonal[1:cells] += between
+    diagonal[cells - 1] += surface
+    diagonal[0] += far
+    if finite:
+        diagonal[-1] += surface + far
+    rates, shapes = _decomposed(
+        diagonal / weights**2,
+        -links / (weights[1:] * weights[:-1]),
+        -far / (weights[0] * weights[-1]) if finite else 0.0,
+    )
     drop = half_cell / (half_cell + resistance)
     return Modes(grid, bath_ratio, float(drop), np.maximum(rates, 0.0), shapes, weights)
 
 
-def _decomposed(scaled: Array, *, linked_in_a_row: bool) -> tuple[Array, Array]:
+def _decomposed(diagonal: Array, beside: Array, corner: float) -> tuple[Array, Array]:
     """Eigenvalues and vectors of a symmetric matrix; three times as quick where each cell meets only its neighbours.
 
-    Only a bath that touches both faces of a piece links cells that are no neighbours.
+    Only a bath that touches both faces of a piece links cells that are no neighbours: the first and the last.
     """
-    if linked_in_a_row:
-        rates, shapes = eigh_tridiagonal(np.diagonal(scaled), np.diagonal(scaled, 1))
+    if corner == 0.0:
+        rates, shapes = eigh_tridiagonal(diagonal, beside, check_finite=False)
     else:
-        rates, shapes = eigh(scaled, driver="evd")
+        scaled = np.diag(diagonal) + np.diag(beside, 1) + np.diag(beside, -1)
+        scaled[0, -1] = scaled[-1, 0] = corner
+        rates, shapes = eigh(scaled, driver="evd", check_finite=False)
     return np.asarray(rates), np.asarray(shapes)
-
-
-def _link(flow: Array, left: NDArray[np.int_], right: NDArray[np.int_], conductance: Array) -> None:
-    """Add conductances between pairs of cells."""
-    flow[left, left] += conductance
-    flow[right, right] += conductance
-    flow[left, right] -= conductance
-    flow[right, left] -= conductance

@@ -33,7 +33,6 @@ export type Outcome = Schemas['OutcomeOut']
 export type Today = Schemas['TodayOut']
 export type Week = Schemas['RoutineBody']
 export type Label = Schemas['LabelBody']
-export type OwnIngredient = Schemas['OwnIngredientOut']
 export type LineAnswer = Schemas['LineAnswer']
 
 /** A request that the server understood and refused, with its sentence. */

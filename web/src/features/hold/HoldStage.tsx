@@ -1,6 +1,7 @@
-import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react'
+import { TabGroup, TabPanel, TabPanels } from '@headlessui/react'
 import { useState } from 'react'
 import type { Batch } from '../../api/client'
+import { DrawerTabs } from '../../components/DrawerTabs'
 import { ProfileCurve } from '../../components/ProfileCurve'
 import { Ribbon } from '../../components/Ribbon'
 import { Section } from '../../components/Section'
@@ -61,16 +62,7 @@ export function HoldStage({ batch, draft, change }: AnswersProps) {
           )}
         </div>
         <TabGroup defaultIndex={draft.meal.at === '' ? 0 : 1}>
-          <TabList className="flex flex-wrap gap-x-1 border-b-4 border-double border-rule">
-            {DRAWERS.map((name) => (
-              <Tab
-                key={name}
-                className="min-h-12 cursor-pointer rounded-t-md px-3 font-semibold text-quiet data-selected:bg-enamel data-selected:text-on-enamel"
-              >
-                {name}
-              </Tab>
-            ))}
-          </TabList>
+          <DrawerTabs names={DRAWERS} />
           <TabPanels className="pt-1 wide:max-h-[calc(100dvh-24rem)] wide:overflow-y-auto wide:pr-2">
             <TabPanel>
               <Answers batch={batch} draft={draft} change={change} />

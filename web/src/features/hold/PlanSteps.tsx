@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import type { Draft } from '../../api/client'
 import { offersQuery } from '../../api/queries'
+import { StepWords } from '../../components/StepWords'
 import { Said } from '../../components/Said'
 import { told } from '../../lib/clock'
 import { faultOf } from '../lanes'
@@ -64,9 +65,7 @@ function Step({ when, says, minutes, hands, next }: StepProps) {
       <b className="whitespace-nowrap">{when}</b>
       <span>
         {next && <b className="mr-1 text-enamel">next:</b>}
-        {says}
-        {minutes >= 1 && <span className="text-quiet"> {minutes.toFixed(0)} min</span>}
-        {!hands && <span className="text-[0.9rem]"> (by itself)</span>}
+        <StepWords says={says} minutes={minutes} hands={hands} />
       </span>
     </li>
   )

@@ -1,6 +1,7 @@
-import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react'
+import { TabGroup, TabPanel, TabPanels } from '@headlessui/react'
 import { useState } from 'react'
 import { api, type Draft } from '../../api/client'
+import { DrawerTabs } from '../../components/DrawerTabs'
 import { Faulty } from '../../components/Said'
 import { type Line, type Mark, withInstead, withLines, withTexts } from '../../lib/draft'
 import { faultOf } from '../lanes'
@@ -49,16 +50,7 @@ export function MixStage({ batch, draft, change }: DrawerProps) {
         onMakeEnough={() => void ask('total', 0)}
       />
       <TabGroup>
-        <TabList className="flex flex-wrap gap-x-1 border-b-4 border-double border-rule">
-          {DRAWERS.map((name) => (
-            <Tab
-              key={name}
-              className="min-h-12 cursor-pointer rounded-t-md px-3 font-semibold text-quiet data-selected:bg-enamel data-selected:text-on-enamel"
-            >
-              {name}
-            </Tab>
-          ))}
-        </TabList>
+        <DrawerTabs names={DRAWERS} />
         <TabPanels className="pt-1 wide:max-h-[calc(100dvh-16.5rem)] wide:overflow-y-auto wide:pr-2">
           <TabPanel>
             <Spans

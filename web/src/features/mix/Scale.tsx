@@ -4,7 +4,7 @@ import { api, type Scaled } from '../../api/client'
 import { tablesQuery } from '../../api/queries'
 import { Picker } from '../../components/Picker'
 import { Said } from '../../components/Said'
-import { withTexts } from '../../lib/draft'
+import { BLANK, withTexts } from '../../lib/draft'
 import { Proposal } from './Proposal'
 import type { DrawerProps } from './drawer'
 import { useAsking } from './useAsking'
@@ -19,7 +19,7 @@ export function Scale({ draft, change }: DrawerProps) {
   const sameKind = kind === '' || kind === draft.cut.kind
   const cut = sameKind
     ? { ...draft.cut, mass: mass || draft.cut.mass, thickness: thickness || draft.cut.thickness, pieces: '' }
-    : { ...emptied(draft.cut), kind, mass, thickness }
+    : { ...BLANK.cut, kind, mass, thickness }
   return (
     <section aria-labelledby="another-size" className="border-t border-rule pt-1">
       <h2 id="another-size" className="font-sans! text-[1.05rem] font-semibold">
@@ -68,23 +68,4 @@ export function Scale({ draft, change }: DrawerProps) {
       )}
     </section>
   )
-}
-
-/** A cut of another kind starts with nothing said. */
-function emptied(cut: DrawerProps['draft']['cut']): DrawerProps['draft']['cut'] {
-  return {
-    ...cut,
-    mass: '',
-    shape: '',
-    thickness: '',
-    width: '',
-    length: '',
-    pieces: '',
-    bone: '',
-    bone_share: '',
-    cover: '',
-    cover_on: '',
-    evenness: '',
-    steps: [],
-  }
 }

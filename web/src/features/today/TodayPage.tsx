@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Today } from '../../api/client'
 import { todayQuery } from '../../api/queries'
+import { StepWords } from '../../components/StepWords'
 import { Choice } from '../../components/Choice'
 
 const SPANS = [
@@ -74,9 +75,7 @@ function Days({ steps }: { steps: Today['steps'] }) {
                 <Link to={`/batch/${step.batch_id}/hold`} className="font-slab">
                   {step.batch}:
                 </Link>{' '}
-                {step.says}
-                {step.minutes >= 1 && <span className="text-quiet"> {step.minutes.toFixed(0)} min</span>}
-                {!step.hands_on && <span className="text-[0.9rem]"> (by itself)</span>}
+                <StepWords says={step.says} minutes={step.minutes} hands={step.hands_on} />
                 {step.beside.length > 0 && (
                   <span className="block text-warn">
                     <span aria-hidden>▲ </span>

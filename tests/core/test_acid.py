@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 import unittest
 
 import numpy as np
@@ -165,6 +166,20 @@ class Jar(unittest.TestCase):
             found = settled_ph("red", 0.73, VINEGAR, kg * 0.95 / 0.73)
             assert found is not None
             self.assertAlmostEqual(found, ph, delta=0.015)
+
+    def test_the_remark_says_where_the_middle_is_and_where_it_goes(self) -> None:
+        """Only from a day on, and only in a mix under pH 4.6 (the high-acid line of the US food code, from memory)."""
+
+        def told(*mix: str) -> str:
+            draft = of_kind("pork_shoulder", "1 kg", "cube", "40 mm", *mix)
+            return next((remark.says for remark in judged(draft).remarks if remark.id == "jar"), "")
+
+        says = told("800 g buttermilk", "12 g salt")
+        now, later = (float(number) for number in re.findall(r"(?:at pH|near) (\d\.\d)", says))
+        self.assertLess(later, now)
+        self.assertGreater(later, 4.5)  # the mix itself: meat buffers, so none gets as sour as what it lies in
+        self.assertEqual(told("700 g milk", "12 g salt"), "")  # as long a hold, but not sour
+        self.assertEqual(told("800 g cider vinegar", "12 g salt"), "")  # sour, but out within hours
 
     def test_the_core_passes_4_6_after_days(self) -> None:
         """40 mm cubes in 0.8 kg of vinegar: about 5.8 days at 4 C (design note, 0.25 days)."""

@@ -10,6 +10,7 @@ from typing import Literal
 from vadouvan.core.constants import (
     FRIDGE_ADVISED_C,
     FRIDGE_STOP_C,
+    JAR_SAFE_PH,
     METAL_ACID_PH,
     OPEN_AIR_LOSS_KG_PER_M2_S,
     SUGAR_OVER_SALT,
@@ -17,6 +18,7 @@ from vadouvan.core.constants import (
     VACUUM_CLAIM,
 )
 from vadouvan.core.figure import number_told
+from vadouvan.core.hold.acid import settled_ph
 from vadouvan.core.hold.case import HoldCase
 from vadouvan.core.hold.hold import REACTIVE
 
@@ -113,10 +115,20 @@ def _air(case: HoldCase, hours: float) -> Iterator[Remark]:
 
 def _jar(case: HoldCase, hours: float) -> Iterator[Remark]:
     """How sour the middle of a sour jar gets; the fridge all the way, whatever tradition says."""
-    if case.acid is None or case.balance.ph is None or case.balance.ph >= METAL_ACID_PH.value or hours < 24:
+    if case.acid is None or case.balance.ph is None or case.balance.ph >= JAR_SAFE_PH.value or hours < 24:
         return
     days = case.pace.hours_at(case.acid.tau_m2) / 24
     core = case.acid.ph[:, -1]
     ph = float(core[int(days.searchsorted(hours / 24).clip(0, len(core) - 1))])
-    says = f"By then the middle is at pH {ph:.1f}, within 0.2 or so. Keep it in the fridge throughout; acid is no cure."
+    settled = _settled_ph(case)
+    settles = f"; left alone it settles near {settled:.1f}" if settled is not None and settled < ph - 0.05 else ""
+    middle = f"By then the middle is at pH {ph:.1f}, within 0.2 or so{settles}."
+    says = f"{middle} Keep it in the fridge throughout; acid is no cure."
     yield Remark("jar", "note", says, "fda_food_code")
+
+
+def _settled_ph(case: HoldCase) -> float | None:
+    solution, kind = case.balance.solution, case.cut.kind
+    if solution is None:
+        return None
+    return settled_ph(kind.family, kind.water_share, solution, case.balance.water_kg / case.cut.water_kg)

@@ -54,6 +54,28 @@ class AgainstPublishedValues(unittest.TestCase):
                 self.assertAlmostEqual(math.sqrt(rates[1]), float(row["root"]), delta=2e-3)
 
 
+class TwoOpenFaces(unittest.TestCase):
+    """A slab that is open, or covered, on each of its faces."""
+
+    def test_open_alike_is_half_the_slab_from_its_middle(self) -> None:
+        """Twice as thick and open on both faces: the same uptake after the same time, in any bath, covered or not."""
+        for bath_ratio in (math.inf, 5.0, 0.5):
+            for cover in (0.0, 0.4):
+                half = modes_of(Path(0.0, 1.0, resistance_m=cover), bath_ratio)
+                whole = modes_of(Path(0.0, 2.0, resistance_m=cover, far_resistance_m=cover), bath_ratio)
+                for fo in (0.02, 0.1, 0.5, 1.5):
+                    with self.subTest(bath_ratio=bath_ratio, cover=cover, fo=fo):
+                        self.assertAlmostEqual(uptake(whole, fo / 4), uptake(half, fo), delta=1.5e-3)
+
+    def test_nothing_is_lost_between_two_faces_and_their_bath(self) -> None:
+        """What leaves the bath is in the piece, to a part in a thousand million, whatever the two covers."""
+        modes = modes_of(Path(0.0, 1.0, resistance_m=0.3, far_resistance_m=1.5), 0.7)
+        start = np.append(np.zeros(len(modes.grid.volumes)), 1.0)
+        states = modes.states(start, np.array([0.01, 0.1, 1.0, 10.0]))
+        held = states[:, :-1] @ modes.grid.volumes + 0.7 * states[:, -1]
+        self.assertLess(float(np.abs(held - 0.7).max()), 1e-9)
+
+
 class AgainstTheSeries(unittest.TestCase):
     """The analytic series over a wide range."""
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from datetime import datetime
 from typing import Any
 
 from fastapi.testclient import TestClient
@@ -50,7 +51,23 @@ class Plans(unittest.TestCase):
         label = week["labels"][0]
         self.assertEqual((label["batch"], label["comes_out"]), ("Skewers", "Sat 28 Nov 18:00"))
         self.assertTrue(label["meat"].endswith("1000 g, raw"), label["meat"])
+        plan = self.batch["judgement"]["plan"]
+        self.assertIn(f"{datetime.fromisoformat(plan['pull_until']):%H:%M}", label["not_after"])
+        self.assertGreater(plan["pull_until"], plan["pull_at"])
         self.assertEqual(self.client.get("/api/plan/today", params={"hours": 0}).status_code, 422)
+
+    def test_what_gets_no_label_and_what_is_not_raw(self) -> None:
+        """A meal that has been, or that cannot be met, needs no label; tofu is not raw meat."""
+        tofu = {**SKEWERS, "cut": {"kind": "tofu_firm", "mass": "500 g", "thickness": "20 mm"}}
+        been = {**SKEWERS["meal"], "at": "2026-11-24T19:00", "contact": "2026-11-24T08:00"}
+        self.client.post("/api/batches", json={**tofu, "name": "Tofu"})
+        self.client.post("/api/batches", json={**SKEWERS, "name": "Eaten", "meal": been})
+        soon = {**SKEWERS["meal"], "at": "2026-11-25T09:40"}
+        late = self.client.post("/api/batches", json={**SKEWERS, "name": "Late", "meal": soon}).json()
+        self.assertIsNotNone(late["judgement"]["plan"]["trouble"])
+        labels = {label["batch"]: label for label in self.client.get("/api/plan/today").json()["labels"]}
+        self.assertEqual(set(labels), {"Skewers", "Tofu"})
+        self.assertTrue(labels["Tofu"]["meat"].endswith("500 g"))
 
     def test_two_batches_at_the_same_hour(self) -> None:
         """Each step before contact says that the other wants hands then."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from collections.abc import Sequence
 from dataclasses import replace
 from datetime import UTC, datetime, time, timedelta
 from zoneinfo import ZoneInfo
@@ -13,20 +14,25 @@ from hypothesis import strategies as st
 from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
 from vadouvan.core.asking.offers import plan_offers
-from vadouvan.core.clock.routine import WEEKDAYS, Routine, Span, hours_between, later
-from vadouvan.core.clock.steps import busy_steps
+from vadouvan.core.clock.routine import Routine, Span, hours_between, later
+from vadouvan.core.clock.steps import PlanStep
 from vadouvan.core.draft import AimsSaid, Draft, MakingSaid, MealSaid, QuantitySaid
 from vadouvan.core.judge import Judgement, judge
 from vadouvan.demo import demo_batches
 
 LISBON = ZoneInfo("Europe/Lisbon")
-WEEK = Routine(work=Span(time(8, 0), time(16, 30), WEEKDAYS))
+WEEK = Routine(work=Span(time(8, 0), time(16, 30), frozenset(range(5))))
 SKEWERS = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "50 g lemon juice", "40 g olive oil")
 
 
 def planned(draft: Draft, meal: MealSaid = SATURDAY, routine: Routine = WEEK, now: datetime = NOW) -> Judgement:
     """The judgement of a draft for a meal in a week."""
     return judge(replace(draft, meal=meal), KITCHEN.with_routine(routine), now=now)
+
+
+def busy_steps(steps: Sequence[PlanStep], routine: Routine) -> list[PlanStep]:
+    """Hands-on steps that fall into sleep or work."""
+    return [step for step in steps if step.hands_on and not routine.free_for(step.at, timedelta(minutes=step.minutes))]
 
 
 class Steps(unittest.TestCase):
@@ -36,6 +42,8 @@ class Steps(unittest.TestCase):
         """Each step after the one it waits for; the last is on the table at the hour said."""
         judgement = planned(replace(SKEWERS, quantity=QuantitySaid(set_aside="30 g")))
         steps = {step.id: step for step in judgement.steps}
+        begins = [step.at.timestamp() for step in judgement.steps]
+        self.assertEqual(begins, sorted(begins))
         for step in judgement.steps:
             if step.waits_for:
                 self.assertGreaterEqual(step.at, steps[step.waits_for].at, step.id)

@@ -44,6 +44,17 @@ class ComingSteps(unittest.TestCase):
         two = ("2", "Skewers", [step("cook", 60, 15), step("turn-1", 10, 2)])
         self.assertFalse([entry for entry in coming_steps([one, two], NOW, DAY) if entry.beside])
 
+    def test_the_hour_that_comes_twice(self) -> None:
+        """01:40 of summer time is before 01:10 of winter time, and does not meet it."""
+        first = PlanStep("first", "first", datetime(2026, 10, 25, 1, 40, tzinfo=LISBON), 10.0, True, "counter")
+        second = PlanStep(
+            "second", "second", datetime(2026, 10, 25, 1, 10, fold=1, tzinfo=LISBON), 40.0, True, "counter"
+        )
+        now = datetime(2026, 10, 24, 12, 0, tzinfo=LISBON)
+        found = coming_steps([("1", "Legs", [second]), ("2", "Skewers", [first])], now, DAY)
+        self.assertEqual([entry.step.id for entry in found], ["first", "second"])
+        self.assertEqual([entry.beside for entry in found], [(), ()])
+
     def test_across_a_change_of_the_clock(self) -> None:
         """Twenty-four hours over the change in October: elapsed ones, so an hour less by the clock on the wall."""
         now = datetime(2026, 10, 24, 12, 0, tzinfo=LISBON)

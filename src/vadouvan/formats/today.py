@@ -59,7 +59,7 @@ def today_out(batches: Sequence[Judged], now: datetime, span: timedelta) -> Toda
     labels = [
         _label(identity, name, judgement, judgement.plan)
         for identity, name, judgement in batches
-        if judgement.plan is not None and judgement.plan.trouble is None and now < judgement.plan.meal.at
+        if judgement.plan is not None and judgement.plan.trouble is None
     ]
     return TodayOut(steps=[_step(one) for one in steps], labels=labels)
 

@@ -8,7 +8,6 @@ from datetime import UTC, datetime, time, timedelta
 
 A_STEP = timedelta(minutes=5)
 EVERY_DAY = frozenset(range(7))
-WEEKDAYS = frozenset(range(5))
 
 
 @dataclass(frozen=True)

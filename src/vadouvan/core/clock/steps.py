@@ -79,10 +79,11 @@ def hands_on_before(cut: Cut, mix: MixJudgement) -> timedelta:
 
 def steps_of(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> list[PlanStep]:
     """Every step of a plan in the order of the clock."""
-    steps = [*_until(plan.contact_at, before_contact(cut, mix))]
-    steps += _turns(plan, cut, mix, routine)
-    steps += _until(plan.meal.at, _from_the_pull(plan, cut, mix))
-    return sorted(steps, key=lambda step: step.at)
+    return [
+        *_until(plan.contact_at, before_contact(cut, mix)),
+        *_turns(plan, cut, mix, routine),
+        *_until(plan.meal.at, _from_the_pull(plan, cut, mix)),
+    ]
 
 
 def _until(end: datetime, tasks: Sequence[Task]) -> Iterator[PlanStep]:
@@ -174,12 +175,7 @@ def _from_the_pull(plan: Plan, cut: Cut, mix: MixJudgement) -> list[Task]:
     return [*tasks, rest, Task("serve", "On the table.", 0.0, True, "table")]
 
 
-def busy_steps(steps: Sequence[PlanStep], routine: Routine) -> list[PlanStep]:
-    """Hands-on steps that fall into sleep or work."""
-    return [step for step in steps if step.hands_on and not routine.free_for(step.at, timedelta(minutes=step.minutes))]
-
-
 def next_hands_on(steps: Sequence[PlanStep], now: datetime) -> PlanStep | None:
     """The step that needs hands next, or is under way."""
     coming = [step for step in steps if step.hands_on and hours_between(now, step.ends) > 0]
-    return min(coming, key=lambda step: step.at, default=None)
+    return min(coming, key=lambda step: step.at.timestamp(), default=None)

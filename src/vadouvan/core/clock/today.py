@@ -33,12 +33,12 @@ def coming_steps(
     coming = [one for one in known if hours_between(now, one[2].ends) >= 0 and _begins_within(one[2], now, span)]
     return sorted(
         (DayStep(identity, name, step, _beside(identity, step, known)) for identity, name, step in coming),
-        key=lambda one: (one.step.at, one.batch, one.step.ends),
+        key=lambda one: (one.step.at.timestamp(), one.batch, one.step.ends.timestamp()),
     )
 
 
 def _begins_within(step: PlanStep, now: datetime, span: timedelta) -> bool:
-    return hours_between(now, step.at) * 3600 <= span.total_seconds()
+    return hours_between(now, step.at) <= span / timedelta(hours=1)
 
 
 def _beside(identity: str, step: PlanStep, known: Sequence[tuple[str, str, PlanStep]]) -> tuple[str, ...]:
@@ -47,9 +47,14 @@ def _beside(identity: str, step: PlanStep, known: Sequence[tuple[str, str, PlanS
     names = {
         name: None
         for other, name, theirs in known
-        if other != identity and _wants_all_of_you(theirs) and theirs.at < step.ends and step.at < theirs.ends
+        if other != identity and _wants_all_of_you(theirs) and _overlap(step, theirs)
     }
     return tuple(names)
+
+
+def _overlap(one: PlanStep, other: PlanStep) -> bool:
+    """By elapsed time: in the hour that comes twice the clock on the wall cannot tell."""
+    return hours_between(one.at, other.ends) > 0 and hours_between(other.at, one.ends) > 0
 
 
 def _wants_all_of_you(step: PlanStep) -> bool:

@@ -63,10 +63,6 @@ class HoldCase:
         part = (threshold - below) / (above - below)
         return float(self.hours[first - 1] + part * (self.hours[first] - self.hours[first - 1]))
 
-    def salt_at(self, depth_m: float, hours: float) -> float:
-        """Salt at a depth and an hour [kg per kg of meat]."""
-        return self.water_share * float(np.interp(hours, self.hours, self.course.at_depth(depth_m)))
-
     def average_at(self, hours: float) -> float:
         """Mean salt of the meat at an hour [kg per kg of meat]."""
         return self.water_share * float(np.interp(hours, self.hours, self.course.average))

@@ -28,7 +28,6 @@ ALLERGENS = (
     "gluten", "crustacean", "egg", "fish", "peanut", "soy", "milk", "nuts", "celery", "mustard", "sesame",
     "sulphites", "lupin", "mollusc",
 )  # fmt: skip
-DAIRY_GROUPS = ("dairy",)
 
 _AMOUNT = r"[^\d<\n]{0,40}?(?:<|less than)?\s*(\d+(?:[.,]\d+)?)\s*(mg|g|grams?)\b"
 _WORDS: Mapping[str, str] = {

@@ -9,7 +9,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
-from typing import Literal, get_args
+from typing import Literal
 
 import numpy as np
 from scipy.optimize import lsq_linear
@@ -18,7 +18,6 @@ from vadouvan.core.mix.amount import MOST_KG, Portion
 from vadouvan.core.mix.ingredient import Ingredient
 
 Aim = Literal["salt", "sugar", "acid", "heat", "total"]
-AIMS: tuple[Aim, ...] = get_args(Aim)
 
 PULL = 0.03  # weight of staying near the present mix, against reaching the aims
 # When not all can be met, a miss in salt is felt most, then in acid.

@@ -29,7 +29,7 @@ class Plans(unittest.TestCase):
     def test_steps_in_the_judgement(self) -> None:
         """From weighing to serving, with the next that needs hands."""
         plan = self.batch["judgement"]["plan"]
-        self.assertEqual([plan["steps"][0]["id"], plan["steps"][-1]["id"]], ["weigh", "serve"])
+        self.assertEqual([plan["steps"][0]["id"], plan["steps"][-1]["id"]], ["shop", "serve"])
         self.assertEqual(plan["next_step"]["id"], "weigh")
 
     def test_calendar_out_and_in(self) -> None:

@@ -15,7 +15,7 @@ import numpy as np
 from tests.drafts import SATURDAY, cut_of, judged, of_kind, steak
 from tests.mixes import ITEMS, KITCHEN
 from tests.reference.crank import uptake
-from vadouvan.core.clock.steps import PlanStep
+from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.constants import FAN_OVEN_LOWER_C
 from vadouvan.core.cut.shape import Path
 from vadouvan.core.draft import AimsSaid, Draft, HoldSaid, QuantitySaid

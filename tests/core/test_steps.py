@@ -14,8 +14,8 @@ from hypothesis import strategies as st
 from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
 from vadouvan.core.asking.offers import plan_offers
+from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import Routine, Span, hours_between, later
-from vadouvan.core.clock.steps import PlanStep
 from vadouvan.core.draft import AimsSaid, Draft, MakingSaid, MealSaid, QuantitySaid
 from vadouvan.core.judge import Judgement, judge
 from vadouvan.demo import demo_batches

@@ -6,7 +6,7 @@ import unittest
 from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
 
-from vadouvan.core.clock.steps import PlanStep
+from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.today import coming_steps
 
 LISBON = ZoneInfo("Europe/Lisbon")

@@ -71,7 +71,7 @@ class In(unittest.TestCase):
 
     def take(self, text: str) -> tuple[Draft, list[str]]:
         """What a calendar moves in the skewers."""
-        return moved_draft(text, "b1", SKEWERS, judged(SKEWERS).steps)
+        return moved_draft(text, "b1", SKEWERS, judged(SKEWERS).plan)
 
     def test_nothing_moved(self) -> None:
         """The same draft, nothing said."""
@@ -100,7 +100,7 @@ class In(unittest.TestCase):
             ("hello", "no calendar file"),
             (written(identity="other"), "nothing of this batch"),
             ("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nEND:VCALENDAR\r\n", "nothing of this batch"),
-            (moved(written(), "pull", timedelta(hours=3)), "minutes before the meal"),
+            (moved(written(), "pull", timedelta(hours=3)), "minutes after the meal"),
             (floating, "no zone"),
             ("x" * 2_000_001, "larger than 2 MB"),
         ):

@@ -5,18 +5,25 @@ from __future__ import annotations
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 
-from vadouvan.core.constants import FRIDGE_ADVISED_C, METAL_ACID_PH, SALTY_SERVING_KG, SODIUM_SHARE_OF_SALT
+from vadouvan.core.constants import (
+    FRIDGE_ADVISED_C,
+    FRIDGE_STOP_C,
+    METAL_ACID_PH,
+    SALTY_SERVING_KG,
+    SODIUM_SHARE_OF_SALT,
+    TWO_HOUR_RULE,
+)
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.hold import REACTIVE
 from vadouvan.core.judge import Judgement
 from vadouvan.core.mix.balance import Balance
 from vadouvan.core.mix.ingredient import Ingredient
+from vadouvan.core.stops import is_curing
 
 ENZYME_SKIN = ("papaya", "pineapple", "fig", "kiwi")
 HOT_SHU = 1000.0
 MANY_SERVINGS = 40
 SMALL_PIECE_KG = 0.1
-TWO_HOURS_MIN = 120.0
 TWO_DAYS_H = 48.0
 
 
@@ -44,8 +51,7 @@ class Known:
     @property
     def warm_min(self) -> float:
         """Minutes out of the cold before cooking, as planned."""
-        warm = ("prepare", "weigh", "contact", "pull", "temper")
-        return sum(step.minutes for step in self.judgement.steps if step.id in warm)
+        return self.judgement.warm_min
 
 
 def cautions_called_for(judgement: Judgement) -> tuple[str, ...]:
@@ -117,11 +123,17 @@ def _many(known: Known) -> bool:
     return occasion is not None and occasion.servings >= MANY_SERVINGS
 
 
+def _wet_into_fat(known: Known) -> bool:
+    """A wet surface into a pan or a fryer: anything held in a liquid is wet."""
+    hot_fat = any(stage.place in ("pan", "fryer") for stage in known.judgement.reading.stages)
+    return hot_fat and known.judgement.reading.mix.vessel.form == "liquid"
+
+
 TRIGGERS: Mapping[str, Callable[[Known], bool]] = {
-    "curing": lambda known: any("nitrit" in item.name.lower() or "nitrat" in item.name.lower() for item in known.items),
+    "curing": lambda known: any(is_curing(portion) for portion in known.judgement.reading.portions),
     "reactive": _reactive,
     "fridge-warm": lambda known: _warmest(known) > FRIDGE_ADVISED_C.value,
-    "two-hours": lambda known: known.warm_min > TWO_HOURS_MIN,
+    "two-hours": lambda known: known.warm_min > TWO_HOUR_RULE.value,
     "hold-cubed": _cubed,
     "hold-mince": _family("mince"),
     "wash": _steps("rinsed", "acid_rinsed"),
@@ -136,6 +148,9 @@ TRIGGERS: Mapping[str, Callable[[Known], bool]] = {
     "hold-red": lambda known: _too_long(known, "red"),
     "hold-fish": lambda known: _too_long(known, "fish", "shellfish"),
     "fridge": _raw,
+    "thaw": lambda known: known.cut.frozen or known.judgement.reading.frozen_share > 0,
+    "counter-pickle": lambda known: _jar(known) and _warmest(known) > FRIDGE_STOP_C.value,
+    "hot-fat": _wet_into_fat,
     "jar": _jar,
     "vacuum": lambda known: known.judgement.reading.mix.vessel.container == "vacuum",
     "enzyme-skin": lambda known: any(

@@ -202,3 +202,9 @@ TEMPER = Constant(20.0, 15.0, 30.0, "min", "common_practice", "practice")
 SMALL_REST = Constant(5.0, 3.0, 10.0, "min", "common_practice", "practice")
 JOINT_REST = Constant(15.0, 10.0, 20.0, "min", "common_practice", "practice")
 BRINE_REST = Constant(180.0, 180.0, 1440.0, "min", "common_practice", "practice")
+
+# --- freezer ---------------------------------------------------------------------------------
+THAW_S_PER_KG = Constant(42_350.0, 38_100.0, 47_600.0, "s/kg", "fsis", "published")  # 24 h for each 4 to 5 lb
+LEAST_THAW_S = Constant(86_400.0, 43_200.0, 86_400.0, "s", "fsis", "published")  # a full day even for small packs
+FREEZER_QUALITY_S = Constant(7_889_400.0, 5_259_600.0, 10_519_200.0, "s", "fsis", "published")  # about three months
+TWO_HOUR_RULE = Constant(120.0, 60.0, 120.0, "min", "fsis", "published")  # one hour above 32 C

@@ -10,6 +10,7 @@ from dataclasses import dataclass, field
 
 MOST_LINES = 60
 MOST_STEPS = 20
+MOST_STAGES = 8
 LONGEST_TEXT = 200
 YES = "yes"  # a ticked answer
 
@@ -40,7 +41,7 @@ class OccasionSaid:
 
 @dataclass(frozen=True)
 class CutSaid:
-    """Answers about the cut. ``kind`` is an id of the table of cuts."""
+    """Answers about the cut. ``kind`` is an id of the table of cuts; ``state`` whether it starts fresh or frozen."""
 
     kind: str = ""
     mass: str = ""
@@ -55,6 +56,7 @@ class CutSaid:
     cover_on: str = ""
     evenness: str = ""
     steps: tuple[StepSaid, ...] = ()
+    state: str = ""
 
 
 @dataclass(frozen=True)
@@ -127,13 +129,44 @@ class HoldSaid:
 class MealSaid:
     """Answers about the meal: local date and time, time from pull to plate, time zone name.
 
-    ``contact`` is when the meat went in, once it has.
+    ``start`` is when the cook wants to put the meat in; ``contact`` when it went in and ``pulled`` when it came
+    out, once they have. ``thaw_for`` is another meal, for the part that goes to the freezer in its mix.
     """
 
     at: str = ""
     lead: str = ""
     time_zone: str = ""
+    start: str = ""
     contact: str = ""
+    pulled: str = ""
+    thaw_for: str = ""
+
+
+@dataclass(frozen=True)
+class StageSaid:
+    """One stage of cooking: where, how hot, in moving air or not, how long or up to which core, turned, brushed."""
+
+    id: str
+    place: str = ""
+    heat: str = ""
+    air: str = ""
+    minutes: str = ""
+    core: str = ""
+    turn: str = ""
+    brush: str = ""
+
+
+@dataclass(frozen=True)
+class FireSaid:
+    """How it is cooked: its surface, the stages, doneness with a core of one's own, and the used mix."""
+
+    surface: str = ""
+    stages: tuple[StageSaid, ...] = ()
+    doneness: str = ""
+    core: str = ""
+    sauce: str = ""
+    boil: str = ""
+    reduce_to: str = ""
 
 
 @dataclass(frozen=True)
@@ -149,3 +182,4 @@ class Draft:
     aims: AimsSaid = field(default_factory=AimsSaid)
     quantity: QuantitySaid = field(default_factory=QuantitySaid)
     making: MakingSaid = field(default_factory=MakingSaid)
+    fire: FireSaid = field(default_factory=FireSaid)

@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from datetime import datetime, timedelta
+from datetime import datetime
 
 from vadouvan.core.bowl import Bowl, bowl_of
-from vadouvan.core.clock.plan import Plan, plan_for
-from vadouvan.core.clock.steps import PlanStep, hands_on_before, next_hands_on, steps_of
+from vadouvan.core.clock.chain import PlanStep
+from vadouvan.core.clock.plan import Plan
+from vadouvan.core.clock.steps import next_hands_on
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft import Draft
@@ -22,8 +23,10 @@ from vadouvan.core.mix.balance import Balance
 from vadouvan.core.mix.salt_offers import SaltOffer, salt_offers
 from vadouvan.core.mix.span import SaltState
 from vadouvan.core.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement
+from vadouvan.core.planned import Board, planned_of
 from vadouvan.core.reading.draft import Reading, read_draft
-from vadouvan.core.sentences import judgement_sentence, plan_sentence, stop_sentence, trouble_sentence
+from vadouvan.core.sentences import judgement_sentence, trouble_sentence
+from vadouvan.core.stops import stops_before_planning
 
 
 @dataclass(frozen=True)
@@ -44,6 +47,7 @@ class Judgement:
     plan: Plan | None = None
     plan_says: str = ""
     steps: tuple[PlanStep, ...] = ()
+    warm_min: float = 0.0
     next_step: PlanStep | None = None
 
     @property
@@ -78,15 +82,9 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     window = window_of(cut, bowl.balance, hold)
     case = hold_case(cut, bowl.balance, hold)
     mix = mix_judgement(reading, bowl, case)
-    meal = reading.meal
-    ready_at = now + timedelta(minutes=mix.unattended_minutes)
     remarks = remarks_on(case, window.best.hours)
-    stops = [step.says for step in mix.steps if step.kind == "stop"]
-    stops += [remark.says for remark in remarks if remark.kind == "stop"]
-    before = hands_on_before(cut, mix)
-    may_plan = meal is not None and not window.is_closed and not stops
-    plan = plan_for(window, meal, ready_at, kitchen.routine, before) if meal and may_plan else None
-    steps = steps_of(plan, cut, mix, kitchen.routine) if plan and not plan.trouble else []
+    stops = stops_before_planning(mix, remarks, reading.portions)
+    planned = planned_of(Board(reading, cut, mix, window), kitchen.routine, now, stops)
     return Judgement(
         reading=reading,
         sentence=judgement_sentence(window, cut),
@@ -99,10 +97,11 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         window=window,
         course=hold_course(case, window),
         remarks=tuple(remarks),
-        steps=tuple(steps),
-        next_step=next_hands_on(steps, now),
-        plan=plan,
-        plan_says=plan_sentence(plan) if plan else stop_sentence(stops) if meal else "",
+        steps=planned.steps,
+        warm_min=planned.warm_min,
+        next_step=next_hands_on(planned.steps, now),
+        plan=planned.plan,
+        plan_says=planned.says,
     )
 
 

@@ -42,7 +42,7 @@ def window_in_short(window: Window) -> str:
 
 def plan_sentence(plan: Plan) -> str:
     """When to put it in and take it out, on the clock."""
-    pull = f"{plan.meal.pull_at:%a %H:%M}"
+    pull = f"{plan.pull_at:%a %H:%M}"
     if plan.trouble:
         zone = plan.meal.at.tzinfo
         ready = (
@@ -52,6 +52,13 @@ def plan_sentence(plan: Plan) -> str:
         )
         return f"{plan.trouble}{ready}"
     span = f"from {plan.pull_from:%a %H:%M} until {plan.pull_until:%a %H:%M}"
+    if plan.meal.contact_at is not None:
+        went = f"It went in at {plan.contact_at:%a %H:%M}"
+        if plan.overdue:
+            return f"{went}. It was to come out at {plan.meal.pull_at:%a %H:%M}: take it out now."
+        if plan.meal.pulled_at is not None:
+            return f"{went} and came out at {pull}."
+        return f"{went}; out {pull}. It may come out {span}."
     night = " (kept out of sleep and work)" if plan.after_sleep else ""
     return f"In {plan.contact_at:%a %H:%M}{night}, out {pull}. It may come out {span}."
 

@@ -17,17 +17,19 @@ from vadouvan.core.draft import (
     AimsSaid,
     CutSaid,
     Draft,
+    FireSaid,
     HoldSaid,
     LineSaid,
     MakingSaid,
     MealSaid,
     OccasionSaid,
     QuantitySaid,
+    StageSaid,
     StepSaid,
 )
 from vadouvan.errors import BadInput, FormatError, InputError
 from vadouvan.formats.batch_numbers import numbers_of, texts_of
-from vadouvan.formats.batch_parts import BatchFile, LinePart, StepPart
+from vadouvan.formats.batch_parts import BatchFile, LinePart, StagePart, StepPart
 
 FORMAT = "vadouvan-batch"
 VERSION = 1
@@ -35,7 +37,10 @@ LARGEST_BYTES = 1_000_000
 ACCEPTED = 'A batch file is a JSON object that starts with "format": "vadouvan-batch" and "version": 1.'
 
 _HOLD_WORDS = ("goal", "vacuum_school", "turned", "metal", "open_air", "readings")
-_WORDS = ("kind", "shape", "bone", "cover", "cover_on", "evenness")
+_MEAL_WORDS = ("at", "time_zone", "start", "contact", "pulled", "thaw_for")
+_MAKING_WORDS = ("method", "reduce_to", "cooling", "texture")
+_FIRE_WORDS = ("surface", "doneness", "sauce", "reduce_to")
+_WORDS = ("kind", "state", "shape", "bone", "cover", "cover_on", "evenness")
 
 
 def write(draft: Draft) -> str:
@@ -60,12 +65,7 @@ def write(draft: Draft) -> str:
         "cut": {**words, **numbers_of("cut", draft.cut, "cut", kept), "steps": steps},
         "mix": [_line_out(line) for line in draft.mix],
         "hold": {**{name: getattr(hold, name) for name in _HOLD_WORDS}, **numbers_of("hold", hold, "hold", kept)},
-        "meal": {
-            "at": meal.at,
-            "time_zone": meal.time_zone,
-            "contact": meal.contact,
-            **numbers_of("meal", meal, "meal", kept),
-        },
+        "meal": {**{name: getattr(meal, name) for name in _MEAL_WORDS}, **numbers_of("meal", meal, "meal", kept)},
         "occasion": {"appetite": occasion.appetite, **numbers_of("occasion", occasion, "occasion", kept)},
         "aims": {
             "school": draft.aims.school,
@@ -74,11 +74,13 @@ def write(draft: Draft) -> str:
         },
         "quantity": asdict(draft.quantity),
         "making": {
-            "method": making.method,
-            "reduce_to": making.reduce_to,
-            "cooling": making.cooling,
-            "texture": making.texture,
+            **{name: getattr(making, name) for name in _MAKING_WORDS},
             **numbers_of("making", making, "making", kept),
+        },
+        "fire": {
+            **{name: getattr(draft.fire, name) for name in _FIRE_WORDS},
+            **numbers_of("fire", draft.fire, "fire", kept),
+            "stages": [_stage_out(stage, number, kept) for number, stage in enumerate(draft.fire.stages)],
         },
         "as_typed": kept,
     })  # fmt: skip
@@ -102,9 +104,7 @@ def read(text: str) -> Draft:
             **texts_of("hold", document.hold, "hold", kept),
         ),
         meal=MealSaid(
-            at=document.meal.at,
-            time_zone=document.meal.time_zone,
-            contact=document.meal.contact,
+            **{name: getattr(document.meal, name) for name in _MEAL_WORDS},
             **texts_of("meal", document.meal, "meal", kept),
         ),
         occasion=OccasionSaid(
@@ -117,11 +117,13 @@ def read(text: str) -> Draft:
         ),
         quantity=QuantitySaid(**document.quantity.model_dump()),
         making=MakingSaid(
-            method=document.making.method,
-            reduce_to=document.making.reduce_to,
-            cooling=document.making.cooling,
-            texture=document.making.texture,
+            **{name: getattr(document.making, name) for name in _MAKING_WORDS},
             **texts_of("making", document.making, "making", kept),
+        ),
+        fire=FireSaid(
+            **{name: getattr(document.fire, name) for name in _FIRE_WORDS},
+            **texts_of("fire", document.fire, "fire", kept),
+            stages=tuple(_stage(stage, number, kept) for number, stage in enumerate(document.fire.stages)),
         ),
     )
 
@@ -146,6 +148,22 @@ def _step(step: StepPart, number: int, kept: dict[str, str]) -> StepSaid:
         through_skin=YES if step.through_skin else "",
         stuffed_with=step.stuffed_with,
         **texts_of("step", step, f"cut.steps.{number}", kept),
+    )
+
+
+def _stage_out(stage: StageSaid, number: int, kept: dict[str, str]) -> dict[str, str | bool | float | None]:
+    words = {"place": stage.place, "air": stage.air, "brush": stage.brush}
+    return {**words, "turn": stage.turn == YES, **numbers_of("stage", stage, f"fire.stages.{number}", kept)}
+
+
+def _stage(part: StagePart, number: int, kept: dict[str, str]) -> StageSaid:
+    return StageSaid(
+        id=str(number + 1),
+        place=part.place,
+        air=part.air,
+        turn=YES if part.turn else "",
+        brush=part.brush,
+        **texts_of("stage", part, f"fire.stages.{number}", kept),
     )
 
 

@@ -8,7 +8,9 @@ from dataclasses import dataclass
 from pydantic import BaseModel
 
 from vadouvan.core.said.quantity import (
+    BOIL,
     CONTACT,
+    COOK,
     DEPTH,
     LEAD,
     MASS,
@@ -18,6 +20,7 @@ from vadouvan.core.said.quantity import (
     THICKNESS,
     TRIMMED,
     Kind,
+    degrees,
     quantity,
 )
 from vadouvan.errors import InputError
@@ -35,6 +38,10 @@ class NumberField:
 
 def _of_kind(kind: Kind, factor: float) -> Callable[[str], float]:
     return lambda text: quantity(text, kind, field="") * factor
+
+
+def _degrees(text: str) -> float:
+    return degrees(text, field="", low=-40, high=500, accepted="")
 
 
 _NUMBERS: dict[str, tuple[NumberField, ...]] = {
@@ -67,6 +74,15 @@ _NUMBERS: dict[str, tuple[NumberField, ...]] = {
         NumberField("sugar_g_per_kg", "sugar", float, "{:g}"),
         NumberField("acid_g_per_kg", "acid", float, "{:g}"),
         NumberField("heat_shu_per_kg", "heat", float, "{:g}"),
+    ),
+    "stage": (
+        NumberField("heat_c", "heat", _degrees, "{:g} C"),
+        NumberField("time_min", "minutes", _of_kind(COOK, 1 / 60), "{:g} min"),
+        NumberField("core_c", "core", _degrees, "{:g} C"),
+    ),
+    "fire": (
+        NumberField("core_c", "core", _degrees, "{:g} C"),
+        NumberField("boil_min", "boil", _of_kind(BOIL, 1 / 60), "{:g} min"),
     ),
     "making": (
         NumberField("simmer_min", "simmer", _of_kind(SIMMER, 1 / 60), "{:g} min"),

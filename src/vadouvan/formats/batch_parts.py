@@ -37,6 +37,7 @@ class CutPart(Part):
     """What the cut is."""
 
     kind: Text = ""
+    state: Text = ""
     mass_g: Number | None = None
     shape: Text = ""
     thickness_mm: Number | None = None
@@ -78,7 +79,34 @@ class MealPart(Part):
     at: Text = ""
     lead_min: Number | None = None
     time_zone: Text = ""
+    start: Text = ""
     contact: Text = ""
+    pulled: Text = ""
+    thaw_for: Text = ""
+
+
+class StagePart(Part):
+    """One stage of cooking."""
+
+    place: Text = ""
+    heat_c: Number | None = None
+    air: Text = ""
+    time_min: Number | None = None
+    core_c: Number | None = None
+    turn: bool = False
+    brush: Text = ""
+
+
+class FirePart(Part):
+    """How it is cooked; ``reduce_to`` is a weight or a share, in words."""
+
+    surface: Text = ""
+    stages: Annotated[list[StagePart], Field(max_length=100)] = []
+    doneness: Text = ""
+    core_c: Number | None = None
+    sauce: Text = ""
+    boil_min: Number | None = None
+    reduce_to: Text = ""
 
 
 class LinePart(Part):
@@ -138,6 +166,7 @@ class BatchFile(Part):
     aims: AimsPart = AimsPart()
     quantity: QuantityPart = QuantityPart()
     making: MakingPart = MakingPart()
+    fire: FirePart = FirePart()
     as_typed: dict[str, str] = Field(default={}, description="Field path to the words a cook typed there.")
 
 

@@ -5,16 +5,19 @@ Each hands-on step is an event with an alarm; its identity stays the same, so th
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import replace
 from datetime import datetime, timedelta
 
 from icalendar import Alarm, Calendar, Event
 
-from vadouvan.core.clock.routine import hours_between
-from vadouvan.core.clock.steps import PlanStep
+from vadouvan.core.clock.chain import PlanStep
+from vadouvan.core.clock.moving import Mark, moved
+from vadouvan.core.clock.plan import Plan
+from vadouvan.core.clock.routine import hours_between, later
+from vadouvan.core.clock.steps import CONTACT_MIN
 from vadouvan.core.draft import Draft
-from vadouvan.errors import FormatError
+from vadouvan.errors import FormatError, InputError
 
 DOMAIN = "vadouvan"
 LARGEST_BYTES = 2_000_000
@@ -49,37 +52,42 @@ def _event(identity: str, name: str, step: PlanStep, now: datetime) -> Event:
     return event
 
 
-def moved_draft(text: str, identity: str, draft: Draft, steps: Sequence[PlanStep]) -> tuple[Draft, list[str]]:
-    """The draft with a meal or a pull that was moved in a calendar, and what was taken over in words.
+def moved_draft(text: str, identity: str, draft: Draft, plan: Plan | None) -> tuple[Draft, list[str]]:
+    """The draft with a meal, a pull or a start that was moved in a calendar, and what was taken over in words.
 
-    Raises FormatError for a file that is no calendar, or that holds nothing of this batch.
+    A meal that was moved alone takes its pull along. Raises FormatError for a file that is no calendar, that holds
+    nothing of this batch, or whose times cannot be.
     """
     starts = _starts(text, identity)
-    planned = {step.id: step.at for step in steps}
-    said: list[str] = []
-    meal_at, pull_at = planned.get("serve"), planned.get("pull")
-    if meal_at is None or pull_at is None:
+    if plan is None:
         raise FormatError(
             field="file", given="", wrong="This batch has no plan to move.", accepted="Say the meal first."
         )
-    served = starts.get("serve", meal_at).astimezone(meal_at.tzinfo)
-    pulled = starts.get("pull", pull_at).astimezone(meal_at.tzinfo)
-    if served != meal_at and "pull" in starts and starts["pull"] == pull_at:
-        pulled = served - (meal_at - pull_at)  # the meal alone was moved: the pull goes with it
-    lead = round(hours_between(pulled, served) * 60)
-    if not 0 <= lead <= 24 * 60:
-        wrong = f"The pull would be {lead} minutes before the meal."
-        raise FormatError(
-            field="file", given=str(lead), wrong=wrong, accepted="Move the pull to within a day before the meal."
-        )
-    meal = draft.meal
-    if served != meal_at:
-        meal = replace(meal, at=f"{served:%Y-%m-%dT%H:%M}")
-        said.append(f"the meal, to {served:%a %H:%M}")
-    if lead != round(hours_between(pull_at, meal_at) * 60):
-        meal = replace(meal, lead=f"{lead} min")
-        said.append(f"the pull, to {pulled:%a %H:%M}")
-    return replace(draft, meal=meal), said
+    said: list[str] = []
+    for mark, to, was in _marks(starts, plan):
+        if to is None or hours_between(was, to) == 0:
+            continue
+        try:
+            draft = moved(draft, plan, mark, to)
+        except InputError as error:
+            raise FormatError(field="file", given=error.given, wrong=error.wrong, accepted=error.accepted) from None
+        local = to.astimezone(plan.meal.at.tzinfo)
+        said.append(f"the {mark}, to {local:%a %H:%M}")
+        if mark == "meal":
+            plan = replace(plan, meal=replace(plan.meal, at=local))
+    return draft, said
+
+
+def _marks(starts: Mapping[str, datetime], plan: Plan) -> list[tuple[Mark, datetime | None, datetime]]:
+    """What can be moved, where the calendar has it, and where it was. What has been is left alone."""
+    contact = starts.get("contact")
+    put_in = later(contact, timedelta(minutes=CONTACT_MIN)) if contact and plan.meal.contact_at is None else None
+    pull = starts.get("pull") if plan.meal.pulled_at is None else None
+    return [
+        ("meal", starts.get("serve"), plan.meal.at),
+        ("pull", pull, plan.pull_at),
+        ("start", put_in, plan.contact_at),
+    ]
 
 
 def _starts(text: str, identity: str) -> dict[str, datetime]:

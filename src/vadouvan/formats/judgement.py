@@ -7,12 +7,12 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import asdict
-from datetime import datetime
+from datetime import datetime, timedelta
 
 from pydantic import BaseModel
 
+from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.plan import Plan
-from vadouvan.core.clock.steps import PlanStep
 from vadouvan.core.figure import Figure, hours_told
 from vadouvan.core.hold.limits import Limit
 from vadouvan.core.hold.telling import why_not_longer, why_not_now
@@ -116,6 +116,7 @@ class PlanStepOut(BaseModel):
     minutes: float
     hands_on: bool
     place: str
+    zone: str
     waits_for: str
 
 
@@ -130,6 +131,10 @@ class PlanOut(BaseModel):
     pull_from: datetime
     pull_until: datetime
     hold_hours: float
+    lead_minutes: float
+    overdue: bool
+    has_gone_in: bool
+    has_come_out: bool
     trouble: str | None
     ready_at: datetime | None
     steps: list[PlanStepOut]
@@ -278,13 +283,17 @@ def _window(window: Window) -> WindowOut:
 def _plan(plan: Plan, judgement: Judgement) -> PlanOut:
     return PlanOut(
         meal_at=plan.meal.at,
-        pull_at=plan.meal.pull_at,
+        pull_at=plan.pull_at,
         contact_at=plan.contact_at,
         contact_from=plan.contact_from,
         contact_until=plan.contact_until,
         pull_from=plan.pull_from,
         pull_until=plan.pull_until,
         hold_hours=plan.hold_h,
+        lead_minutes=round(plan.lead / timedelta(minutes=1)),
+        overdue=plan.overdue,
+        has_gone_in=plan.meal.contact_at is not None,
+        has_come_out=plan.meal.pulled_at is not None,
         trouble=plan.trouble,
         ready_at=plan.ready_at,
         steps=[_plan_step(step) for step in judgement.steps],
@@ -300,5 +309,6 @@ def _plan_step(step: PlanStep) -> PlanStepOut:
         minutes=step.minutes,
         hands_on=step.hands_on,
         place=step.place,
+        zone=step.zone,
         waits_for=step.waits_for,
     )

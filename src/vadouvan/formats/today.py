@@ -88,7 +88,7 @@ def _label(identity: str, name: str, judgement: Judgement, plan: Plan) -> BagLab
         batch=name or "Unnamed batch",
         meat=_meat(cut) if cut else "",
         went_in=_moment(plan.contact_at),
-        comes_out=_moment(plan.meal.pull_at),
+        comes_out=_moment(plan.pull_at),
         not_after=_moment(plan.pull_until),
         table=_moment(plan.meal.at),
         contains=", ".join(one.name for one in found if one.sure),

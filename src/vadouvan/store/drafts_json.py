@@ -9,12 +9,14 @@ from vadouvan.core.draft import (
     AimsSaid,
     CutSaid,
     Draft,
+    FireSaid,
     HoldSaid,
     LineSaid,
     MakingSaid,
     MealSaid,
     OccasionSaid,
     QuantitySaid,
+    StageSaid,
     StepSaid,
 )
 
@@ -27,6 +29,8 @@ def to_json(draft: Draft) -> str:
 def from_json(text: str) -> Draft:
     """The draft in a row; parts that an older version did not know are empty."""
     raw = json.loads(text)
+    fire = raw.get("fire", {})
+    stages = tuple(StageSaid(**stage) for stage in fire.pop("stages", ()))
     steps = tuple(StepSaid(**step) for step in raw["cut"].pop("steps", ()))
     return Draft(
         name=raw["name"],
@@ -38,4 +42,5 @@ def from_json(text: str) -> Draft:
         aims=AimsSaid(**raw.get("aims", {})),
         quantity=QuantitySaid(**raw.get("quantity", {})),
         making=MakingSaid(**raw.get("making", {})),
+        fire=FireSaid(**fire, stages=stages),
     )

@@ -1145,6 +1145,11 @@ export interface components {
              */
             shape: string;
             /**
+             * State
+             * @default
+             */
+            state: string;
+            /**
              * Steps
              * @default []
              */
@@ -1209,12 +1214,25 @@ export interface components {
              *       "mass": "",
              *       "pieces": "",
              *       "shape": "",
+             *       "state": "",
              *       "steps": [],
              *       "thickness": "",
              *       "width": ""
              *     }
              */
             cut: components["schemas"]["CutBody"];
+            /**
+             * @default {
+             *       "boil": "",
+             *       "core": "",
+             *       "doneness": "",
+             *       "reduce_to": "",
+             *       "sauce": "",
+             *       "stages": [],
+             *       "surface": ""
+             *     }
+             */
+            fire: components["schemas"]["FireBody"];
             /**
              * @default {
              *       "fridge": "",
@@ -1244,6 +1262,9 @@ export interface components {
              *       "at": "",
              *       "contact": "",
              *       "lead": "",
+             *       "pulled": "",
+             *       "start": "",
+             *       "thaw_for": "",
              *       "time_zone": ""
              *     }
              */
@@ -1365,6 +1386,47 @@ export interface components {
             unit: string;
             /** Value */
             value: number;
+        };
+        /**
+         * FireBody
+         * @description How it is cooked, as typed.
+         */
+        FireBody: {
+            /**
+             * Boil
+             * @default
+             */
+            boil: string;
+            /**
+             * Core
+             * @default
+             */
+            core: string;
+            /**
+             * Doneness
+             * @default
+             */
+            doneness: string;
+            /**
+             * Reduce To
+             * @default
+             */
+            reduce_to: string;
+            /**
+             * Sauce
+             * @default
+             */
+            sauce: string;
+            /**
+             * Stages
+             * @default []
+             */
+            stages: components["schemas"]["StageBody"][];
+            /**
+             * Surface
+             * @default
+             */
+            surface: string;
         };
         /**
          * GivenOut
@@ -1771,6 +1833,21 @@ export interface components {
              */
             lead: string;
             /**
+             * Pulled
+             * @default
+             */
+            pulled: string;
+            /**
+             * Start
+             * @default
+             */
+            start: string;
+            /**
+             * Thaw For
+             * @default
+             */
+            thaw_for: string;
+            /**
              * Time Zone
              * @default
              */
@@ -2085,14 +2162,22 @@ export interface components {
              * Format: date-time
              */
             contact_until: string;
+            /** Has Come Out */
+            has_come_out: boolean;
+            /** Has Gone In */
+            has_gone_in: boolean;
             /** Hold Hours */
             hold_hours: number;
+            /** Lead Minutes */
+            lead_minutes: number;
             /**
              * Meal At
              * Format: date-time
              */
             meal_at: string;
             next_step: components["schemas"]["PlanStepOut"] | null;
+            /** Overdue */
+            overdue: boolean;
             /**
              * Pull At
              * Format: date-time
@@ -2137,6 +2222,8 @@ export interface components {
             says: string;
             /** Waits For */
             waits_for: string;
+            /** Zone */
+            zone: string;
         };
         /**
          * ProblemOut
@@ -2328,6 +2415,49 @@ export interface components {
             target_low: number | null;
             /** Value */
             value: number;
+        };
+        /**
+         * StageBody
+         * @description One stage of cooking, as typed.
+         */
+        StageBody: {
+            /**
+             * Air
+             * @default
+             */
+            air: string;
+            /**
+             * Brush
+             * @default
+             */
+            brush: string;
+            /**
+             * Core
+             * @default
+             */
+            core: string;
+            /**
+             * Heat
+             * @default
+             */
+            heat: string;
+            /** Id */
+            id: string;
+            /**
+             * Minutes
+             * @default
+             */
+            minutes: string;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /**
+             * Turn
+             * @default
+             */
+            turn: string;
         };
         /**
          * StepBody

@@ -15,6 +15,7 @@ export const BLANK = {
   name: '',
   cut: {
     kind: '',
+    state: '',
     mass: '',
     shape: '',
     thickness: '',
@@ -39,11 +40,12 @@ export const BLANK = {
     open_air: '',
     readings: '',
   },
-  meal: { at: '', lead: '', time_zone: '', contact: '' },
+  meal: { at: '', lead: '', time_zone: '', start: '', contact: '', pulled: '', thaw_for: '' },
   occasion: { servings: '', appetite: '', frozen: '' },
   aims: { school: '', spoon_salt: '', spoons: '', bath_time: '', sugar: '', acid: '', heat: '' },
   quantity: { form: '', container: '', size: '', coat: '', set_aside: '', set_aside_for: '' },
   making: { method: '', simmer: '', reduce_to: '', cooling: '', texture: '', first_contact: '' },
+  fire: { surface: '', stages: [], doneness: '', core: '', sauce: '', boil: '', reduce_to: '' },
 }
 
 const unmarked = { locked: '', lifted: '', first: '' }

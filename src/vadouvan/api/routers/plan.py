@@ -83,8 +83,8 @@ def batch_as_calendar(identity: Identity, here: Here) -> Response:
 def read_calendar(identity: Identity, body: CalendarBody, here: Here) -> MovedOut:
     """What was moved in a calendar that was written here."""
     kept = here.batches.get(identity)
-    steps = judge(kept.draft, here.kitchen, now=here.now()).steps
-    draft, says = moved_draft(body.text, identity, kept.draft, steps)
+    plan = judge(kept.draft, here.kitchen, now=here.now()).plan
+    draft, says = moved_draft(body.text, identity, kept.draft, plan)
     return MovedOut(says=says, draft=DraftBody.model_validate(draft))
 
 

@@ -10,12 +10,14 @@ from vadouvan.core.draft import (
     AimsSaid,
     CutSaid,
     Draft,
+    FireSaid,
     HoldSaid,
     LineSaid,
     MakingSaid,
     MealSaid,
     OccasionSaid,
     QuantitySaid,
+    StageSaid,
     StepSaid,
 )
 
@@ -59,6 +61,7 @@ class CutBody(_Body):
     """Answers about the cut, as typed."""
 
     kind: Text = ""
+    state: Text = ""
     mass: Text = ""
     shape: Text = ""
     thickness: Text = ""
@@ -141,7 +144,40 @@ class MealBody(_Body):
     at: Text = ""
     lead: Text = ""
     time_zone: Text = ""
+    start: Text = ""
     contact: Text = ""
+    pulled: Text = ""
+    thaw_for: Text = ""
+
+
+class StageBody(_Body):
+    """One stage of cooking, as typed."""
+
+    id: Annotated[Text, Field(min_length=1, max_length=64)]
+    place: Text = ""
+    heat: Text = ""
+    air: Text = ""
+    minutes: Text = ""
+    core: Text = ""
+    turn: Text = ""
+    brush: Text = ""
+
+
+class FireBody(_Body):
+    """How it is cooked, as typed."""
+
+    surface: Text = ""
+    stages: Annotated[list[StageBody], Field(max_length=100)] = []
+    doneness: Text = ""
+    core: Text = ""
+    sauce: Text = ""
+    boil: Text = ""
+    reduce_to: Text = ""
+
+    def to_core(self) -> FireSaid:
+        """The same as a core value."""
+        stages = tuple(StageSaid(**stage.model_dump()) for stage in self.stages)
+        return FireSaid(**self.model_dump(exclude={"stages"}), stages=stages)
 
 
 class DraftBody(_Body):
@@ -156,6 +192,7 @@ class DraftBody(_Body):
     aims: AimsBody = AimsBody()
     quantity: QuantityBody = QuantityBody()
     making: MakingBody = MakingBody()
+    fire: FireBody = FireBody()
 
     def to_core(self) -> Draft:
         """The same as a core value."""
@@ -169,4 +206,5 @@ class DraftBody(_Body):
             aims=AimsSaid(**self.aims.model_dump()),
             quantity=QuantitySaid(**self.quantity.model_dump()),
             making=MakingSaid(**self.making.model_dump()),
+            fire=self.fire.to_core(),
         )

@@ -1,114 +1,212 @@
-"""When the meat goes in and comes out, worked back from the meal, around the cook's week."""
+"""When the meat goes in and comes out, worked back from the meal, around the cook's week and what has happened."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 
+from vadouvan.core.clock.chain import Task, in_steps, laid_before, last_block
 from vadouvan.core.clock.routine import A_STEP, Routine, hours_between, later, on_a_step
 from vadouvan.core.hold.window import Window
+
+DRYING = A_STEP  # hands are wanted at the pull for so long
 
 
 @dataclass(frozen=True)
 class Meal:
-    """When food is on the table, how long before that the meat leaves its mix, and contact if it has been."""
+    """When food is on the table, and how long before that the meat leaves its mix.
+
+    ``start_at`` is when the cook wants to put it in; ``contact_at`` when it went in and ``pulled_at`` when it came
+    out, once they have; ``thaw_for`` when a part that is frozen in its mix is on the table.
+    """
 
     at: datetime
     lead: timedelta
     contact_at: datetime | None = None
+    start_at: datetime | None = None
+    pulled_at: datetime | None = None
+    thaw_for: datetime | None = None
 
     @property
     def pull_at(self) -> datetime:
-        """When the meat has to be out of the mix to be ready for the meal."""
-        return later(self.at, -self.lead)
+        """When the meat came out of the mix, or has to be out to be ready for the meal."""
+        return self.pulled_at or later(self.at, -self.lead)
 
 
 @dataclass(frozen=True)
 class Plan:
     """Contact and pull around one meal.
 
-    ``trouble`` says what does not fit, if anything; ``after_sleep`` that contact was moved out of sleep or work.
-    ``ready_at`` is the earliest meal that would work from now on, where this one does not.
+    ``trouble`` says what does not fit, if anything; ``after_sleep`` that contact was moved out of sleep or work;
+    ``overdue`` that the pull was missed and is planned for now. ``ready_at`` is the earliest meal that would work
+    from now on, where this one does not.
     """
 
     meal: Meal
     contact_at: datetime
     contact_from: datetime
     contact_until: datetime
+    pull_at: datetime
     pull_from: datetime
     pull_until: datetime
     trouble: str | None
     after_sleep: bool
+    overdue: bool = False
     ready_at: datetime | None = None
 
     @property
     def hold_h(self) -> float:
-        """Hours between contact and the pull that the meal asks for."""
-        return hours_between(self.contact_at, self.meal.pull_at)
+        """Hours between contact and pull."""
+        return hours_between(self.contact_at, self.pull_at)
+
+    @property
+    def lead(self) -> timedelta:
+        """From the pull to the table."""
+        return timedelta(hours=hours_between(self.pull_at, self.meal.at))
 
 
-def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, before: timedelta = timedelta(0)) -> Plan:
+@dataclass(frozen=True)
+class Work:
+    """What is to be done before contact, in order, and the least time from the pull to the table."""
+
+    tasks: Sequence[Task]
+    least_lead: timedelta = timedelta(0)
+
+    @property
+    def length(self) -> timedelta:
+        """All tasks before contact one after another."""
+        return timedelta(minutes=sum(in_steps(task.minutes) for task in self.tasks))
+
+    def fits(self, contact: datetime, now: datetime, routine: Routine) -> bool:
+        """Whether all of it can be done before a contact, from now on, with hands free."""
+        block = last_block(self.tasks)
+        if not routine.free_for(later(contact, -block), block):
+            return False
+        steps = laid_before(contact, self.tasks, routine)
+        return not steps or hours_between(now, steps[0].at) >= -1e-6
+
+
+def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, work: Work) -> Plan:
     """The plan whose pull fits the meal: contact as near to best as the present and the cook's week allow.
 
-    ``before`` is hands-on time that ends with contact: it is kept out of sleep and work as well. A contact that
-    has been is taken as it was.
+    A contact and a pull that have been are taken as they were; a pull that was missed is planned for now.
     """
-    pull_at = meal.pull_at
+    zone = meal.at.tzinfo
+    overdue = meal.contact_at is not None and meal.pulled_at is None and hours_between(meal.pull_at, now) > 0
+    pull_at = on_a_step(now.astimezone(zone)) if overdue else meal.pull_at
     contact_from = later(pull_at, -timedelta(hours=window.safe_latest_h))
     contact_until = later(pull_at, -timedelta(hours=window.safe_earliest_h))
-    earliest = later(now, before).astimezone(pull_at.tzinfo)
-    wanted = max(later(pull_at, -timedelta(hours=window.best.hours)), earliest)
-    first = max(contact_from, earliest)
-    free = (
-        routine.nearest_free(wanted, first=first, last=contact_until, before=before) if first <= contact_until else None
-    )
+    earliest = later(now, work.length).astimezone(zone)
+    best = later(pull_at, -timedelta(hours=window.best.hours))
+    wanted = max(meal.start_at or best, contact_from, earliest)
+    free = None
+    if wanted <= contact_until:
+        first = max(contact_from, earliest)
+        free = routine.nearest(
+            wanted, first=first, last=contact_until, fits=lambda moment: work.fits(moment, now, routine)
+        )
     contact_at = meal.contact_at or on_a_step(free or wanted)
-    trouble = _trouble(window, meal, contact_at, contact_from, contact_until, free is None)
-    return Plan(
-        meal=meal,
-        contact_at=contact_at,
-        contact_from=on_a_step(contact_from),
-        contact_until=on_a_step(contact_until),
-        pull_from=on_a_step(later(contact_at, timedelta(hours=window.safe_earliest_h))),
-        pull_until=on_a_step(later(contact_at, timedelta(hours=window.safe_latest_h))),
-        trouble=trouble,
-        after_sleep=meal.contact_at is None and free is not None and free != wanted,
-        ready_at=_ready_at(window, meal, earliest, routine, before) if trouble else None,
+    return _told(
+        window,
+        Plan(
+            meal=meal,
+            contact_at=contact_at,
+            contact_from=on_a_step(contact_from),
+            contact_until=on_a_step(contact_until),
+            pull_at=pull_at,
+            pull_from=on_a_step(later(contact_at, timedelta(hours=window.safe_earliest_h))),
+            pull_until=on_a_step(later(contact_at, timedelta(hours=window.safe_latest_h))),
+            trouble=None,
+            after_sleep=meal.contact_at is None and meal.start_at is None and free is not None and free != wanted,
+            overdue=overdue,
+        ),
+        now,
+        routine,
+        work,
+        free,
     )
 
 
-def _ready_at(window: Window, meal: Meal, earliest: datetime, routine: Routine, before: timedelta) -> datetime:
+def _told(window: Window, plan: Plan, now: datetime, routine: Routine, work: Work, free: datetime | None) -> Plan:
+    """The plan with its trouble, if it has one, and the earliest meal that would work instead."""
+    late = _contact_trouble(window, plan, free) or _lead_trouble(plan, work)
+    trouble = late or _start_trouble(plan, free) or _pull_trouble(plan, now, routine)
+    ready_at = _ready_at(window, plan, now, routine, work) if late else None
+    return replace(plan, trouble=trouble, ready_at=ready_at)
+
+
+def _ready_at(window: Window, plan: Plan, now: datetime, routine: Routine, work: Work) -> datetime:
     """The earliest meal from now on: contact as soon as hands are free (or as it was), out when it opens."""
+    meal, earliest = plan.meal, later(now, work.length)
     contact = meal.contact_at
     if contact is None:
-        week = timedelta(days=7)
-        contact = routine.nearest_free(earliest, first=earliest, last=later(earliest, week), before=before) or earliest
-    out = later(contact, timedelta(hours=window.safe_earliest_h))
-    return on_a_step(later(max(out, earliest), meal.lead) + A_STEP).astimezone(meal.at.tzinfo)
+        last = later(earliest, timedelta(days=7))
+        contact = (
+            routine.nearest(
+                earliest.astimezone(meal.at.tzinfo),
+                first=earliest,
+                last=last,
+                fits=lambda moment: work.fits(moment, now, routine),
+            )
+            or earliest
+        )
+    opens = later(contact, timedelta(hours=window.safe_earliest_h))
+    out = meal.pulled_at or max(opens, now)
+    at = later(out, max(meal.lead, work.least_lead)) if not plan.overdue else later(out, work.least_lead)
+    return on_a_step(later(at, A_STEP)).astimezone(meal.at.tzinfo)
 
 
-def _trouble(
-    window: Window,
-    meal: Meal,
-    contact_at: datetime,
-    contact_from: datetime,
-    contact_until: datetime,
-    nothing_free: bool,
-) -> str | None:
-    """Which two things collide, in words; nothing if none do."""
+def _contact_trouble(window: Window, plan: Plan, free: datetime | None) -> str | None:
+    """Contact too late or too early for the pull, or no free hands between."""
+    meal, contact_at = plan.meal, plan.contact_at
     zone = meal.at.tzinfo
-    until = f"{on_a_step(contact_until).astimezone(zone):%a %H:%M}"
+    until = f"{plan.contact_until.astimezone(zone):%a %H:%M}"
     if meal.contact_at is not None:
-        if contact_at > contact_until:
+        if contact_at > plan.contact_until:
             return f"It went in at {contact_at:%a %H:%M}; for this meal it should have by {until}."
-        if contact_at < contact_from:
-            out = later(contact_at, timedelta(hours=window.safe_latest_h))
-            by = f"{on_a_step(out):%a %H:%M}"
+        if contact_at < plan.contact_from:
+            by = f"{on_a_step(later(contact_at, timedelta(hours=window.safe_latest_h))):%a %H:%M}"
+            if plan.overdue:
+                return f"It went in at {contact_at:%a %H:%M} and should have come out by {by}."
             return f"It went in at {contact_at:%a %H:%M} and has to come out by {by}, before this meal."
         return None
-    if contact_at > contact_until:
+    if meal.start_at is not None and plan.contact_from <= meal.start_at <= plan.contact_until:
+        return None
+    if contact_at > plan.contact_until:
         return f"The meat should have gone in by {until} for this meal."
-    if nothing_free:
-        since = f"{on_a_step(contact_from).astimezone(zone):%a %H:%M}"
+    if free is None:
+        since = f"{plan.contact_from.astimezone(zone):%a %H:%M}"
         return f"It has to go in between {since} and {until}, and your hands are not free then."
     return None
+
+
+def _start_trouble(plan: Plan, free: datetime | None) -> str | None:
+    """A start that the cook asked for and that cannot be had."""
+    meal = plan.meal
+    if meal.start_at is None or meal.contact_at is not None or (free is not None and free == meal.start_at):
+        return None
+    zone = meal.at.tzinfo
+    asked = f"You want to put it in at {meal.start_at:%a %H:%M}"
+    if not plan.contact_from <= meal.start_at <= plan.contact_until:
+        since, until = (f"{end.astimezone(zone):%a %H:%M}" for end in (plan.contact_from, plan.contact_until))
+        return f"{asked}; for this meal it goes in between {since} and {until}."
+    return f"{asked}, and your hands are not free to get it ready by then."
+
+
+def _pull_trouble(plan: Plan, now: datetime, routine: Routine) -> str | None:
+    """A pull, still to come, that would fall into sleep or work."""
+    if plan.meal.pulled_at is not None or plan.overdue or hours_between(now, plan.pull_at) <= 0:
+        return None
+    if routine.free_for(plan.pull_at, DRYING):
+        return None
+    return f"It has to come out at {plan.pull_at:%a %H:%M}, and your hands are not free then."
+
+
+def _lead_trouble(plan: Plan, work: Work) -> str | None:
+    """Less time from the pull to the table than cooking takes."""
+    if plan.lead >= work.least_lead:
+        return None
+    needed, left = (round(span / timedelta(minutes=1)) for span in (work.least_lead, plan.lead))
+    out = f"Out at {plan.pull_at:%a %H:%M}, " if plan.overdue or plan.meal.pulled_at else ""
+    return f"{out}it takes {needed} minutes to dry, cook and rest, and there are {max(0, left)} until the meal."

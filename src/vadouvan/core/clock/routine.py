@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from datetime import UTC, datetime, time, timedelta
 
@@ -57,11 +57,17 @@ class Routine:
         self, wanted: datetime, *, first: datetime, last: datetime, before: timedelta = timedelta(0)
     ) -> datetime | None:
         """The moment nearest to ``wanted`` within the two ends, with hands free for so long ``before`` it; or none."""
-        if self._free_until(wanted, before):
+        return self.nearest(wanted, first=first, last=last, fits=lambda moment: self._free_until(moment, before))
+
+    def nearest(
+        self, wanted: datetime, *, first: datetime, last: datetime, fits: Callable[[datetime], bool]
+    ) -> datetime | None:
+        """The moment nearest to ``wanted``, in steps of five minutes within the two ends, that ``fits``; or none."""
+        if fits(wanted):
             return wanted
         for step in range(1, int((max(last - wanted, wanted - first)) / A_STEP) + 2):
             for moment in (later(wanted, -A_STEP * step), later(wanted, A_STEP * step)):
-                if first <= moment <= last and self._free_until(moment, before):
+                if first <= moment <= last and fits(moment):
                     return moment
         return None
 

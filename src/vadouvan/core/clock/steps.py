@@ -1,104 +1,107 @@
 """A plan step by step: what to do before contact, during the hold, and from the pull to the table.
 
-Each step has its start, minutes, whether it needs hands, where it is, and what it waits for. Usual minutes are
-common practice and stand in one place.
+Each step has its start, minutes, whether it needs hands, where it is, how warm the meat is meanwhile, and what it
+waits for. Usual minutes are common practice and stand in one place.
 """
 
 from __future__ import annotations
 
-import math
-from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
+from collections.abc import Iterable, Iterator, Sequence
 from datetime import datetime, timedelta
-from typing import Literal
 
-from vadouvan.core.clock.plan import Plan
+from vadouvan.core.clock.chain import Place, PlanStep, Task, Zone, laid_before
+from vadouvan.core.clock.lead import DRY_MIN, LEAST_COOK_MIN, TEMPERED, least_lead, least_on_heat, rest_minutes
+from vadouvan.core.clock.plan import Plan, Work
 from vadouvan.core.clock.routine import Routine, hours_between, later, on_a_step
-from vadouvan.core.constants import BRINE_REST, FAN_OVEN_LOWER_C, JOINT_REST, SMALL_REST, TEMPER
+from vadouvan.core.constants import (
+    BRINE_REST,
+    FAN_OVEN_LOWER_C,
+    LEAST_THAW_S,
+    TEMPER,
+    THAW_S_PER_KG,
+)
 from vadouvan.core.cut.cut import Cut
+from vadouvan.core.fire.stages import CookPlace, CookStage
 from vadouvan.core.mix_judgement import MixJudgement
 
-Place = Literal["counter", "fridge", "stove", "oven", "table"]
-
 WEIGH_MIN, WEIGH_EACH_MIN = 5.0, 1.0
-POUR_OFF_MIN, CONTACT_MIN, TURN_MIN, DRY_MIN = 2.0, 5.0, 2.0, 5.0
+POUR_OFF_MIN, CONTACT_MIN, TURN_MIN = 2.0, 5.0, 2.0
+FROM_FREEZER_MIN = 5.0
+SHOP_MIN = 45.0
 FAN_OVEN = f"A fan oven is set {FAN_OVEN_LOWER_C.value:.0f} C lower than a plain one."
-JOINT_KG = 1.0
-LEAST_COOK_MIN = 5.0
-FIVE = 5.0
 TURN_FROM_H, TWICE_FROM_H = 3.0, 20.0
+COOKED_AT: dict[CookPlace, Place] = {
+    "oven": "oven", "grill": "grill", "pan": "stove", "pot": "stove", "fryer": "stove",
+}  # fmt: skip
 
 
-@dataclass(frozen=True)
-class PlanStep:
-    """One step on the clock."""
+def thaw_minutes(mass_kg: float) -> float:
+    """How long a pack of that weight thaws in the fridge: a day, longer if it is large (``fsis``).
 
-    id: str
-    says: str
-    at: datetime
-    minutes: float
-    hands_on: bool
-    place: Place
-    waits_for: str = ""
-
-    @property
-    def ends(self) -> datetime:
-        """When it is done."""
-        return later(self.at, timedelta(minutes=self.minutes))
+    >>> thaw_minutes(0.5), round(thaw_minutes(4.0) / 60)
+    (1440.0, 47)
+    """
+    return max(LEAST_THAW_S.value, THAW_S_PER_KG.value * mass_kg) / 60
 
 
-@dataclass(frozen=True)
-class Task:
-    """A step before it has its place on the clock."""
-
-    id: str
-    says: str
-    minutes: float
-    hands_on: bool
-    place: Place
+def work_of(cut: Cut, mix: MixJudgement, stages: Sequence[CookStage]) -> Work:
+    """What is done before contact, and the least time from the pull to the table."""
+    return Work(before_contact(cut, mix), least_lead(cut, stages))
 
 
 def before_contact(cut: Cut, mix: MixJudgement) -> list[Task]:
     """Tasks that end with contact, in order."""
     return [
+        *_thaw(cut),
         *_prepare(cut),
         *_make(mix),
-        Task("contact", "Meat into the mix, air out, into the fridge.", CONTACT_MIN, True, "fridge"),
+        Task("contact", "Meat into the mix, air out, into the fridge.", CONTACT_MIN, True, "fridge", _warm(cut)),
     ]
 
 
-def hands_on_before(cut: Cut, mix: MixJudgement) -> timedelta:
-    """Hands-on time that ends with contact, without a break: what cannot fall into the night."""
-    minutes = 0.0
-    for task in reversed(before_contact(cut, mix)):
-        if not task.hands_on:
-            break
-        minutes += _in_steps(task.minutes)
-    return timedelta(minutes=minutes)
-
-
-def steps_of(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> list[PlanStep]:
+def steps_of(
+    plan: Plan, cut: Cut, mix: MixJudgement, stages: Sequence[CookStage], routine: Routine, now: datetime
+) -> list[PlanStep]:
     """Every step of a plan in the order of the clock."""
+    before = laid_before(plan.contact_at, before_contact(cut, mix), routine)
     return [
-        *_until(plan.contact_at, before_contact(cut, mix)),
+        *_shop(cut, before, routine, now),
+        *before,
         *_turns(plan, cut, mix, routine),
-        *_until(plan.meal.at, _from_the_pull(plan, cut, mix)),
+        *laid_before(plan.meal.at, _from_the_pull(plan, cut, mix, stages)),
     ]
 
 
-def _until(end: datetime, tasks: Sequence[Task]) -> Iterator[PlanStep]:
-    """Tasks one after another, the last done at ``end``."""
-    minutes = [_in_steps(task.minutes) for task in tasks]
-    at = later(end, -timedelta(minutes=sum(minutes)))
-    waits_for = ""
-    for task, length in zip(tasks, minutes, strict=True):
-        yield PlanStep(task.id, task.says, at, length, task.hands_on, task.place, waits_for)
-        at, waits_for = later(at, timedelta(minutes=length)), task.id
+def warm_minutes(steps: Iterable[PlanStep]) -> float:
+    """Minutes in which raw meat is out of the cold, as planned."""
+    return sum(step.minutes for step in steps if step.zone == "warm")
 
 
-def _in_steps(minutes: float) -> float:
-    """Minutes that a cook can act on, never fewer than it takes."""
-    return math.ceil(minutes / FIVE - 1e-9) * FIVE
+def _warm(cut: Cut) -> Zone:
+    return "none" if cut.kind.family == "plant" else "warm"
+
+
+def _thaw(cut: Cut) -> Iterator[Task]:
+    if not cut.frozen:
+        return
+    says = "Out of the freezer into the fridge, on a tray."
+    yield Task("thaw-out", says, FROM_FREEZER_MIN, True, "freezer", "frozen")
+    kg = cut.untrimmed_kg if cut.pieces == 1 else max(cut.untrimmed_kg / cut.pieces, 0.5)
+    yield Task("thaw", "It thaws in the fridge; days count from here.", thaw_minutes(kg), False, "fridge", "cold")
+
+
+def _shop(cut: Cut, before: Sequence[PlanStep], routine: Routine, now: datetime) -> Iterator[PlanStep]:
+    """A last free time to shop before the first step, if there still is one: otherwise it is in the house."""
+    if not before or cut.frozen:
+        return
+    length = timedelta(minutes=SHOP_MIN)
+    last = later(before[0].at, -length)
+    if hours_between(now, last) < 0:
+        return
+    at = routine.nearest(last, first=now, last=last, fits=lambda moment: routine.free_for(moment, length))
+    if at is not None:
+        says = f"Shop by then: {cut.kind.name}, {cut.untrimmed_kg * 1000:.0f} g, and what the mix still lacks."
+        yield PlanStep("shop", says, at, SHOP_MIN, True, "shop", "", "none")
 
 
 def _prepare(cut: Cut) -> Iterator[Task]:
@@ -108,9 +111,9 @@ def _prepare(cut: Cut) -> Iterator[Task]:
         if effect.hands_on:
             hands += effect.minutes
         elif effect.minutes > 0:
-            yield Task(f"prepare-{number}", effect.says, effect.minutes, False, "fridge")
+            yield Task(f"prepare-{number}", effect.says, effect.minutes, False, "fridge", "cold")
     if hands > 0:
-        yield Task("prepare", "Prepare the cut.", hands, True, "counter")
+        yield Task("prepare", "Prepare the cut.", hands, True, "counter", _warm(cut))
 
 
 def _make(mix: MixJudgement) -> Iterator[Task]:
@@ -128,7 +131,7 @@ def _make(mix: MixJudgement) -> Iterator[Task]:
         says = next(step.says for step in mix.steps if step.id == "set-aside")
         yield Task("set-aside", says, POUR_OFF_MIN, True, "counter")
     if first is not None and first.minutes > 0:
-        yield Task("first", first.says, first.minutes, False, "fridge")
+        yield Task("first", first.says, first.minutes, False, "fridge", "cold")
 
 
 def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterator[PlanStep]:
@@ -147,32 +150,49 @@ def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterato
             )
 
 
-def _from_the_pull(plan: Plan, cut: Cut, mix: MixJudgement) -> list[Task]:
-    """Dry, temper, cook, rest: the cook's own time is what is left of the lead."""
-    lead = plan.meal.lead / timedelta(minutes=1)
-    each_kg = cut.meat_kg / cut.pieces
-    rest = Task("rest", "Rest it.", JOINT_REST.value if each_kg >= JOINT_KG else SMALL_REST.value, False, "counter")
-    dry = Task("pull", "Out of the mix; drain, and pat or brush it off.", DRY_MIN, True, "counter")
+def _from_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, stages: Sequence[CookStage]) -> list[Task]:
+    """Dry, rest if brined, wait, temper, cook, rest: what is left of the lead goes to the open stage, or is waited."""
+    lead = plan.lead / timedelta(minutes=1)
+    rest = _rest(cut)
+    dry = Task("pull", "Out of the mix; drain, and pat or brush it off.", DRY_MIN, True, "counter", _warm(cut))
+    spare = lead - dry.minutes - least_on_heat(stages) - rest.minutes
     tasks = [dry]
-    bathed = (
+    if _bathed(mix) and spare >= BRINE_REST.value:
+        says = "A brined piece rests uncovered, three hours at least."
+        tasks.append(Task("brine-rest", says, BRINE_REST.value, False, "fridge", "cold"))
+        spare -= BRINE_REST.value
+    temper = []
+    if cut.kind.family in TEMPERED and spare >= TEMPER.value:
+        says = "Out of the fridge, up to 30 minutes at most in all."
+        temper = [Task("temper", says, TEMPER.value, False, "counter", "warm")]
+        spare -= TEMPER.value
+    if stages and all(stage.minutes is not None for stage in stages):
+        if spare > 0:
+            tasks.append(Task("wait", "It waits in the fridge, uncovered.", spare, False, "fridge", "cold"))
+        spare = 0.0
+    return [*tasks, *temper, *_cook(stages, spare), rest, Task("serve", "On the table.", 0.0, True, "table")]
+
+
+def _cook(stages: Sequence[CookStage], spare: float) -> Iterator[Task]:
+    """The stages with their minutes; the open one, or cooking without stages, takes what is left."""
+    if not stages:
+        yield Task("cook", f"Cook it. {FAN_OVEN}", LEAST_COOK_MIN + spare, True, "stove", "hot")
+    for number, stage in enumerate(stages, start=1):
+        minutes = LEAST_COOK_MIN + spare if stage.minutes is None else stage.minutes
+        place = COOKED_AT[stage.place]
+        yield Task("cook" if number == 1 else f"cook-{number}", stage.says, minutes, True, place, "hot")
+
+
+def _rest(cut: Cut) -> Task:
+    return Task("rest", "Rest it.", rest_minutes(cut), False, "counter", "hot")
+
+
+def _bathed(mix: MixJudgement) -> bool:
+    return (
         mix.salt is not None
         and mix.salt.school in ("equilibrium", "strong_bath")
         and mix.bowl.balance.salt_per_water > 0.03
     )
-    if bathed and lead >= BRINE_REST.value + DRY_MIN + LEAST_COOK_MIN + rest.minutes:
-        tasks.append(
-            Task(
-                "brine-rest", "A brined piece rests uncovered, three hours at least.", BRINE_REST.value, False, "fridge"
-            )
-        )
-    spare = lead - sum(task.minutes for task in tasks) - rest.minutes - LEAST_COOK_MIN
-    if cut.kind.family in ("red", "poultry") and spare >= TEMPER.value:
-        tasks.append(
-            Task("temper", "Out of the fridge, up to 30 minutes at most in all.", TEMPER.value, False, "counter")
-        )
-    cook = max(0.0, lead - sum(task.minutes for task in tasks) - rest.minutes)
-    tasks.append(Task("cook", f"Cook it. {FAN_OVEN}", cook, True, "oven"))
-    return [*tasks, rest, Task("serve", "On the table.", 0.0, True, "table")]
 
 
 def next_hands_on(steps: Sequence[PlanStep], now: datetime) -> PlanStep | None:

@@ -6,10 +6,8 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
+from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import hours_between
-from vadouvan.core.clock.steps import PlanStep
-
-LEAST_MIN = 5.0  # shorter ones follow each other without harm
 
 
 @dataclass(frozen=True)
@@ -42,12 +40,12 @@ def _begins_within(step: PlanStep, now: datetime, span: timedelta) -> bool:
 
 
 def _beside(identity: str, step: PlanStep, known: Sequence[tuple[str, str, PlanStep]]) -> tuple[str, ...]:
-    if not _wants_all_of_you(step):
+    if not step.wants_all_of_you:
         return ()
     names = {
         name: None
         for other, name, theirs in known
-        if other != identity and _wants_all_of_you(theirs) and _overlap(step, theirs)
+        if other != identity and theirs.wants_all_of_you and _overlap(step, theirs)
     }
     return tuple(names)
 
@@ -55,7 +53,3 @@ def _beside(identity: str, step: PlanStep, known: Sequence[tuple[str, str, PlanS
 def _overlap(one: PlanStep, other: PlanStep) -> bool:
     """By elapsed time: in the hour that comes twice the clock on the wall cannot tell."""
     return hours_between(one.at, other.ends) > 0 and hours_between(other.at, one.ends) > 0
-
-
-def _wants_all_of_you(step: PlanStep) -> bool:
-    return step.hands_on and step.minutes >= LEAST_MIN and step.id != "cook"

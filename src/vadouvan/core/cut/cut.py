@@ -18,7 +18,10 @@ EVENNESS = {"even": EVEN_LOG_SD, "uneven": UNEVEN_LOG_SD, "very uneven": VERY_UN
 
 @dataclass(frozen=True)
 class Cut:
-    """A described cut in SI. ``mass_kg`` is as weighed, bone included; widths left open are worked out."""
+    """A described cut in SI. ``mass_kg`` is as weighed, bone included; widths left open are worked out.
+
+    ``frozen`` if it starts so.
+    """
 
     kind: CutKind
     mass_kg: float
@@ -33,6 +36,7 @@ class Cut:
     length_m: float | None = None
     thickness_log_sd: float = UNEVEN_LOG_SD.value
     steps: tuple[Step, ...] = ()
+    frozen: bool = False
 
     @property
     def untrimmed_kg(self) -> float:

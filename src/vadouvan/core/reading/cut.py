@@ -32,6 +32,7 @@ from vadouvan.errors import InputError
 SHAPES: dict[str, ShapeName] = {name: name for name in get_args(ShapeName)}
 BONES: dict[str, Bone] = {name: name for name in get_args(Bone)}
 COVERS: dict[str, Cover] = {name: name for name in get_args(Cover)}
+STATES = {"fresh": False, "frozen": True}
 SIDES = {"one": False, "all": True}
 STEPS: dict[str, StepKind] = {name: name for name in get_args(StepKind)}
 SMALL_PIECE_KG, SMALL_PIECES_KG = 0.06, 0.5
@@ -77,6 +78,7 @@ def read_cut(said: CutSaid, kitchen: Kitchen, notes: Notes) -> Cut | None:
         length_m=length_m,
         thickness_log_sd=evenness.value,
         steps=steps,
+        frozen=notes.choice(said.state, STATES, (False, "fresh"), "cut.state"),
     )
     disagreements = check_agreement(cut)
     notes.problems += disagreements

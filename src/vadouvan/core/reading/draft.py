@@ -4,27 +4,30 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 from datetime import datetime, timedelta
+from zoneinfo import ZoneInfo
 
+from vadouvan.core.clock.lead import usual_lead
 from vadouvan.core.clock.moment import local_moment, time_zone
 from vadouvan.core.clock.plan import Meal
+from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Appetite, Occasion
 from vadouvan.core.draft import Draft, MealSaid, OccasionSaid
-from vadouvan.core.hold.hold import Goal, Hold
+from vadouvan.core.fire.stages import CookStage
+from vadouvan.core.hold.hold import Hold
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.amount import Portion
 from vadouvan.core.reading.cut import read_cut
+from vadouvan.core.reading.fire import read_stages
 from vadouvan.core.reading.hold import read_hold
 from vadouvan.core.reading.mix import MixReading, read_mix
 from vadouvan.core.reading.notes import Notes
 from vadouvan.core.said.quantity import LEAD, decimal, quantity, whole_number
 from vadouvan.errors import InputError
 
-DEFAULT_FRIDGE_C = 4.0
 DEFAULT_LEAD = timedelta(minutes=60)
 SOON = timedelta(minutes=10)
-THROUGH_UP_TO_M = 0.020  # in joints a point further in than this is not the default aim
-GOALS: dict[str, Goal] = {"surface": "surface", "through": "through"}
+FARTHEST_H = 366 * 24.0
 APPETITES: dict[str, Appetite] = {"light": "light", "normal": "normal", "hearty": "hearty"}
 
 
@@ -37,6 +40,8 @@ class Reading:
     hold: Hold | None
     meal: Meal | None
     occasion: Occasion | None
+    frozen_share: float
+    stages: tuple[CookStage, ...]
     notes: Notes = field(default_factory=Notes)
 
     @property
@@ -65,19 +70,28 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Reading:
     notes = Notes()
     cut = read_cut(draft.cut, kitchen, notes)
     mix = read_mix(draft, kitchen.pantry, notes)
+    stages = read_stages(draft.fire, notes)
+    frozen_share = _frozen_share(draft.occasion, notes)
     return Reading(
         cut=cut,
         mix=mix,
         hold=read_hold(draft.hold, cut, mix, notes),
-        meal=_meal(draft.meal, notes, now),
-        occasion=_occasion(draft.occasion, notes),
+        meal=_meal(draft.meal, notes, now, _usual_lead(cut, stages)),
+        occasion=_occasion(draft.occasion, frozen_share, notes),
+        frozen_share=frozen_share,
+        stages=stages,
         notes=notes,
     )
 
 
-def _occasion(said: OccasionSaid, notes: Notes) -> Occasion | None:
+def _usual_lead(cut: Cut | None, stages: tuple[CookStage, ...]) -> timedelta:
+    """From the pull to the table where it was not said: what the stages take, or an hour."""
+    known = cut is not None and stages and all(stage.minutes is not None for stage in stages)
+    return usual_lead(cut, stages) if known and cut is not None else DEFAULT_LEAD
+
+
+def _occasion(said: OccasionSaid, frozen: float, notes: Notes) -> Occasion | None:
     appetite = notes.choice(said.appetite, APPETITES, ("normal", "normal"), "occasion.appetite")
-    frozen = _frozen_share(said, notes)
     if not said.servings:
         return None
     servings = notes.attempt(
@@ -99,29 +113,58 @@ def _frozen_share(said: OccasionSaid, notes: Notes) -> float:
 # --- meal ----------------------------------------------------------------------------------
 
 
-def _meal(said: MealSaid, notes: Notes, now: datetime) -> Meal | None:
+def _meal(said: MealSaid, notes: Notes, now: datetime, usual: timedelta) -> Meal | None:
     name = said.time_zone or (notes.assume("meal.time_zone", "UTC", "UTC") if said.at else "UTC")
     zone = notes.attempt(lambda: time_zone(name, field="meal.time_zone"))
     lead_s = notes.attempt(lambda: quantity(said.lead, LEAD, field="meal.lead_min")) if said.lead else None
     if not said.lead:
-        lead_s = notes.assume("meal.lead_min", DEFAULT_LEAD.total_seconds(), "60 min from the mix to the table")
+        minutes = usual / timedelta(minutes=1)
+        lead_s = notes.assume("meal.lead_min", usual.total_seconds(), f"{minutes:.0f} min from the mix to the table")
     if not said.at or zone is None:
         return None
     at = notes.attempt(lambda: local_moment(said.at, zone, field="meal.at"))
     if at is None or lead_s is None:
         return None
-    contact = notes.attempt(lambda: local_moment(said.contact, zone, field="meal.contact")) if said.contact else None
-    if contact is not None and contact > now + SOON:
-        wrong = f"{contact:%a %-d %b, %H:%M} is still to come."
-        accepted = "Write when the meat went in, or leave it empty until it has."
-        notes.problems.append(InputError(field="meal.contact", given=said.contact, wrong=wrong, accepted=accepted))
-        contact = None
-    if at <= now:
+    contact = _has_been(said.contact, zone, now, notes, field="meal.contact", what="went in")
+    pulled = _has_been(said.pulled, zone, now, notes, field="meal.pulled", what="came out")
+    if pulled is not None and (contact is None or hours_between(contact, pulled) < 0):
+        wrong = "It cannot have come out before it went in."
+        accepted = "Say when it went in as well, before that."
+        notes.problems.append(InputError(field="meal.pulled", given=said.pulled, wrong=wrong, accepted=accepted))
+        pulled = None
+    start = notes.attempt(lambda: local_moment(said.start, zone, field="meal.start")) if said.start else None
+    thaw_for = _thaw_for(said, zone, at, notes)
+    if hours_between(at, now) >= 0:
         wrong = f"{at:%a %-d %b %Y, %H:%M} is already past."
+        accepted = "Write a time still to come, or leave it empty."
+        notes.problems.append(InputError(field="meal.at", given=said.at, wrong=wrong, accepted=accepted))
+        return None
+    if hours_between(now, at) > FARTHEST_H:
+        wrong = f"{at:%a %-d %b %Y} is more than a year away."
         notes.problems.append(
-            InputError(
-                field="meal.at", given=said.at, wrong=wrong, accepted="Write a time still to come, or leave it empty."
-            )
+            InputError(field="meal.at", given=said.at, wrong=wrong, accepted="Write a time within a year.")
         )
         return None
-    return Meal(at, timedelta(seconds=lead_s), contact)
+    return Meal(at, timedelta(seconds=lead_s), contact, start, pulled, thaw_for)
+
+
+def _has_been(text: str, zone: ZoneInfo, now: datetime, notes: Notes, *, field: str, what: str) -> datetime | None:
+    """A moment that has been; one still to come is listed as wrong."""
+    moment = notes.attempt(lambda: local_moment(text, zone, field=field)) if text else None
+    if moment is None or hours_between(now, moment) <= SOON / timedelta(hours=1):
+        return moment
+    wrong = f"{moment:%a %-d %b, %H:%M} is still to come."
+    accepted = f"Write when the meat {what}, or leave it empty until it has."
+    notes.problems.append(InputError(field=field, given=text, wrong=wrong, accepted=accepted))
+    return None
+
+
+def _thaw_for(said: MealSaid, zone: ZoneInfo, at: datetime, notes: Notes) -> datetime | None:
+    """The other meal, for the frozen part; it comes after the first."""
+    other = notes.attempt(lambda: local_moment(said.thaw_for, zone, field="meal.thaw_for")) if said.thaw_for else None
+    if other is None or hours_between(at, other) > 0:
+        return other
+    wrong = f"{other:%a %-d %b, %H:%M} is not after the first meal."
+    accepted = "Write a later meal for the frozen part, or leave it empty."
+    notes.problems.append(InputError(field="meal.thaw_for", given=said.thaw_for, wrong=wrong, accepted=accepted))
+    return None

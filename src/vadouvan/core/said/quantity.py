@@ -54,6 +54,8 @@ LEAD = Kind(
 CONTACT = Kind(
     "time in the mix", DURATION_S, "h", 300.0, 864_000.0, 'Write 5 minutes to 10 days, such as "45 min" or "12 h".'
 )
+COOK = Kind("time on the heat", DURATION_S, "min", 60.0, 86_400.0, 'Write 1 minute to 24 h, such as "45 min".')
+BOIL = Kind("time at the boil", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "5 min".')
 SIMMER = Kind("simmer", DURATION_S, "min", 0.0, 14_400.0, 'Write up to 4 h, such as "10 min".')
 MIX_MASS = Kind("part of a mix", MASS_KG, "g", 0.0, 10.0, 'Write a weight up to 10 kg, such as "120 g".')
 SERVING = Kind("serving", MASS_KG, "g", 0.0005, 1.0, 'Write a serving from 0.5 g to 1 kg, such as "18 g" or "15 ml".')
@@ -128,6 +130,27 @@ def decimal(text: str, *, field: str, low: float, high: float, units: tuple[str,
     if not low <= value <= high:
         raise InputError(
             field=field, given=text, wrong=f'"{text.strip()}" is outside what can be judged.', accepted=accepted
+        )
+    return value
+
+
+def degrees(text: str, *, field: str, low: float, high: float, accepted: str) -> float:
+    """A typed temperature in C; Fahrenheit where it says so.
+
+    >>> degrees("392 F", field="heat", low=0, high=300, accepted="")
+    200.0
+    """
+    match = re.fullmatch(r"\s*([-−]?\d{1,4}(?:[.,]\d{1,3})?)\s*°?\s*([cCfF]?)\s*", text)
+    if match is None:
+        raise InputError(
+            field=field, given=text, wrong=f'"{text.strip()}" could not be read as a temperature.', accepted=accepted
+        )
+    value = float(match[1].replace(",", ".").replace("−", "-"))
+    if match[2] in ("f", "F"):
+        value = round((value - 32) / 1.8, 1)
+    if not low <= value <= high:
+        raise InputError(
+            field=field, given=text, wrong=f'"{text.strip()}" is outside what can be used here.', accepted=accepted
         )
     return value
 

@@ -1,0 +1,130 @@
+"""Tasks one after another that end at a moment: laid on the clock backwards, hands kept out of sleep and work.
+
+What goes on by itself may take longer than it has to (a cooled mix waits in the fridge), so hands-on work before
+it moves to the nearest earlier hour at which hands are free.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from typing import Literal
+
+from vadouvan.core.clock.routine import A_STEP, Routine, later, on_a_step
+
+Place = Literal["shop", "counter", "fridge", "freezer", "stove", "oven", "grill", "table"]
+Zone = Literal["none", "frozen", "cold", "warm", "hot"]
+
+FIVE = 5.0
+LONGEST_WAIT = timedelta(days=2)  # hands have to be free at some time within it
+LEAST_MIN = 5.0  # shorter ones follow each other without harm
+
+
+@dataclass(frozen=True)
+class Task:
+    """A step before it has its place on the clock; ``zone`` is where the meat is meanwhile, if it is about meat."""
+
+    id: str
+    says: str
+    minutes: float
+    hands_on: bool
+    place: Place
+    zone: Zone = "none"
+
+
+@dataclass(frozen=True)
+class PlanStep:
+    """One step on the clock; ``zone`` is how warm the meat is meanwhile, ``waits_for`` the step before it."""
+
+    id: str
+    says: str
+    at: datetime
+    minutes: float
+    hands_on: bool
+    place: Place
+    waits_for: str = ""
+    zone: Zone = "none"
+
+    @property
+    def ends(self) -> datetime:
+        """When it is done."""
+        return later(self.at, timedelta(minutes=self.minutes))
+
+    @property
+    def wants_all_of_you(self) -> bool:
+        """Whether nothing else can be done beside it.
+
+        Cooking is hands-on from end to end but leaves room for more; a bag is turned in passing; one trip shops for
+        every batch.
+        """
+        return self.hands_on and self.minutes >= LEAST_MIN and not self.id.startswith(("cook", "shop"))
+
+
+def in_steps(length_min: float) -> float:
+    """Minutes that a cook can act on, never fewer than it takes.
+
+    >>> in_steps(12.0), in_steps(15.0)
+    (15.0, 15.0)
+    """
+    return math.ceil(length_min / FIVE - 1e-9) * FIVE
+
+
+def last_block(tasks: Sequence[Task]) -> timedelta:
+    """Hands-on time that ends with the last task, without a break."""
+    minutes = 0.0
+    for task in reversed(tasks):
+        if not task.hands_on:
+            break
+        minutes += in_steps(task.minutes)
+    return timedelta(minutes=minutes)
+
+
+def laid_before(end: datetime, tasks: Sequence[Task], routine: Routine | None = None) -> list[PlanStep]:
+    """Tasks one after another, the last done at ``end``.
+
+    With a ``routine``, hands-on work that is followed by a task that goes on by itself is moved to an earlier free
+    time where it would fall into sleep or work; the last block stays where it ends.
+    """
+    steps: list[PlanStep] = []
+    block: list[Task] = []
+    until = end
+    for task in reversed(tasks):
+        if task.hands_on:
+            block.insert(0, task)
+            continue
+        until = _lay(block, until, routine if steps else None, steps)
+        block = []
+        until = _lay([task], until, None, steps)
+    _lay(block, until, routine if steps else None, steps)
+    return [
+        PlanStep(step.id, step.says, step.at, step.minutes, step.hands_on, step.place, before, step.zone)
+        for step, before in zip(steps, ["", *(step.id for step in steps[:-1])], strict=True)
+    ]
+
+
+def _lay(block: Sequence[Task], until: datetime, routine: Routine | None, steps: list[PlanStep]) -> datetime:
+    """Put a block in front of the steps, ending at ``until`` or at the nearest earlier free time; gives its start."""
+    length = timedelta(minutes=sum(in_steps(task.minutes) for task in block))
+    start = later(until, -length)
+    if routine is not None and block and not routine.free_for(start, length):
+        start = _earlier_free(start, length, routine)
+    at = start
+    laid = []
+    for task in block:
+        minutes = in_steps(task.minutes)
+        laid.append(PlanStep(task.id, task.says, at, minutes, task.hands_on, task.place, "", task.zone))
+        at = later(at, timedelta(minutes=minutes))
+    steps[:0] = laid
+    return start
+
+
+def _earlier_free(start: datetime, length: timedelta, routine: Routine) -> datetime:
+    """The nearest earlier start with free hands; the start itself if there is none within two days."""
+    moment = on_a_step(start)
+    for _ in range(int(LONGEST_WAIT / A_STEP)):
+        moment = later(moment, -A_STEP)
+        if routine.free_for(moment, length):
+            return moment
+    return start

@@ -1,0 +1,62 @@
+"""Stages of cooking as the cook plans them: where, how hot, how long."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+from vadouvan.core.constants import FAN_OVEN_LOWER_C
+from vadouvan.core.figure import number_told
+
+CookPlace = Literal["oven", "grill", "pan", "pot", "fryer"]
+Brush = Literal["", "clean", "boiled", "used"]
+PLACE_WORDS: dict[CookPlace, str] = {
+    "oven": "In the oven",
+    "grill": "On the grill",
+    "pan": "In the pan",
+    "pot": "In the pot",
+    "fryer": "In the fryer",
+}
+
+
+@dataclass(frozen=True)
+class CookStage:
+    """One stage; what was not said is None. ``heat_c`` as it is set, ``fan`` in moving air, time [min], core [C]."""
+
+    place: CookPlace
+    heat_c: float | None = None
+    fan: bool = False
+    minutes: float | None = None
+    core_c: float | None = None
+    turn: bool = False
+    brush: Brush = ""
+
+    @property
+    def plain_heat_c(self) -> float | None:
+        """The same heat in still air [C]: moving air is set lower for the same effect (``common_practice``).
+
+        >>> CookStage("oven", 180.0, fan=True).plain_heat_c
+        200.0
+        """
+        if self.heat_c is None or not self.fan:
+            return self.heat_c
+        return self.heat_c + FAN_OVEN_LOWER_C.value
+
+    @property
+    def says(self) -> str:
+        """In words: "In the oven at 180 C with the fan (200 C without), to a core of 74 C", as a sentence."""
+        words = PLACE_WORDS[self.place]
+        if self.heat_c is not None:
+            words += f" at {number_told(self.heat_c)} °C"
+        if self.place == "oven" and self.heat_c is not None:
+            other = self.heat_c + (FAN_OVEN_LOWER_C.value if self.fan else -FAN_OVEN_LOWER_C.value)
+            words += (
+                f" with the fan ({number_told(other)} °C without)"
+                if self.fan
+                else f" without fan ({number_told(other)} °C with)"
+            )
+        if self.core_c is not None:
+            words += f", to a core of {number_told(self.core_c)} °C"
+        if self.turn:
+            words += ", turned halfway"
+        return f"{words}."

@@ -5,12 +5,24 @@ from __future__ import annotations
 from datetime import datetime, time, timedelta
 from zoneinfo import ZoneInfo
 
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, MealSaid, OccasionSaid, StepSaid
+from vadouvan.core.draft import (
+    CutSaid,
+    Draft,
+    FireSaid,
+    HoldSaid,
+    MealSaid,
+    OccasionSaid,
+    QuantitySaid,
+    StageSaid,
+    StepSaid,
+)
 from vadouvan.core.examples import lines
 from vadouvan.core.reading.routine import RoutineSaid
+from vadouvan.core.reading.shared import SharedSaid
 
 ZONE = "Europe/Lisbon"
 SATURDAY = 5
+DEMO_SHARED = SharedSaid("38 l", "2.5 l, 5 l")
 DEMO_WEEK = RoutineSaid("23:00", "06:30", "08:00", "16:30")
 TOO_SOON = timedelta(hours=30)
 
@@ -31,8 +43,10 @@ def demo_batches(now: datetime) -> list[Draft]:
                 "29 g fine salt", "a good splash of rapeseed oil",
             ),
             HoldSaid("4", "through", "12"),
-            _meal(saturday, "90 min"),
+            _meal(saturday, ""),
             OccasionSaid("9", "normal"),
+            quantity=QuantitySaid(container="tub"),
+            fire=FireSaid("patted", (StageSaid("1", "oven", "200 C", "plain", "50 min", "74 C"),)),
         ),
         Draft(
             "Slip skewers",
@@ -42,21 +56,24 @@ def demo_batches(now: datetime) -> list[Draft]:
                 "6 bay leaves", "22 g fine sea salt",
             ),
             HoldSaid("4", "through", "12"),
-            _meal(saturday, "45 min"),
+            _meal(saturday, ""),
+            fire=FireSaid("patted", (StageSaid("1", "grill", "", "", "12 min", "63 C", "yes"),)),
         ),
         Draft(
             "Quick flank",
             CutSaid(kind="beef_flank_strips", mass="900 g", thickness="12 mm"),
             lines("80 g kiwi", "2 tbsp mustard", "3 tbsp rapeseed oil", "1 tbsp honey", "1 1/2 tsp fine sea salt"),
             HoldSaid("4", "", "12"),
-            _meal(saturday, "30 min"),
+            _meal(saturday, ""),
+            fire=FireSaid("wiped", (StageSaid("1", "grill", "", "", "6 min", "", "yes"),)),
         ),
         Draft(
             "Harbour tofu",
             CutSaid(kind="tofu_firm", mass="800 g", thickness="25 mm", pieces="4", steps=(StepSaid("1", "pressed"),)),
             lines("2 tbsp tamarind paste", "1 tsp turmeric", "150 ml coconut milk", "60 ml soy sauce"),
             HoldSaid("4", "", "12"),
-            _meal(saturday, "40 min"),
+            _meal(saturday, ""),
+            fire=FireSaid("as_is", (StageSaid("1", "oven", "220 C", "plain", "25 min"),)),
         ),
         Draft(
             "Crown for Sunday",
@@ -64,6 +81,7 @@ def demo_batches(now: datetime) -> list[Draft]:
             lines("1 l buttermilk", "45 g fine salt", "6 sprigs thyme", "1 tbsp black pepper"),
             HoldSaid("4", "surface", "12"),
             _meal(sunday, "3 h"),
+            fire=FireSaid("patted", (StageSaid("1", "oven", "170 C", "plain", "", "74 C"),)),
         ),
     ]  # fmt: skip
 

@@ -10,7 +10,7 @@ from fastapi import FastAPI
 from vadouvan.api.app import make_app
 from vadouvan.api.context import Context
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.demo import DEMO_WEEK, demo_batches
+from vadouvan.demo import DEMO_SHARED, DEMO_WEEK, demo_batches
 from vadouvan.settings import Settings
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
@@ -36,6 +36,7 @@ def build(settings: Settings) -> FastAPI:
     batches, kept_settings = Batches(engine), KeptSettings(engine)
     if settings.demo and is_new:
         kept_settings.keep_routine(DEMO_WEEK)
+        kept_settings.keep_shared(DEMO_SHARED)
         for draft in demo_batches(utc_now()):
             batches.add(new_id(), draft, now=utc_now())
     context = Context(

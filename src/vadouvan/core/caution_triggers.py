@@ -17,6 +17,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.hold import REACTIVE
 from vadouvan.core.judge import Judgement
 from vadouvan.core.mix.balance import Balance
+from vadouvan.core.mix.curing import names_curing_salt
 from vadouvan.core.mix.ingredient import Ingredient
 from vadouvan.core.stops import is_curing
 
@@ -129,8 +130,14 @@ def _wet_into_fat(known: Known) -> bool:
     return hot_fat and known.judgement.reading.mix.vessel.form == "liquid"
 
 
+def _curing(known: Known) -> bool:
+    reading = known.judgement.reading
+    refused = any(names_curing_salt(problem.given) for problem in reading.problems)
+    return refused or any(is_curing(portion) for portion in reading.portions)
+
+
 TRIGGERS: Mapping[str, Callable[[Known], bool]] = {
-    "curing": lambda known: any(is_curing(portion) for portion in known.judgement.reading.portions),
+    "curing": _curing,
     "reactive": _reactive,
     "fridge-warm": lambda known: _warmest(known) > FRIDGE_ADVISED_C.value,
     "two-hours": lambda known: known.warm_min > TWO_HOUR_RULE.value,

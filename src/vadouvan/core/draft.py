@@ -130,7 +130,8 @@ class MealSaid:
     """Answers about the meal: local date and time, time from pull to plate, time zone name.
 
     ``start`` is when the cook wants to put the meat in; ``contact`` when it went in and ``pulled`` when it came
-    out, once they have. ``thaw_for`` is another meal, for the part that goes to the freezer in its mix.
+    out, once they have. ``early`` is how long before the meal it is done, and kept warm. ``thaw_for`` is another
+    meal, for the part that goes to the freezer in its mix.
     """
 
     at: str = ""
@@ -139,6 +140,7 @@ class MealSaid:
     start: str = ""
     contact: str = ""
     pulled: str = ""
+    early: str = ""
     thaw_for: str = ""
 
 

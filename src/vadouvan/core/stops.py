@@ -7,9 +7,8 @@ from collections.abc import Sequence
 from vadouvan.core.constants import TWO_HOUR_RULE
 from vadouvan.core.hold.remarks import Remark
 from vadouvan.core.mix.amount import Portion
+from vadouvan.core.mix.curing import names_curing_salt
 from vadouvan.core.mix_judgement import MixJudgement
-
-CURING_SALTS = ("nitrit", "nitrat", "saltpetre")
 
 
 def stops_before_planning(mix: MixJudgement, remarks: Sequence[Remark], portions: Sequence[Portion]) -> list[str]:
@@ -24,8 +23,7 @@ def stops_before_planning(mix: MixJudgement, remarks: Sequence[Remark], portions
 
 def is_curing(portion: Portion) -> bool:
     """Whether a line is a curing salt."""
-    name = portion.ingredient.name.lower()
-    return any(word in name for word in CURING_SALTS)
+    return names_curing_salt(portion.ingredient.name)
 
 
 def warm_stop(warm_min: float) -> str:

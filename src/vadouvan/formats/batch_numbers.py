@@ -12,6 +12,7 @@ from vadouvan.core.said.quantity import (
     CONTACT,
     COOK,
     DEPTH,
+    EARLY,
     LEAD,
     MASS,
     SIDE,
@@ -63,7 +64,10 @@ _NUMBERS: dict[str, tuple[NumberField, ...]] = {
         NumberField("fridge_c", "fridge", float, "{:g}"),
         NumberField("salt_target_g_per_kg", "salt_target", float, "{:g}"),
     ),
-    "meal": (NumberField("lead_min", "lead", _of_kind(LEAD, 1 / 60), "{:g} min"),),
+    "meal": (
+        NumberField("lead_min", "lead", _of_kind(LEAD, 1 / 60), "{:g} min"),
+        NumberField("early_min", "early", _of_kind(EARLY, 1 / 60), "{:g} min"),
+    ),
     "occasion": (
         NumberField("servings", "servings", int, "{}"),
         NumberField("frozen_pct", "frozen", float, "{:g}"),

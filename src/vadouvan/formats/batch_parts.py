@@ -82,6 +82,7 @@ class MealPart(Part):
     start: Text = ""
     contact: Text = ""
     pulled: Text = ""
+    early_min: Number | None = None
     thaw_for: Text = ""
 
 

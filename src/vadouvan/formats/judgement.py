@@ -24,6 +24,7 @@ from vadouvan.core.sentences import window_in_short
 from vadouvan.errors import InputError
 from vadouvan.formats.course_out import CourseOut, RemarkOut, course_out
 from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out
+from vadouvan.formats.fire_out import FireOut, fire_out
 from vadouvan.formats.mix_out import IngredientOut, MixOut, SaltOfferOut, SpanOut, ingredients_out, mix_out, spans_out
 
 
@@ -167,6 +168,7 @@ class JudgementOut(BaseModel):
     window: WindowOut | None = None
     plan: PlanOut | None = None
     plan_says: str
+    fire: FireOut
     piece: PieceOut | None = None
     preparation: list[EffectOut]
     occasion: OccasionOut | None = None
@@ -195,6 +197,7 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
         window=_window(judgement.window) if judgement.window else None,
         plan=_plan(judgement.plan, judgement) if judgement.plan else None,
         plan_says=judgement.plan_says,
+        fire=fire_out(judgement),
         piece=piece_out(cut) if cut else None,
         preparation=effects_out(cut, kitchen.cautions) if cut else [],
         occasion=occasion_out(judgement),

@@ -36,6 +36,7 @@ class BagLabelOut(BaseModel):
     batch: str
     meat: str
     went_in: str
+    turns: str
     comes_out: str
     not_after: str
     table: str
@@ -88,6 +89,7 @@ def _label(identity: str, name: str, judgement: Judgement, plan: Plan) -> BagLab
         batch=name or "Unnamed batch",
         meat=_meat(cut) if cut else "",
         went_in=_moment(plan.contact_at),
+        turns=", ".join(_moment(step.at) for step in judgement.steps if step.id.startswith("turn-")),
         comes_out=_moment(plan.pull_at),
         not_after=_moment(plan.pull_until),
         table=_moment(plan.meal.at),
@@ -98,7 +100,7 @@ def _label(identity: str, name: str, judgement: Judgement, plan: Plan) -> BagLab
 
 def _meat(cut: Cut) -> str:
     raw = "" if cut.kind.family == "plant" else ", raw"
-    return f"{cut.kind.name}, {cut.meat_kg * 1000:.0f} g{raw}"
+    return f"{cut.kind.name}, {cut.mass_kg * 1000:.0f} g{raw}"
 
 
 def _moment(moment: datetime) -> str:

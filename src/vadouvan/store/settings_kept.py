@@ -4,14 +4,16 @@ from __future__ import annotations
 
 import json
 from dataclasses import asdict
+from typing import Any
 
 from sqlalchemy import Engine
 from sqlalchemy.orm import Session
 
 from vadouvan.core.reading.routine import RoutineSaid
+from vadouvan.core.reading.shared import SharedSaid
 from vadouvan.store.rows import SettingRow
 
-ROUTINE = "routine"
+ROUTINE, SHARED = "routine", "shared"
 
 
 class KeptSettings:
@@ -22,14 +24,26 @@ class KeptSettings:
 
     def routine(self) -> RoutineSaid:
         """The cook's week as typed; the usual one until something was said."""
-        with Session(self._engine) as session:
-            row = session.get(SettingRow, ROUTINE)
-        if row is None:
-            return RoutineSaid()
-        raw = json.loads(row.value)
-        return RoutineSaid(**{**raw, "work_days": tuple(raw["work_days"])})
+        raw = self._said(ROUTINE)
+        return RoutineSaid(**{**raw, "work_days": tuple(raw["work_days"])}) if raw else RoutineSaid()
 
     def keep_routine(self, said: RoutineSaid) -> None:
         """Keep the cook's week."""
+        self._keep(ROUTINE, asdict(said))
+
+    def shared(self) -> SharedSaid:
+        """What all batches share as typed; nothing until something was said."""
+        return SharedSaid(**self._said(SHARED))
+
+    def keep_shared(self, said: SharedSaid) -> None:
+        """Keep what all batches share."""
+        self._keep(SHARED, asdict(said))
+
+    def _said(self, name: str) -> dict[str, Any]:
+        with Session(self._engine) as session:
+            row = session.get(SettingRow, name)
+        return {} if row is None else dict(json.loads(row.value))
+
+    def _keep(self, name: str, said: dict[str, Any]) -> None:
         with Session(self._engine) as session, session.begin():
-            session.merge(SettingRow(name=ROUTINE, value=json.dumps(asdict(said))))
+            session.merge(SettingRow(name=name, value=json.dumps(said)))

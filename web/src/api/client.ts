@@ -32,6 +32,9 @@ export type Lesson = Schemas['LessonOut']
 export type Outcome = Schemas['OutcomeOut']
 export type Today = Schemas['TodayOut']
 export type Week = Schemas['RoutineBody']
+export type Shared = Schemas['SharedBody']
+export type Together = Schemas['TogetherOut']
+export type CookStage = Schemas['StageBody']
 export type Label = Schemas['LabelBody']
 export type LineAnswer = Schemas['LineAnswer']
 
@@ -106,6 +109,11 @@ export const api = {
     answered(await client.POST('/api/mix/scaled', { body: question })),
   compared: async (question: ComparisonQuestion) =>
     answered(await client.POST('/api/hold/comparison', { body: question })),
+  move: async (body: Schemas['MoveBody']) => answered(await client.POST('/api/plan/move', { body })),
+  table: async () => answered(await client.GET('/api/plan/table')),
+  planTogether: async () => answered(await client.POST('/api/plan/table')),
+  shared: async () => answered(await client.GET('/api/settings/shared')),
+  keepShared: async (shared: Shared) => answered(await client.PUT('/api/settings/shared', { body: shared })),
   offers: async (draft: Draft) => answered(await client.POST('/api/plan/offers', { body: { draft } })),
   fromCalendar: async (identity: string, text: string) =>
     answered(
@@ -157,6 +165,15 @@ export const api = {
 
 /** Address of a batch as a file. */
 export const fileAddress = (identity: string) => `/api/batches/${identity}/file`
+
+/** Address of today's list and the labels on paper. */
+export const todayPaper = (hours: number) => `/api/plan/today.pdf?hours=${hours}`
+
+/** Address of the label of one bag on paper. */
+export const labelPaper = (identity: string) => `/api/plan/${identity}/label.pdf`
+
+/** Address of the code that opens a batch. */
+export const codePicture = (identity: string) => `/api/plan/${identity}/code.svg`
 
 /** Address of a plan as a calendar; of all plans without an identity. */
 export const calendarAddress = (identity?: string) =>

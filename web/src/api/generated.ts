@@ -584,6 +584,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Move
+         * @description The draft with its meal, its pull or its start at another moment; nothing is kept yet.
+         */
+        post: operations["move_api_plan_move_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/offers": {
         parameters: {
             query?: never;
@@ -604,6 +624,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Look At Table
+         * @description Whether all batches go together.
+         */
+        get: operations["look_at_table_api_plan_table_get"];
+        put?: never;
+        /**
+         * Plan Table Together
+         * @description Plan all batches together and keep it: starts, and what is done early and kept warm.
+         */
+        post: operations["plan_table_together_api_plan_table_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/today": {
         parameters: {
             query?: never;
@@ -616,6 +660,26 @@ export interface paths {
          * @description Steps of all plans that begin within so many hours, and the labels of the bags.
          */
         get: operations["what_is_next_api_plan_today_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/today.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Today On Paper
+         * @description The same list with the labels, as PDF.
+         */
+        get: operations["today_on_paper_api_plan_today_pdf_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -644,6 +708,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/{identity}/code.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Code Of Batch
+         * @description A code that opens the batch.
+         */
+        get: operations["code_of_batch_api_plan__identity__code_svg_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/{identity}/from-calendar": {
         parameters: {
             query?: never;
@@ -658,6 +742,26 @@ export interface paths {
          * @description What was moved in a calendar that was written here.
          */
         post: operations["read_calendar_api_plan__identity__from_calendar_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{identity}/label.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Label On Paper
+         * @description The label of one bag as PDF, with a code that opens the batch.
+         */
+        get: operations["label_on_paper_api_plan__identity__label_pdf_get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -701,6 +805,30 @@ export interface paths {
          * @description Keep sleep and work; every plan is made anew around them.
          */
         put: operations["keep_routine_api_settings_routine_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/shared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Shared
+         * @description Fridge and tubs.
+         */
+        get: operations["get_shared_api_settings_shared_get"];
+        /**
+         * Keep Shared
+         * @description Keep fridge and tubs.
+         */
+        put: operations["keep_shared_api_settings_shared_put"];
         post?: never;
         delete?: never;
         options?: never;
@@ -867,6 +995,8 @@ export interface components {
             not_after: string;
             /** Table */
             table: string;
+            /** Turns */
+            turns: string;
             /** Went In */
             went_in: string;
         };
@@ -1261,6 +1391,7 @@ export interface components {
              * @default {
              *       "at": "",
              *       "contact": "",
+             *       "early": "",
              *       "lead": "",
              *       "pulled": "",
              *       "start": "",
@@ -1429,6 +1560,16 @@ export interface components {
             surface: string;
         };
         /**
+         * FireOut
+         * @description The fire of a batch.
+         */
+        FireOut: {
+            /** In Short */
+            in_short: string;
+            /** Stages */
+            stages: components["schemas"]["StageOut"][];
+        };
+        /**
          * GivenOut
          * @description One input of a working.
          */
@@ -1574,6 +1715,7 @@ export interface components {
             figures: {
                 [key: string]: components["schemas"]["FigureOut"];
             };
+            fire: components["schemas"]["FireOut"];
             /** Heat Shu */
             heat_shu?: number | null;
             /** Ingredients */
@@ -1678,6 +1820,21 @@ export interface components {
              * @default
              */
             serving: string;
+        };
+        /**
+         * LeftOutOut
+         * @description A batch that found no place beside the others; ``draft`` is of a later meal at which it does.
+         */
+        LeftOutOut: {
+            /** Batch */
+            batch: string;
+            /** Batch Id */
+            batch_id: string;
+            draft: components["schemas"]["DraftBody"] | null;
+            /** Later Says */
+            later_says: string;
+            /** Says */
+            says: string;
         };
         /**
          * LessonOut
@@ -1828,6 +1985,11 @@ export interface components {
              */
             contact: string;
             /**
+             * Early
+             * @default
+             */
+            early: string;
+            /**
              * Lead
              * @default
              */
@@ -1882,6 +2044,23 @@ export interface components {
             steps: components["schemas"]["MakingStepOut"][];
             /** Too Little */
             too_little: boolean;
+        };
+        /**
+         * MoveBody
+         * @description A mark of a plan, and where it is moved to: a moment with its offset.
+         */
+        MoveBody: {
+            draft: components["schemas"]["DraftBody"];
+            /**
+             * Mark
+             * @enum {string}
+             */
+            mark: "meal" | "pull" | "start";
+            /**
+             * To
+             * Format: date-time
+             */
+            to: string;
         };
         /**
          * MovedOut
@@ -2369,6 +2548,22 @@ export interface components {
             through_skin: boolean;
         };
         /**
+         * SharedBody
+         * @description Litres free in the fridge and the tubs, as typed.
+         */
+        SharedBody: {
+            /**
+             * Fridge
+             * @default
+             */
+            fridge: string;
+            /**
+             * Tubs
+             * @default
+             */
+            tubs: string;
+        };
+        /**
          * SideOut
          * @description One of the two holds of a lesson.
          */
@@ -2460,6 +2655,16 @@ export interface components {
             turn: string;
         };
         /**
+         * StageOut
+         * @description A stage of cooking in words; ``plain_heat_c`` is its heat without moving air.
+         */
+        StageOut: {
+            /** Plain Heat C */
+            plain_heat_c: number | null;
+            /** Says */
+            says: string;
+        };
+        /**
          * StepBody
          * @description One thing done to the cut, as typed.
          */
@@ -2547,6 +2752,14 @@ export interface components {
             without: string[];
         };
         /**
+         * TableOut
+         * @description What the batches want at the same time while each is planned on its own: a sentence each.
+         */
+        TableOut: {
+            /** Clashes */
+            clashes: string[];
+        };
+        /**
          * TablesOut
          * @description What a cook can choose from.
          */
@@ -2594,6 +2807,18 @@ export interface components {
             says: string;
             /** Step Id */
             step_id: string;
+        };
+        /**
+         * TogetherOut
+         * @description What was moved, in words, and what found no place.
+         */
+        TogetherOut: {
+            /** Left Out */
+            left_out: components["schemas"]["LeftOutOut"][];
+            /** Moved */
+            moved: string[];
+            /** Proven */
+            proven: boolean;
         };
         /**
          * TroubleOut
@@ -4269,6 +4494,57 @@ export interface operations {
             };
         };
     };
+    move_api_plan_move_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
     ask_offers_api_plan_offers_post: {
         parameters: {
             query?: never;
@@ -4289,6 +4565,100 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanOfferOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    look_at_table_api_plan_table_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TableOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    plan_table_together_api_plan_table_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TogetherOut"];
                 };
             };
             /** @description Not Found */
@@ -4369,7 +4739,105 @@ export interface operations {
             };
         };
     };
+    today_on_paper_api_plan_today_pdf_get: {
+        parameters: {
+            query?: {
+                hours?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
     batch_as_calendar_api_plan__identity__calendar_ics_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    code_of_batch_api_plan__identity__code_svg_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -4440,6 +4908,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MovedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    label_on_paper_api_plan__identity__label_pdf_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
                 };
             };
             /** @description Not Found */
@@ -4587,6 +5104,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RoutineBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_shared_api_settings_shared_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    keep_shared_api_settings_shared_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SharedBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedBody"];
                 };
             };
             /** @description Not Found */

@@ -87,6 +87,8 @@ export const offersQuery = (draft: Draft) =>
     placeholderData: keepPreviousData,
     retry: false,
   })
+export const tableQuery = queryOptions({ queryKey: ['batches', 'table'], queryFn: api.table })
+export const sharedQuery = queryOptions({ queryKey: ['shared'], queryFn: api.shared })
 export const weekQuery = queryOptions({ queryKey: ['week'], queryFn: api.week })
 export const busyQuery = (zone: string) =>
   queryOptions({

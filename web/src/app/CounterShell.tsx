@@ -1,4 +1,5 @@
-import { useQuery } from '@tanstack/react-query'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, type Batch, type Draft } from '../api/client'
 import { batchesQuery } from '../api/queries'
 import { CounterPage } from '../features/counter/CounterPage'
 import { inOrder } from '../features/lanes'
@@ -12,6 +13,11 @@ import { useNow } from './useNow'
 export function CounterShell() {
   const now = useNow()
   const batches = useQuery(batchesQuery)
+  const queries = useQueryClient()
+  const keep = async (batch: Batch, draft: Draft) => {
+    await api.change(batch.id, batch.revision, draft)
+    await queries.invalidateQueries({ queryKey: ['batches'] })
+  }
   useKeys({ n: () => document.getElementById('start-batch')?.click() })
   return (
     <div className="flex min-h-dvh flex-col">
@@ -20,7 +26,7 @@ export function CounterShell() {
         <CounterPage />
       </main>
       <footer className="sticky bottom-0">
-        <PlanRail batches={inOrder(batches.data ?? [])} now={now} />
+        <PlanRail batches={inOrder(batches.data ?? [])} now={now} onMoved={keep} />
       </footer>
     </div>
   )

@@ -1,5 +1,6 @@
 import { NavLink, useNavigate } from 'react-router'
 import { useKeys } from './keys'
+import { useReminders } from './useReminders'
 import { useTheme } from './useTheme'
 
 const VIEWS = [
@@ -14,6 +15,7 @@ const VIEWS = [
 export function Header({ title, note }: { title: string; note?: string }) {
   const { theme, turn } = useTheme()
   const go = useNavigate()
+  useReminders()
   useKeys({
     b: () => void go('/'),
     p: () => void go('/pantry'),

@@ -1,18 +1,50 @@
 import { useQuery } from '@tanstack/react-query'
-import type { Batch } from '../api/client'
+import { useState } from 'react'
+import { api, type Batch, type Draft } from '../api/client'
 import { busyQuery } from '../api/queries'
-import { Rail } from '../components/Rail'
+import { Rail, type Mark } from '../components/Rail'
 import { lanesOf } from '../features/lanes'
 
 interface PlanRailProps {
   batches: Batch[]
   now: Date
   current?: string | undefined
+  /** Takes a batch whose meal, pull or start was moved; without it nothing can be. */
+  onMoved?: ((batch: Batch, draft: Draft) => Promise<void> | void) | undefined
 }
 
 /** The rail with the batches at hand, around the cook's sleep and work. */
-export function PlanRail({ batches, now, current }: PlanRailProps) {
+export function PlanRail({ batches, now, current, onMoved }: PlanRailProps) {
+  const [refused, setRefused] = useState('')
   const zone = batches.find((batch) => batch.draft.meal.time_zone !== '')?.draft.meal.time_zone
   const busy = useQuery(busyQuery(zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone))
-  return <Rail lanes={lanesOf(batches)} busy={busy.data ?? []} now={now} current={current} />
+  const move = async (id: string, mark: Mark, to: Date) => {
+    const batch = batches.find((one) => one.id === id)
+    if (!batch || !onMoved) return false
+    try {
+      const draft = await api.move({ draft: batch.draft, mark, to: to.toISOString() })
+      setRefused('')
+      await onMoved(batch, draft)
+      return true
+    } catch (error) {
+      setRefused(error instanceof Error ? error.message : String(error))
+      return false
+    }
+  }
+  return (
+    <>
+      {refused !== '' && (
+        <p role="alert" className="border-t border-stop bg-raised px-4 py-1 font-semibold text-stop">
+          Not moved. {refused}
+        </p>
+      )}
+      <Rail
+        lanes={lanesOf(batches)}
+        busy={busy.data ?? []}
+        now={now}
+        current={current}
+        onMove={onMoved && move}
+      />
+    </>
+  )
 }

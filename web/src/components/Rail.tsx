@@ -1,6 +1,7 @@
 import { scaleTime } from 'd3-scale'
 import { useEffect, useRef, useState } from 'react'
 import { hoursLater, hoursOfDay, told } from '../lib/clock'
+import { RailHandle } from './RailHandle'
 
 /** One batch on the rail; times are set by the plan. */
 export interface Lane {
@@ -14,7 +15,11 @@ export interface Lane {
   pull: Date
   meal: Date
   ends: string
+  /** Which marks may still be moved. */
+  movable: Mark[]
 }
+
+export type Mark = 'meal' | 'pull' | 'start'
 
 const LANE_PX = 24
 const NARROW_LANE_PX = 36
@@ -45,10 +50,11 @@ interface RailProps {
   busy: { what: string; begins: Date; ends: Date }[]
   now: Date
   current?: string | undefined
+  onMove?: ((lane: string, mark: Mark, to: Date) => Promise<boolean>) | undefined
 }
 
 /** Time from left to right: now, sleep, work, the meals, and each batch with its window. */
-export function Rail({ lanes, busy, now, current }: RailProps) {
+export function Rail({ lanes, busy, now, current, onMove }: RailProps) {
   const { frame, width } = useWidth()
   const names = width < 700 ? 0 : NAMES_PX
   const last = lanes.reduce(
@@ -64,7 +70,7 @@ export function Rail({ lanes, busy, now, current }: RailProps) {
   const mark = Math.max(x(now), names === 0 ? 26 : 0) // the word stays on a narrow screen
   const days = (domain[1].getTime() - domain[0].getTime()) / 86_400_000
   return (
-    <div ref={frame} className="border-t-4 border-double border-rule bg-raised">
+    <div ref={frame} className="relative border-t-4 border-double border-rule bg-raised">
       <svg width={width} height={height} role="img" aria-label={railWords(lanes)}>
         {busy.map((stretch) => {
           const left = Math.max(names, x(stretch.begins))
@@ -107,9 +113,31 @@ export function Rail({ lanes, busy, now, current }: RailProps) {
           now
         </text>
       </svg>
+      {onMove &&
+        lanes.flatMap((lane, index) =>
+          lane.movable
+            .filter((mark) => x(lane[places[mark]]) >= names && x(lane[places[mark]]) <= width)
+            .map((mark) => (
+              <RailHandle
+                key={`${lane.id} ${mark}`}
+                label={`${words[mark]} of ${lane.name}`}
+                at={lane[places[mark]]}
+                span={domain}
+                x={x}
+                momentAt={(px) => x.invert(px)}
+                top={26 + index * step}
+                height={step}
+                side={mark === 'meal' ? 'after' : 'before'}
+                onMove={(to) => onMove(lane.id, mark, to)}
+              />
+            )),
+        )}
     </div>
   )
 }
+
+const places = { meal: 'meal', pull: 'pull', start: 'contact' } as const
+const words = { meal: 'Meal', pull: 'Pull', start: 'Start' }
 
 const railWords = (lanes: Lane[]) =>
   lanes.length === 0

@@ -1,6 +1,6 @@
 /** Batches with a plan, as lanes of the rail. */
 import type { Batch } from '../api/client'
-import type { Lane } from '../components/Rail'
+import type { Lane, Mark } from '../components/Rail'
 import { hoursLater } from '../lib/clock'
 
 export function lanesOf(batches: Batch[]): Lane[] {
@@ -19,9 +19,16 @@ export function lanesOf(batches: Batch[]): Lane[] {
         pull: new Date(plan.pull_at),
         meal: new Date(plan.meal_at),
         ends: window.latest.says,
+        movable: movable(plan),
       },
     ]
   })
+}
+
+/** What has been is not moved. */
+function movable(plan: NonNullable<Batch['judgement']['plan']>): Mark[] {
+  if (plan.has_come_out) return ['meal']
+  return plan.has_gone_in ? ['pull', 'meal'] : ['start', 'pull', 'meal']
 }
 
 /** Batches by the moment they ask for hands; those without a meal last. */

@@ -40,7 +40,7 @@ export const BLANK = {
     open_air: '',
     readings: '',
   },
-  meal: { at: '', lead: '', time_zone: '', start: '', contact: '', pulled: '', thaw_for: '' },
+  meal: { at: '', lead: '', time_zone: '', start: '', contact: '', pulled: '', early: '', thaw_for: '' },
   occasion: { servings: '', appetite: '', frozen: '' },
   aims: { school: '', spoon_salt: '', spoons: '', bath_time: '', sugar: '', acid: '', heat: '' },
   quantity: { form: '', container: '', size: '', coat: '', set_aside: '', set_aside_for: '' },

@@ -2,17 +2,23 @@
 
 from __future__ import annotations
 
-from datetime import timedelta
+from datetime import datetime, timedelta
 from typing import Annotated
 
-from fastapi import APIRouter, Path, Query, Response
+from fastapi import APIRouter, Path, Query, Request, Response
 from pydantic import BaseModel, Field
 
-from vadouvan.api.context import Here
+from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.draft import DraftBody
 from vadouvan.core.asking.offers import plan_offers
+from vadouvan.core.clock.moving import Mark, moved
 from vadouvan.core.judge import judge
+from vadouvan.core.reading.shared import read_shared
+from vadouvan.core.table.gather import Batch, Clock
+from vadouvan.core.table.together import clashes_as_planned, plan_together
+from vadouvan.errors import InputError
 from vadouvan.formats.calendar_file import calendar_text, moved_draft
+from vadouvan.formats.paper import batch_address, code_svg, labels_pdf, today_pdf
 from vadouvan.formats.today import TodayOut, today_out
 
 router = APIRouter(prefix="/api/plan", tags=["plan"])
@@ -55,12 +61,117 @@ class MovedOut(BaseModel):
     draft: DraftBody
 
 
+class MoveBody(BaseModel):
+    """A mark of a plan, and where it is moved to: a moment with its offset."""
+
+    draft: DraftBody
+    mark: Mark
+    to: datetime
+
+
+@router.post("/move")
+def move(body: MoveBody, here: Here) -> DraftBody:
+    """The draft with its meal, its pull or its start at another moment; nothing is kept yet."""
+    draft = body.draft.to_core()
+    plan = judge(draft, here.kitchen, now=here.now()).plan
+    if plan is None:
+        accepted = "Say the meal, and mend what stops the plan."
+        raise InputError(field="plan", given=body.mark, wrong="This batch has no plan to move.", accepted=accepted)
+    to = body.to if body.to.tzinfo is not None else body.to.replace(tzinfo=plan.meal.at.tzinfo)
+    return DraftBody.model_validate(moved(draft, plan, body.mark, to))
+
+
+class TableOut(BaseModel):
+    """What the batches want at the same time while each is planned on its own: a sentence each."""
+
+    clashes: list[str]
+
+
+class LeftOutOut(BaseModel):
+    """A batch that found no place beside the others; ``draft`` is of a later meal at which it does."""
+
+    batch_id: str
+    batch: str
+    says: str
+    later_says: str
+    draft: DraftBody | None
+
+
+class TogetherOut(BaseModel):
+    """What was moved, in words, and what found no place."""
+
+    moved: list[str]
+    left_out: list[LeftOutOut]
+    proven: bool
+
+
+@router.get("/table")
+def look_at_table(here: Here) -> TableOut:
+    """Whether all batches go together."""
+    batches, clock = _at_the_table(here)
+    found = clashes_as_planned(batches, read_shared(here.settings.shared()), clock)
+    return TableOut(clashes=list(dict.fromkeys(clash.says for clash in found)))
+
+
+@router.post("/table")
+def plan_table_together(here: Here) -> TogetherOut:
+    """Plan all batches together and keep it: starts, and what is done early and kept warm."""
+    batches, clock = _at_the_table(here)
+    plan = plan_together(batches, read_shared(here.settings.shared()), here.kitchen, clock)
+    said = []
+    for one in plan.moved:
+        kept = here.batches.get(one.batch.id)
+        here.batches.change(kept.id, one.draft, revision=kept.revision, now=here.now())
+        said.append(f"{one.batch.name}: {judge(one.draft, here.kitchen, now=here.now()).plan_says}")
+    left = [
+        LeftOutOut(
+            batch_id=one.batch.id,
+            batch=one.batch.name,
+            says=one.says,
+            later_says=one.later_says,
+            draft=DraftBody.model_validate(one.draft) if one.draft else None,
+        )
+        for one in plan.left_out
+    ]
+    return TogetherOut(moved=said, left_out=left, proven=plan.proven)
+
+
+def _at_the_table(here: Context) -> tuple[list[Batch], Clock]:
+    kitchen, now = here.kitchen, here.now()
+    batches = [Batch(one.id, one.draft, judge(one.draft, kitchen, now=now)) for one in here.batches.all()]
+    return batches, Clock(now, kitchen.routine)
+
+
 @router.get("/today")
 def what_is_next(here: Here, hours: Annotated[float, Query(gt=0, le=24 * 31)] = 24.0) -> TodayOut:
     """Steps of all plans that begin within so many hours, and the labels of the bags."""
     kitchen, now = here.kitchen, here.now()
     kept = [(one.id, one.draft.name, judge(one.draft, kitchen, now=now)) for one in here.batches.all()]
     return today_out(kept, now, timedelta(hours=hours))
+
+
+@router.get("/today.pdf")
+def today_on_paper(request: Request, here: Here, hours: Annotated[float, Query(gt=0, le=24 * 31)] = 24.0) -> Response:
+    """The same list with the labels, as PDF."""
+    days = f"{hours / 24:.0f} days" if hours > 24 else f"{hours:.0f} hours"
+    today = what_is_next(here, hours)
+    paper = today_pdf(today, title=f"The next {days}", address=str(request.base_url), now=here.now())
+    return _pdf(paper, "today")
+
+
+@router.get("/{identity}/label.pdf")
+def label_on_paper(identity: Identity, request: Request, here: Here) -> Response:
+    """The label of one bag as PDF, with a code that opens the batch."""
+    kept, now = here.batches.get(identity), here.now()
+    found = today_out([(kept.id, kept.draft.name, judge(kept.draft, here.kitchen, now=now))], now, timedelta(0))
+    return _pdf(labels_pdf(found.labels, address=str(request.base_url), now=now), f"label-{identity[:8]}")
+
+
+@router.get("/{identity}/code.svg")
+def code_of_batch(identity: Identity, request: Request, here: Here) -> Response:
+    """A code that opens the batch."""
+    kept = here.batches.get(identity)
+    return Response(code_svg(batch_address(str(request.base_url), kept.id)), media_type="image/svg+xml")
 
 
 @router.get("/calendar.ics")
@@ -86,6 +197,11 @@ def read_calendar(identity: Identity, body: CalendarBody, here: Here) -> MovedOu
     plan = judge(kept.draft, here.kitchen, now=here.now()).plan
     draft, says = moved_draft(body.text, identity, kept.draft, plan)
     return MovedOut(says=says, draft=DraftBody.model_validate(draft))
+
+
+def _pdf(paper: bytes, name: str) -> Response:
+    headers = {"Content-Disposition": f'inline; filename="{name}.pdf"'}
+    return Response(paper, media_type="application/pdf", headers=headers)
 
 
 def _file(text: str, name: str) -> Response:

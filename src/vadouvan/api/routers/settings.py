@@ -1,4 +1,4 @@
-"""Settings of the kitchen: the cook's week."""
+"""Settings of the kitchen: the cook's week, and what all batches share."""
 
 from __future__ import annotations
 
@@ -13,6 +13,7 @@ from vadouvan.api.schemas.draft import Text
 from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.routine import later
 from vadouvan.core.reading.routine import RoutineSaid, read_routine
+from vadouvan.core.reading.shared import SharedSaid, read_shared
 
 router = APIRouter(prefix="/api/settings", tags=["settings"])
 
@@ -41,6 +42,30 @@ def keep_routine(body: RoutineBody, here: Here) -> RoutineBody:
     said = RoutineSaid(**{**body.model_dump(), "work_days": tuple(body.work_days)})
     read_routine(said)
     here.settings.keep_routine(said)
+    return body
+
+
+class SharedBody(BaseModel):
+    """Litres free in the fridge and the tubs, as typed."""
+
+    model_config = ConfigDict(extra="forbid", from_attributes=True)
+
+    fridge: Text = ""
+    tubs: Text = ""
+
+
+@router.get("/shared")
+def get_shared(here: Here) -> SharedBody:
+    """Fridge and tubs."""
+    return SharedBody.model_validate(here.settings.shared())
+
+
+@router.put("/shared")
+def keep_shared(body: SharedBody, here: Here) -> SharedBody:
+    """Keep fridge and tubs."""
+    said = SharedSaid(**body.model_dump())
+    read_shared(said)
+    here.settings.keep_shared(said)
     return body
 
 

@@ -147,6 +147,7 @@ class MealBody(_Body):
     start: Text = ""
     contact: Text = ""
     pulled: Text = ""
+    early: Text = ""
     thaw_for: Text = ""
 
 

@@ -4,14 +4,18 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
-from datetime import datetime
+from datetime import datetime, timedelta
 
-from vadouvan.core.draft import Draft
+from vadouvan.core.clock.moving import LONGEST_LEAD_H
+from vadouvan.core.clock.plan import DRYING, Plan
+from vadouvan.core.clock.routine import hours_between, later
+from vadouvan.core.draft import YES, Draft
 from vadouvan.core.figure import number_told
 from vadouvan.core.judge import Judgement, judge
 from vadouvan.core.kitchen import Kitchen
 
 THINNER = (0.75, 0.5)
+SALTY_SHARE, SALT_FIRST_H = 0.05, 12.0
 
 
 @dataclass(frozen=True)
@@ -29,7 +33,7 @@ def plan_offers(draft: Draft, kitchen: Kitchen, *, now: datetime) -> list[PlanOf
     if judgement.reading.meal is None or _works(judgement):
         return []
     found = []
-    for offer in _candidates(draft, judgement):
+    for offer in _candidates(draft, judgement, kitchen, now):
         if _works(judge(offer.draft, kitchen, now=now)):
             found.append(offer)
     return found
@@ -39,8 +43,13 @@ def _works(judgement: Judgement) -> bool:
     return judgement.plan is not None and judgement.plan.trouble is None
 
 
-def _candidates(draft: Draft, judgement: Judgement) -> Iterator[PlanOffer]:
+def _candidates(draft: Draft, judgement: Judgement, kitchen: Kitchen, now: datetime) -> Iterator[PlanOffer]:
     plan, cut, window = judgement.plan, judgement.reading.cut, judgement.window
+    if draft.meal.start:
+        free = replace(draft, meal=replace(draft.meal, start=""))
+        yield PlanOffer("other-start", "Choose the start for me", free)
+    if plan is not None and plan.meal.pulled_at is None:
+        yield from _other_pulls(draft, plan, kitchen, now)
     if plan is not None and plan.ready_at is not None:
         at = plan.ready_at
         words = f"Eat at {at:%H:%M} on {at:%A} instead"
@@ -50,9 +59,42 @@ def _candidates(draft: Draft, judgement: Judgement) -> Iterator[PlanOffer]:
             thickness = f"{number_told(cut.thickness_m * share * 1000)} mm"
             thinner = replace(draft.cut, thickness=thickness, pieces="", width="", length="")
             yield PlanOffer(f"thinner-{thickness}", f"Cut it to {thickness}", replace(draft, cut=thinner))
+    if draft.meal.contact:
+        return
     if window is not None and window.latest.limit.basis == "enzyme":
         heated = replace(draft, making=replace(draft.making, method="cooked", reduce_to=""))
         yield PlanOffer("heat-treated", "Boil the fruit first, so that it softens nothing", heated)
+    if window is not None and window.latest.limit.basis in ("acid", "enzyme"):
+        yield from _salt_first(draft, judgement)
     if draft.hold.goal != "surface":
         outside = replace(draft, hold=replace(draft.hold, goal="surface"))
         yield PlanOffer("surface", "Season the outside only", outside)
+
+
+def _other_pulls(draft: Draft, plan: Plan, kitchen: Kitchen, now: datetime) -> Iterator[PlanOffer]:
+    """Out of the mix at the nearest hours before and after at which hands are free; it waits in the fridge."""
+    routine = kitchen.routine
+    if routine.free_for(plan.pull_at, DRYING):
+        return
+    day = timedelta(days=1)
+    for first, last in ((later(plan.pull_at, -day), plan.pull_at), (plan.pull_at, plan.meal.at)):
+        wanted = last if last == plan.pull_at else first
+        at = routine.nearest(wanted, first=first, last=last, fits=lambda moment: routine.free_for(moment, DRYING))
+        lead_min = round(hours_between(at, plan.meal.at) * 60) if at is not None else 0
+        if at is not None and at > now and 0 < lead_min <= LONGEST_LEAD_H * 60:
+            moved = replace(draft, meal=replace(draft.meal, lead=f"{lead_min} min", early=""))
+            yield PlanOffer(f"pull-{at:%H:%M}", f"Take it out at {at:%a %H:%M}", moved)
+
+
+def _salt_first(draft: Draft, judgement: Judgement) -> Iterator[PlanOffer]:
+    """The salt on its own the evening before; sour and softening things follow at contact."""
+    salty = {
+        portion.line_id
+        for portion in judgement.reading.portions
+        if portion.ingredient.salt.value >= SALTY_SHARE and portion.ingredient.enzyme is None
+    }
+    if not salty or len(salty) == len(draft.mix) or any(line.first for line in draft.mix):
+        return
+    mix = tuple(replace(line, first=YES if line.id in salty else "") for line in draft.mix)
+    first = replace(draft, mix=mix, making=replace(draft.making, first_contact=f"{SALT_FIRST_H:g} h"))
+    yield PlanOffer("salt-first", f"Salt it {SALT_FIRST_H:g} hours ahead, the rest later", first)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from datetime import timedelta
 
+from vadouvan.core.clock.chain import in_steps
 from vadouvan.core.constants import JOINT_REST, SMALL_REST, TEMPER
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.fire.stages import CookStage
@@ -16,7 +17,7 @@ TEMPERED = ("red", "poultry")  # never fish, nor mince
 
 def least_lead(cut: Cut, stages: Sequence[CookStage]) -> timedelta:
     """The least time from the pull to the table."""
-    return timedelta(minutes=DRY_MIN + least_on_heat(stages) + rest_minutes(cut))
+    return timedelta(minutes=DRY_MIN + least_on_heat(stages) + in_steps(rest_minutes(cut)))
 
 
 def usual_lead(cut: Cut, stages: Sequence[CookStage]) -> timedelta:
@@ -26,10 +27,10 @@ def usual_lead(cut: Cut, stages: Sequence[CookStage]) -> timedelta:
 
 
 def least_on_heat(stages: Sequence[CookStage]) -> float:
-    """Minutes on the heat, the open-ended stage (or cooking that was not planned) at its shortest."""
+    """Minutes on the heat in steps of five, the open-ended stage (or cooking that was not planned) at its shortest."""
     if not stages:
         return LEAST_COOK_MIN
-    return sum(LEAST_COOK_MIN if stage.minutes is None else stage.minutes for stage in stages)
+    return sum(LEAST_COOK_MIN if stage.minutes is None else in_steps(stage.minutes) for stage in stages)
 
 
 def rest_minutes(cut: Cut) -> float:

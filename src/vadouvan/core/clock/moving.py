@@ -19,14 +19,14 @@ LATEST_MOVE = timedelta(days=60)
 def moved(draft: Draft, plan: Plan, mark: Mark, to: datetime) -> Draft:
     """The draft with one mark of its plan at another moment, rounded to five minutes.
 
-    The meal takes its pull along; the pull changes the time from the mix to the table; the start is what the cook
-    asks for. Raises InputError for a moment that the mark cannot have.
+    The meal takes its pull along, and a start that was asked for is chosen anew; the pull changes the time from the
+    mix to the table; the start is what the cook asks for. Raises InputError for a moment that the mark cannot have.
     """
     if abs(hours_between(plan.meal.at, to)) > LATEST_MOVE / timedelta(hours=1):
         raise _refused(mark, to, f"{to:%-d %B %Y} is too far from the meal as it is.", "Move it by up to two months.")
     local = on_a_step(to).astimezone(plan.meal.at.tzinfo)
     if mark == "meal":
-        return replace(draft, meal=replace(draft.meal, at=_typed(local)))
+        return replace(draft, meal=replace(draft.meal, at=_typed(local), start=""))
     if mark == "start":
         if plan.meal.contact_at is not None:
             raise _refused(
@@ -35,7 +35,7 @@ def moved(draft: Draft, plan: Plan, mark: Mark, to: datetime) -> Draft:
         return replace(draft, meal=replace(draft.meal, start=_typed(local)))
     if plan.meal.pulled_at is not None:
         raise _refused(mark, to, f"It came out at {plan.pull_at:%a %H:%M}.", "Correct that hour, if it was another.")
-    lead_h = hours_between(local, plan.meal.at)
+    lead_h = hours_between(local, plan.meal.at) - plan.meal.early / timedelta(hours=1)
     if not 0 <= lead_h <= LONGEST_LEAD_H:
         wrong = f"The pull would be {round(abs(lead_h) * 60)} minutes {'after' if lead_h < 0 else 'before'} the meal."
         raise _refused(mark, to, wrong, "Move the pull to within a day before the meal.")

@@ -18,7 +18,8 @@ class Meal:
     """When food is on the table, and how long before that the meat leaves its mix.
 
     ``start_at`` is when the cook wants to put it in; ``contact_at`` when it went in and ``pulled_at`` when it came
-    out, once they have; ``thaw_for`` when a part that is frozen in its mix is on the table.
+    out, once they have; ``early`` how long before the meal it is done and kept warm; ``thaw_for`` when a part that is
+    frozen in its mix is on the table.
     """
 
     at: datetime
@@ -26,12 +27,13 @@ class Meal:
     contact_at: datetime | None = None
     start_at: datetime | None = None
     pulled_at: datetime | None = None
+    early: timedelta = timedelta(0)
     thaw_for: datetime | None = None
 
     @property
     def pull_at(self) -> datetime:
         """When the meat came out of the mix, or has to be out to be ready for the meal."""
-        return self.pulled_at or later(self.at, -self.lead)
+        return self.pulled_at or later(self.at, -self.lead - self.early)
 
 
 @dataclass(frozen=True)
@@ -62,8 +64,8 @@ class Plan:
 
     @property
     def lead(self) -> timedelta:
-        """From the pull to the table."""
-        return timedelta(hours=hours_between(self.pull_at, self.meal.at))
+        """From the pull until it is done: on the table, or kept warm for it."""
+        return timedelta(hours=hours_between(self.pull_at, self.meal.at)) - self.meal.early
 
 
 @dataclass(frozen=True)
@@ -131,8 +133,8 @@ def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, work: 
 def _told(window: Window, plan: Plan, now: datetime, routine: Routine, work: Work, free: datetime | None) -> Plan:
     """The plan with its trouble, if it has one, and the earliest meal that would work instead."""
     late = _contact_trouble(window, plan, free) or _lead_trouble(plan, work)
-    trouble = late or _start_trouble(plan, free) or _pull_trouble(plan, now, routine)
-    ready_at = _ready_at(window, plan, now, routine, work) if late else None
+    trouble = _start_trouble(plan, free) or late or _pull_trouble(plan, now, routine)
+    ready_at = _ready_at(window, plan, now, routine, work) if trouble == late and late else None
     return replace(plan, trouble=trouble, ready_at=ready_at)
 
 
@@ -170,8 +172,6 @@ def _contact_trouble(window: Window, plan: Plan, free: datetime | None) -> str |
             if plan.overdue:
                 return f"It went in at {contact_at:%a %H:%M} and should have come out by {by}."
             return f"It went in at {contact_at:%a %H:%M} and has to come out by {by}, before this meal."
-        return None
-    if meal.start_at is not None and plan.contact_from <= meal.start_at <= plan.contact_until:
         return None
     if contact_at > plan.contact_until:
         return f"The meat should have gone in by {until} for this meal."

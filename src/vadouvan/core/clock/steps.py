@@ -7,7 +7,7 @@ waits for. Usual minutes are common practice and stand in one place.
 from __future__ import annotations
 
 from collections.abc import Iterable, Iterator, Sequence
-from datetime import datetime, timedelta
+from datetime import datetime, time, timedelta
 
 from vadouvan.core.clock.chain import Place, PlanStep, Task, Zone, laid_before
 from vadouvan.core.clock.lead import DRY_MIN, LEAST_COOK_MIN, TEMPERED, least_lead, least_on_heat, rest_minutes
@@ -28,6 +28,7 @@ WEIGH_MIN, WEIGH_EACH_MIN = 5.0, 1.0
 POUR_OFF_MIN, CONTACT_MIN, TURN_MIN = 2.0, 5.0, 2.0
 FROM_FREEZER_MIN = 5.0
 SHOP_MIN = 45.0
+SHOPS_OPEN, SHOPS_CLOSE = time(8, 0), time(20, 0)  # common practice; the cook knows better
 FAN_OVEN = f"A fan oven is set {FAN_OVEN_LOWER_C.value:.0f} C lower than a plain one."
 TURN_FROM_H, TWICE_FROM_H = 3.0, 20.0
 COOKED_AT: dict[CookPlace, Place] = {
@@ -68,7 +69,7 @@ def steps_of(
         *_shop(cut, before, routine, now),
         *before,
         *_turns(plan, cut, mix, routine),
-        *laid_before(plan.meal.at, _from_the_pull(plan, cut, mix, stages)),
+        *laid_before(plan.meal.at, after_the_pull(plan, cut, mix, stages)),
     ]
 
 
@@ -98,9 +99,10 @@ def _shop(cut: Cut, before: Sequence[PlanStep], routine: Routine, now: datetime)
     last = later(before[0].at, -length)
     if hours_between(now, last) < 0:
         return
-    at = routine.nearest(last, first=now, last=last, fits=lambda moment: routine.free_for(moment, length))
+    at = routine.nearest(last, first=now, last=last, fits=lambda moment: _can_shop(moment, length, routine))
     if at is not None:
-        says = f"Shop by then: {cut.kind.name}, {cut.untrimmed_kg * 1000:.0f} g, and what the mix still lacks."
+        name = ",".join(cut.kind.name.split(" (")[0].split(",")[:2])
+        says = f"Shop: {name}, {cut.mass_kg * 1000:.0f} g, and what the mix lacks."
         yield PlanStep("shop", says, at, SHOP_MIN, True, "shop", "", "none")
 
 
@@ -134,6 +136,12 @@ def _make(mix: MixJudgement) -> Iterator[Task]:
         yield Task("first", first.says, first.minutes, False, "fridge", "cold")
 
 
+def _can_shop(moment: datetime, length: timedelta, routine: Routine) -> bool:
+    """Whether shops are open and hands are free."""
+    open_then = moment.time() >= SHOPS_OPEN and later(moment, length).time() <= SHOPS_CLOSE
+    return open_then and routine.free_for(moment, length)
+
+
 def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterator[PlanStep]:
     """Once halfway, or twice in a long hold, while hands are free; not for one piece, nor in a vacuum bag."""
     hours = plan.hold_h
@@ -150,7 +158,7 @@ def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterato
             )
 
 
-def _from_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, stages: Sequence[CookStage]) -> list[Task]:
+def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, stages: Sequence[CookStage]) -> list[Task]:
     """Dry, rest if brined, wait, temper, cook, rest: what is left of the lead goes to the open stage, or is waited."""
     lead = plan.lead / timedelta(minutes=1)
     rest = _rest(cut)
@@ -170,7 +178,11 @@ def _from_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, stages: Sequence[Coo
         if spare > 0:
             tasks.append(Task("wait", "It waits in the fridge, uncovered.", spare, False, "fridge", "cold"))
         spare = 0.0
-    return [*tasks, *temper, *_cook(stages, spare), rest, Task("serve", "On the table.", 0.0, True, "table")]
+    after = [rest]
+    if plan.meal.early > timedelta(0):
+        early = plan.meal.early / timedelta(minutes=1)
+        after.append(Task("keep-warm", "Covered and kept warm, above 60 °C.", early, False, "counter", "hot"))
+    return [*tasks, *temper, *_cook(stages, spare), *after, Task("serve", "On the table.", 0.0, True, "table")]
 
 
 def _cook(stages: Sequence[CookStage], spare: float) -> Iterator[Task]:

@@ -22,7 +22,7 @@ from vadouvan.core.reading.fire import read_stages
 from vadouvan.core.reading.hold import read_hold
 from vadouvan.core.reading.mix import MixReading, read_mix
 from vadouvan.core.reading.notes import Notes
-from vadouvan.core.said.quantity import LEAD, decimal, quantity, whole_number
+from vadouvan.core.said.quantity import EARLY, LEAD, decimal, quantity, whole_number
 from vadouvan.errors import InputError
 
 DEFAULT_LEAD = timedelta(minutes=60)
@@ -145,7 +145,9 @@ def _meal(said: MealSaid, notes: Notes, now: datetime, usual: timedelta) -> Meal
             InputError(field="meal.at", given=said.at, wrong=wrong, accepted="Write a time within a year.")
         )
         return None
-    return Meal(at, timedelta(seconds=lead_s), contact, start, pulled, thaw_for)
+    early_s = notes.attempt(lambda: quantity(said.early, EARLY, field="meal.early_min")) if said.early else None
+    lead, early = timedelta(seconds=lead_s), timedelta(seconds=early_s or 0.0)
+    return Meal(at, lead, contact, start_at=start, pulled_at=pulled, early=early, thaw_for=thaw_for)
 
 
 def _has_been(text: str, zone: ZoneInfo, now: datetime, notes: Notes, *, field: str, what: str) -> datetime | None:

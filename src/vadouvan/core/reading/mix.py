@@ -9,6 +9,7 @@ from typing import TypeVar, get_args
 
 from vadouvan.core.draft import LONGEST_TEXT, MOST_LINES, YES, AimsSaid, Draft, LineSaid, MakingSaid, QuantitySaid
 from vadouvan.core.mix.amount import Portion, read_line, weigh
+from vadouvan.core.mix.curing import curing_refused, names_curing_salt
 from vadouvan.core.mix.ingredient import Ingredient
 from vadouvan.core.mix.making import Cooling, Making, Method, Texture
 from vadouvan.core.mix.need import Coat, Container, Form, SetAside, Vessel, usual_form
@@ -96,6 +97,8 @@ def portion_of(line: LineSaid, pantry: Pantry) -> Portion:
     if len(line.text) > LONGEST_TEXT:
         wrong = f"A line of {len(line.text)} letters is too long for one ingredient."
         raise InputError(field=path, given=line.text[:60], wrong=wrong, accepted="Write one ingredient a line.")
+    if names_curing_salt(line.text):
+        raise curing_refused(line.text, path)
     said = read_line(line.text, field=path)
     ingredient = pantry.find(said.names, field=path, given=line.text)
     return weigh(said, ingredient, line_id=line.id, field=path)

@@ -51,6 +51,7 @@ LEAD = Kind(
     "time from pull to plate", DURATION_S, "min", 0.0, 86_400.0, 'Write up to 24 h, such as "75 min" or "1 h 30 min".'
 )
 
+EARLY = Kind("time kept warm", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "20 min".')
 CONTACT = Kind(
     "time in the mix", DURATION_S, "h", 300.0, 864_000.0, 'Write 5 minutes to 10 days, such as "45 min" or "12 h".'
 )
@@ -66,6 +67,7 @@ VESSEL_SIDE = Kind("side of a vessel", LENGTH_M, "cm", 0.04, 1.0, 'Write 4 to 10
 VESSEL_VOLUME = Kind(
     "vessel", VOLUME_M3, "l", 0.0002, 0.05, 'Write its volume, such as "2.5 l", or its floor, such as "22 x 16 cm".'
 )
+FRIDGE_ROOM = Kind("fridge", VOLUME_M3, "l", 0.001, 1.0, 'Write the room that is free in it, such as "38 l".')
 
 
 def quantity(text: str, kind: Kind, *, field: str) -> float:

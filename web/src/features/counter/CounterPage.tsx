@@ -8,6 +8,7 @@ import { BLANK, withLines } from '../../lib/draft'
 import { inOrder } from '../lanes'
 import { Examples } from './Examples'
 import { PasteList } from './PasteList'
+import { Together } from './Together'
 
 /** Making batches from nothing, from a pasted list or from a file, and opening what was made. */
 export function useStart() {
@@ -54,6 +55,7 @@ export function CounterPage() {
         <h2 id="next" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
           {batches.data.length === 0 ? 'nothing on the counter yet' : 'what needs hands next'}
         </h2>
+        {batches.data.length > 1 && <Together />}
         {batches.data.length === 0 ? (
           <Examples onStart={(id) => void start.fromExample(id)} />
         ) : (

@@ -2,11 +2,10 @@ import { useQuery } from '@tanstack/react-query'
 import type { Draft } from '../../api/client'
 import { offersQuery } from '../../api/queries'
 import { StepWords } from '../../components/StepWords'
-import { Said } from '../../components/Said'
 import { told } from '../../lib/clock'
-import { faultOf } from '../lanes'
 import type { AnswersProps } from './Answers'
 import { CalendarActions } from './CalendarActions'
+import { Happened } from './Happened'
 
 /** The plan step by step, with plans that work where this one does not. */
 export function PlanSteps({ batch, draft, change }: AnswersProps) {
@@ -34,17 +33,7 @@ export function PlanSteps({ batch, draft, change }: AnswersProps) {
         </ol>
       )}
       {plan?.trouble === null && <CalendarActions batch={batch} change={change} />}
-      <Said
-        question="It went in at"
-        stack
-        type="datetime-local"
-        value={draft.meal.contact}
-        hint="once it has: everything after is planned from it"
-        fault={faultOf(batch, 'meal.contact')}
-        onType={(contact) => {
-          change((was) => ({ ...was, meal: { ...was.meal, contact } }))
-        }}
-      />
+      <Happened batch={batch} draft={draft} change={change} />
     </div>
   )
 }

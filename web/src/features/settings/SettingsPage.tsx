@@ -3,6 +3,8 @@ import { useState } from 'react'
 import { api, Refused, type Problem, type Week } from '../../api/client'
 import { weekQuery } from '../../api/queries'
 import { Said } from '../../components/Said'
+import { Reminders } from './Reminders'
+import { SharedForm } from './SharedForm'
 
 const DAYS = [
   { id: 'mon', name: 'Monday' },
@@ -14,11 +16,19 @@ const DAYS = [
   { id: 'sun', name: 'Sunday' },
 ]
 
-/** What is set once for all batches: when hands are not free. */
+/** What is set once for all batches: when hands are not free, what they share, reminders. */
 export function SettingsPage() {
   const kept = useQuery(weekQuery)
   if (!kept.data) return <p className="p-8">Looking it up</p>
-  return <WeekForm start={kept.data} />
+  return (
+    <div className="grid gap-x-12 gap-y-8 px-4 py-5 wide:grid-cols-[minmax(0,46rem)_minmax(0,26rem)] wide:px-7">
+      <WeekForm start={kept.data} />
+      <div className="grid content-start gap-8">
+        <SharedForm />
+        <Reminders />
+      </div>
+    </div>
+  )
 }
 
 function WeekForm({ start }: { start: Week }) {
@@ -60,7 +70,7 @@ function WeekForm({ start }: { start: Week }) {
   )
   return (
     <form
-      className="max-w-[46rem] px-4 py-5 wide:px-7"
+      aria-label="Your week"
       onSubmit={(event) => {
         event.preventDefault()
         void keep()

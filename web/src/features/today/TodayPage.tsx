@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import type { Today } from '../../api/client'
+import { codePicture, labelPaper, todayPaper, type Today } from '../../api/client'
 import { todayQuery } from '../../api/queries'
 import { StepWords } from '../../components/StepWords'
 import { Choice } from '../../components/Choice'
@@ -46,7 +46,12 @@ export function TodayPage() {
         >
           Print list and labels
         </button>
-        <p className="mb-3 text-quiet print:hidden">To keep them as PDF, choose that where you print.</p>
+        <a
+          className="act my-3 ml-3 inline-grid place-items-center print:hidden"
+          href={todayPaper(Number(hours))}
+        >
+          As PDF
+        </a>
         <ul className="grid gap-4">
           {found.data?.labels.map((label) => (
             <BagLabel key={label.batch_id} label={label} />
@@ -93,10 +98,16 @@ function Days({ steps }: { steps: Today['steps'] }) {
 function BagLabel({ label }: { label: Today['labels'][number] }) {
   return (
     <li className="break-inside-avoid rounded-md border-2 border-ink p-3">
+      <img
+        src={codePicture(label.batch_id)}
+        alt={`Code that opens ${label.batch}`}
+        className="float-right ml-3 size-20 bg-white"
+      />
       <p className="font-slab text-[1.35rem] leading-tight">{label.batch}</p>
       <p>{label.meat}</p>
-      <dl className="grid grid-cols-[5.5rem_minmax(0,1fr)] gap-x-3 pt-1">
+      <dl className="clear-right grid grid-cols-[5.5rem_minmax(0,1fr)] gap-x-3 pt-1">
         <Row name="in" says={label.went_in} />
+        {label.turns !== '' && <Row name="turn" says={label.turns} />}
         <Row name="out" says={`${label.comes_out}, not after ${label.not_after}`} />
         <Row name="table" says={label.table} />
         {label.contains !== '' && <Row name="contains" says={label.contains} />}
@@ -105,7 +116,10 @@ function BagLabel({ label }: { label: Today['labels'][number] }) {
         )}
       </dl>
       <p className="pt-1 text-[0.9rem]">
-        Keep cold, at the bottom of the fridge. The used mix is not a sauce.
+        Keep cold, at the bottom of the fridge. The used mix is not a sauce.{' '}
+        <a className="underline print:hidden" href={labelPaper(label.batch_id)}>
+          This label as PDF
+        </a>
       </p>
     </li>
   )

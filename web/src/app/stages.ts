@@ -1,0 +1,37 @@
+/** Stages of a batch in work order, and the state of each in words. */
+import type { Batch } from '../api/client'
+
+export type StageName = 'cut' | 'mix' | 'hold' | 'fire'
+
+export const STAGES: { name: StageName; title: string }[] = [
+  { name: 'cut', title: 'Cut' },
+  { name: 'mix', title: 'Mix' },
+  { name: 'hold', title: 'Hold' },
+  { name: 'fire', title: 'Fire' },
+]
+
+const ROOMS: Record<StageName, string[]> = {
+  cut: ['cut', 'occasion'],
+  mix: ['mix', 'aims', 'quantity', 'making'],
+  hold: ['hold', 'meal'],
+  fire: ['fire'],
+}
+
+/** The state of each stage: what is to mend, or what it came to. */
+export function stageWords(batch: Batch): Record<StageName, string> {
+  const { piece, ingredients, salt_says, window, problems, fire } = batch.judgement
+  const wrong = (stage: StageName) =>
+    problems.some((problem) => ROOMS[stage].some((room) => problem.field.startsWith(room)))
+  const words = {
+    cut: piece ? `${(piece.meat_g / 1000).toFixed(1)} kg, ${piece.thickness_mm.toFixed(0)} mm` : 'not said',
+    mix: ingredients.length === 0 ? 'empty' : (salt_says ?? `${ingredients.length} ingredients`),
+    hold: !window
+      ? 'not judged'
+      : window.closed
+        ? 'no good time'
+        : `${window.earliest.shown} to ${window.latest.shown}`,
+    fire: fire.in_short,
+  }
+  for (const stage of STAGES) if (wrong(stage.name)) words[stage.name] = 'to mend'
+  return words
+}

@@ -1,0 +1,99 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, type Together as Plan } from '../../api/client'
+import { tableQuery } from '../../api/queries'
+
+/** What the batches want at the same time, and one press that plans them around each other. */
+export function Together() {
+  const table = useQuery(tableQuery)
+  const queries = useQueryClient()
+  const [plan, setPlan] = useState<Plan>()
+  const [busy, setBusy] = useState(false)
+  const [trouble, setTrouble] = useState('')
+  const clashes = table.data?.clashes ?? []
+  const again = () => queries.invalidateQueries({ queryKey: ['batches'] })
+  const attempt = async (work: () => Promise<void>) => {
+    setBusy(true)
+    try {
+      await work()
+      await again()
+      setTrouble('')
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error))
+    } finally {
+      setBusy(false)
+    }
+  }
+  const takeLater = async (left: Plan['left_out'][number]) => {
+    if (!left.draft) return
+    const batch = await api.batch(left.batch_id)
+    await api.change(batch.id, batch.revision, left.draft)
+    setPlan((was) => was && { ...was, left_out: was.left_out.filter((one) => one !== left) })
+  }
+  if (clashes.length === 0 && !plan && trouble === '') return null
+  return (
+    <section
+      aria-label="All dishes together"
+      className={`mt-3 rounded-md border-2 bg-raised p-3 ${clashes.length > 0 ? 'border-warn' : 'border-rule'}`}
+    >
+      {clashes.map((says) => (
+        <p key={says}>
+          <span aria-hidden>▲ </span>
+          {says}
+        </p>
+      ))}
+      {clashes.length > 0 && (
+        <button
+          type="button"
+          className="act act-first mt-2"
+          disabled={busy}
+          onClick={() =>
+            void attempt(async () => {
+              setPlan(await api.planTogether())
+            })
+          }
+        >
+          Plan them around each other
+        </button>
+      )}
+      <div role="status">
+        {plan && clashes.length === 0 && plan.left_out.length === 0 && (
+          <p>
+            They go together now{plan.proven ? '' : '; a better plan may exist'}. Each change can be undone in
+            its batch.
+          </p>
+        )}
+        {plan && plan.moved.length > 0 && (
+          <ul className="text-[0.95rem] text-quiet">
+            {plan.moved.map((says) => (
+              <li key={says}>{says}</li>
+            ))}
+          </ul>
+        )}
+        {plan?.left_out.map((left) => (
+          <div key={left.batch_id} className="mt-2">
+            <p>
+              <span aria-hidden>▲ </span>
+              <b>{left.batch}</b> finds no place. {left.says}
+            </p>
+            {left.draft ? (
+              <button
+                type="button"
+                className="act mt-1"
+                disabled={busy}
+                onClick={() => void attempt(() => takeLater(left))}
+              >
+                {left.later_says}
+              </button>
+            ) : (
+              <p>
+                No meal within six hours after works: another day, the grill instead of the oven, or a bag.
+              </p>
+            )}
+          </div>
+        ))}
+        {trouble !== '' && <p className="text-stop">{trouble}</p>}
+      </div>
+    </section>
+  )
+}

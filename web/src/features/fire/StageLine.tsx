@@ -1,0 +1,126 @@
+import type { CookStage, Problem } from '../../api/client'
+import { Pick } from '../../components/Pick'
+import { Said } from '../../components/Said'
+
+const PLACES = [
+  { value: 'oven', label: 'oven' },
+  { value: 'grill', label: 'grill' },
+  { value: 'pan', label: 'pan' },
+  { value: 'pot', label: 'pot' },
+  { value: 'fryer', label: 'fryer' },
+]
+const AIR = [
+  { value: 'plain', label: 'no fan' },
+  { value: 'fan', label: 'with the fan' },
+]
+const BRUSH = [
+  { value: '', label: 'nothing' },
+  { value: 'clean', label: 'mix set aside clean' },
+  { value: 'boiled', label: 'used mix, boiled first' },
+  { value: 'used', label: 'used mix as it is' },
+]
+
+interface StageLineProps {
+  stage: CookStage
+  number: number
+  says: string | undefined
+  problems: Problem[]
+  onChange: (part: Partial<CookStage>) => void
+  onRemove: () => void
+}
+
+/** One stage: where, how hot, how long or up to which core, turned, brushed. */
+export function StageLine({ stage, number, says, problems, onChange, onRemove }: StageLineProps) {
+  const fault = (field: string) => problems.find((one) => one.field === `fire.stages.${number}.${field}`)
+  return (
+    <li className="border-b border-rule py-2">
+      <div className="flex items-baseline gap-3">
+        <b className="font-slab text-[1.15rem]">{number + 1}</b>
+        <p className="grow text-quiet">{says}</p>
+        <button
+          type="button"
+          className="grid size-12 cursor-pointer place-items-center text-quiet hover:text-stop"
+          aria-label={`Take out stage ${number + 1}`}
+          onClick={onRemove}
+        >
+          ✕
+        </button>
+      </div>
+      <div className="grid grid-cols-2 gap-x-4 wide:grid-cols-4">
+        <Pick
+          question="Where"
+          value={stage.place}
+          assumedValue="oven"
+          options={PLACES}
+          fault={fault('place')}
+          onPick={(place) => {
+            onChange({ place })
+          }}
+        />
+        <Said
+          question="How hot"
+          stack
+          placeholder="200 C"
+          value={stage.heat}
+          fault={fault('heat_c')}
+          onType={(heat) => {
+            onChange({ heat })
+          }}
+        />
+        <Said
+          question="How long"
+          stack
+          placeholder="what is left"
+          value={stage.minutes}
+          fault={fault('time_min')}
+          onType={(minutes) => {
+            onChange({ minutes })
+          }}
+        />
+        <Said
+          question="To a core of"
+          stack
+          placeholder="not said"
+          value={stage.core}
+          fault={fault('core_c')}
+          onType={(core) => {
+            onChange({ core })
+          }}
+        />
+        {(stage.place === '' || stage.place === 'oven') && (
+          <Pick
+            question="Air"
+            value={stage.air}
+            assumedValue="plain"
+            options={AIR}
+            fault={fault('air')}
+            onPick={(air) => {
+              onChange({ air })
+            }}
+          />
+        )}
+        <Pick
+          question="Brushed with"
+          value={stage.brush}
+          assumedValue=""
+          options={BRUSH}
+          fault={fault('brush')}
+          onPick={(brush) => {
+            onChange({ brush })
+          }}
+        />
+        <label className="flex min-h-12 items-center gap-2 self-end">
+          <input
+            type="checkbox"
+            className="size-6 accent-enamel"
+            checked={stage.turn === 'yes'}
+            onChange={(event) => {
+              onChange({ turn: event.target.checked ? 'yes' : '' })
+            }}
+          />
+          turned halfway
+        </label>
+      </div>
+    </li>
+  )
+}

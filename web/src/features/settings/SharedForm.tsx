@@ -1,0 +1,77 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, Refused, type Problem, type Shared } from '../../api/client'
+import { sharedQuery } from '../../api/queries'
+import { Said } from '../../components/Said'
+
+/** What all batches share: room in the fridge, and tubs. */
+export function SharedForm() {
+  const kept = useQuery(sharedQuery)
+  if (!kept.data) return null
+  return <Form start={kept.data} />
+}
+
+function Form({ start }: { start: Shared }) {
+  const [shared, setShared] = useState(start)
+  const [problems, setProblems] = useState<Problem[]>([])
+  const [answer, setAnswer] = useState('')
+  const queries = useQueryClient()
+  const say = (part: Partial<Shared>) => {
+    setShared((was) => ({ ...was, ...part }))
+    setAnswer('')
+  }
+  const keep = async () => {
+    try {
+      await api.keepShared(shared)
+      setProblems([])
+      setAnswer('Kept. Dishes are planned around each other with it.')
+      await queries.invalidateQueries()
+    } catch (error) {
+      setProblems(error instanceof Refused ? error.problems : [])
+      setAnswer(error instanceof Error ? error.message : String(error))
+    }
+  }
+  const fault = (field: string) => problems.find((problem) => problem.field === field)
+  return (
+    <form
+      aria-label="Fridge and tubs"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void keep()
+      }}
+    >
+      <h2 className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">what all dishes share</h2>
+      <p className="py-2">One oven at one heat, one pair of hands, and:</p>
+      <Said
+        question="Free in the fridge"
+        stack
+        placeholder="38 l"
+        hint="empty: no limit"
+        value={shared.fridge}
+        fault={fault('fridge')}
+        onType={(fridge) => {
+          say({ fridge })
+        }}
+      />
+      <Said
+        question="Tubs"
+        stack
+        placeholder="2.5 l, 5 l"
+        hint="each by its volume; empty: no limit"
+        value={shared.tubs}
+        fault={fault('tubs')}
+        onType={(tubs) => {
+          say({ tubs })
+        }}
+      />
+      <button type="submit" className="act act-first mt-4">
+        Keep fridge and tubs
+      </button>
+      {answer !== '' && (
+        <p role="status" className="mt-3 whitespace-pre-line">
+          {answer}
+        </p>
+      )}
+    </form>
+  )
+}

@@ -30,7 +30,7 @@ class Plans(unittest.TestCase):
         """From weighing to serving, with the next that needs hands."""
         plan = self.batch["judgement"]["plan"]
         self.assertEqual([plan["steps"][0]["id"], plan["steps"][-1]["id"]], ["shop", "serve"])
-        self.assertEqual(plan["next_step"]["id"], "weigh")
+        self.assertEqual(plan["next_step"]["id"], "shop")
 
     def test_calendar_out_and_in(self) -> None:
         """What goes out comes back as nothing moved; all batches together too."""
@@ -114,3 +114,63 @@ class Plans(unittest.TestCase):
         all_day = self.client.put("/api/settings/routine", json={**week, "sleep_to": "20:00"})
         self.assertIn("sleep all day", all_day.text)
         self.assertEqual(self.client.get("/api/settings/routine").json(), week)
+
+
+class Moving(unittest.TestCase):
+    """Marks moved, and all batches at one table."""
+
+    def setUp(self) -> None:
+        """A client on an empty kitchen, and the batch in it."""
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.batch = self.client.post("/api/batches", json=SKEWERS).json()
+
+    def move(self, mark: str, to: str, draft: Any = None) -> Any:
+        """The answer to a moved mark."""
+        return self.client.post("/api/plan/move", json={"draft": draft or SKEWERS, "mark": mark, "to": to})
+
+    def test_moved_marks(self) -> None:
+        """To five minutes; what cannot be is refused with what would do, and nothing is kept."""
+        self.assertEqual(self.move("meal", "2026-11-28T20:02:00Z").json()["meal"]["at"], "2026-11-28T20:00")
+        self.assertEqual(self.move("pull", "2026-11-28T17:30:00Z").json()["meal"]["lead"], "90 min")
+        for mark, to, status in (("pull", "2026-11-28T21:00:00Z", 422), ("moon", "2026-11-28T21:00:00Z", 422)):
+            answer = self.move(mark, to)
+            self.assertEqual(answer.status_code, status)
+            self.assertTrue(answer.json()["sentence"])
+        self.assertEqual(self.move("pull", "2026-11-28T17:30:00Z", {**SKEWERS, "meal": {}}).status_code, 422)
+        kept = self.client.get(f"/api/batches/{self.batch['id']}").json()
+        self.assertEqual(kept["revision"], 1)
+
+    def test_at_one_table(self) -> None:
+        """Two batches that want the same hands: told, planned around each other, kept, and then at peace."""
+        self.client.post("/api/batches", json={**SKEWERS, "name": "More skewers"})
+        clashes = self.client.get("/api/plan/table").json()["clashes"]
+        self.assertEqual(clashes, ["Skewers and More skewers want your hands in the same minutes."])
+        answer = self.client.post("/api/plan/table").json()
+        self.assertEqual((len(answer["moved"]), answer["left_out"], answer["proven"]), (2, [], True))
+        self.assertEqual(self.client.get("/api/plan/table").json()["clashes"], [])
+        contacts = {one["judgement"]["plan"]["contact_at"] for one in self.client.get("/api/batches").json()}
+        self.assertEqual(len(contacts), 2)
+
+    def test_what_all_batches_share(self) -> None:
+        """Kept as typed; a fridge of no size, a tub of words: told by field; too small for all: one is left out."""
+        self.assertEqual(self.client.get("/api/settings/shared").json(), {"fridge": "", "tubs": ""})
+        bad = self.client.put("/api/settings/shared", json={"fridge": "big", "tubs": "2.5 l, blue"})
+        self.assertEqual(bad.status_code, 422)
+        self.assertEqual([problem["field"] for problem in bad.json()["problems"]], ["fridge", "tubs"])
+        self.client.put("/api/settings/shared", json={"fridge": "2 l", "tubs": "2.5 l and 5 l"})
+        self.client.post("/api/batches", json={**SKEWERS, "name": "More skewers"})
+        left = self.client.post("/api/plan/table").json()["left_out"]
+        self.assertEqual(len(left), 1)
+        self.assertIn("2 l are free", left[0]["says"])
+
+    def test_paper(self) -> None:
+        """List and label as PDF, the code as a drawing; a batch that is not there is told."""
+        identity = self.batch["id"]
+        for path, kind in (
+            ("today.pdf?hours=168", "application/pdf"),
+            (f"{identity}/label.pdf", "application/pdf"),
+            (f"{identity}/code.svg", "image/svg+xml"),
+        ):
+            answer = self.client.get(f"/api/plan/{path}")
+            self.assertEqual((answer.status_code, answer.headers["content-type"].split(";")[0]), (200, kind))
+        self.assertEqual(self.client.get("/api/plan/none/label.pdf").status_code, 404)

@@ -181,8 +181,8 @@ class Reminders(BrowserCase):
                     "steps": [
                         {
                             "batch_id": "b", "batch": "Slip skewers", "step_id": "contact", "day": "", "hour": "18:00",
-                            "at": datetime.now(LISBON).isoformat(), "says": "Meat into the mix.", "minutes": 5,
-                            "hands_on": True, "beside": [],
+                            "at": (datetime.now(LISBON) - timedelta(minutes=1)).isoformat(),
+                            "says": "Meat into the mix.", "minutes": 5, "hands_on": True, "beside": [],
                         }
                     ],
                 }

@@ -88,7 +88,7 @@ def _step(paper: FPDF, step: TodayStepOut) -> None:
     by_itself = "" if step.hands_on else " By itself."
     beside = f" Hands are wanted then for {' and '.join(step.beside)} too." if step.beside else ""
     paper.set_font(TEXT, size=12)
-    _write(paper, f"**{step.batch}:** {step.says}{lasts}{by_itself}{beside}", left=HOUR_MM)
+    _write(paper, f"**{_plain(step.batch)}:** {step.says}{lasts}{by_itself}{beside}", left=HOUR_MM)
 
 
 def _write(paper: FPDF, words: str, left: float = 0.0) -> None:
@@ -116,7 +116,7 @@ def _label(paper: FPDF, label: BagLabelOut, x: float, y: float, opens: str) -> N
     paper.image(picture, x + LABEL_MM - CODE_MM - 1, y + 1, w=CODE_MM, h=CODE_MM, alt_text=opens)
     paper.set_xy(inside, y + 3)
     paper.set_font(SLAB, size=13)
-    _within(paper, inside, wide - CODE_MM, label.batch, 5.6, lines=2)
+    _within(paper, inside, wide - CODE_MM, _plain(label.batch), 5.6, lines=2)
     paper.set_font(TEXT, size=10)
     _within(paper, inside, wide - CODE_MM, label.meat, 4.4, lines=2)
     paper.set_y(max(paper.get_y(), y + CODE_MM))
@@ -144,6 +144,13 @@ def _within(paper: FPDF, x: float, wide: float, words: str, line: float, *, line
     while len(paper.multi_cell(wide, line, fitted, dry_run=True, output="LINES", markdown=True)) > lines:  # type: ignore[arg-type]
         fitted = f"{fitted.rstrip('*. ')[:-4].rstrip()}…" + ("**" if "**" in words else "")
     paper.multi_cell(wide, line, fitted, new_x=XPos.LEFT, new_y=YPos.NEXT, align="L", markdown=True)
+
+
+def _plain(name: str) -> str:
+    """A name without marks that would be read as emphasis."""
+    for mark in ("**", "__", "--", "~~"):
+        name = name.replace(mark, "")
+    return name
 
 
 def _printable(words: str) -> str:

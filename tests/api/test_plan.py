@@ -91,6 +91,19 @@ class Plans(unittest.TestCase):
         self.assertEqual(of_batch, sorted(of_batch, key=["stop", "warn", "note"].index))
         self.assertIn("warn", of_batch)
 
+    def test_away_besides(self) -> None:
+        """Every Saturday morning, and one Friday: the contact keeps out of both; what is no such time is told."""
+        week = {"sleep_from": "23:00", "sleep_to": "06:30", "work_from": "", "work_to": "", "work_days": []}
+        away = {**week, "away": "saturday 6:30 to 12:00, 2026-11-27 16:00-22:55"}
+        self.assertEqual(self.client.put("/api/settings/routine", json=away).status_code, 200)
+        contact = self.client.get(f"/api/batches/{self.batch['id']}").json()["judgement"]["plan"]["contact_at"]
+        self.assertGreaterEqual(contact, "2026-11-28T12:00")
+        stretches = self.client.get("/api/settings/busy", params={"zone": "Europe/Lisbon"}).json()
+        self.assertEqual(len([one for one in stretches if one["what"] == "away"]), 3)
+        for wrong in ("noon", "sat 25:00 to 26:00", "2026-02-30 08:00 to 09:00", "sat 8:00 to 8:00"):
+            bad = self.client.put("/api/settings/routine", json={**week, "away": wrong})
+            self.assertEqual((bad.status_code, bad.json()["problems"][0]["field"]), (422, "away"))
+
     def test_stretches_for_the_rail(self) -> None:
         """Two weeks of nights, in a zone; a zone that is none is refused."""
         stretches = self.client.get("/api/settings/busy", params={"zone": "Europe/Lisbon"}).json()
@@ -113,7 +126,7 @@ class Plans(unittest.TestCase):
         self.assertEqual(fields, {"sleep_from", "work_from", "work_to", "work_days"})
         all_day = self.client.put("/api/settings/routine", json={**week, "sleep_to": "20:00"})
         self.assertIn("sleep all day", all_day.text)
-        self.assertEqual(self.client.get("/api/settings/routine").json(), week)
+        self.assertEqual(self.client.get("/api/settings/routine").json(), {**week, "away": ""})
 
 
 class Moving(unittest.TestCase):

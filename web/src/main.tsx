@@ -1,30 +1,40 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { StrictMode } from 'react'
+import { StrictMode, type ReactNode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
 import { BatchPage } from './app/BatchPage'
-import { CautionsShell } from './app/CautionsShell'
-import { CounterShell } from './app/CounterShell'
 import { KeysHelp } from './app/KeysHelp'
-import { LearnShell } from './app/LearnShell'
-import { PantryShell } from './app/PantryShell'
-import { SettingsShell } from './app/SettingsShell'
-import { TodayShell } from './app/TodayShell'
+import { ViewShell } from './app/ViewShell'
 import { applyTheme, startingTheme } from './app/useTheme'
+import { CautionsPage } from './features/cautions/CautionsPage'
+import { CounterPage } from './features/counter/CounterPage'
+import { LearnPage } from './features/learn/LearnPage'
+import { PantryPage } from './features/pantry/PantryPage'
+import { SettingsPage } from './features/settings/SettingsPage'
+import { TodayPage } from './features/today/TodayPage'
 import { TextureDefinitions } from './components/Texture'
 import './styles.css'
 
 applyTheme(startingTheme())
 
+const counter = (
+  <ViewShell title="Counter" first>
+    <CounterPage />
+  </ViewShell>
+)
+const view = (path: string, title: string, page: ReactNode) => ({
+  path,
+  element: <ViewShell title={title}>{page}</ViewShell>,
+})
 const router = createBrowserRouter([
-  { path: '/', element: <CounterShell /> },
-  { path: '/today', element: <TodayShell /> },
-  { path: '/pantry', element: <PantryShell /> },
-  { path: '/learn', element: <LearnShell /> },
-  { path: '/cautions', element: <CautionsShell /> },
-  { path: '/settings', element: <SettingsShell /> },
+  { path: '/', element: counter },
+  view('/today', 'Today', <TodayPage />),
+  view('/pantry', 'Pantry', <PantryPage />),
+  view('/learn', 'Learn', <LearnPage />),
+  view('/cautions', 'Cautions', <CautionsPage />),
+  view('/settings', 'Settings', <SettingsPage />),
   { path: '/batch/:identity/:stage?', element: <BatchPage /> },
-  { path: '*', element: <CounterShell /> },
+  { path: '*', element: counter },
 ])
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1 } } })
 const root = document.getElementById('root')

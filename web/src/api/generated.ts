@@ -1026,7 +1026,7 @@ export interface components {
         };
         /**
          * BusyOut
-         * @description A stretch in which hands are not free: ``sleep`` or ``work``.
+         * @description A stretch in which hands are not free: ``sleep``, ``work`` or ``away``.
          */
         BusyOut: {
             /**
@@ -2471,6 +2471,11 @@ export interface components {
          * @description The cook's week as typed.
          */
         RoutineBody: {
+            /**
+             * Away
+             * @default
+             */
+            away: string;
             /**
              * Sleep From
              * @default

@@ -80,8 +80,8 @@ export function Rail({ lanes, busy, now, current, onMove }: RailProps) {
               key={`${stretch.what}-${stretch.begins.getTime()}`}
               x={left}
               width={Math.max(0, right - left)}
-              y={stretch.what === 'work' ? height - 8 : 0}
-              height={stretch.what === 'work' ? 8 : height}
+              y={stretch.what === 'sleep' ? 0 : height - 8}
+              height={stretch.what === 'sleep' ? height : 8}
               fill="url(#night)"
             />
           )

@@ -28,6 +28,7 @@ class RoutineBody(BaseModel):
     work_from: Text = ""
     work_to: Text = ""
     work_days: Annotated[list[Text], Field(max_length=7)] = []
+    away: Text = ""
 
 
 @router.get("/routine")
@@ -70,7 +71,7 @@ def keep_shared(body: SharedBody, here: Here) -> SharedBody:
 
 
 class BusyOut(BaseModel):
-    """A stretch in which hands are not free: ``sleep`` or ``work``."""
+    """A stretch in which hands are not free: ``sleep``, ``work`` or ``away``."""
 
     what: str
     begins: datetime

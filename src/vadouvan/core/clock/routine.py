@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
-from datetime import UTC, datetime, time, timedelta
+from datetime import UTC, date, datetime, time, timedelta
 
 A_STEP = timedelta(minutes=5)
 EVERY_DAY = frozenset(range(7))
@@ -14,39 +14,47 @@ EVERY_DAY = frozenset(range(7))
 class Span:
     """Local hours from ``start`` to ``end`` (over midnight if that is earlier) on days counted from Monday, 0.
 
-    A span over midnight belongs to the day it starts on.
+    A span over midnight belongs to the day it starts on. With ``on`` it is that date alone.
     """
 
     start: time
     end: time
     days: frozenset[int] = EVERY_DAY
+    on: date | None = None
+
+    def begins_on(self, day: date) -> bool:
+        """Whether it begins on a date."""
+        return day == self.on if self.on is not None else day.weekday() in self.days
 
     def holds(self, moment: datetime) -> bool:
         """Whether a local moment lies inside, its ends not counted."""
-        clock, day = moment.time(), moment.weekday()
+        clock, day = moment.time(), moment.date()
         if self.start <= self.end:
-            return day in self.days and self.start < clock < self.end
-        evening = day in self.days and clock > self.start
-        morning = (day - 1) % 7 in self.days and clock < self.end
+            return self.begins_on(day) and self.start < clock < self.end
+        evening = self.begins_on(day) and clock > self.start
+        morning = self.begins_on(day - timedelta(days=1)) and clock < self.end
         return evening or morning
 
 
 @dataclass(frozen=True)
 class Routine:
-    """When hands are not free: ``sleep``, and ``work`` if there is any."""
+    """When hands are not free: ``sleep``, ``work`` if there is any, and ``away`` besides, every week or on one date."""
 
     sleep: Span = Span(time(23, 0), time(6, 30))
     work: Span | None = None
+    away: tuple[Span, ...] = ()
 
-    def spans(self) -> Iterator[Span]:
-        """All of them."""
-        yield self.sleep
+    def spans(self) -> Iterator[tuple[str, Span]]:
+        """All of them, with what they are."""
+        yield "sleep", self.sleep
         if self.work is not None:
-            yield self.work
+            yield "work", self.work
+        for span in self.away:
+            yield "away", span
 
     def busy(self, moment: datetime) -> bool:
         """Whether hands are not free at a local moment."""
-        return any(span.holds(moment) for span in self.spans())
+        return any(span.holds(moment) for _, span in self.spans())
 
     def free_for(self, start: datetime, length: timedelta) -> bool:
         """Whether hands are free from a local moment on for so long."""
@@ -74,10 +82,10 @@ class Routine:
     def between(self, first: datetime, last: datetime) -> list[tuple[str, datetime, datetime]]:
         """Every stretch of sleep and work that touches a time, as (what, from, to), in the zone of ``first``."""
         found = []
-        for what, span in (("sleep", self.sleep), *((("work", self.work),) if self.work else ())):
+        for what, span in self.spans():
             day = first.date() - timedelta(days=1)
             while day <= last.date():
-                if day.weekday() in span.days:
+                if span.begins_on(day):
                     start = datetime.combine(day, span.start, first.tzinfo)
                     over_midnight = timedelta(days=1 if span.end <= span.start else 0)
                     end = datetime.combine(day + over_midnight, span.end, first.tzinfo)

@@ -2,13 +2,20 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import dataclass
-from datetime import time
+from datetime import date, time
 
 from vadouvan.core.clock.routine import Routine, Span
 from vadouvan.errors import BadInput, InputError
 
 DAYS = ("mon", "tue", "wed", "thu", "fri", "sat", "sun")
+AWAY_ACCEPTED = 'Write such as "sat 14:00 to 17:00" for every week, or "2026-12-05 09:00 to 12:00" for once.'
+_AWAY = re.compile(
+    r"(?:(?P<day>mon|tue|wed|thu|fri|sat|sun)[a-z]*|(?P<date>\d{4}-\d{2}-\d{2}))\s+"
+    r"(?P<start>\d{1,2}:\d{2})\s*(?:to|-|until)\s*(?P<end>\d{1,2}:\d{2})",
+    re.IGNORECASE,
+)
 CLOCK_ACCEPTED = 'Write a time of day such as "23:00".'
 
 
@@ -21,6 +28,7 @@ class RoutineSaid:
     work_from: str = ""
     work_to: str = ""
     work_days: tuple[str, ...] = DAYS[:5]
+    away: str = ""
 
 
 def read_routine(said: RoutineSaid) -> Routine:
@@ -31,6 +39,7 @@ def read_routine(said: RoutineSaid) -> Routine:
     if said.work_from.strip() or said.work_to.strip():
         work = _span(said.work_from, said.work_to, "work", problems)
     days = _days(said.work_days, problems)
+    away = _away(said.away, problems)
     if sleep is not None and sleep[0] == sleep[1]:
         problems.append(
             InputError(
@@ -42,7 +51,7 @@ def read_routine(said: RoutineSaid) -> Routine:
         )
     if problems or sleep is None:
         raise BadInput(problems)
-    return Routine(Span(*sleep), Span(*work, days) if work and days else None)
+    return Routine(Span(*sleep), Span(*work, days) if work and days else None, away)
 
 
 def _span(start: str, end: str, name: str, problems: list[InputError]) -> tuple[time, time] | None:
@@ -57,6 +66,36 @@ def _clock(text: str, field: str, problems: list[InputError]) -> time | None:
         wrong = f'"{text.strip()}" is no time of day.'
         problems.append(InputError(field=field, given=text, wrong=wrong, accepted=CLOCK_ACCEPTED))
         return None
+
+
+def _away(said: str, problems: list[InputError]) -> tuple[Span, ...]:
+    """Other hours away: "sat 14:00 to 17:00" every week, "2026-12-05 09:00 to 12:00" once; a line or comma each."""
+    found = []
+    for part in re.split(r"[,;\n]", said):
+        if not part.strip():
+            continue
+        match = _AWAY.fullmatch(part.strip())
+        span = _away_span(match) if match else None
+        if span is None:
+            wrong = f'"{part.strip()}" could not be read.'
+            problems.append(InputError(field="away", given=part.strip(), wrong=wrong, accepted=AWAY_ACCEPTED))
+        else:
+            found.append(span)
+    return tuple(found)
+
+
+def _away_span(match: re.Match[str]) -> Span | None:
+    """The span of a match; nothing if its date or its hours do not exist, or it has no length."""
+    try:
+        start, end = (time.fromisoformat(match[name].zfill(5)) for name in ("start", "end"))
+        on = date.fromisoformat(match["date"]) if match["date"] else None
+    except ValueError:
+        return None
+    if start == end:
+        return None
+    if on is not None:
+        return Span(start, end, frozenset(), on)
+    return Span(start, end, frozenset({DAYS.index(match["day"][:3].lower())}))
 
 
 def _days(said: tuple[str, ...], problems: list[InputError]) -> frozenset[int]:

@@ -105,6 +105,17 @@ function WeekForm({ start }: { start: Week }) {
           ))}
         </div>
       </fieldset>
+      <Said
+        question="Away besides"
+        stack
+        placeholder="sat 14:00 to 17:00"
+        hint='every week, or once: "2026-12-05 09:00 to 12:00"; commas between'
+        value={week.away}
+        fault={fault('away')}
+        onType={(away) => {
+          say({ away })
+        }}
+      />
       <button type="submit" className="act act-first mt-4">
         Keep it
       </button>

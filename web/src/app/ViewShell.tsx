@@ -1,0 +1,41 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import type { ReactNode } from 'react'
+import { api, type Batch, type Draft } from '../api/client'
+import { batchesQuery } from '../api/queries'
+import { inOrder } from '../features/lanes'
+import { told } from '../lib/clock'
+import { Header } from './Header'
+import { PlanRail } from './PlanRail'
+import { useKeys } from './keys'
+import { useNow } from './useNow'
+
+const LANES_BESIDE = 3
+
+interface ViewShellProps {
+  title: string
+  /** The first screen shows the hour and every batch on the rail, on a phone too. */
+  first?: boolean
+  children: ReactNode
+}
+
+/** A view that is not a batch: header, the view, and the rail on the bottom edge. */
+export function ViewShell({ title, first = false, children }: ViewShellProps) {
+  const now = useNow()
+  const batches = useQuery(batchesQuery)
+  const queries = useQueryClient()
+  const keep = async (batch: Batch, draft: Draft) => {
+    await api.change(batch.id, batch.revision, draft)
+    await queries.invalidateQueries({ queryKey: ['batches'] })
+  }
+  useKeys(first ? { n: () => document.getElementById('start-batch')?.click() } : {})
+  const inHand = inOrder(batches.data ?? [])
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <Header title={title} note={first ? told(now) : undefined} />
+      <main className="grow">{children}</main>
+      <footer className={`sticky bottom-0 z-10 print:hidden ${first ? '' : 'hidden wide:block'}`}>
+        <PlanRail batches={first ? inHand : inHand.slice(0, LANES_BESIDE)} now={now} onMoved={keep} />
+      </footer>
+    </div>
+  )
+}

@@ -11,11 +11,13 @@ from vadouvan.api.app import make_app
 from vadouvan.api.context import Context
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.demo import DEMO_SHARED, DEMO_WEEK, demo_batches
+from vadouvan.devices.counter import Devices
 from vadouvan.settings import Settings
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
+from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
 
 
@@ -45,6 +47,8 @@ def build(settings: Settings) -> FastAPI:
         OwnCuts(engine),
         OwnIngredients(engine),
         kept_settings,
+        Presses(engine),
+        Devices(),
         now=utc_now,
         new_id=new_id,
     )

@@ -13,10 +13,12 @@ from tests.drafts import NOW
 from vadouvan.api.app import make_app
 from vadouvan.api.context import Context
 from vadouvan.data.tables import shipped_kitchen
+from vadouvan.devices.counter import Devices
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
+from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
 
 
@@ -33,6 +35,8 @@ def kitchen_app(case: unittest.TestCase) -> FastAPI:
         OwnCuts(engine),
         OwnIngredients(engine),
         KeptSettings(engine),
+        Presses(engine),
+        Devices(),
         now=lambda: NOW,
         new_id=lambda: f"batch-{next(numbers)}",
     )

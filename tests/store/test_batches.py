@@ -97,22 +97,22 @@ class Kept(unittest.TestCase):
             later = NOW + timedelta(minutes=number)
             kept = self.batches.change("a", steak(f"{grams} g salt"), revision=number, now=later)
         self.assertEqual((kept.can_undo, kept.can_redo), (True, False))
-        back = self.batches.undo("a", revision=4, now=NOW)
+        back = self.batches.step("a", "undo", revision=4, now=NOW)
         self.assertEqual((back.draft.mix[0].text, back.can_redo), ("3 g salt", True))
-        back = self.batches.undo("a", revision=5, now=NOW)
+        back = self.batches.step("a", "undo", revision=5, now=NOW)
         self.assertEqual(back.draft.mix[0].text, "2 g salt")
-        forth = self.batches.redo("a", revision=6, now=NOW)
+        forth = self.batches.step("a", "redo", revision=6, now=NOW)
         self.assertEqual(forth.draft.mix[0].text, "3 g salt")
         changed = self.batches.change("a", steak("9 g salt"), revision=7, now=NOW + timedelta(hours=1))
         self.assertFalse(changed.can_redo)
-        self.assertEqual(self.batches.undo("a", revision=8, now=NOW).draft.mix[0].text, "3 g salt")
+        self.assertEqual(self.batches.step("a", "undo", revision=8, now=NOW).draft.mix[0].text, "3 g salt")
 
     def test_nothing_to_undo_changes_nothing(self) -> None:
         """The first state stays, and so does its revision."""
         self.batches.add("a", steak("1 g salt"), now=NOW)
-        self.assertEqual(self.batches.undo("a", revision=1, now=NOW).revision, 1)
+        self.assertEqual(self.batches.step("a", "undo", revision=1, now=NOW).revision, 1)
         with self.assertRaises(Overtaken):
-            self.batches.undo("a", revision=9, now=NOW)
+            self.batches.step("a", "undo", revision=9, now=NOW)
 
     def test_typing_in_one_field_is_one_step(self) -> None:
         """Letters typed one after the other are undone together; another field is another step."""
@@ -123,9 +123,9 @@ class Kept(unittest.TestCase):
             revision = self.batches.change("a", Draft(name), revision=revision, now=later).revision
         weighed = Draft("Steak", CutSaid(mass="1 kg"))
         revision = self.batches.change("a", weighed, revision=revision, now=NOW + timedelta(seconds=7)).revision
-        back = self.batches.undo("a", revision=revision, now=NOW)
+        back = self.batches.step("a", "undo", revision=revision, now=NOW)
         self.assertEqual((back.draft.name, back.draft.cut.mass), ("Steak", ""))
-        self.assertEqual(self.batches.undo("a", revision=back.revision, now=NOW).draft.name, "")
+        self.assertEqual(self.batches.step("a", "undo", revision=back.revision, now=NOW).draft.name, "")
 
     def test_history_goes_with_its_batch(self) -> None:
         """Removing a batch leaves no states behind."""

@@ -14,6 +14,7 @@ from vadouvan.api.errors import add_error_handlers
 from vadouvan.api.routers import (
     batches,
     cautions,
+    devices,
     examples,
     hold,
     lessons,
@@ -23,6 +24,7 @@ from vadouvan.api.routers import (
     plan,
     settings,
     tables,
+    weigh,
 )
 from vadouvan.api.schemas.batch import TroubleOut
 
@@ -40,7 +42,21 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
     app.state.context = context
     add_error_handlers(app)
     responses: dict[int | str, dict[str, object]] = {code: {"model": TroubleOut} for code in (404, 409, 422)}
-    for router in (batches, mix, hold, plan, cautions, settings, lessons, tables, examples, own_cuts, own_ingredients):
+    for router in (
+        batches,
+        mix,
+        hold,
+        plan,
+        weigh,
+        devices,
+        cautions,
+        settings,
+        lessons,
+        tables,
+        examples,
+        own_cuts,
+        own_ingredients,
+    ):
         app.include_router(router.router, responses=responses)
     if web_dir is not None:
         _serve_page(app, web_dir)

@@ -12,21 +12,25 @@ from fastapi import Depends, Request
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.label import readable_labels
 from vadouvan.core.reading.routine import read_routine
+from vadouvan.devices.counter import Devices
 from vadouvan.store.batches import Batches
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
+from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
 
 
 @dataclass(frozen=True)
 class Context:
-    """The kitchen's tables, its batches, and its clock and identity source."""
+    """The kitchen's tables, its batches, what is on its counter, and its clock and identity source."""
 
     tables: Kitchen
     batches: Batches
     own_cuts: OwnCuts
     own_ingredients: OwnIngredients
     settings: KeptSettings
+    presses: Presses
+    devices: Devices
     now: Callable[[], datetime]
     new_id: Callable[[], str]
 

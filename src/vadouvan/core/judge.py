@@ -16,6 +16,7 @@ from vadouvan.core.figure import Figure, Given, Working
 from vadouvan.core.hold.case import NEVER_H, HoldCase, hold_case
 from vadouvan.core.hold.course import HoldCourse, hold_course
 from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.pull_now import pull_now
 from vadouvan.core.hold.remarks import Remark, remarks_on
 from vadouvan.core.hold.window import Edge, Window, window_of
 from vadouvan.core.kitchen import Kitchen
@@ -46,6 +47,7 @@ class Judgement:
     remarks: tuple[Remark, ...] = ()
     plan: Plan | None = None
     plan_says: str = ""
+    pull_now: str = ""
     steps: tuple[PlanStep, ...] = ()
     warm_min: float = 0.0
     next_step: PlanStep | None = None
@@ -102,6 +104,7 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         next_step=next_hands_on(planned.steps, now),
         plan=planned.plan,
         plan_says=planned.says,
+        pull_now=pull_now(window, planned.plan, now) if planned.plan else "",
     )
 
 

@@ -9,8 +9,8 @@ from datetime import datetime
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.freezer import frozen_part
 from vadouvan.core.clock.plan import Plan, plan_for
-from vadouvan.core.clock.routine import Routine
-from vadouvan.core.clock.steps import steps_of, warm_minutes, work_of
+from vadouvan.core.clock.routine import Routine, hours_between
+from vadouvan.core.clock.steps import steps_of, warm_fridge_minutes, warm_minutes, work_of
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.window import Window
 from vadouvan.core.mix_judgement import MixJudgement
@@ -39,6 +39,15 @@ class Planned:
     says: str = ""
 
 
+def _warm_so_far(reading: Reading, plan: Plan, now: datetime) -> float:
+    """Minutes in which the fridge was noted too warm since contact; none for plants."""
+    if reading.hold is None or plan.meal.contact_at is None or reading.cut is None:
+        return 0.0
+    if reading.cut.kind.family == "plant":
+        return 0.0
+    return warm_fridge_minutes(reading.hold.readings, hours_between(plan.contact_at, now))
+
+
 def planned_of(board: Board, routine: Routine, now: datetime, stops: Sequence[str]) -> Planned:
     """The plan of a batch; nothing but the reason if something refuses it, nothing at all without a meal."""
     reading, cut, mix, window = board.reading, board.cut, board.mix, board.window
@@ -51,7 +60,7 @@ def planned_of(board: Board, routine: Routine, now: datetime, stops: Sequence[st
     if plan.trouble:
         return Planned(plan, says=plan_sentence(plan))
     steps = steps_of(plan, cut, mix, reading.stages, routine, now)
-    warm_min = warm_minutes(steps)
+    warm_min = warm_minutes(steps) + _warm_so_far(reading, plan, now)
     too_warm = warm_stop(warm_min)
     if too_warm:
         return Planned(says=stop_sentence([too_warm]), warm_min=warm_min)

@@ -168,6 +168,7 @@ class JudgementOut(BaseModel):
     window: WindowOut | None = None
     plan: PlanOut | None = None
     plan_says: str
+    pull_now: str
     fire: FireOut
     piece: PieceOut | None = None
     preparation: list[EffectOut]
@@ -197,6 +198,7 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
         window=_window(judgement.window) if judgement.window else None,
         plan=_plan(judgement.plan, judgement) if judgement.plan else None,
         plan_says=judgement.plan_says,
+        pull_now=judgement.pull_now,
         fire=fire_out(judgement),
         piece=piece_out(cut) if cut else None,
         preparation=effects_out(cut, kitchen.cautions) if cut else [],

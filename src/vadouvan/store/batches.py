@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 import json
+from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import datetime, timedelta
+from typing import Literal
 
 from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
@@ -16,6 +18,8 @@ from vadouvan.store.rows import BatchRow, HistoryRow
 
 ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
 MOST_STATES = 400
+Way = Literal["undo", "redo"]
+Check = Callable[[Draft, Draft], None]
 
 
 @dataclass(frozen=True)
@@ -55,56 +59,57 @@ class Batches:
             session.add(HistoryRow(batch_id=identity, number=1, draft=text, touched="", made_at=moment))
         return KeptBatch(identity, 1, draft)
 
-    def change(self, identity: str, draft: Draft, *, revision: int, now: datetime) -> KeptBatch:
+    def change(
+        self, identity: str, draft: Draft, *, revision: int, now: datetime, check: Check | None = None
+    ) -> KeptBatch:
         """Replace a draft made from ``revision``; raises NotKept, or Overtaken if it has moved on.
 
-        States that had been undone are forgotten. Typing on in one field stays one step.
+        States that had been undone are forgotten. Typing on in one field stays one step. ``check`` may refuse the
+        change by raising, with the draft before and after it.
         """
-        text = to_json(draft)
         with Session(self._engine) as session, session.begin():
             row = _row_at(session, identity, revision)
-            touched = touched_field(row.draft, text)
-            session.execute(
-                delete(HistoryRow).where(HistoryRow.batch_id == identity, HistoryRow.number > row.at_number)
-            )
-            last = session.get_one(HistoryRow, (identity, row.at_number))
-            recent = now - datetime.fromisoformat(last.made_at) <= ONE_STEP
-            if touched and touched == last.touched and recent and row.at_number > 1:
-                last.draft, last.made_at = text, now.isoformat()
-            elif touched:
-                row.at_number += 1
-                step = HistoryRow(
-                    batch_id=identity, number=row.at_number, draft=text, touched=touched, made_at=now.isoformat()
-                )
-                session.add(step)
-                oldest = row.at_number - MOST_STATES
-                session.execute(delete(HistoryRow).where(HistoryRow.batch_id == identity, HistoryRow.number <= oldest))
-            _move(row, text, now)
+            if check is not None:
+                check(from_json(row.draft), draft)
+            put_draft(session, row, to_json(draft), now)
             session.flush()
             return _kept(session, row)
 
-    def undo(self, identity: str, *, revision: int, now: datetime) -> KeptBatch:
-        """Go one state back, if there is one."""
-        return self._step(identity, -1, revision=revision, now=now)
-
-    def redo(self, identity: str, *, revision: int, now: datetime) -> KeptBatch:
-        """Go one state forward again, if there is one."""
-        return self._step(identity, 1, revision=revision, now=now)
+    def step(self, identity: str, way: Way, *, revision: int, now: datetime, check: Check | None = None) -> KeptBatch:
+        """Go one state back (``undo``) or forward again (``redo``), if there is one; ``check`` may refuse it."""
+        with Session(self._engine) as session, session.begin():
+            row = _row_at(session, identity, revision)
+            number = row.at_number + (-1 if way == "undo" else 1)
+            state = session.get(HistoryRow, (identity, number))
+            if state is not None:
+                if check is not None:
+                    check(from_json(row.draft), from_json(state.draft))
+                row.at_number = number
+                _move(row, state.draft, now)
+                session.flush()
+            return _kept(session, row)
 
     def remove(self, identity: str) -> None:
         """Remove a batch and its history; raises NotKept."""
         with Session(self._engine) as session, session.begin():
             session.delete(_row(session, identity))
 
-    def _step(self, identity: str, by: int, *, revision: int, now: datetime) -> KeptBatch:
-        with Session(self._engine) as session, session.begin():
-            row = _row_at(session, identity, revision)
-            state = session.get(HistoryRow, (identity, row.at_number + by))
-            if state is not None:
-                row.at_number += by
-                _move(row, state.draft, now)
-                session.flush()
-            return _kept(session, row)
+
+def put_draft(session: Session, row: BatchRow, text: str, now: datetime) -> None:
+    """Put a draft (as JSON) in the place of a row's, with its step in the history."""
+    identity, touched = row.id, touched_field(row.draft, text)
+    session.execute(delete(HistoryRow).where(HistoryRow.batch_id == identity, HistoryRow.number > row.at_number))
+    last = session.get_one(HistoryRow, (identity, row.at_number))
+    recent = now - datetime.fromisoformat(last.made_at) <= ONE_STEP
+    if touched and touched == last.touched and recent and row.at_number > 1:
+        last.draft, last.made_at = text, now.isoformat()
+    elif touched:
+        row.at_number += 1
+        step = HistoryRow(batch_id=identity, number=row.at_number, draft=text, touched=touched, made_at=now.isoformat())
+        session.add(step)
+        oldest = row.at_number - MOST_STATES
+        session.execute(delete(HistoryRow).where(HistoryRow.batch_id == identity, HistoryRow.number <= oldest))
+    _move(row, text, now)
 
 
 def touched_field(old: str, new: str) -> str:

@@ -36,6 +36,17 @@ class HistoryRow(Base):
     made_at: Mapped[str]
 
 
+class PressRow(Base):
+    """One press at the counter, as JSON, with its number in the batch and when it was."""
+
+    __tablename__ = "press"
+
+    batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
+    number: Mapped[int] = mapped_column(primary_key=True)
+    at: Mapped[str]
+    press: Mapped[str]
+
+
 class OwnCutRow(Base):
     """A cut of the cook's own, as JSON."""
 

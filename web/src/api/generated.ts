@@ -196,6 +196,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Devices
+         * @description What the devices show now.
+         */
+        get: operations["read_devices_api_devices_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Handle Bench
+         * @description Put something on the simulated scale, open the fridge door, pull a plug.
+         */
+        post: operations["handle_bench_api_devices_bench_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/print/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Print Label
+         * @description Print the label of a bag; says why not, if it cannot.
+         */
+        post: operations["print_label_api_devices_print__identity__post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Stream Readings
+         * @description The same a few times a second, as server-sent events; ``most`` ends the stream after so many.
+         */
+        get: operations["stream_readings_api_devices_stream_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/examples": {
         parameters: {
             query?: never;
@@ -856,10 +936,77 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/weigh/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Look
+         * @description Where the weigh-in stands.
+         */
+        get: operations["look_api_weigh__identity__get"];
+        put?: never;
+        /**
+         * Press
+         * @description Carry a press out; 422 if it cannot be now, 409 if another came first.
+         */
+        post: operations["press_api_weigh__identity__post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * AddedOut
+         * @description What was added besides the plan, and when.
+         */
+        AddedOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Hours After Contact */
+            hours_after_contact: number | null;
+            /** Mass G */
+            mass_g: number;
+            /** Words */
+            words: string;
+        };
+        /**
+         * AdditionOut
+         * @description Something that may be added, and what it does.
+         */
+        AdditionOut: {
+            /** Says */
+            says: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * AdviceOut
+         * @description What to change elsewhere after an overshoot.
+         */
+        AdviceOut: {
+            /** Additions */
+            additions: components["schemas"]["AdditionOut"][];
+            /** Changes */
+            changes: components["schemas"]["vadouvan__formats__weigh_out__ChangeOut"][];
+            /** Line Id */
+            line_id: string;
+            /** Over G */
+            over_g: number;
+            /** Says */
+            says: string;
+        };
         /**
          * AimReachedOut
          * @description One aim, and what these amounts bring of it.
@@ -1010,7 +1157,7 @@ export interface components {
         };
         /**
          * BatchOut
-         * @description A kept batch with its judgement.
+         * @description A kept batch with its judgement; ``locked`` once its mix has met the meat at the counter.
          */
         BatchOut: {
             /** Can Redo */
@@ -1021,8 +1168,26 @@ export interface components {
             /** Id */
             id: string;
             judgement: components["schemas"]["JudgementOut"];
+            /** Locked */
+            locked: boolean;
             /** Revision */
             revision: number;
+        };
+        /**
+         * BenchBody
+         * @description Something done on the bench; ``amount`` in grams or degrees.
+         */
+        BenchBody: {
+            /**
+             * Action
+             * @enum {string}
+             */
+            action: "put" | "clear" | "unplug_scale" | "plug_scale" | "open_door" | "shut_door" | "unplug_fridge" | "plug_fridge" | "heat_probe" | "cool_probe" | "unplug_probe" | "plug_probe" | "paper_out" | "paper_in";
+            /**
+             * Amount
+             * @default 0
+             */
+            amount: number;
         };
         /**
          * BusyOut
@@ -1078,22 +1243,6 @@ export interface components {
             revision: number;
         };
         /**
-         * ChangeOut
-         * @description What changes of a substance, the mix or its saltiness.
-         */
-        ChangeOut: {
-            /** After */
-            after: number;
-            /** Before */
-            before: number;
-            /** Says */
-            says: string;
-            /** Unit */
-            unit: string;
-            /** What */
-            what: string;
-        };
-        /**
          * ComparisonOut
          * @description The other hold, judged, the hour at which to look at it, and how it differs.
          */
@@ -1134,7 +1283,7 @@ export interface components {
             /** Basis */
             basis: string;
             /** Effects */
-            effects: components["schemas"]["ChangeOut"][];
+            effects: components["schemas"]["vadouvan__formats__asking_out__ChangeOut"][];
             /** Id */
             id: string;
             /** Says */
@@ -1314,6 +1463,19 @@ export interface components {
             shape: string;
             /** Species */
             species: string;
+        };
+        /**
+         * DegreesOut
+         * @description A temperature that was noted.
+         */
+        DegreesOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Celsius */
+            celsius: number;
         };
         /**
          * DraftBody
@@ -1736,6 +1898,8 @@ export interface components {
             preparation: components["schemas"]["EffectOut"][];
             /** Problems */
             problems: components["schemas"]["ProblemOut"][];
+            /** Pull Now */
+            pull_now: string;
             /** Remarks */
             remarks: components["schemas"]["RemarkOut"][];
             /** Salt G Per Kg */
@@ -2405,6 +2569,52 @@ export interface components {
             zone: string;
         };
         /**
+         * PressBody
+         * @description A press; ``after`` is the number of the last one that the page knew.
+         */
+        PressBody: {
+            /** After */
+            after: number;
+            /** Celsius */
+            celsius?: number | null;
+            /**
+             * How
+             * @default
+             * @enum {string}
+             */
+            how: "" | "scale" | "typed" | "spoon";
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled";
+            /**
+             * Line Id
+             * @default
+             */
+            line_id: string;
+            /** Mass G */
+            mass_g?: number | null;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+        };
+        /**
+         * PrintedOut
+         * @description What the printer answered.
+         */
+        PrintedOut: {
+            /** Says */
+            says: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "printed" | "no paper" | "unplugged";
+        };
+        /**
          * ProblemOut
          * @description Something to mend: where, what was given, what is wrong, what would do.
          */
@@ -2453,6 +2663,25 @@ export interface components {
              * @default
              */
             size: string;
+        };
+        /**
+         * ReadingOut
+         * @description What one device shows.
+         */
+        ReadingOut: {
+            /** State */
+            state: string;
+            /** Value */
+            value: number | null;
+        };
+        /**
+         * ReadingsOut
+         * @description What all devices show: grams, and degrees in the fridge and at the probe.
+         */
+        ReadingsOut: {
+            fridge: components["schemas"]["ReadingOut"];
+            probe: components["schemas"]["ReadingOut"];
+            scale: components["schemas"]["ReadingOut"];
         };
         /**
          * RemarkOut
@@ -2724,7 +2953,7 @@ export interface components {
             /** Confidence */
             confidence: string;
             /** Effects */
-            effects: components["schemas"]["ChangeOut"][];
+            effects: components["schemas"]["vadouvan__formats__asking_out__ChangeOut"][];
             /** Enzyme Says */
             enzyme_says: string;
             /** Gains */
@@ -2836,6 +3065,96 @@ export interface components {
             sentence: string;
         };
         /**
+         * WeighLineOut
+         * @description A line at the scale; ``left_g`` counts down to nothing and below.
+         */
+        WeighLineOut: {
+            /** Bowl */
+            bowl: string;
+            /** By Spoon */
+            by_spoon: boolean;
+            /** Guards */
+            guards: string;
+            /** Id */
+            id: string;
+            /** Left G */
+            left_g: number;
+            /** Name */
+            name: string;
+            /** Spoon */
+            spoon: string;
+            /** State */
+            state: string;
+            /** Tares G */
+            tares_g: number[];
+            /** Target G */
+            target_g: number;
+            /** Tolerance G */
+            tolerance_g: number;
+            /** Weighed G */
+            weighed_g: number;
+            /** Words */
+            words: string;
+        };
+        /**
+         * WeighOut
+         * @description A batch at the counter; ``number`` is that of the last press, which the next one has to name.
+         */
+        WeighOut: {
+            /** Added */
+            added: components["schemas"]["AddedOut"][];
+            /** Advice */
+            advice: components["schemas"]["AdviceOut"][];
+            /** Aside For */
+            aside_for: string;
+            /** Boiled At */
+            boiled_at: string | null;
+            /** Clock Went Back */
+            clock_went_back: boolean;
+            /** Contact At */
+            contact_at: string | null;
+            /** Current */
+            current: string | null;
+            /** Fridge */
+            fridge: components["schemas"]["DegreesOut"][];
+            /** Later */
+            later: components["schemas"]["AddedOut"][];
+            /** Lines */
+            lines: components["schemas"]["WeighLineOut"][];
+            /** Meat C */
+            meat_c: number | null;
+            /** Meat G */
+            meat_g: number | null;
+            /** Number */
+            number: number;
+            /** Phase */
+            phase: string;
+            /** Planned Aside G */
+            planned_aside_g: number;
+            /** Planned Meat G */
+            planned_meat_g: number;
+            /** Probe */
+            probe: components["schemas"]["DegreesOut"][];
+            /** Pulled At */
+            pulled_at: string | null;
+            /** Salt Says */
+            salt_says: string;
+            /** Sentence */
+            sentence: string;
+            /** Set Aside G */
+            set_aside_g: number | null;
+            /** Tare G */
+            tare_g: number;
+            /** Total G */
+            total_g: number;
+            /** Turned At */
+            turned_at: string[];
+            /** Undecided */
+            undecided: string[];
+            /** Verdict */
+            verdict: string | null;
+        };
+        /**
          * WindowOut
          * @description Earliest, best, latest; the hours to act on lie between the two safe ends.
          */
@@ -2852,6 +3171,36 @@ export interface components {
             safe_earliest_hours: number;
             /** Safe Latest Hours */
             safe_latest_hours: number;
+        };
+        /**
+         * ChangeOut
+         * @description What changes of a substance, the mix or its saltiness.
+         */
+        vadouvan__formats__asking_out__ChangeOut: {
+            /** After */
+            after: number;
+            /** Before */
+            before: number;
+            /** Says */
+            says: string;
+            /** Unit */
+            unit: string;
+            /** What */
+            what: string;
+        };
+        /**
+         * ChangeOut
+         * @description A line that is not weighed yet, with new words.
+         */
+        vadouvan__formats__weigh_out__ChangeOut: {
+            /** After G */
+            after_g: number;
+            /** Before G */
+            before_g: number;
+            /** Line Id */
+            line_id: string;
+            /** Text */
+            text: string;
         };
     };
     responses: never;
@@ -3427,6 +3776,202 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CautionOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    read_devices_api_devices_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    handle_bench_api_devices_bench_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    print_label_api_devices_print__identity__post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrintedOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    stream_readings_api_devices_stream_get: {
+        parameters: {
+            query?: {
+                most?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
                 };
             };
             /** @description Not Found */
@@ -5254,6 +5799,108 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TablesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    look_api_weigh__identity__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeighOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    press_api_weigh__identity__post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PressBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeighOut"];
                 };
             };
             /** @description Not Found */

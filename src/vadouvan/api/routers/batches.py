@@ -9,20 +9,25 @@ from fastapi import APIRouter, Path, Response
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
 from vadouvan.api.schemas.draft import DraftBody
+from vadouvan.core.draft import Draft
 from vadouvan.core.judge import judge
+from vadouvan.core.weigh.as_weighed import locked_parts_changed
+from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
 from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
 from vadouvan.formats.judgement import judgement_out
-from vadouvan.store.batches import KeptBatch
+from vadouvan.store.batches import Check, KeptBatch, Way
 
 router = APIRouter(prefix="/api/batches", tags=["batches"])
 
 Identity = Annotated[str, Path(max_length=64)]
 
 
-def answer(kept: KeptBatch, here: Context) -> BatchOut:
+def answer(kept: KeptBatch, here: Context, locked: bool | None = None) -> BatchOut:
     """A kept batch as the page gets it, judged as of now."""
     kitchen = here.kitchen
+    if locked is None:
+        locked = kept.id in here.presses.in_contact(kept.id)
     judgement = judge(kept.draft, kitchen, now=here.now())
     return BatchOut(
         id=kept.id,
@@ -31,13 +36,15 @@ def answer(kept: KeptBatch, here: Context) -> BatchOut:
         judgement=judgement_out(judgement, kitchen),
         can_undo=kept.can_undo,
         can_redo=kept.can_redo,
+        locked=locked,
     )
 
 
 @router.get("")
 def list_batches(here: Here) -> list[BatchOut]:
     """All batches in the order they were made, each with its judgement but without its course through time."""
-    found = [answer(kept, here) for kept in here.batches.all()]
+    locked = here.presses.in_contact()
+    found = [answer(kept, here, kept.id in locked) for kept in here.batches.all()]
     for batch in found:
         batch.judgement.course = None
     return found
@@ -65,20 +72,41 @@ def get_batch(identity: Identity, here: Here) -> BatchOut:
 @router.put("/{identity}")
 def change_batch(identity: Identity, change: ChangeBody, here: Here) -> BatchOut:
     """Keep a changed draft; 409 if the batch was changed elsewhere since."""
-    kept = here.batches.change(identity, change.draft.to_core(), revision=change.revision, now=here.now())
+    check = _locked_check(identity, here)
+    kept = here.batches.change(identity, change.draft.to_core(), revision=change.revision, now=here.now(), check=check)
     return answer(kept, here)
 
 
 @router.post("/{identity}/undo")
 def undo_change(identity: Identity, at: AtBody, here: Here) -> BatchOut:
     """Go one change back; the same batch if there is none."""
-    return answer(here.batches.undo(identity, revision=at.revision, now=here.now()), here)
+    return _stepped(identity, "undo", at, here)
 
 
 @router.post("/{identity}/redo")
 def redo_change(identity: Identity, at: AtBody, here: Here) -> BatchOut:
     """Take an undone change again; the same batch if there is none."""
-    return answer(here.batches.redo(identity, revision=at.revision, now=here.now()), here)
+    return _stepped(identity, "redo", at, here)
+
+
+def _stepped(identity: str, way: Way, at: AtBody, here: Context) -> BatchOut:
+    check = _locked_check(identity, here)
+    return answer(here.batches.step(identity, way, revision=at.revision, now=here.now(), check=check), here)
+
+
+def _locked_check(identity: str, here: Context) -> Check | None:
+    """Refuses changes to what is locked once the meat is in the mix."""
+    if identity not in here.presses.in_contact(identity):
+        return None
+
+    def check(before: Draft, after: Draft) -> None:
+        changed = locked_parts_changed(before, after)
+        if changed:
+            wrong = "The meat is in the mix: cut and mix stay as they were weighed."
+            accepted = "Note what you add under Weigh-in; plan, hold and fire may still change."
+            raise InputError(field=changed[0], given=changed[0], wrong=wrong, accepted=accepted)
+
+    return check
 
 
 @router.get("/{identity}/cubes")

@@ -9,7 +9,7 @@ from vadouvan.formats.judgement import JudgementOut, ProblemOut
 
 
 class BatchOut(BaseModel):
-    """A kept batch with its judgement."""
+    """A kept batch with its judgement; ``locked`` once its mix has met the meat at the counter."""
 
     id: str
     revision: int
@@ -17,6 +17,7 @@ class BatchOut(BaseModel):
     judgement: JudgementOut
     can_undo: bool
     can_redo: bool
+    locked: bool
 
 
 class ChangeBody(BaseModel):

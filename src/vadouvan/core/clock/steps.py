@@ -16,6 +16,7 @@ from vadouvan.core.clock.routine import Routine, hours_between, later, on_a_step
 from vadouvan.core.constants import (
     BRINE_REST,
     FAN_OVEN_LOWER_C,
+    FRIDGE_ADVISED_C,
     LEAST_THAW_S,
     TEMPER,
     THAW_S_PER_KG,
@@ -76,6 +77,21 @@ def steps_of(
 def warm_minutes(steps: Iterable[PlanStep]) -> float:
     """Minutes in which raw meat is out of the cold, as planned."""
     return sum(step.minutes for step in steps if step.zone == "warm")
+
+
+def warm_fridge_minutes(readings: Sequence[tuple[float, float]], now_h: float) -> float:
+    """Minutes so far in which the fridge was noted warmer than advised; each reading [h, C] holds until the next.
+
+    >>> warm_fridge_minutes([(0.0, 4.0), (2.0, 7.0), (3.0, 4.0)], 10.0)
+    60.0
+    """
+    ends = [hour for hour, _ in readings[1:]] + [max(now_h, readings[-1][0])] if readings else []
+    warm = [
+        min(end, now_h) - start
+        for (start, celsius), end in zip(readings, ends, strict=True)
+        if celsius > FRIDGE_ADVISED_C.value and start < now_h
+    ]
+    return 60 * sum(warm)
 
 
 def _warm(cut: Cut) -> Zone:

@@ -18,6 +18,7 @@ SPOONS = {"tsp", "teaspoon", "tbsp", "tablespoon", "dessertspoon", "tb", "tbs", 
 _QUARTERS = ("", "1/4", "1/2", "3/4")
 _QUARTERS_IN_A_TABLESPOON = 12
 _FINE_BELOW_KG = 0.010
+MOST_QUARTERS = 16 * 12  # sixteen tablespoons: more is measured by the cup or weighed
 
 
 def weighed_text(ingredient: Ingredient, mass_kg: float) -> str:
@@ -68,6 +69,16 @@ def _text(portion: Portion, steps: int) -> str:
             f"{steps} leaf", f"{steps} leaves" if steps > 1 else "1 leaf"
         )
     return weighed_text(portion.ingredient, steps * step_kg(portion))
+
+
+def in_spoons(ingredient: Ingredient, mass_kg: float) -> str:
+    """A weight as level spoons, to the quarter teaspoon; empty for what no spoon measures."""
+    quarters = round(mass_kg / _quarter_teaspoon_kg(ingredient))
+    if not 1 <= quarters <= MOST_QUARTERS:
+        return ""
+    if quarters > _QUARTERS_IN_A_TABLESPOON:
+        quarters = round(quarters / 6) * 6
+    return _spoons(quarters)
 
 
 def _spoons(quarters: int) -> str:

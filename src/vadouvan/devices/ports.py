@@ -1,0 +1,46 @@
+"""What the application asks of a scale, a thermometer, a probe and a printer. Nothing here raises: a device says its
+state, and the cook types the figure where it has none.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Literal, Protocol
+
+State = Literal["ok", "settling", "overload", "unplugged"]
+PrintState = Literal["printed", "no paper", "unplugged"]
+
+
+@dataclass(frozen=True)
+class Reading:
+    """What a device shows: a value in its unit [g or C], or none; and its state."""
+
+    value: float | None
+    state: State
+
+
+class Scale(Protocol):
+    """A kitchen scale. It shows what stands on it; the application does its own taring."""
+
+    largest_g: float
+
+    def read(self, now: datetime) -> Reading:
+        """Grams on it, to its own step. ``settling`` while they still move; none when overloaded or unplugged."""
+        ...
+
+
+class Thermometer(Protocol):
+    """A thermometer, in the fridge or in the meat."""
+
+    def read(self, now: datetime) -> Reading:
+        """Degrees; none when unplugged."""
+        ...
+
+
+class LabelPrinter(Protocol):
+    """A printer of labels."""
+
+    def print(self, paper: bytes, now: datetime) -> PrintState:
+        """Print a PDF, or say why not."""
+        ...

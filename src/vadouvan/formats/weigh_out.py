@@ -1,0 +1,176 @@
+"""What leaves the core about a weigh-in."""
+
+from __future__ import annotations
+
+from datetime import datetime
+
+from pydantic import BaseModel
+
+from vadouvan.core.clock.routine import hours_between
+from vadouvan.core.weigh.advice import Advice
+from vadouvan.core.weigh.plan import LineToWeigh, next_line
+from vadouvan.core.weigh.record import AddedLine, Record
+from vadouvan.core.weigh.session import Session
+
+
+class WeighLineOut(BaseModel):
+    """A line at the scale; ``left_g`` counts down to nothing and below."""
+
+    id: str
+    name: str
+    words: str
+    target_g: float
+    tolerance_g: float
+    guards: str
+    bowl: str
+    spoon: str
+    weighed_g: float
+    tares_g: list[float]
+    left_g: float
+    state: str
+    by_spoon: bool
+
+
+class ChangeOut(BaseModel):
+    """A line that is not weighed yet, with new words."""
+
+    line_id: str
+    text: str
+    before_g: float
+    after_g: float
+
+
+class AdditionOut(BaseModel):
+    """Something that may be added, and what it does."""
+
+    text: str
+    says: str
+
+
+class AdviceOut(BaseModel):
+    """What to change elsewhere after an overshoot."""
+
+    line_id: str
+    over_g: float
+    says: str
+    changes: list[ChangeOut]
+    additions: list[AdditionOut]
+
+
+class AddedOut(BaseModel):
+    """What was added besides the plan, and when."""
+
+    words: str
+    mass_g: float
+    at: datetime
+    hours_after_contact: float | None
+
+
+class DegreesOut(BaseModel):
+    """A temperature that was noted."""
+
+    at: datetime
+    celsius: float
+
+
+class WeighOut(BaseModel):
+    """A batch at the counter; ``number`` is that of the last press, which the next one has to name."""
+
+    number: int
+    phase: str
+    lines: list[WeighLineOut]
+    current: str | None
+    undecided: list[str]
+    tare_g: float
+    total_g: float
+    advice: list[AdviceOut]
+    salt_says: str
+    sentence: str
+    planned_aside_g: float
+    aside_for: str
+    planned_meat_g: float
+    verdict: str | None
+    set_aside_g: float | None
+    contact_at: datetime | None
+    meat_g: float | None
+    meat_c: float | None
+    added: list[AddedOut]
+    later: list[AddedOut]
+    turned_at: list[datetime]
+    fridge: list[DegreesOut]
+    pulled_at: datetime | None
+    probe: list[DegreesOut]
+    boiled_at: datetime | None
+    clock_went_back: bool
+
+
+def weigh_out(session: Session, advice: list[Advice], now: datetime) -> WeighOut:
+    """A session in the shape that leaves the core."""
+    record, reading = session.record, session.judgement.reading
+    mix, cut = session.judgement.mix, reading.cut
+    lines = () if record.is_locked else session.lines
+    current = next_line(lines, record)
+    contact = record.contact
+    return WeighOut(
+        number=record.number,
+        phase=session.counter.phase,
+        lines=[_line(line, record) for line in lines],
+        current=current.id if current else None,
+        undecided=session.counter.undecided,
+        tare_g=record.tare_kg * 1000,
+        total_g=round(record.total_kg * 1000, 2),
+        advice=[_advice(one) for one in advice],
+        salt_says=session.judgement.salt.says if session.judgement.salt else "",
+        sentence=session.judgement.sentence,
+        planned_aside_g=round(mix.bowl.set_aside_kg * 1000) if mix else 0.0,
+        aside_for=reading.mix.set_aside.use,
+        planned_meat_g=cut.mass_kg * 1000 if cut else 0.0,
+        verdict=record.verdict,
+        set_aside_g=None if record.set_aside_kg is None else record.set_aside_kg * 1000,
+        contact_at=contact.at if contact else None,
+        meat_g=contact.meat_kg * 1000 if contact and contact.meat_kg is not None else None,
+        meat_c=contact.celsius if contact else None,
+        added=[_added(one, record) for one in record.added],
+        later=[_added(one, record) for one in record.later],
+        turned_at=list(record.turned_at),
+        fridge=[DegreesOut(at=at, celsius=celsius) for at, celsius in record.fridge],
+        pulled_at=record.pulled_at,
+        probe=[DegreesOut(at=at, celsius=celsius) for at, celsius in record.probe],
+        boiled_at=record.boiled_at,
+        clock_went_back=record.last_at is not None and hours_between(now, record.last_at) > 0,
+    )
+
+
+def _line(line: LineToWeigh, record: Record) -> WeighLineOut:
+    weighed_g = record.weighed_kg(line.id) * 1000
+    return WeighLineOut(
+        id=line.id,
+        name=line.name,
+        words=line.words,
+        target_g=line.mass_kg * 1000,
+        tolerance_g=line.tolerance_kg * 1000,
+        guards=line.guards,
+        bowl=line.bowl,
+        spoon=line.spoon,
+        weighed_g=round(weighed_g, 2),
+        tares_g=[round(mass_kg * 1000, 2) for mass_kg in record.tares.get(line.id, ())],
+        left_g=round(line.mass_kg * 1000 - weighed_g, 2),
+        state=line.state(record),
+        by_spoon=line.id in record.by_spoon,
+    )
+
+
+def _advice(one: Advice) -> AdviceOut:
+    changes = [
+        ChangeOut(line_id=c.line_id, text=c.text, before_g=c.before_kg * 1000, after_g=c.after_kg * 1000)
+        for c in one.changes
+    ]
+    additions = [AdditionOut(text=addition.text, says=addition.says) for addition in one.additions]
+    return AdviceOut(
+        line_id=one.line_id, over_g=one.over_kg * 1000, says=one.says, changes=changes, additions=additions
+    )
+
+
+def _added(one: AddedLine, record: Record) -> AddedOut:
+    after = hours_between(record.contact.at, one.at) if record.contact else None
+    return AddedOut(words=one.words, mass_g=one.mass_kg * 1000, at=one.at, hours_after_contact=after)

@@ -129,7 +129,7 @@ class PlanOnThePage(BrowserCase):
         chooser = page.get_by_label("Calendar file")
         chooser.set_input_files({"name": "a.ics", "mimeType": "text/calendar", "buffer": calendar.serialize().encode()})
         expect(page.get_by_role("status").filter(has_text="Taken over: the meal, to Sat 20:00")).to_be_visible()
-        expect(page.get_by_text(re.compile("out Sat 18:30"))).to_be_visible()
+        expect(page.get_by_text(re.compile("out Sat 18:40"))).to_be_visible()
         chooser.set_input_files({"name": "b.ics", "mimeType": "text/calendar", "buffer": b"hello"})
         expect(page.get_by_role("status").filter(has_text="no calendar file")).to_be_visible()
 
@@ -145,7 +145,7 @@ class PlanOnThePage(BrowserCase):
         expect(page.get_by_text('"noon" is no time of day.').first).to_be_visible()
         page.get_by_role("textbox", name="At work from").fill("08:00")
         page.get_by_role("button", name="Keep it").click()
-        expect(page.get_by_role("status")).to_contain_text("Kept.")
+        expect(page.get_by_role("form", name="Your week").get_by_role("status")).to_contain_text("Kept.")
         page.goto(address)
         page.get_by_role("tab", name="Plan").click()
         expect(page.get_by_role("list", name="The plan step by step")).not_to_have_text(before)

@@ -169,5 +169,7 @@ TRIGGERS: Mapping[str, Callable[[Known], bool]] = {
     "sodium": _salty,
     "alcohol": lambda known: any(item.alcohol > 0 for item in known.items),
     "doneness": _raw,
+    "below-guidance": lambda known: known.judgement.fire is not None and known.judgement.fire.doneness.is_below,
+    "baste-late": lambda known: _raw(known) and any(stage.brush for stage in known.judgement.reading.stages),
     "sell": _many,
 }

@@ -208,3 +208,33 @@ THAW_S_PER_KG = Constant(42_350.0, 38_100.0, 47_600.0, "s/kg", "fsis", "publishe
 LEAST_THAW_S = Constant(86_400.0, 43_200.0, 86_400.0, "s", "fsis", "published")  # a full day even for small packs
 FREEZER_QUALITY_S = Constant(7_889_400.0, 5_259_600.0, 10_519_200.0, "s", "fsis", "published")  # about three months
 TWO_HOUR_RULE = Constant(120.0, 60.0, 120.0, "min", "fsis", "published")  # one hour above 32 C
+
+# --- doneness, as recalled; check the current text --------------------------------------------
+POULTRY_DONE_C = Constant(74.0, 74.0, 74.0, "C", "fsis", "published")
+WHOLE_RED_DONE_C = Constant(63.0, 63.0, 63.0, "C", "fsis", "published")
+WHOLE_RED_REST = Constant(3.0, 3.0, 3.0, "min", "fsis", "published")
+MINCE_DONE_C = Constant(71.0, 71.0, 71.0, "C", "fsis", "published")
+FISH_DONE_C = Constant(63.0, 63.0, 63.0, "C", "fsis", "published")
+NON_INTACT_DONE_C = Constant(68.0, 68.0, 68.0, "C", "fda_food_code", "published")  # for 17 s
+UK_DONE_C = Constant(70.0, 70.0, 70.0, "C", "uk_fsa", "published")  # for 2 min, or the same effect
+
+# --- surface, heat, sauce ----------------------------------------------------------------------
+CLINGS_THIN_KG_PER_M2 = Constant(0.3, 0.2, 0.4, "kg/m2", "calibration", "ours")
+CLINGS_THICK_KG_PER_M2 = Constant(0.7, 0.5, 1.0, "kg/m2", "calibration", "ours")
+PATTED_LEAVES = Constant(0.35, 0.2, 0.5, "1", "calibration", "ours")
+WIPED_LEAVES = Constant(0.2, 0.1, 0.3, "1", "calibration", "ours")
+SUGAR_LIMIT_FIERCE = Constant(0.015, 0.008, 0.025, "kg/m2", "calibration", "ours")  # above 230 C
+SUGAR_LIMIT_HOT = Constant(0.030, 0.015, 0.045, "kg/m2", "calibration", "ours")  # 200 to 230 C
+SUGAR_LIMIT_MEDIUM = Constant(0.060, 0.040, 0.090, "kg/m2", "calibration", "ours")  # 170 to 200 C
+SUGAR_LIMIT_GENTLE = Constant(0.120, 0.080, 0.180, "kg/m2", "calibration", "ours")  # below
+SLOW_HEAT_C = Constant(150.0, 130.0, 160.0, "C", "calibration", "ours")
+SLOW_COOK = Constant(90.0, 60.0, 120.0, "min", "calibration", "ours")
+ENZYME_TURNS_TO_MUSH_FROM = Constant(0.3, 0.15, 0.6, "1", "calibration", "ours")
+CARRY_OVER = Constant(0.03, 0.015, 0.05, "1", "calibration", "ours")
+AFTER_LAST_BRUSH = Constant(5.0, 3.0, 10.0, "min", "common_practice", "practice")
+ROLLING_BOIL = Constant(1.0, 1.0, 3.0, "min", "fsis", "published")
+USUAL_BOIL = Constant(5.0, 1.0, 10.0, "min", "common_practice", "practice")
+SAUCE_SALT = Constant(0.010, 0.008, 0.015, "kg/kg", "common_practice", "practice")
+SAUCE_TOO_SALTY = Constant(0.020, 0.015, 0.025, "kg/kg", "common_practice", "practice")
+SAUCE_WORTH_KG = Constant(0.040, 0.020, 0.080, "kg", "common_practice", "practice")
+SAUCE_MOST_DILUTION = Constant(2.0, 1.0, 3.0, "1", "common_practice", "practice")

@@ -13,6 +13,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft import Draft
 from vadouvan.core.figure import Figure, Given, Working
+from vadouvan.core.fire.fire import FireJudgement, fire_judgement
 from vadouvan.core.hold.case import NEVER_H, HoldCase, hold_case
 from vadouvan.core.hold.course import HoldCourse, hold_course
 from vadouvan.core.hold.hold import Hold
@@ -48,6 +49,7 @@ class Judgement:
     plan: Plan | None = None
     plan_says: str = ""
     pull_now: str = ""
+    fire: FireJudgement | None = None
     steps: tuple[PlanStep, ...] = ()
     warm_min: float = 0.0
     next_step: PlanStep | None = None
@@ -85,7 +87,7 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     case = hold_case(cut, bowl.balance, hold)
     mix = mix_judgement(reading, bowl, case)
     remarks = remarks_on(case, window.best.hours)
-    stops = stops_before_planning(mix, remarks, reading.portions)
+    stops = stops_before_planning(mix, remarks, reading)
     planned = planned_of(Board(reading, cut, mix, window), kitchen.routine, now, stops)
     return Judgement(
         reading=reading,
@@ -104,6 +106,14 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         next_step=next_hands_on(planned.steps, now),
         plan=planned.plan,
         plan_says=planned.says,
+        fire=fire_judgement(
+            reading.fire,
+            case,
+            mix,
+            reading.mix.vessel.form,
+            planned.plan.hold_h if planned.plan else window.best.hours,
+            planned.steps,
+        ),
         pull_now=pull_now(window, planned.plan, now) if planned.plan else "",
     )
 

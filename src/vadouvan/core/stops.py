@@ -5,19 +5,24 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from vadouvan.core.constants import TWO_HOUR_RULE
+from vadouvan.core.fire.brushing import used_raw
 from vadouvan.core.hold.remarks import Remark
 from vadouvan.core.mix.amount import Portion
 from vadouvan.core.mix.curing import names_curing_salt
 from vadouvan.core.mix_judgement import MixJudgement
+from vadouvan.core.reading.draft import Reading
 
 
-def stops_before_planning(mix: MixJudgement, remarks: Sequence[Remark], portions: Sequence[Portion]) -> list[str]:
+def stops_before_planning(mix: MixJudgement, remarks: Sequence[Remark], reading: Reading) -> list[str]:
     """Sentences of all stops that are known before there is a plan; empty if nothing refuses it."""
     found = [step.says for step in mix.steps if step.kind == "stop"]
     found += [remark.says for remark in remarks if remark.kind == "stop"]
-    cures = [portion.ingredient.name for portion in portions if is_curing(portion)]
+    cures = [portion.ingredient.name for portion in reading.portions if is_curing(portion)]
     if cures:
         found.append(f"{cures[0]} is for curing: that needs a tested recipe and exact dosing, and is not planned here.")
+    raw = reading.cut is not None and reading.cut.kind.family != "plant"
+    if raw and used_raw(reading.stages):
+        found.append(used_raw(reading.stages))
     return found
 
 

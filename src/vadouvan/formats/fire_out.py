@@ -2,8 +2,13 @@
 
 from __future__ import annotations
 
+from datetime import datetime
+
 from pydantic import BaseModel
 
+from vadouvan.core.fire.doneness import guidance_for
+from vadouvan.core.fire.fire import FireJudgement
+from vadouvan.core.fire.sauce import Sauce
 from vadouvan.core.fire.stages import CookStage
 from vadouvan.core.judge import Judgement
 
@@ -15,19 +20,82 @@ class StageOut(BaseModel):
     plain_heat_c: float | None
 
 
+class ToldOut(BaseModel):
+    """Something to mind at the fire."""
+
+    id: str
+    kind: str
+    says: str
+
+
+class SauceOut(BaseModel):
+    """The used mix as a sauce: ``verdict`` is serve, dilute or discard."""
+
+    left_g: float
+    boiled_g: float
+    salt_pct: float
+    dilution_g: float
+    yield_g: float
+    verdict: str
+    says: str
+
+
 class FireOut(BaseModel):
-    """The fire of a batch."""
+    """The fire of a batch; what needs a judged hold is null until there is one."""
 
     in_short: str
     stages: list[StageOut]
+    guidance_c: float | None = None
+    target_c: float | None = None
+    is_below: bool = False
+    told: list[ToldOut] = []
+    clings_g: float | None = None
+    sugar_g_per_m2: float | None = None
+    sugar_limit_g_per_m2: float | None = None
+    last_brush_at: datetime | None = None
+    last_brush_says: str = ""
+    sauce: SauceOut | None = None
 
 
 def fire_out(judgement: Judgement) -> FireOut:
-    """Stages as read, and all of it in a few words."""
+    """Stages as read, what to mind, and all of it in a few words."""
     stages = judgement.reading.stages
-    return FireOut(
+    out = FireOut(
         in_short=_in_short(stages),
         stages=[StageOut(says=stage.says, plain_heat_c=stage.plain_heat_c) for stage in stages],
+    )
+    cut = judgement.reading.cut
+    guidance = guidance_for(cut) if cut else None
+    out.guidance_c = guidance.core_c if guidance else None
+    return out if judgement.fire is None else _with_judgement(out, judgement.fire)
+
+
+def _with_judgement(out: FireOut, fire: FireJudgement) -> FireOut:
+    limit = fire.surface.sugar_limit
+    return out.model_copy(
+        update={
+            "target_c": fire.target_c,
+            "is_below": fire.doneness.is_below,
+            "told": [ToldOut(id=one.id, kind=one.kind, says=one.says) for one in fire.told],
+            "clings_g": fire.surface.clings_kg * 1000,
+            "sugar_g_per_m2": fire.surface.sugar_kg_per_m2 * 1000,
+            "sugar_limit_g_per_m2": None if limit is None else limit * 1000,
+            "last_brush_at": fire.last_brush.at if fire.last_brush else None,
+            "last_brush_says": fire.last_brush.says if fire.last_brush else "",
+            "sauce": _sauce(fire.sauce),
+        }
+    )
+
+
+def _sauce(sauce: Sauce) -> SauceOut:
+    return SauceOut(
+        left_g=sauce.left_kg * 1000,
+        boiled_g=sauce.boiled_kg * 1000,
+        salt_pct=sauce.salt_share * 100,
+        dilution_g=sauce.dilution_kg * 1000,
+        yield_g=sauce.yield_kg * 1000,
+        verdict=sauce.verdict,
+        says=sauce.says,
     )
 
 

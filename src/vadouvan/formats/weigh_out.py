@@ -10,7 +10,7 @@ from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.weigh.advice import Advice
 from vadouvan.core.weigh.plan import LineToWeigh, next_line
 from vadouvan.core.weigh.record import AddedLine, Record
-from vadouvan.core.weigh.session import Session
+from vadouvan.core.weigh.session import Session, probe_forecast
 
 
 class WeighLineOut(BaseModel):
@@ -100,6 +100,7 @@ class WeighOut(BaseModel):
     fridge: list[DegreesOut]
     pulled_at: datetime | None
     probe: list[DegreesOut]
+    probe_says: str
     boiled_at: datetime | None
     clock_went_back: bool
 
@@ -136,6 +137,7 @@ def weigh_out(session: Session, advice: list[Advice], now: datetime) -> WeighOut
         fridge=[DegreesOut(at=at, celsius=celsius) for at, celsius in record.fridge],
         pulled_at=record.pulled_at,
         probe=[DegreesOut(at=at, celsius=celsius) for at, celsius in record.probe],
+        probe_says=told.says if (told := probe_forecast(session)) else "",
         boiled_at=record.boiled_at,
         clock_went_back=record.last_at is not None and hours_between(now, record.last_at) > 0,
     )

@@ -32,6 +32,15 @@ export type Lesson = Schemas['LessonOut']
 export type Outcome = Schemas['OutcomeOut']
 export type Today = Schemas['TodayOut']
 export type Week = Schemas['RoutineBody']
+export type Weigh = Schemas['WeighAnswer']
+export type WeighLine = Schemas['WeighLineOut']
+export type PressSaid = Omit<Schemas['PressBody'], 'after' | 'line_id' | 'words' | 'how'> & {
+  line_id?: string
+  words?: string
+  how?: Schemas['PressBody']['how']
+}
+export type DeviceReadings = Schemas['ReadingsOut']
+export type BenchAction = Schemas['BenchBody']['action']
 export type Shared = Schemas['SharedBody']
 export type Together = Schemas['TogetherOut']
 export type CookStage = Schemas['StageBody']
@@ -112,6 +121,20 @@ export const api = {
   move: async (body: Schemas['MoveBody']) => answered(await client.POST('/api/plan/move', { body })),
   table: async () => answered(await client.GET('/api/plan/table')),
   planTogether: async () => answered(await client.POST('/api/plan/table')),
+  weigh: async (identity: string) =>
+    answered(await client.GET('/api/weigh/{identity}', { params: { path: { identity } } })),
+  press: async (identity: string, press: PressSaid & { after: number }) =>
+    answered(
+      await client.POST('/api/weigh/{identity}', {
+        params: { path: { identity } },
+        body: { line_id: '', words: '', how: '', ...press },
+      }),
+    ),
+  devices: async () => answered(await client.GET('/api/devices')),
+  bench: async (action: BenchAction, amount: number) =>
+    answered(await client.POST('/api/devices/bench', { body: { action, amount } })),
+  printLabel: async (identity: string) =>
+    answered(await client.POST('/api/devices/print/{identity}', { params: { path: { identity } } })),
   shared: async () => answered(await client.GET('/api/settings/shared')),
   keepShared: async (shared: Shared) => answered(await client.PUT('/api/settings/shared', { body: shared })),
   offers: async (draft: Draft) => answered(await client.POST('/api/plan/offers', { body: { draft } })),

@@ -1723,13 +1723,41 @@ export interface components {
         };
         /**
          * FireOut
-         * @description The fire of a batch.
+         * @description The fire of a batch; what needs a judged hold is null until there is one.
          */
         FireOut: {
+            /** Clings G */
+            clings_g?: number | null;
+            /** Guidance C */
+            guidance_c?: number | null;
             /** In Short */
             in_short: string;
+            /**
+             * Is Below
+             * @default false
+             */
+            is_below: boolean;
+            /** Last Brush At */
+            last_brush_at?: string | null;
+            /**
+             * Last Brush Says
+             * @default
+             */
+            last_brush_says: string;
+            sauce?: components["schemas"]["SauceOut"] | null;
             /** Stages */
             stages: components["schemas"]["StageOut"][];
+            /** Sugar G Per M2 */
+            sugar_g_per_m2?: number | null;
+            /** Sugar Limit G Per M2 */
+            sugar_limit_g_per_m2?: number | null;
+            /** Target C */
+            target_c?: number | null;
+            /**
+             * Told
+             * @default []
+             */
+            told: components["schemas"]["ToldOut"][];
         };
         /**
          * GivenOut
@@ -2746,6 +2774,26 @@ export interface components {
             text: string;
         };
         /**
+         * SauceOut
+         * @description The used mix as a sauce: ``verdict`` is serve, dilute or discard.
+         */
+        SauceOut: {
+            /** Boiled G */
+            boiled_g: number;
+            /** Dilution G */
+            dilution_g: number;
+            /** Left G */
+            left_g: number;
+            /** Salt Pct */
+            salt_pct: number;
+            /** Says */
+            says: string;
+            /** Verdict */
+            verdict: string;
+            /** Yield G */
+            yield_g: number;
+        };
+        /**
          * ScaledOut
          * @description The amounts for another cut, and the two factors in words.
          */
@@ -3055,6 +3103,18 @@ export interface components {
             proven: boolean;
         };
         /**
+         * ToldOut
+         * @description Something to mind at the fire.
+         */
+        ToldOut: {
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Says */
+            says: string;
+        };
+        /**
          * TroubleOut
          * @description Why a request was not carried out, in a sentence, and field by field.
          */
@@ -3063,6 +3123,67 @@ export interface components {
             problems: components["schemas"]["ProblemOut"][];
             /** Sentence */
             sentence: string;
+        };
+        /**
+         * WeighAnswer
+         * @description Where a weigh-in stands, with the draft as it was weighed so far, for questions about it.
+         */
+        WeighAnswer: {
+            /** Added */
+            added: components["schemas"]["AddedOut"][];
+            /** Advice */
+            advice: components["schemas"]["AdviceOut"][];
+            /** Aside For */
+            aside_for: string;
+            /** Boiled At */
+            boiled_at: string | null;
+            /** Clock Went Back */
+            clock_went_back: boolean;
+            /** Contact At */
+            contact_at: string | null;
+            /** Current */
+            current: string | null;
+            draft: components["schemas"]["DraftBody"];
+            /** Fridge */
+            fridge: components["schemas"]["DegreesOut"][];
+            /** Later */
+            later: components["schemas"]["AddedOut"][];
+            /** Lines */
+            lines: components["schemas"]["WeighLineOut"][];
+            /** Meat C */
+            meat_c: number | null;
+            /** Meat G */
+            meat_g: number | null;
+            /** Number */
+            number: number;
+            /** Phase */
+            phase: string;
+            /** Planned Aside G */
+            planned_aside_g: number;
+            /** Planned Meat G */
+            planned_meat_g: number;
+            /** Probe */
+            probe: components["schemas"]["DegreesOut"][];
+            /** Probe Says */
+            probe_says: string;
+            /** Pulled At */
+            pulled_at: string | null;
+            /** Salt Says */
+            salt_says: string;
+            /** Sentence */
+            sentence: string;
+            /** Set Aside G */
+            set_aside_g: number | null;
+            /** Tare G */
+            tare_g: number;
+            /** Total G */
+            total_g: number;
+            /** Turned At */
+            turned_at: string[];
+            /** Undecided */
+            undecided: string[];
+            /** Verdict */
+            verdict: string | null;
         };
         /**
          * WeighLineOut
@@ -3095,64 +3216,6 @@ export interface components {
             weighed_g: number;
             /** Words */
             words: string;
-        };
-        /**
-         * WeighOut
-         * @description A batch at the counter; ``number`` is that of the last press, which the next one has to name.
-         */
-        WeighOut: {
-            /** Added */
-            added: components["schemas"]["AddedOut"][];
-            /** Advice */
-            advice: components["schemas"]["AdviceOut"][];
-            /** Aside For */
-            aside_for: string;
-            /** Boiled At */
-            boiled_at: string | null;
-            /** Clock Went Back */
-            clock_went_back: boolean;
-            /** Contact At */
-            contact_at: string | null;
-            /** Current */
-            current: string | null;
-            /** Fridge */
-            fridge: components["schemas"]["DegreesOut"][];
-            /** Later */
-            later: components["schemas"]["AddedOut"][];
-            /** Lines */
-            lines: components["schemas"]["WeighLineOut"][];
-            /** Meat C */
-            meat_c: number | null;
-            /** Meat G */
-            meat_g: number | null;
-            /** Number */
-            number: number;
-            /** Phase */
-            phase: string;
-            /** Planned Aside G */
-            planned_aside_g: number;
-            /** Planned Meat G */
-            planned_meat_g: number;
-            /** Probe */
-            probe: components["schemas"]["DegreesOut"][];
-            /** Pulled At */
-            pulled_at: string | null;
-            /** Salt Says */
-            salt_says: string;
-            /** Sentence */
-            sentence: string;
-            /** Set Aside G */
-            set_aside_g: number | null;
-            /** Tare G */
-            tare_g: number;
-            /** Total G */
-            total_g: number;
-            /** Turned At */
-            turned_at: string[];
-            /** Undecided */
-            undecided: string[];
-            /** Verdict */
-            verdict: string | null;
         };
         /**
          * WindowOut
@@ -5847,7 +5910,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeighOut"];
+                    "application/json": components["schemas"]["WeighAnswer"];
                 };
             };
             /** @description Not Found */
@@ -5900,7 +5963,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeighOut"];
+                    "application/json": components["schemas"]["WeighAnswer"];
                 };
             };
             /** @description Not Found */

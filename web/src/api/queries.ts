@@ -88,6 +88,8 @@ export const offersQuery = (draft: Draft) =>
     retry: false,
   })
 export const tableQuery = queryOptions({ queryKey: ['batches', 'table'], queryFn: api.table })
+export const weighQuery = (identity: string) =>
+  queryOptions({ queryKey: ['weigh', identity], queryFn: () => api.weigh(identity), refetchInterval: 2000 })
 export const sharedQuery = queryOptions({ queryKey: ['shared'], queryFn: api.shared })
 export const weekQuery = queryOptions({ queryKey: ['week'], queryFn: api.week })
 export const busyQuery = (zone: string) =>

@@ -27,7 +27,7 @@ export function BatchHeader({ batch, draft, status, stage, change, step }: Heade
         Vadouvan
       </Link>
       <input
-        className="min-h-12 min-w-28 grow basis-full wide:basis-28 border-b-2 border-transparent bg-transparent font-slab text-[1.35rem] placeholder:text-on-band/70 hover:border-on-band/40 focus:border-on-band"
+        className="min-h-12 min-w-40 grow basis-full wide:basis-40 border-b-2 border-transparent bg-transparent font-slab text-[1.35rem] placeholder:text-on-band/70 hover:border-on-band/40 focus:border-on-band"
         aria-label="Name of the dish"
         placeholder="Name the dish"
         value={draft.name}
@@ -44,7 +44,10 @@ export function BatchHeader({ batch, draft, status, stage, change, step }: Heade
       <Link to="/" className="grid min-h-12 place-items-center px-2 underline underline-offset-4 wide:hidden">
         Counter
       </Link>
-      <nav aria-label="Stages" className="flex grow basis-96 gap-2 max-wide:order-last max-wide:basis-full">
+      <nav
+        aria-label="Stages"
+        className="grid grow-[2] basis-[30rem] auto-cols-fr gap-2 max-wide:grid-cols-3 wide:grid-flow-col max-wide:order-last max-wide:basis-full"
+      >
         {STAGES.map(({ name, title }) => (
           <StageTin
             key={name}

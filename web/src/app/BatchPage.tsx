@@ -6,16 +6,20 @@ import { CutStage } from '../features/cut/CutStage'
 import { FireStage } from '../features/fire/FireStage'
 import { HoldStage } from '../features/hold/HoldStage'
 import { MixStage } from '../features/mix/MixStage'
+import { WeighStage } from '../features/weigh/WeighStage'
 import { BatchHeader } from './BatchHeader'
 import type { StageName } from './stages'
 import { useKeys } from './keys'
 import { useNow } from './useNow'
 import { useReminders } from './useReminders'
 
-const stages = { cut: CutStage, mix: MixStage, hold: HoldStage, fire: FireStage } satisfies Record<
-  StageName,
-  unknown
->
+const stages = {
+  cut: CutStage,
+  mix: MixStage,
+  hold: HoldStage,
+  weigh: WeighStage,
+  fire: FireStage,
+} satisfies Record<StageName, unknown>
 
 /** One batch: stages in work order along the top, the rail along the bottom. */
 export function BatchPage() {
@@ -34,6 +38,9 @@ export function BatchPage() {
     },
     h: () => {
       open('hold')
+    },
+    w: () => {
+      open('weigh')
     },
     f: () => {
       open('fire')

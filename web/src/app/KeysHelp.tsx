@@ -6,6 +6,7 @@ const KEYS = [
   ['c', 'Cut'],
   ['x', 'Mix'],
   ['h', 'Hold'],
+  ['w', 'Weigh-in'],
   ['f', 'Fire'],
   ['/', 'write an ingredient (in Mix)'],
   ['u', 'undo the last change'],

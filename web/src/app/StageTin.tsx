@@ -19,9 +19,11 @@ export function StageTin({
     <Link
       to={to}
       aria-current={current ? 'page' : undefined}
-      className={`tin grid min-h-14 min-w-0 grow basis-0 content-center px-2 py-1.5 wide:px-3 text-center ${look}`}
+      className={`tin grid min-h-12 min-w-0 wide:min-h-14 content-center px-1 py-1.5 text-center wide:px-3 ${look}`}
     >
-      <span className="font-slab text-[1.1rem] leading-tight">{title}</span>
+      <span className="font-slab text-[1rem] leading-tight whitespace-nowrap wide:text-[1.1rem]">
+        {title}
+      </span>
       <span className="text-[0.8rem] leading-tight text-balance wide:text-[0.9rem]">{words}</span>
     </Link>
   )

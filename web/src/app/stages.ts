@@ -1,12 +1,13 @@
 /** Stages of a batch in work order, and the state of each in words. */
 import type { Batch } from '../api/client'
 
-export type StageName = 'cut' | 'mix' | 'hold' | 'fire'
+export type StageName = 'cut' | 'mix' | 'hold' | 'weigh' | 'fire'
 
 export const STAGES: { name: StageName; title: string }[] = [
   { name: 'cut', title: 'Cut' },
   { name: 'mix', title: 'Mix' },
   { name: 'hold', title: 'Hold' },
+  { name: 'weigh', title: 'Weigh-in' },
   { name: 'fire', title: 'Fire' },
 ]
 
@@ -14,12 +15,13 @@ const ROOMS: Record<StageName, string[]> = {
   cut: ['cut', 'occasion'],
   mix: ['mix', 'aims', 'quantity', 'making'],
   hold: ['hold', 'meal'],
+  weigh: [],
   fire: ['fire'],
 }
 
 /** The state of each stage: what is to mend, or what it came to. */
 export function stageWords(batch: Batch): Record<StageName, string> {
-  const { piece, ingredients, salt_says, window, problems, fire } = batch.judgement
+  const { piece, ingredients, salt_says, window, problems, fire, plan } = batch.judgement
   const wrong = (stage: StageName) =>
     problems.some((problem) => ROOMS[stage].some((room) => problem.field.startsWith(room)))
   const words = {
@@ -30,6 +32,7 @@ export function stageWords(batch: Batch): Record<StageName, string> {
       : window.closed
         ? 'no good time'
         : `${window.earliest.shown} to ${window.latest.shown}`,
+    weigh: plan?.has_come_out ? 'it is out' : batch.locked ? 'in the mix' : 'not weighed',
     fire: fire.in_short,
   }
   for (const stage of STAGES) if (wrong(stage.name)) words[stage.name] = 'to mend'

@@ -8,7 +8,7 @@ from fastapi import APIRouter, Path
 from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Context, Here
-from vadouvan.api.schemas.draft import Text
+from vadouvan.api.schemas.draft import DraftBody, Text
 from vadouvan.core.weigh.advice import advice_on
 from vadouvan.core.weigh.press import How, Kind, Press
 from vadouvan.core.weigh.session import Session, carry_out, session_of
@@ -35,14 +35,20 @@ class PressBody(BaseModel):
     how: How = ""
 
 
+class WeighAnswer(WeighOut):
+    """Where a weigh-in stands, with the draft as it was weighed so far, for questions about it."""
+
+    draft: DraftBody
+
+
 @router.get("/{identity}")
-def look(identity: Identity, here: Here) -> WeighOut:
+def look(identity: Identity, here: Here) -> WeighAnswer:
     """Where the weigh-in stands."""
     return _answer(_session(identity, here), here)
 
 
 @router.post("/{identity}")
-def press(identity: Identity, body: PressBody, here: Here) -> WeighOut:
+def press(identity: Identity, body: PressBody, here: Here) -> WeighAnswer:
     """Carry a press out; 422 if it cannot be now, 409 if another came first."""
     session, now = _session(identity, here), here.now()
     said = Press(
@@ -65,7 +71,8 @@ def _session(identity: str, here: Context) -> Session:
     return session_of(kept.draft, here.presses.of(identity), here.kitchen, now=here.now())
 
 
-def _answer(session: Session, here: Context) -> WeighOut:
+def _answer(session: Session, here: Context) -> WeighAnswer:
     now = here.now()
     advice = advice_on(session.draft, session.lines, session.record, here.kitchen, now=now)
-    return weigh_out(session, advice, now)
+    out = weigh_out(session, advice, now)
+    return WeighAnswer(**dict(out), draft=DraftBody.model_validate(session.present))

@@ -13,12 +13,13 @@ from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Appetite, Occasion
 from vadouvan.core.draft import Draft, MealSaid, OccasionSaid
+from vadouvan.core.fire.read import FireRead
 from vadouvan.core.fire.stages import CookStage
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.amount import Portion
 from vadouvan.core.reading.cut import read_cut
-from vadouvan.core.reading.fire import read_stages
+from vadouvan.core.reading.fire import read_fire
 from vadouvan.core.reading.hold import read_hold
 from vadouvan.core.reading.mix import MixReading, read_mix
 from vadouvan.core.reading.notes import Notes
@@ -41,13 +42,18 @@ class Reading:
     meal: Meal | None
     occasion: Occasion | None
     frozen_share: float
-    stages: tuple[CookStage, ...]
+    fire: FireRead
     notes: Notes = field(default_factory=Notes)
 
     @property
     def portions(self) -> tuple[Portion, ...]:
         """The lines of the mix that could be weighed."""
         return self.mix.portions
+
+    @property
+    def stages(self) -> tuple[CookStage, ...]:
+        """The stages of cooking."""
+        return self.fire.stages
 
     @property
     def problems(self) -> list[InputError]:
@@ -70,16 +76,16 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Reading:
     notes = Notes()
     cut = read_cut(draft.cut, kitchen, notes)
     mix = read_mix(draft, kitchen.pantry, notes)
-    stages = read_stages(draft.fire, notes)
+    fire = read_fire(draft.fire, notes)
     frozen_share = _frozen_share(draft.occasion, notes)
     return Reading(
         cut=cut,
         mix=mix,
         hold=read_hold(draft.hold, cut, mix, notes),
-        meal=_meal(draft.meal, notes, now, _usual_lead(cut, stages)),
+        meal=_meal(draft.meal, notes, now, _usual_lead(cut, fire.stages)),
         occasion=_occasion(draft.occasion, frozen_share, notes),
         frozen_share=frozen_share,
-        stages=stages,
+        fire=fire,
         notes=notes,
     )
 

@@ -4,18 +4,72 @@ from __future__ import annotations
 
 from typing import get_args
 
+from vadouvan.core.constants import ROLLING_BOIL, USUAL_BOIL
 from vadouvan.core.draft import MOST_STAGES, YES, FireSaid, StageSaid
+from vadouvan.core.fire.doneness import School
+from vadouvan.core.fire.read import FireRead
 from vadouvan.core.fire.stages import Brush, CookPlace, CookStage
+from vadouvan.core.fire.surface import Left
 from vadouvan.core.reading.notes import Notes
-from vadouvan.core.said.quantity import COOK, degrees, quantity
+from vadouvan.core.said.quantity import BOIL, COOK, MIX_MASS, decimal, degrees, quantity
 from vadouvan.errors import InputError
 
 PLACES: dict[str, CookPlace] = {name: name for name in get_args(CookPlace)}
 BRUSHES: dict[str, Brush] = {name: name for name in get_args(Brush) if name}
+SCHOOLS: dict[str, School] = {name: name for name in get_args(School)}
+SURFACES: dict[str, Left] = {name: name for name in get_args(Left)}
+SAUCES = {"discard": False, "boil": True}
 AIR = {"fan": True, "plain": False}
 COOLEST_C, HOTTEST_C = 40.0, 400.0
 HEAT_ACCEPTED = 'Write 40 to 400 C, such as "200 C" or "390 F".'
 CORE_ACCEPTED = 'Write 40 to 100 C, such as "74 C" or "165 F".'
+
+
+def read_fire(said: FireSaid, notes: Notes) -> FireRead:
+    """Every answer about the fire."""
+    stages = read_stages(said, notes)
+    school = notes.choice(said.doneness, SCHOOLS, ("guidance", "guidance"), "fire.doneness")
+    own_c = None
+    if said.core:
+        own_c = notes.attempt(lambda: degrees(said.core, field="fire.core_c", low=40, high=100, accepted=CORE_ACCEPTED))
+    boils = notes.choice(said.sauce, SAUCES, (False, "discard"), "fire.sauce")
+    reduce_kg, reduce_share = _reduce_to(said, notes)
+    return FireRead(
+        stages=stages,
+        surface=notes.choice(said.surface, SURFACES, ("patted", "patted"), "fire.surface"),
+        school=school,
+        own_core_c=own_c,
+        boils=boils,
+        boil_s=_boil_s(said, boils, notes),
+        reduce_to_kg=reduce_kg,
+        reduce_share=reduce_share,
+    )
+
+
+def _boil_s(said: FireSaid, boils: bool, notes: Notes) -> float:
+    usual = USUAL_BOIL.value * 60
+    if not said.boil:
+        return notes.assume("fire.boil_min", usual, f"{USUAL_BOIL.value:g} min") if boils else usual
+    boil_s = notes.attempt(lambda: quantity(said.boil, BOIL, field="fire.boil_min"))
+    if boils and boil_s is not None and boil_s < ROLLING_BOIL.value * 60:
+        wrong = f'"{said.boil.strip()}" does not make a used mix safe.'
+        accepted = f"Boil it for {ROLLING_BOIL.value:g} minute at a rolling boil at least, or throw it away."
+        notes.problems.append(InputError(field="fire.boil_min", given=said.boil, wrong=wrong, accepted=accepted))
+    return usual if boil_s is None else boil_s
+
+
+def _reduce_to(said: FireSaid, notes: Notes) -> tuple[float | None, float | None]:
+    """A weight [kg], or a share of what is left."""
+    text = said.reduce_to.strip()
+    if not text:
+        return None, None
+    if text.endswith("%"):
+        accepted = 'Write 20 to 100 %, or a weight such as "150 g".'
+        share = notes.attempt(
+            lambda: decimal(text, field="fire.reduce_to", low=20, high=100, units=("%",), accepted=accepted)
+        )
+        return None, None if share is None else share / 100
+    return notes.attempt(lambda: quantity(text, MIX_MASS, field="fire.reduce_to")), None
 
 
 def read_stages(said: FireSaid, notes: Notes) -> tuple[CookStage, ...]:

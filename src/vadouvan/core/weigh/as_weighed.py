@@ -50,13 +50,15 @@ def after_press(draft: Draft, lines: tuple[LineToWeigh, ...], before: Record, re
     return draft
 
 
-def with_fridge_reading(draft: Draft, hour: float, celsius: float) -> Draft:
+def with_fridge_reading(draft: Draft, after_h: float, reading_c: float) -> Draft:
     """The draft with one more temperature, so many hours after contact; the first one counts from contact on."""
-    noted = draft.hold.readings.strip()
-    if not noted and hour > 0:
-        noted = f"0 h {draft.hold.fridge or '4'} C"
-    reading = f"{round(hour, 2):g} h {celsius:g} C"
-    return replace(draft, hold=replace(draft.hold, readings=f"{noted}, {reading}" if noted else reading))
+    after = f"{max(0.0, round(after_h, 2)):g} h"
+    noted = [reading for reading in draft.hold.readings.split(", ") if reading.strip()]
+    if not noted and after != "0 h":
+        noted = [f"0 h {draft.hold.fridge or '4'} C"]
+    earlier = [reading for reading in noted if not reading.startswith(f"{after} ")]  # the last of a moment counts
+    readings = ", ".join([*earlier, f"{after} {reading_c:g} C"])
+    return replace(draft, hold=replace(draft.hold, readings=readings))
 
 
 def grams_of(name: str, mass_kg: float) -> str:

@@ -119,7 +119,9 @@ def _at_the_scale(record: Record, press: Press, mass_kg: float, at: datetime) ->
         tares = {**record.tares, line: (*record.tares.get(line, ()), mass_kg)}
         spoons = record.by_spoon | {line} if press.how == "spoon" else record.by_spoon - {line}
         waiting = record.skipped - {line}
-        return replace(record, tares=tares, by_spoon=spoons, skipped=waiting, left_out=record.left_out - {line})
+        tare_kg = record.tare_kg + mass_kg if press.how == "scale" else record.tare_kg
+        weighed = replace(record, tares=tares, by_spoon=spoons, skipped=waiting, left_out=record.left_out - {line})
+        return replace(weighed, tare_kg=tare_kg)
     if press.kind == "taken_back":
         tares = {**record.tares, line: record.tares.get(line, ())[:-1]}
         return replace(record, tares=tares, left_out=record.left_out - {line})

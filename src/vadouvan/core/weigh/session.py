@@ -7,6 +7,9 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from vadouvan.core.draft import Draft, LineSaid
+from vadouvan.core.fire.probe import Forecast, forecast
+from vadouvan.core.fire.stages import CookStage
+from vadouvan.core.fire.surface import USUAL_HEAT_C
 from vadouvan.core.judge import Judgement, judge
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.reading.mix import portion_of
@@ -20,9 +23,13 @@ from vadouvan.errors import InputError
 
 @dataclass(frozen=True)
 class Session:
-    """A batch at the counter: its draft, what was pressed, and what follows from both."""
+    """A batch at the counter: its draft, what was pressed, and what follows from both.
+
+    ``present`` is the draft as it was weighed so far.
+    """
 
     draft: Draft
+    present: Draft
     noted: tuple[Noted, ...]
     record: Record
     lines: tuple[LineToWeigh, ...]
@@ -46,7 +53,17 @@ def session_of(draft: Draft, noted: Sequence[Noted], kitchen: Kitchen, *, now: d
     present = draft if record.is_locked else as_weighed(draft, lines, record)
     judgement = planned if present == draft else judge(present, kitchen, now=now)
     counter = Counter(() if record.is_locked else lines, record, _vessel_meat_kg(planned))
-    return Session(draft, tuple(noted), record, lines, counter, judgement)
+    return Session(draft, present, tuple(noted), record, lines, counter, judgement)
+
+
+def probe_forecast(session: Session) -> Forecast | None:
+    """When the core will be where it has to be, from what the probe showed; none before the first reading."""
+    fire, cut, stages = session.judgement.fire, session.judgement.reading.cut, session.judgement.reading.stages
+    if fire is None or cut is None or fire.target_c is None:
+        return None
+    last = stages[-1] if stages else CookStage("oven")
+    heat_c = last.plain_heat_c or USUAL_HEAT_C[last.place]
+    return forecast(session.record.probe, last.core_c or fire.target_c, heat_c, cut.piece.far_m)
 
 
 def carry_out(session: Session, press: Press, kitchen: Kitchen, *, now: datetime) -> Carried:

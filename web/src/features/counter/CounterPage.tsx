@@ -55,7 +55,6 @@ export function CounterPage() {
         <h2 id="next" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
           {batches.data.length === 0 ? 'nothing on the counter yet' : 'what needs hands next'}
         </h2>
-        {batches.data.length > 1 && <Together />}
         {batches.data.length === 0 ? (
           <Examples onStart={(id) => void start.fromExample(id)} />
         ) : (
@@ -66,7 +65,8 @@ export function CounterPage() {
           </ul>
         )}
       </section>
-      <section aria-labelledby="begin" className="grid content-start gap-3">
+      <section aria-labelledby="begin" className="grid content-start gap-3 max-wide:order-first">
+        {batches.data.length > 1 && <Together />}
         <h2 id="begin" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
           begin
         </h2>

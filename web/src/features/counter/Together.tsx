@@ -34,7 +34,7 @@ export function Together() {
   return (
     <section
       aria-label="All dishes together"
-      className={`mt-3 rounded-md border-2 bg-raised p-3 ${clashes.length > 0 ? 'border-warn' : 'border-rule'}`}
+      className={`rounded-md border-2 bg-raised p-3 ${clashes.length > 0 ? 'border-warn' : 'border-rule'}`}
     >
       {clashes.map((says) => (
         <p key={says}>

@@ -6,7 +6,7 @@ import { Picker } from '../../components/Picker'
 import { Said } from '../../components/Said'
 import type { System } from '../../lib/units'
 import { faultOf } from '../lanes'
-import { appetites, bones, covers, evenness, shapes, sides, states, thicknessQuestion } from './words'
+import { appetites, bones, covers, evenness, shapes, sides, thicknessQuestion } from './words'
 
 interface QuestionsProps {
   batch: Batch
@@ -143,16 +143,7 @@ export function Questions({ batch, draft, change, system }: QuestionsProps) {
           }}
         />
       )}
-      <div className={`grid gap-x-4 wide:grid-cols-4 ${covered ? 'wide:col-span-3' : 'wide:col-span-2'}`}>
-        <Pick
-          question="Starts how?"
-          value={cut.state}
-          options={states}
-          {...pick('state')}
-          onPick={(state) => {
-            say({ state })
-          }}
-        />
+      <div className={`grid gap-x-4 wide:grid-cols-3 ${covered ? 'wide:col-span-3' : 'wide:col-span-2'}`}>
         <Occasion batch={batch} draft={draft} change={change} system={system} />
       </div>
     </div>

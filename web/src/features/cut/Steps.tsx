@@ -39,6 +39,18 @@ export function Steps({ batch, draft, change }: StepsProps) {
         <h2 id="done" className="text-lg text-quiet">
           what was done to it
         </h2>
+        <label className="ml-auto flex min-h-12 items-center gap-2 pr-3">
+          <input
+            type="checkbox"
+            className="size-6 accent-enamel"
+            checked={draft.cut.state === 'frozen'}
+            onChange={(event) => {
+              const state = event.target.checked ? 'frozen' : 'fresh'
+              change((was) => ({ ...was, cut: { ...was.cut, state } }))
+            }}
+          />
+          it is frozen now
+        </label>
         <Menu>
           <MenuButton className="min-h-12 cursor-pointer px-3 font-semibold text-enamel underline underline-offset-4">
             Add a step

@@ -29,7 +29,6 @@ export const covers = options({
   shell: 'its shell',
 })
 export const sides = options({ one: 'on one side', all: 'all round' })
-export const states = options({ fresh: 'fresh', frozen: 'frozen' })
 export const appetites = options({ light: 'light', normal: 'normal', hearty: 'hearty' })
 
 export const stepWords: Record<string, string> = {

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { api, Refused, type Problem, type Week } from '../../api/client'
 import { weekQuery } from '../../api/queries'
 import { Said } from '../../components/Said'
+import { Bench } from './Bench'
 import { Reminders } from './Reminders'
 import { SharedForm } from './SharedForm'
 
@@ -26,6 +27,7 @@ export function SettingsPage() {
       <div className="grid content-start gap-8">
         <SharedForm />
         <Reminders />
+        <Bench />
       </div>
     </div>
   )

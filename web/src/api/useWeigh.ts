@@ -1,0 +1,45 @@
+/** A batch at the counter: one state for every device that looks at it, and presses that change it. */
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback, useState } from 'react'
+import { api, Refused, type PressSaid, type Weigh } from './client'
+import { weighQuery } from './queries'
+
+const ELSEWHERE = 'Something was pressed on another device meanwhile; this is how it stands now.'
+
+export interface WeighState {
+  weigh: Weigh | undefined
+  trouble: string
+  busy: boolean
+  /** Answers whether it was carried out. */
+  press: (press: PressSaid) => Promise<boolean>
+}
+
+export function useWeigh(identity: string): WeighState {
+  const found = useQuery(weighQuery(identity))
+  const queries = useQueryClient()
+  const [trouble, setTrouble] = useState('')
+  const [busy, setBusy] = useState(false)
+  const weigh = found.data
+  const press = useCallback(
+    async (said: PressSaid) => {
+      if (!weigh) return false
+      setBusy(true)
+      try {
+        const after = await api.press(identity, { after: weigh.number, ...said })
+        queries.setQueryData(weighQuery(identity).queryKey, after)
+        setTrouble('')
+        void queries.invalidateQueries({ queryKey: ['batches'] })
+        return true
+      } catch (error) {
+        const overtaken = error instanceof Refused && error.status === 409
+        setTrouble(overtaken ? ELSEWHERE : error instanceof Error ? error.message : String(error))
+        await queries.invalidateQueries({ queryKey: weighQuery(identity).queryKey })
+        return false
+      } finally {
+        setBusy(false)
+      }
+    },
+    [identity, queries, weigh],
+  )
+  return { weigh, trouble, busy, press }
+}

@@ -1,0 +1,68 @@
+import { useState } from 'react'
+import { api, type BenchAction } from '../../api/client'
+import { useDevices } from '../../api/useDevices'
+
+/** A bench with the simulated devices: put things on the scale, open the fridge, pull a plug. */
+export function Bench() {
+  const { readings, broken } = useDevices()
+  const [grams, setGrams] = useState('100')
+  const [trouble, setTrouble] = useState('')
+  const act = async (action: BenchAction, amount = 0) => {
+    try {
+      await api.bench(action, amount)
+      setTrouble('')
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error))
+    }
+  }
+  const button = (words: string, action: BenchAction, amount?: number) => (
+    <button type="button" className="act" onClick={() => void act(action, amount)}>
+      {words}
+    </button>
+  )
+  const shown = (name: string, value: number | null | undefined, unit: string, state: string | undefined) =>
+    `${name} ${value == null ? (state ?? '') : `${value.toFixed(1)} ${unit}${state === 'settling' ? ', settling' : ''}`}`
+  return (
+    <section aria-labelledby="bench">
+      <h2 id="bench" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        bench: simulated devices
+      </h2>
+      <p className="py-2">
+        Until a real scale, thermometer or printer is connected, these stand in for them.
+      </p>
+      <p className="font-semibold" role="status">
+        {broken
+          ? 'The readings have stopped coming.'
+          : `${shown('Scale', readings?.scale.value, 'g', readings?.scale.state)} · ${shown('fridge', readings?.fridge.value, '°C', readings?.fridge.state)} · ${shown('probe', readings?.probe.value, '°C', readings?.probe.state)}`}
+      </p>
+      <div className="flex flex-wrap items-center gap-2 py-2">
+        <input
+          className="said w-24!"
+          inputMode="decimal"
+          aria-label="Grams to put on the scale"
+          value={grams}
+          onChange={(event) => {
+            setGrams(event.target.value)
+          }}
+        />
+        {button('Put so many grams on', 'put', Number(grams.replace(',', '.')))}
+        {button('Clear the scale', 'clear')}
+        {button('Unplug the scale', 'unplug_scale')}
+        {button('Plug it in', 'plug_scale')}
+      </div>
+      <div className="flex flex-wrap gap-2 py-1">
+        {button('Open the fridge door', 'open_door')}
+        {button('Shut it', 'shut_door')}
+        {button('Probe into the heat', 'heat_probe', 180)}
+        {button('Probe into the cold', 'cool_probe')}
+        {button('Printer out of paper', 'paper_out')}
+        {button('Paper in', 'paper_in')}
+      </div>
+      {trouble !== '' && (
+        <p role="alert" className="text-stop">
+          {trouble}
+        </p>
+      )}
+    </section>
+  )
+}

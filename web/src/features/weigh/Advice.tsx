@@ -1,0 +1,66 @@
+import type { Draft, PressSaid, Weigh } from '../../api/client'
+import { gramsAndName } from './shared'
+
+interface AdviceProps {
+  advice: Weigh['advice']
+  busy: boolean
+  press: (press: PressSaid) => Promise<boolean>
+  change: (typed: (draft: Draft) => Draft) => void
+}
+
+/** After an overshoot: what to change elsewhere, one press each. */
+export function Advice({ advice, busy, press, change }: AdviceProps) {
+  return advice.map((one) => (
+    <section
+      key={one.line_id}
+      aria-label="Too much"
+      className="mt-3 rounded-md border-2 border-warn bg-raised p-3"
+    >
+      <p>
+        <span aria-hidden>▲ </span>
+        {one.says}
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {one.changes.length > 0 && (
+          <button
+            type="button"
+            className="act act-first"
+            onClick={() => {
+              const texts = new Map(one.changes.map((line) => [line.line_id, line.text]))
+              change((was) => ({
+                ...was,
+                mix: was.mix.map((line) => ({ ...line, text: texts.get(line.id) ?? line.text })),
+              }))
+            }}
+          >
+            Weigh the rest so
+          </button>
+        )}
+        {one.additions.map((addition) => {
+          const added = gramsAndName(addition.text)
+          if (!added) return null
+          return (
+            <button
+              key={addition.text}
+              type="button"
+              className="act"
+              disabled={busy}
+              title={addition.says}
+              onClick={() => void press({ kind: 'added', ...added })}
+            >
+              {addition.text} is in
+            </button>
+          )
+        })}
+        <button
+          type="button"
+          className="act"
+          disabled={busy}
+          onClick={() => void press({ kind: 'taken_back', line_id: one.line_id })}
+        >
+          Take it back and weigh again
+        </button>
+      </div>
+    </section>
+  ))
+}

@@ -1,0 +1,82 @@
+import { useState } from 'react'
+import { gramsTold } from '../../lib/speak'
+import { typedGrams, type AtCounter } from './shared'
+
+/** The meat goes in: the clock starts, and the mix is locked. */
+export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
+  const [meat, setMeat] = useState('')
+  const [celsius, setCelsius] = useState('')
+  const gross = devices.readings?.scale.value ?? null
+  const net = gross === null ? 0 : gross - weigh.tare_g
+  return (
+    <section aria-label="Contact" className="grid gap-3 pt-2">
+      <h2 className="font-slab text-[2.2rem] leading-tight">Meat into the mix</h2>
+      <p className="text-[1.15rem]">{weigh.sentence}</p>
+      <p>
+        {weigh.set_aside_g
+          ? `${gramsTold(weigh.set_aside_g)} g stand aside clean.`
+          : 'Nothing is kept clean.'}{' '}
+        <button
+          type="button"
+          className="min-h-12 cursor-pointer underline underline-offset-4"
+          disabled={busy}
+          onClick={() => void press({ kind: 'tipped_back' })}
+        >
+          Tip it back
+        </button>
+      </p>
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <label className="grid">
+          <span>The meat weighs, g</span>
+          <input
+            className="said w-40!"
+            inputMode="decimal"
+            placeholder={gramsTold(weigh.planned_meat_g)}
+            value={meat}
+            onChange={(event) => {
+              setMeat(event.target.value)
+            }}
+          />
+        </label>
+        {net > 50 && (
+          <button
+            type="button"
+            className="act"
+            onClick={() => {
+              setMeat(gramsTold(net))
+            }}
+          >
+            Take {gramsTold(net)} g from the scale
+          </button>
+        )}
+        <label className="grid">
+          <span>It is at, °C</span>
+          <input
+            className="said w-32!"
+            inputMode="decimal"
+            placeholder="not measured"
+            value={celsius}
+            onChange={(event) => {
+              setCelsius(event.target.value)
+            }}
+          />
+        </label>
+      </div>
+      <button
+        type="button"
+        className="act act-first min-h-16! justify-self-start px-8! text-xl"
+        disabled={busy}
+        onClick={() =>
+          void press({
+            kind: 'contact',
+            mass_g: typedGrams(meat) ?? weigh.planned_meat_g,
+            celsius: typedGrams(celsius),
+          })
+        }
+      >
+        The meat is in: start the clock
+      </button>
+      <p className="text-quiet">From here the mix is locked. What is added later is noted as such.</p>
+    </section>
+  )
+}

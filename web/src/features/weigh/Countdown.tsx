@@ -1,0 +1,41 @@
+import { gramsTold } from '../../lib/speak'
+
+interface CountdownProps {
+  left: number
+  tolerance: number
+  target: number
+  settled: boolean
+}
+
+/** The big figure: grams still to go, nothing, or too much; and how far along it is. */
+export function Countdown({ left, tolerance, target, settled }: CountdownProps) {
+  const over = left < -tolerance
+  const there = Math.abs(left) <= tolerance
+  const share = Math.min(1.15, Math.max(0, (target - left) / target))
+  return (
+    <div className="py-1">
+      <p
+        className={`text-[clamp(5rem,20vw,10.5rem)] leading-none font-bold tabular-nums ${over ? 'text-stop' : ''} ${settled ? '' : 'opacity-70'}`}
+        aria-live="off"
+      >
+        {gramsTold(Math.abs(left))}
+        <span className="ml-3 text-[2rem] font-semibold">
+          g {over ? 'too much' : there ? 'to go: enough' : 'to go'}
+        </span>
+      </p>
+      <svg viewBox="0 0 1150 26" className="h-6 w-full" aria-hidden preserveAspectRatio="none">
+        <rect x="0" y="8" width="1150" height="10" fill="var(--rule)" />
+        <rect x="0" y="4" width={share * 1000} height="18" fill={over ? 'var(--stop)' : 'var(--enamel)'} />
+        <rect
+          x={1000 - (tolerance / target) * 1000}
+          y="0"
+          width={Math.max(6, (tolerance / target) * 2000)}
+          height="26"
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="3"
+        />
+      </svg>
+    </div>
+  )
+}

@@ -1,0 +1,183 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { api, labelPaper, type Batch, type Draft } from '../../api/client'
+import { told } from '../../lib/clock'
+import { gramsTold } from '../../lib/speak'
+import { typedGrams, type AtCounter } from './shared'
+
+interface InTheMixProps extends AtCounter {
+  batch: Batch
+  draft: Draft
+}
+
+/** While it is in the mix: whether it may come out, turns, the fridge, what was added, the label. */
+export function InTheMix({ weigh, busy, press, devices, batch, draft }: InTheMixProps) {
+  const zone = draft.meal.time_zone || undefined
+  const hour = (at: string) => told(new Date(at), zone)
+  const turns = batch.judgement.plan?.steps.filter((step) => step.id.startsWith('turn-')) ?? []
+  const next = turns[weigh.turned_at.length]
+  const out = weigh.pulled_at !== null
+  return (
+    <section aria-label="In the mix" className="grid gap-4">
+      <h2 className="font-slab text-[2.2rem] leading-tight">
+        {out ? `Out since ${hour(weigh.pulled_at ?? '')}` : `In since ${hour(weigh.contact_at ?? '')}`}
+      </h2>
+      {!out && (
+        <>
+          <p className="text-[1.4rem] leading-snug font-semibold" aria-live="polite">
+            {batch.judgement.pull_now || batch.judgement.plan_says || batch.judgement.sentence}
+          </p>
+          <div className="flex flex-wrap gap-3">
+            <button
+              type="button"
+              className="act act-first min-h-16! px-8! text-xl"
+              disabled={busy}
+              onClick={() => void press({ kind: 'pulled' })}
+            >
+              It is out
+            </button>
+            <button
+              type="button"
+              className="act min-h-16!"
+              disabled={busy}
+              onClick={() => void press({ kind: 'turned' })}
+            >
+              Turned{next ? ` (due ${hour(next.at)})` : ''}
+            </button>
+          </div>
+          <Fridge weigh={weigh} busy={busy} press={press} devices={devices} />
+          <Later busy={busy} press={press} />
+        </>
+      )}
+      {out && (
+        <p className="text-[1.2rem]">
+          {batch.judgement.plan_says}{' '}
+          <Link to={`/batch/${batch.id}/fire`} className="underline underline-offset-4">
+            Go on at the fire
+          </Link>
+        </p>
+      )}
+      <ol aria-label="What happened" className="text-[0.95rem]">
+        {weigh.turned_at.map((at) => (
+          <li key={at}>{hour(at)}: turned</li>
+        ))}
+        {weigh.fridge.map((one) => (
+          <li key={one.at}>
+            {hour(one.at)}: fridge at {one.celsius} °C
+          </li>
+        ))}
+        {weigh.later.map((one) => (
+          <li key={one.at}>
+            {hour(one.at)}: {gramsTold(one.mass_g)} g {one.words} added later; judged as if from the start
+          </li>
+        ))}
+      </ol>
+      <LabelActions identity={batch.id} />
+    </section>
+  )
+}
+
+function Fridge({ weigh, busy, press, devices }: AtCounter) {
+  const [typed, setTyped] = useState('')
+  const fridge = devices.readings?.fridge
+  const shown = fridge?.value ?? null
+  const given = typedGrams(typed) ?? shown
+  return (
+    <div className="flex flex-wrap items-center gap-3 border-t border-rule pt-2">
+      <span>
+        {shown === null
+          ? devices.broken || fridge?.state === 'unplugged'
+            ? 'The fridge thermometer does not answer.'
+            : 'Looking at the fridge.'
+          : `The fridge is at ${shown.toFixed(1)} °C.`}
+      </span>
+      <label className="flex items-center gap-2">
+        <span>or type °C</span>
+        <input
+          className="said w-24!"
+          inputMode="decimal"
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value)
+          }}
+        />
+      </label>
+      <button
+        type="button"
+        className="act"
+        disabled={busy || given === null || weigh.contact_at === null}
+        onClick={() =>
+          void press({ kind: 'fridge', celsius: given }).then((kept) => {
+            if (kept) setTyped('')
+          })
+        }
+      >
+        Note it
+      </button>
+    </div>
+  )
+}
+
+function Later({ busy, press }: Pick<AtCounter, 'busy' | 'press'>) {
+  const [grams, setGrams] = useState('')
+  const [words, setWords] = useState('')
+  return (
+    <form
+      className="flex flex-wrap items-center gap-3 border-t border-rule pt-2"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void press({ kind: 'later', mass_g: typedGrams(grams), words }).then((kept) => {
+          if (!kept) return
+          setGrams('')
+          setWords('')
+        })
+      }}
+    >
+      <span>Added later:</span>
+      <input
+        className="said w-24!"
+        inputMode="decimal"
+        placeholder="15 g"
+        aria-label="Grams added later"
+        value={grams}
+        onChange={(event) => {
+          setGrams(event.target.value)
+        }}
+      />
+      <input
+        className="said w-56!"
+        placeholder="lemon juice"
+        aria-label="What was added later"
+        value={words}
+        onChange={(event) => {
+          setWords(event.target.value)
+        }}
+      />
+      <button type="submit" className="act" disabled={busy}>
+        Note it as later
+      </button>
+    </form>
+  )
+}
+
+function LabelActions({ identity }: { identity: string }) {
+  const [answer, setAnswer] = useState('')
+  const print = async () => {
+    try {
+      setAnswer((await api.printLabel(identity)).says)
+    } catch (error) {
+      setAnswer(error instanceof Error ? error.message : String(error))
+    }
+  }
+  return (
+    <div className="flex flex-wrap items-center gap-3 border-t border-rule pt-2">
+      <button type="button" className="act" onClick={() => void print()}>
+        Print the label
+      </button>
+      <a className="act inline-grid place-items-center" href={labelPaper(identity)}>
+        The label as PDF
+      </a>
+      <span role="status">{answer}</span>
+    </div>
+  )
+}

@@ -1,0 +1,70 @@
+import type { Batch, Draft } from '../../api/client'
+import { useDevices } from '../../api/useDevices'
+import { useWeigh } from '../../api/useWeigh'
+import { Aside } from './Aside'
+import { AtTheScale } from './AtTheScale'
+import { ContactPanel } from './ContactPanel'
+import { InTheMix } from './InTheMix'
+import { Tasting } from './Tasting'
+import { Tins } from './Tins'
+import { useWakeLock } from './useWakeLock'
+
+interface WeighStageProps {
+  batch: Batch
+  draft: Draft
+  change: (typed: (draft: Draft) => Draft) => void
+}
+
+const STEPS = { weigh: 'weigh', taste: 'taste', set_aside: 'set aside', contact: 'contact' } as const
+
+/** Weigh-in: one thing at a time, in an order that cannot be skipped by accident. */
+export function WeighStage({ batch, draft, change }: WeighStageProps) {
+  const { weigh, trouble, busy, press } = useWeigh(batch.id)
+  const devices = useDevices()
+  useWakeLock(weigh !== undefined && weigh.phase !== 'out')
+  if (!weigh) return <p>Looking at the counter</p>
+  const shared = { weigh, busy, press, devices }
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-6 wide:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className="min-w-0">
+        {weigh.contact_at === null && <Where phase={weigh.phase} />}
+        {trouble !== '' && (
+          <p role="alert" className="my-2 rounded-md border-2 border-stop bg-raised p-3">
+            {trouble}
+          </p>
+        )}
+        {weigh.clock_went_back && (
+          <p className="my-2 rounded-md border-2 border-warn bg-raised p-3">
+            <span aria-hidden>▲ </span>
+            This clock was set back. Hours count from the last press until it has caught up.
+          </p>
+        )}
+        {weigh.phase === 'weigh' && <AtTheScale {...shared} batch={batch} change={change} />}
+        {weigh.phase === 'taste' && <Tasting {...shared} />}
+        {weigh.phase === 'set_aside' && <Aside {...shared} />}
+        {weigh.phase === 'contact' && <ContactPanel {...shared} />}
+        {(weigh.phase === 'hold' || weigh.phase === 'out') && (
+          <InTheMix {...shared} batch={batch} draft={draft} />
+        )}
+      </div>
+      <Tins weigh={weigh} busy={busy} press={press} />
+    </div>
+  )
+}
+
+/** Where in the order it stands. */
+function Where({ phase }: { phase: string }) {
+  return (
+    <ol className="flex flex-wrap gap-x-5 text-quiet" aria-label="Order of the weigh-in">
+      {Object.entries(STEPS).map(([name, words]) => (
+        <li
+          key={name}
+          aria-current={name === phase ? 'step' : undefined}
+          className="aria-[current]:font-bold aria-[current]:text-ink"
+        >
+          {words}
+        </li>
+      ))}
+    </ol>
+  )
+}

@@ -28,11 +28,14 @@ VIEWS = {
     "hold": ("/batch/{Saturday legs}/hold", LAPTOP),
     "beside": ("/batch/{Quick flank}/hold", LAPTOP),
     "plan": ("/batch/{Saturday legs}/hold", LAPTOP),
+    "weigh": ("/batch/{Slip skewers}/weigh", LAPTOP),
+    "fire": ("/batch/{Saturday legs}/fire", LAPTOP),
     "today": ("/today", LAPTOP),
     "learn": ("/learn", LAPTOP),
     "cautions": ("/cautions", LAPTOP),
     "settings": ("/settings", LAPTOP),
     "pantry": ("/pantry", LAPTOP),
+    "phone-weigh": ("/batch/{Slip skewers}/weigh", PHONE),
     "phone": ("/batch/{Saturday legs}/mix", PHONE),
 }
 

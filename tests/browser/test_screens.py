@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import urllib.request
+from typing import Any
 
 from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Page
@@ -27,7 +28,7 @@ class Screens(BrowserCase):
             "/settings",
             "/cautions",
             "/today",
-            *(f"/batch/{identity}/{stage}" for stage in ("cut", "mix", "hold")),
+            *(f"/batch/{identity}/{stage}" for stage in ("cut", "mix", "hold", "weigh", "fire")),
         ]
 
     def test_axe_finds_nothing(self) -> None:
@@ -72,6 +73,38 @@ class Screens(BrowserCase):
             page.wait_for_load_state("networkidle")
             self.assert_clean(page, f"label {theme}")
             page.close()
+
+    def test_axe_finds_nothing_at_the_counter(self) -> None:
+        """Every phase of a weigh-in, on a laptop by day and on a phone in the evening; the fire with a probe in."""
+        with urllib.request.urlopen(f"{self.kitchen.address}/api/batches") as answer:
+            draft = json.load(answer)[1]["draft"]
+        identity = self.ask("/api/batches", {**draft, "name": "Axe"})["id"]
+        address = f"{self.kitchen.address}/api/batches/{identity}"
+        self.addCleanup(lambda: urllib.request.urlopen(urllib.request.Request(address, method="DELETE")).close())
+        lines = self.ask(f"/api/weigh/{identity}")["lines"]
+        weighed = [{"kind": "weighed", "line_id": line["id"], "mass_g": line["target_g"] * 1.3} for line in lines]
+        steps: list[tuple[str, list[dict[str, object]]]] = [
+            ("taste", [{"kind": "skipped", "line_id": lines[0]["id"]}, *weighed]),
+            ("set aside", [{"kind": "tasted", "words": "good"}]),
+            ("contact", [{"kind": "set_aside", "mass_g": 10}]),
+            ("in the mix", [{"kind": "contact", "mass_g": 1800, "celsius": 4}, {"kind": "fridge", "celsius": 5}]),
+            ("out", [{"kind": "pulled"}, {"kind": "probe", "celsius": 20}, {"kind": "probe", "celsius": 30}]),
+        ]
+        number = 0
+        for where, presses in steps:
+            for press in presses:
+                number = self.ask(f"/api/weigh/{identity}", {"after": number, **press})["number"]
+            for phone, theme in ((False, "light"), (True, "evening")):
+                page = self.open(f"/batch/{identity}/{'fire' if where == 'out' else 'weigh'}", phone=phone, theme=theme)
+                self.assert_clean(page, f"{where} {theme}")
+                page.close()
+
+    def ask(self, path: str, body: object = None) -> Any:
+        """A request to the kitchen."""
+        data = None if body is None else json.dumps(body).encode()
+        request = urllib.request.Request(self.kitchen.address + path, data, {"Content-Type": "application/json"})
+        with urllib.request.urlopen(request) as answer:
+            return json.load(answer)
 
     def assert_clean(self, page: Page, where: str) -> None:
         """No finding of axe on a page as it stands."""

@@ -26,7 +26,7 @@ START = datetime(2026, 11, 28, 17, 0, tzinfo=UTC)
 
 def cooked(draft: Draft, *stages: StageSaid, **fire: str) -> Judgement:
     """The judgement of a draft for Saturday with stages of cooking."""
-    return judged(replace(draft, meal=SATURDAY, fire=FireSaid(stages=stages, **fire)))  # type: ignore[arg-type]
+    return judged(replace(draft, meal=SATURDAY, fire=FireSaid(stages=stages, **fire)))
 
 
 def fire_of(judgement: Judgement) -> FireJudgement:

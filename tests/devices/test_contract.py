@@ -56,6 +56,20 @@ class Contract(unittest.TestCase):
                     if name in SCALES and reading.value is not None:
                         self.assertGreaterEqual(reading.value, 0.0)
 
+    def test_a_tared_scale_shows_nothing(self) -> None:
+        """Whatever stands on it: after its tare it shows nothing, within a step; taken off, less than nothing."""
+        for name, make in SCALES.items():
+            scale = make()
+            if isinstance(scale, SimulatedScale):
+                scale.put(37.0, after(0))
+            scale.read(after(0))
+            scale.tare(after(4.0))
+            with self.subTest(device=name):
+                self.assertAlmostEqual(scale.read(after(4.5)).value or 0.0, 0.0, delta=SCALE_STEP_G)
+            if isinstance(scale, SimulatedScale):
+                scale.clear(after(5))
+                self.assertAlmostEqual(scale.read(after(9)).value or 0.0, -37.0, delta=2 * SCALE_STEP_G)
+
     def test_the_same_calls_give_the_same_readings(self) -> None:
         """Seeded: two of a kind, asked at the same times, agree."""
         for name, make in {**SCALES, **THERMOMETERS}.items():

@@ -160,7 +160,10 @@ class StageSaid:
 
 @dataclass(frozen=True)
 class FireSaid:
-    """How it is cooked: its surface, the stages, doneness with a core of one's own, and the used mix."""
+    """How it is cooked: its surface, the stages, doneness with a core of one's own, and the used mix.
+
+    ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked.
+    """
 
     surface: str = ""
     stages: tuple[StageSaid, ...] = ()
@@ -169,6 +172,7 @@ class FireSaid:
     sauce: str = ""
     boil: str = ""
     reduce_to: str = ""
+    freeze: str = ""
 
 
 @dataclass(frozen=True)

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.clock.freezer import frozen_part
+from vadouvan.core.clock.freezer import cooked_portion, frozen_part
 from vadouvan.core.clock.plan import Plan, plan_for
 from vadouvan.core.clock.routine import Routine, hours_between
 from vadouvan.core.clock.steps import steps_of, warm_fridge_minutes, warm_minutes, work_of
@@ -65,7 +65,9 @@ def planned_of(board: Board, routine: Routine, now: datetime, stops: Sequence[st
     if too_warm:
         return Planned(says=stop_sentence([too_warm]), warm_min=warm_min)
     says = plan_sentence(plan)
-    if reading.frozen_share > 0:
+    if reading.frozen_share > 0 and reading.fire.freezes_cooked:
+        steps = [*steps, cooked_portion(plan, cut, reading.frozen_share)]
+    elif reading.frozen_share > 0:
         mix_kg = mix.bowl.balance.mass_kg.value
         frozen = frozen_part(plan, cut, mix_kg, window, reading.frozen_share, routine)
         steps = sorted([*steps, *frozen.steps], key=lambda step: step.at.timestamp())

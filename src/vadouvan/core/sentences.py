@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from vadouvan.core.clock.plan import Plan
+from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.window import Window
@@ -57,7 +58,10 @@ def plan_sentence(plan: Plan) -> str:
         if plan.overdue:
             return f"{went}. It was to come out at {plan.meal.pull_at:%a %H:%M}: take it out now."
         if plan.meal.pulled_at is not None:
-            return f"{went} and came out at {pull}."
+            early = hours_between(plan.pull_at, plan.pull_from) > 0
+            late = hours_between(plan.pull_until, plan.pull_at) > 0
+            said = " That was before it had opened." if early else " That was past its latest." if late else ""
+            return f"{went} and came out at {pull}.{said}"
         return f"{went}; out {pull}. It may come out {span}."
     night = " (kept out of sleep and work)" if plan.after_sleep else ""
     return f"In {plan.contact_at:%a %H:%M}{night}, out {pull}. It may come out {span}."

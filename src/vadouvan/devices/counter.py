@@ -12,7 +12,8 @@ from vadouvan.devices.simulated import SimulatedPrinter, SimulatedScale, Simulat
 from vadouvan.errors import InputError
 
 BenchAction = Literal[
-    "put", "clear", "unplug_scale", "plug_scale", "open_door", "shut_door", "unplug_fridge", "plug_fridge",
+    "put", "clear", "tare_scale", "unplug_scale", "plug_scale", "open_door", "shut_door", "unplug_fridge",
+    "plug_fridge",
     "heat_probe", "cool_probe", "unplug_probe", "plug_probe", "paper_out", "paper_in",
 ]  # fmt: skip
 PROBE_IN_OVEN_S = 2400.0
@@ -65,6 +66,7 @@ def _scale_actions(scale: Scale, amount: float, now: datetime) -> Handlers:
     return {
         "put": lambda: scale.put(amount, now),
         "clear": lambda: scale.clear(now),
+        "tare_scale": lambda: scale.tare(now),
         "unplug_scale": lambda: setattr(scale, "plugged", False),
         "plug_scale": lambda: setattr(scale, "plugged", True),
     }

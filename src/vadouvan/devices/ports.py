@@ -21,12 +21,16 @@ class Reading:
 
 
 class Scale(Protocol):
-    """A kitchen scale. It shows what stands on it; the application does its own taring."""
+    """A kitchen scale. The application keeps a tare of its own, so that none is lost when a device is."""
 
     largest_g: float
 
     def read(self, now: datetime) -> Reading:
-        """Grams on it, to its own step. ``settling`` while they still move; none when overloaded or unplugged."""
+        """Grams since its tare, to its own step. ``settling`` while they move; none when overloaded or unplugged."""
+        ...
+
+    def tare(self, now: datetime) -> None:
+        """Its own tare button: from now on it shows nothing."""
         ...
 
 

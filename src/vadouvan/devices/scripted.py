@@ -15,15 +15,21 @@ class ScriptedReadings:
 
     script: Sequence[tuple[float, Reading]]
     largest_g: float = 5000.0
+    _tared: float = 0.0
     _started: datetime | None = None
 
+    def tare(self, now: datetime) -> None:
+        """From now on what it shows counts from what it shows now."""
+        self._tared += self.read(now).value or 0.0
+
     def read(self, now: datetime) -> Reading:
-        """What was recorded last until now; before the first, and for an empty script: unplugged."""
+        """What was recorded last until now, less the tare; before the first, and for an empty script: unplugged."""
         if self._started is None:
             self._started = now
         seconds = (now - self._started).total_seconds()
         shown = [reading for at, reading in self.script if at <= seconds]
-        return shown[-1] if shown else Reading(None, "unplugged")
+        last = shown[-1] if shown else Reading(None, "unplugged")
+        return last if last.value is None or self._tared == 0 else Reading(last.value - self._tared, last.state)
 
 
 @dataclass

@@ -35,6 +35,7 @@ class SimulatedScale:
     largest_g: float = SCALE_LARGEST_G
     on_it_g: float = 0.0
     plugged: bool = True
+    tared_g: float = 0.0
     _was_g: float = 0.0
     _since: datetime | None = None
     _started: datetime | None = None
@@ -49,6 +50,10 @@ class SimulatedScale:
         """Take everything off."""
         self.put(-self.on_it_g, now)
 
+    def tare(self, now: datetime) -> None:
+        """Its own tare: what stands on it now counts as nothing."""
+        self.tared_g = self._at_rest_g(now)
+
     def read(self, now: datetime) -> Reading:
         """What it shows."""
         if not self.plugged:
@@ -60,8 +65,10 @@ class SimulatedScale:
             return Reading(None, "overload")
         drift = DRIFT_G_PER_H * max(0.0, (now - self._started).total_seconds()) / 3600 if self.on_it_g > 0 else 0.0
         drift = min(drift, SCALE_STEP_G)
-        noisy = shown + drift + noise(self.seed, now, NOISE_G)
-        value = max(0.0, round(noisy / SCALE_STEP_G) * SCALE_STEP_G)
+        noisy = shown - self.tared_g + drift + noise(self.seed, now, NOISE_G)
+        value = round(noisy / SCALE_STEP_G) * SCALE_STEP_G + 0.0
+        if self.tared_g == 0:
+            value = max(0.0, value)
         settling = abs(shown - self.on_it_g) > SETTLED_WITHIN_G
         return Reading(value, "settling" if settling else "ok")
 

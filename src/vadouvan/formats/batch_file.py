@@ -39,7 +39,7 @@ ACCEPTED = 'A batch file is a JSON object that starts with "format": "vadouvan-b
 _HOLD_WORDS = ("goal", "vacuum_school", "turned", "metal", "open_air", "readings")
 _MEAL_WORDS = ("at", "time_zone", "start", "contact", "pulled", "thaw_for")
 _MAKING_WORDS = ("method", "reduce_to", "cooling", "texture")
-_FIRE_WORDS = ("surface", "doneness", "sauce", "reduce_to")
+_FIRE_WORDS = ("surface", "doneness", "sauce", "reduce_to", "freeze")
 _WORDS = ("kind", "state", "shape", "bone", "cover", "cover_on", "evenness")
 
 

@@ -108,6 +108,7 @@ class FirePart(Part):
     sauce: Text = ""
     boil_min: Number | None = None
     reduce_to: Text = ""
+    freeze: Text = ""
 
 
 class LinePart(Part):

@@ -45,28 +45,37 @@ class FireOut(BaseModel):
 
     in_short: str
     stages: list[StageOut]
-    guidance_c: float | None = None
-    target_c: float | None = None
-    is_below: bool = False
-    told: list[ToldOut] = []
-    clings_g: float | None = None
-    sugar_g_per_m2: float | None = None
-    sugar_limit_g_per_m2: float | None = None
-    last_brush_at: datetime | None = None
-    last_brush_says: str = ""
-    sauce: SauceOut | None = None
+    guidance_c: float | None
+    target_c: float | None
+    is_below: bool
+    told: list[ToldOut]
+    clings_g: float | None
+    sugar_g_per_m2: float | None
+    sugar_limit_g_per_m2: float | None
+    last_brush_at: datetime | None
+    last_brush_says: str
+    sauce: SauceOut | None
 
 
 def fire_out(judgement: Judgement) -> FireOut:
     """Stages as read, what to mind, and all of it in a few words."""
     stages = judgement.reading.stages
+    cut = judgement.reading.cut
+    guidance = guidance_for(cut) if cut else None
     out = FireOut(
         in_short=_in_short(stages),
         stages=[StageOut(says=stage.says, plain_heat_c=stage.plain_heat_c) for stage in stages],
+        guidance_c=guidance.core_c if guidance else None,
+        target_c=None,
+        is_below=False,
+        told=[],
+        clings_g=None,
+        sugar_g_per_m2=None,
+        sugar_limit_g_per_m2=None,
+        last_brush_at=None,
+        last_brush_says="",
+        sauce=None,
     )
-    cut = judgement.reading.cut
-    guidance = guidance_for(cut) if cut else None
-    out.guidance_c = guidance.core_c if guidance else None
     return out if judgement.fire is None else _with_judgement(out, judgement.fire)
 
 

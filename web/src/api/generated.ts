@@ -1182,7 +1182,7 @@ export interface components {
              * Action
              * @enum {string}
              */
-            action: "put" | "clear" | "unplug_scale" | "plug_scale" | "open_door" | "shut_door" | "unplug_fridge" | "plug_fridge" | "heat_probe" | "cool_probe" | "unplug_probe" | "plug_probe" | "paper_out" | "paper_in";
+            action: "put" | "clear" | "tare_scale" | "unplug_scale" | "plug_scale" | "open_door" | "shut_door" | "unplug_fridge" | "plug_fridge" | "heat_probe" | "cool_probe" | "unplug_probe" | "plug_probe" | "paper_out" | "paper_in";
             /**
              * Amount
              * @default 0
@@ -1518,6 +1518,7 @@ export interface components {
              *       "boil": "",
              *       "core": "",
              *       "doneness": "",
+             *       "freeze": "",
              *       "reduce_to": "",
              *       "sauce": "",
              *       "stages": [],
@@ -1701,6 +1702,11 @@ export interface components {
              */
             doneness: string;
             /**
+             * Freeze
+             * @default
+             */
+            freeze: string;
+            /**
              * Reduce To
              * @default
              */
@@ -1727,36 +1733,27 @@ export interface components {
          */
         FireOut: {
             /** Clings G */
-            clings_g?: number | null;
+            clings_g: number | null;
             /** Guidance C */
-            guidance_c?: number | null;
+            guidance_c: number | null;
             /** In Short */
             in_short: string;
-            /**
-             * Is Below
-             * @default false
-             */
+            /** Is Below */
             is_below: boolean;
             /** Last Brush At */
-            last_brush_at?: string | null;
-            /**
-             * Last Brush Says
-             * @default
-             */
+            last_brush_at: string | null;
+            /** Last Brush Says */
             last_brush_says: string;
-            sauce?: components["schemas"]["SauceOut"] | null;
+            sauce: components["schemas"]["SauceOut"] | null;
             /** Stages */
             stages: components["schemas"]["StageOut"][];
             /** Sugar G Per M2 */
-            sugar_g_per_m2?: number | null;
+            sugar_g_per_m2: number | null;
             /** Sugar Limit G Per M2 */
-            sugar_limit_g_per_m2?: number | null;
+            sugar_limit_g_per_m2: number | null;
             /** Target C */
-            target_c?: number | null;
-            /**
-             * Told
-             * @default []
-             */
+            target_c: number | null;
+            /** Told */
             told: components["schemas"]["ToldOut"][];
         };
         /**

@@ -13,7 +13,13 @@ const RETRY_MS = 3000
 export type BatchState =
   | { status: 'loading' }
   | { status: 'missing'; sentence: string }
-  | { status: 'settled' | 'changed' | 'saving' | 'unreachable'; batch: Batch; draft: Draft }
+  | {
+      status: 'settled' | 'changed' | 'saving' | 'unreachable'
+      batch: Batch
+      draft: Draft
+      /** Why the last change was not kept, if it was refused. */
+      refused?: string
+    }
   | { status: 'conflict'; batch: Batch; draft: Draft; newer: Batch }
 
 type Action =
@@ -23,6 +29,7 @@ type Action =
   | { type: 'sent' }
   | { type: 'kept'; batch: Batch; sent: Draft }
   | { type: 'unreachable' }
+  | { type: 'refused'; batch: Batch; sentence: string }
   | { type: 'conflict'; newer: Batch }
 
 function next(state: BatchState, action: Action): BatchState {
@@ -31,6 +38,8 @@ function next(state: BatchState, action: Action): BatchState {
     const same = action.draft === action.batch.draft
     return { status: same ? 'settled' : 'changed', batch: action.batch, draft: action.draft }
   }
+  if (action.type === 'refused')
+    return { status: 'settled', batch: action.batch, draft: action.batch.draft, refused: action.sentence }
   if (state.status === 'loading' || state.status === 'missing') return state
   const { batch, draft } = state
   switch (action.type) {
@@ -69,6 +78,8 @@ async function saved(identity: string, revision: number, draft: Draft): Promise<
   } catch (error) {
     if (!(error instanceof Refused)) return { type: 'unreachable' }
     if (error.status === 409) return { type: 'conflict', newer: await api.batch(identity) }
+    if (error.status === 422)
+      return { type: 'refused', batch: await api.batch(identity), sentence: error.message }
     return { type: 'missing', sentence: error.message }
   }
 }
@@ -79,7 +90,9 @@ async function stepped(identity: string, revision: number, way: 'undo' | 'redo')
     return { type: 'loaded', batch, draft: batch.draft }
   } catch (error) {
     if (!(error instanceof Refused)) return { type: 'unreachable' }
-    return { type: 'conflict', newer: await api.batch(identity) }
+    const batch = await api.batch(identity)
+    if (error.status === 422) return { type: 'refused', batch, sentence: error.message }
+    return { type: 'conflict', newer: batch }
   }
 }
 
@@ -107,6 +120,7 @@ export function useBatch(identity: string) {
       dispatch({ type: 'sent' })
       const action = await saved(identity, state.batch.revision, state.draft)
       sending.current = false
+      if (action.type === 'refused') dropUnsaved(identity)
       if (action.type === 'kept') {
         const held = heldUnsaved<Draft>(identity)
         if (JSON.stringify(held?.draft) === JSON.stringify(state.draft)) dropUnsaved(identity)
@@ -143,5 +157,10 @@ export function useBatch(identity: string) {
     [identity, queries, state],
   )
 
-  return { state, change, takeNewer, keepMine, step }
+  /** Look again: a press at the counter may have changed it. */
+  const refresh = useCallback(async () => {
+    dispatch(await loaded(identity))
+  }, [identity])
+
+  return { state, change, takeNewer, keepMine, step, refresh }
 }

@@ -18,7 +18,7 @@ interface HeaderProps {
 export function BatchHeader({ batch, draft, status, stage, change, step }: HeaderProps) {
   const words = stageWords(batch)
   return (
-    <header className="flex flex-wrap items-stretch gap-x-5 gap-y-2 bg-band px-4 py-2 text-on-band wide:px-5">
+    <header className="flex flex-wrap items-stretch gap-x-4 gap-y-1.5 bg-band px-4 py-1.5 text-on-band wide:px-5">
       <Link
         to="/"
         className="hidden place-items-center font-slab text-xl wide:grid"
@@ -26,27 +26,29 @@ export function BatchHeader({ batch, draft, status, stage, change, step }: Heade
       >
         Vadouvan
       </Link>
-      <input
-        className="min-h-12 min-w-40 grow basis-full wide:basis-40 border-b-2 border-transparent bg-transparent font-slab text-[1.35rem] placeholder:text-on-band/70 hover:border-on-band/40 focus:border-on-band"
-        aria-label="Name of the dish"
-        placeholder="Name the dish"
-        value={draft.name}
-        onChange={(event) => {
-          change((was) => ({ ...was, name: event.target.value }))
-        }}
-      />
-      <p
-        className={`self-center text-[0.95rem] ${status === 'settled' ? 'max-wide:sr-only' : ''} ${status === 'unreachable' || status === 'conflict' ? 'font-bold underline' : ''}`}
-        role="status"
-      >
-        {saving[status]}
-      </p>
+      <div className="min-w-40 grow basis-full content-center wide:grid wide:basis-36">
+        <input
+          className="min-h-12 w-full border-b-2 wide:min-h-9 border-transparent bg-transparent font-slab text-[1.35rem] placeholder:text-on-band/70 hover:border-on-band/40 focus:border-on-band"
+          aria-label="Name of the dish"
+          placeholder="Name the dish"
+          value={draft.name}
+          onChange={(event) => {
+            change((was) => ({ ...was, name: event.target.value }))
+          }}
+        />
+        <p
+          className={`text-[0.85rem] leading-tight ${status === 'settled' ? 'max-wide:sr-only' : ''} ${status === 'unreachable' || status === 'conflict' ? 'font-bold underline' : ''}`}
+          role="status"
+        >
+          {saving[status]}
+        </p>
+      </div>
       <Link to="/" className="grid min-h-12 place-items-center px-2 underline underline-offset-4 wide:hidden">
         Counter
       </Link>
       <nav
         aria-label="Stages"
-        className="grid grow-[2] basis-[30rem] auto-cols-fr gap-2 max-wide:grid-cols-3 wide:grid-flow-col max-wide:order-last max-wide:basis-full"
+        className="grid grow-[3] basis-[34rem] auto-cols-fr gap-1.5 max-wide:grid-cols-3 wide:grid-flow-col max-wide:order-last max-wide:basis-full"
       >
         {STAGES.map(({ name, title }) => (
           <StageTin

@@ -24,7 +24,7 @@ const stages = {
 /** One batch: stages in work order along the top, the rail along the bottom. */
 export function BatchPage() {
   const { identity = '', stage = 'cut' } = useParams()
-  const { state, change, takeNewer, keepMine, step } = useBatch(identity)
+  const { state, change, takeNewer, keepMine, step, refresh } = useBatch(identity)
   const name: StageName = stage in stages ? (stage as StageName) : 'cut'
   const go = useNavigate()
   useReminders()
@@ -68,7 +68,20 @@ export function BatchPage() {
           {state.draft.name || 'Unnamed batch'}: {name}
         </h1>
         {state.status === 'conflict' && <Conflict state={state} takeNewer={takeNewer} keepMine={keepMine} />}
-        <Stage batch={state.batch} draft={state.draft} change={change} />
+        {state.status === 'settled' && state.refused !== undefined && (
+          <p role="alert" className="mb-3 rounded-md border-2 border-stop bg-raised p-3">
+            Not changed. {state.refused}
+          </p>
+        )}
+        {state.batch.locked && (name === 'cut' || name === 'mix') && (
+          <p className="mb-3 rounded-md border-2 border-rule bg-raised p-3">
+            The meat is in the mix: cut and mix stay as they were weighed. What is added now is noted under
+            Weigh-in.
+          </p>
+        )}
+        <fieldset disabled={state.batch.locked && (name === 'cut' || name === 'mix')} className="contents">
+          <Stage batch={state.batch} draft={state.draft} change={change} refresh={refresh} />
+        </fieldset>
       </main>
       <Foot
         batch={{ ...state.batch, draft: state.draft }}

@@ -19,12 +19,12 @@ export function StageTin({
     <Link
       to={to}
       aria-current={current ? 'page' : undefined}
-      className={`tin grid min-h-12 min-w-0 wide:min-h-14 content-center px-1 py-1.5 text-center wide:px-3 ${look}`}
+      className={`tin grid min-h-12 min-w-0 wide:min-h-14 content-center px-1 py-1 text-center wide:px-1.5 ${look}`}
     >
       <span className="font-slab text-[1rem] leading-tight whitespace-nowrap wide:text-[1.1rem]">
         {title}
       </span>
-      <span className="text-[0.8rem] leading-tight text-balance wide:text-[0.9rem]">{words}</span>
+      <span className="text-[0.8rem] leading-tight text-balance wide:text-[0.85rem]">{words}</span>
     </Link>
   )
 }

@@ -15,6 +15,8 @@ export interface Lane {
   pull: Date
   meal: Date
   ends: string
+  /** Hands-on steps, as ticks. */
+  ticks: { at: Date; says: string }[]
   /** Which marks may still be moved. */
   movable: Mark[]
 }
@@ -182,6 +184,13 @@ function LaneMarks({ lane, y, x, names, width, current }: LaneMarksProps) {
           {lane.ends}
         </text>
       )}
+      {lane.ticks
+        .filter((tick) => x(tick.at) >= names && x(tick.at) <= width - 8)
+        .map((tick) => (
+          <path key={tick.at.getTime()} d={`M${x(tick.at)} ${y + 17}v6`} stroke="var(--ink)" strokeWidth="2">
+            <title>{`${told(tick.at)} ${tick.says}`}</title>
+          </path>
+        ))}
       <path d={`M${x(lane.pull) - 5} ${y + 1}h10l-5 7z`} fill="var(--ink)" stroke="var(--raised)" />
       <path d={`M${x(lane.meal)} ${y}v22`} stroke="var(--ink)" strokeWidth="2" strokeDasharray="3 3" />
       <text

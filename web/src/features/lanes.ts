@@ -19,6 +19,9 @@ export function lanesOf(batches: Batch[]): Lane[] {
         pull: new Date(plan.pull_at),
         meal: new Date(plan.meal_at),
         ends: window.latest.says,
+        ticks: plan.steps
+          .filter((step) => step.hands_on && step.id !== 'serve')
+          .map((step) => ({ at: new Date(step.at), says: step.says })),
         movable: movable(plan),
       },
     ]

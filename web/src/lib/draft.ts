@@ -45,7 +45,7 @@ export const BLANK = {
   aims: { school: '', spoon_salt: '', spoons: '', bath_time: '', sugar: '', acid: '', heat: '' },
   quantity: { form: '', container: '', size: '', coat: '', set_aside: '', set_aside_for: '' },
   making: { method: '', simmer: '', reduce_to: '', cooling: '', texture: '', first_contact: '' },
-  fire: { surface: '', stages: [], doneness: '', core: '', sauce: '', boil: '', reduce_to: '' },
+  fire: { surface: '', stages: [], doneness: '', core: '', sauce: '', boil: '', reduce_to: '', freeze: '' },
 }
 
 const unmarked = { locked: '', lifted: '', first: '' }

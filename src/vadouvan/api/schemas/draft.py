@@ -174,6 +174,7 @@ class FireBody(_Body):
     sauce: Text = ""
     boil: Text = ""
     reduce_to: Text = ""
+    freeze: Text = ""
 
     def to_core(self) -> FireSaid:
         """The same as a core value."""

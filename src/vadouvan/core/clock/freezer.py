@@ -20,6 +20,7 @@ from vadouvan.core.hold.window import Window
 
 PACK_MIN = 5.0
 LEAST_PACK_KG = 0.5
+COOLED_BY = timedelta(minutes=90)  # half an hour inside the two hours
 
 
 @dataclass(frozen=True)
@@ -63,6 +64,13 @@ def frozen_part(plan: Plan, cut: Cut, mix_kg: float, window: Window, share: floa
     if out_at is None:
         return FrozenPart((packing,), "It has to come out of the freezer when your hands are not free.")
     return FrozenPart((packing, *_later_steps(out_at, thaw, pull_at, eaten_at, plan)))
+
+
+def cooked_portion(plan: Plan, cut: Cut, share: float) -> PlanStep:
+    """The part that goes to the freezer cooked: cooled within two hours after the meal (``fsis``)."""
+    grams = share * cut.meat_kg * 1000
+    says = f"For the freezer: about {grams:.0f} g cooked, shallow, cold within two hours, then frozen and labelled."
+    return PlanStep("freeze-cooked", says, later(plan.meal.at, COOLED_BY), PACK_MIN, True, "freezer", "serve", "none")
 
 
 def _later_steps(

@@ -164,6 +164,8 @@ def _contact_trouble(window: Window, plan: Plan, free: datetime | None) -> str |
     meal, contact_at = plan.meal, plan.contact_at
     zone = meal.at.tzinfo
     until = f"{plan.contact_until.astimezone(zone):%a %H:%M}"
+    if meal.pulled_at is not None:
+        return None
     if meal.contact_at is not None:
         if contact_at > plan.contact_until:
             return f"It went in at {contact_at:%a %H:%M}; for this meal it should have by {until}."

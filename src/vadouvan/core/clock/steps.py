@@ -22,11 +22,12 @@ from vadouvan.core.constants import (
     THAW_S_PER_KG,
 )
 from vadouvan.core.cut.cut import Cut
+from vadouvan.core.fire.brushing import last_brush
 from vadouvan.core.fire.stages import CookPlace, CookStage
 from vadouvan.core.mix_judgement import MixJudgement
 
 WEIGH_MIN, WEIGH_EACH_MIN = 5.0, 1.0
-POUR_OFF_MIN, CONTACT_MIN, TURN_MIN = 2.0, 5.0, 2.0
+POUR_OFF_MIN, CONTACT_MIN, TURN_MIN, BRUSH_MIN = 2.0, 5.0, 2.0, 2.0
 FROM_FREEZER_MIN = 5.0
 SHOP_MIN = 45.0
 SHOPS_OPEN, SHOPS_CLOSE = time(8, 0), time(20, 0)  # common practice; the cook knows better
@@ -66,12 +67,12 @@ def steps_of(
 ) -> list[PlanStep]:
     """Every step of a plan in the order of the clock."""
     before = laid_before(plan.contact_at, before_contact(cut, mix), routine)
-    return [
-        *_shop(cut, before, routine, now),
-        *before,
-        *_turns(plan, cut, mix, routine),
-        *laid_before(plan.meal.at, after_the_pull(plan, cut, mix, stages)),
-    ]
+    after = laid_before(plan.meal.at, after_the_pull(plan, cut, mix, stages))
+    brush = last_brush(stages, after)
+    if brush is not None:
+        step = PlanStep("brush-last", "Brush for the last time.", brush.at, BRUSH_MIN, True, "stove", "cook", "hot")
+        after = sorted([*after, step], key=lambda one: one.at.timestamp())
+    return [*_shop(cut, before, routine, now), *before, *_turns(plan, cut, mix, routine), *after]
 
 
 def warm_minutes(steps: Iterable[PlanStep]) -> float:

@@ -42,8 +42,7 @@ def forecast(
 ) -> Forecast | None:
     """From what the probe showed: the core nears the heat exponentially, at the pace of the last readings.
 
-    None before the first reading. Off-heat targets are never told for poultry below its own core: the caller passes
-    the target that has to be reached.
+    None before the first reading. ``far_m`` is 0 for what has to reach its core on the heat.
     """
     if not readings:
         return None

@@ -22,3 +22,4 @@ class FireRead:
     boil_s: float = USUAL_BOIL.value * 60
     reduce_to_kg: float | None = None
     reduce_share: float | None = None
+    freezes_cooked: bool = False

@@ -74,5 +74,5 @@ def sauce_of(left_kg: float, salt_kg: float, boil_s: float, reduce_to_kg: float 
         says = f"{came}: too salty. {number_told(base_kg * 1000)} g of unsalted stock would be needed: throw it away."
         return Sauce(left_kg, boiled_kg, share, base_kg, "discard", says)
     base = f"{number_told(base_kg * 1000)} g of unsalted stock, cream or water"
-    says = f"{came}: too salty as it is; with {base} it is a sauce."
+    says = f"{came}: too salty as it is; with {base} it is {number_told((boiled_kg + base_kg) * 1000)} g of sauce."
     return Sauce(left_kg, boiled_kg, share, base_kg, "dilute", says)

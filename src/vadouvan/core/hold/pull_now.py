@@ -9,6 +9,8 @@ from vadouvan.core.clock.routine import hours_between, later, on_a_step
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.window import Window
 
+JUST_IN_H = 1 / 12
+
 
 def pull_now(window: Window, plan: Plan, now: datetime) -> str:
     """The answer to "pull now?" while it is in the mix, in words; empty before contact and after the pull."""
@@ -16,7 +18,7 @@ def pull_now(window: Window, plan: Plan, now: datetime) -> str:
     if meal.contact_at is None or meal.pulled_at is not None:
         return ""
     hours = hours_between(meal.contact_at, now)
-    held = hours_told(max(hours, 0.0))
+    held = hours_told(hours) if hours >= JUST_IN_H else "a few minutes"
     if hours < window.safe_earliest_h:
         opens = _told(meal.contact_at, window.safe_earliest_h)
         return f"Not yet, after {held}: it opens at {opens}, when {window.earliest.limit.says}."

@@ -18,6 +18,7 @@ PLACES: dict[str, CookPlace] = {name: name for name in get_args(CookPlace)}
 BRUSHES: dict[str, Brush] = {name: name for name in get_args(Brush) if name}
 SCHOOLS: dict[str, School] = {name: name for name in get_args(School)}
 SURFACES: dict[str, Left] = {name: name for name in get_args(Left)}
+FREEZES = {"raw": False, "cooked": True}
 SAUCES = {"discard": False, "boil": True}
 AIR = {"fan": True, "plain": False}
 COOLEST_C, HOTTEST_C = 40.0, 400.0
@@ -43,6 +44,7 @@ def read_fire(said: FireSaid, notes: Notes) -> FireRead:
         boil_s=_boil_s(said, boils, notes),
         reduce_to_kg=reduce_kg,
         reduce_share=reduce_share,
+        freezes_cooked=notes.choice(said.freeze, FREEZES, (False, "raw"), "fire.freeze"),
     )
 
 

@@ -63,7 +63,8 @@ def probe_forecast(session: Session) -> Forecast | None:
         return None
     last = stages[-1] if stages else CookStage("oven")
     heat_c = last.plain_heat_c or USUAL_HEAT_C[last.place]
-    return forecast(session.record.probe, last.core_c or fire.target_c, heat_c, cut.piece.far_m)
+    rests_up = cut.kind.family == "red"  # the others have to reach their core on the heat
+    return forecast(session.record.probe, last.core_c or fire.target_c, heat_c, cut.piece.far_m if rests_up else 0.0)
 
 
 def carry_out(session: Session, press: Press, kitchen: Kitchen, *, now: datetime) -> Carried:

@@ -47,6 +47,7 @@ export function Bench() {
         />
         {button('Put so many grams on', 'put', Number(grams.replace(',', '.')))}
         {button('Clear the scale', 'clear')}
+        {button('Its own tare', 'tare_scale')}
         {button('Unplug the scale', 'unplug_scale')}
         {button('Plug it in', 'plug_scale')}
       </div>

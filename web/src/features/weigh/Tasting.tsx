@@ -76,12 +76,17 @@ function Corrections({ question, busy, press }: CorrectionsProps) {
   const found = useQuery(correctionsQuery(question))
   if (found.isError) return <p className="text-stop">{found.error.message}</p>
   return (
-    <ul className="grid gap-1">
+    <ul className="grid gap-1 wide:max-h-56 wide:overflow-y-auto">
       {found.data?.map((one) => {
         const added = gramsAndName(one.text)
         return (
           <li key={one.says} className="flex flex-wrap items-center gap-3 border-b border-rule py-1">
-            <span className="grow">{one.says}</span>
+            <span className="grow">
+              <b>{one.says}</b>
+              <span className="block text-[0.9rem] leading-tight text-quiet">
+                {one.effects.map((effect) => effect.says).join(', ')}
+              </span>
+            </span>
             {added && (
               <button
                 type="button"

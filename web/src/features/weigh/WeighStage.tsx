@@ -1,3 +1,4 @@
+import { useEffect } from 'react'
 import type { Batch, Draft } from '../../api/client'
 import { useDevices } from '../../api/useDevices'
 import { useWeigh } from '../../api/useWeigh'
@@ -13,14 +14,19 @@ interface WeighStageProps {
   batch: Batch
   draft: Draft
   change: (typed: (draft: Draft) => Draft) => void
+  refresh: () => Promise<void>
 }
 
 const STEPS = { weigh: 'weigh', taste: 'taste', set_aside: 'set aside', contact: 'contact' } as const
 
 /** Weigh-in: one thing at a time, in an order that cannot be skipped by accident. */
-export function WeighStage({ batch, draft, change }: WeighStageProps) {
+export function WeighStage({ batch, draft, change, refresh }: WeighStageProps) {
   const { weigh, trouble, busy, press } = useWeigh(batch.id)
   const devices = useDevices()
+  const number = weigh?.number
+  useEffect(() => {
+    if (number !== undefined && number > 0) void refresh() // pressed here, or on another device
+  }, [number, refresh])
   useWakeLock(weigh !== undefined && weigh.phase !== 'out')
   if (!weigh) return <p>Looking at the counter</p>
   const shared = { weigh, busy, press, devices }

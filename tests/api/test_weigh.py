@@ -1,0 +1,157 @@
+"""The counter over HTTP: presses, two devices at once, locks, readings, the bench, the printer."""
+
+from __future__ import annotations
+
+import json
+import unittest
+from typing import Any
+
+from fastapi.testclient import TestClient
+
+from tests.api.kitchen import kitchen_app
+
+SKEWERS: dict[str, Any] = {
+    "name": "Skewers",
+    "cut": {"kind": "lamb_shoulder_cubes", "mass": "1 kg", "thickness": "30 mm"},
+    "mix": [{"id": "1", "text": "12 g salt"}, {"id": "2", "text": "50 g lemon juice"}],
+    "meal": {"at": "2026-11-25T22:00", "lead": "60 min", "time_zone": "Europe/Lisbon"},
+}
+
+
+class Weighing(unittest.TestCase):
+    """One batch at the counter."""
+
+    def setUp(self) -> None:
+        """A client on an empty kitchen, and the batch in it."""
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.batch = self.client.post("/api/batches", json=SKEWERS).json()
+        self.path = f"/api/weigh/{self.batch['id']}"
+        self.number = 0
+
+    def press(self, kind: str, **more: Any) -> Any:
+        """A press that is carried out."""
+        answer = self.client.post(self.path, json={"after": self.number, "kind": kind, **more})
+        self.assertEqual(answer.status_code, 200, answer.text)
+        self.number = answer.json()["number"]
+        return answer.json()
+
+    def to_contact(self) -> None:
+        """By the book."""
+        self.press("weighed", line_id="1", mass_g=12.5)
+        self.press("weighed", line_id="2", mass_g=50)
+        self.press("tasted", words="good")
+        self.press("set_aside", mass_g=0)
+        self.press("contact", mass_g=950, celsius=4)
+
+    def test_counts_down_and_keeps_what_was_pressed(self) -> None:
+        """What is left of a line, over several tares; found again by another look."""
+        half = self.press("weighed", line_id="2", mass_g=20)
+        line = next(line for line in half["lines"] if line["id"] == "2")
+        self.assertEqual((line["left_g"], line["tares_g"], line["state"]), (30, [20], "short"))
+        self.assertEqual(self.client.get(self.path).json()["lines"], half["lines"])
+
+    def test_two_devices_pressing_at_once(self) -> None:
+        """The second one is told, and nothing is weighed twice."""
+        body = {"after": 0, "kind": "weighed", "line_id": "1", "mass_g": 12}
+        first, second = (self.client.post(self.path, json=body) for _ in range(2))
+        self.assertEqual((first.status_code, second.status_code), (200, 409))
+        self.assertEqual(self.client.get(self.path).json()["total_g"], 12)
+
+    def test_refused_presses_change_nothing(self) -> None:
+        """Contact first, less than nothing, no number, no such press: each with what would do."""
+        for body in (
+            {"kind": "contact", "mass_g": 900},
+            {"kind": "weighed", "line_id": "1", "mass_g": -37},
+            {"kind": "weighed", "line_id": "1"},
+            {"kind": "fly"},
+        ):
+            answer = self.client.post(self.path, json={"after": 0, **body})
+            self.assertEqual(answer.status_code, 422)
+            self.assertTrue(answer.json()["sentence"])
+        nan = self.client.post(
+            self.path, content='{"after":0,"kind":"weighed","line_id":"1","mass_g":NaN}',
+            headers={"Content-Type": "application/json"},
+        )  # fmt: skip
+        self.assertEqual(nan.status_code, 422)
+        self.assertEqual(self.client.get(self.path).json()["number"], 0)
+        self.assertEqual(self.client.get("/api/weigh/none").status_code, 404)
+
+    def test_contact_locks_and_starts_the_clock(self) -> None:
+        """The draft is as weighed; mix and cut refuse changes and undo across it, the plan does not."""
+        self.to_contact()
+        batch = self.client.get(f"/api/batches/{self.batch['id']}").json()
+        self.assertTrue(batch["locked"])
+        self.assertEqual([line["text"] for line in batch["draft"]["mix"]], ["12.5 g table salt", "50 g lemon juice"])
+        self.assertTrue(batch["judgement"]["plan"]["has_gone_in"])
+        self.assertIn("Not yet", batch["judgement"]["pull_now"])
+        other = {**batch["draft"], "mix": batch["draft"]["mix"][:1]}
+        path = f"/api/batches/{self.batch['id']}"
+        refused = self.client.put(path, json={"revision": batch["revision"], "draft": other})
+        self.assertEqual((refused.status_code, refused.json()["problems"][0]["field"]), (422, "mix"))
+        undone = self.client.post(f"{path}/undo", json={"revision": batch["revision"]})
+        self.assertEqual(undone.status_code, 422)
+        plan = {**batch["draft"], "meal": {**batch["draft"]["meal"], "lead": "90 min"}}
+        kept = self.client.put(path, json={"revision": batch["revision"], "draft": plan})
+        self.assertEqual(kept.status_code, 200, kept.text)
+        again = self.client.post(self.path, json={"after": self.number, "kind": "contact", "mass_g": 900})
+        self.assertIn("It went in at", again.json()["sentence"])
+
+    def test_the_hold_goes_on_from_presses(self) -> None:
+        """Turned, a warm fridge noted, something added later, pulled, probed: all of it in one state."""
+        self.to_contact()
+        self.press("turned")
+        self.press("fridge", celsius=6.0)
+        self.press("later", mass_g=10, words="olive oil")
+        self.press("pulled")
+        answer = self.press("probe", celsius=20.0)
+        self.assertEqual(
+            (answer["phase"], len(answer["turned_at"]), answer["later"][0]["words"]), ("out", 1, "olive oil")
+        )
+        self.assertIn("20 °C", answer["probe_says"])
+        batch = self.client.get(f"/api/batches/{self.batch['id']}").json()
+        self.assertEqual(batch["draft"]["hold"]["readings"], "0 h 6 C")
+        self.assertTrue(batch["judgement"]["plan"]["has_come_out"])
+
+    def test_an_overshoot_is_answered_at_once(self) -> None:
+        """8 g too much salt: told, with additions that can be read as grams and a name."""
+        self.press("weighed", line_id="2", mass_g=50)
+        advice = self.press("weighed", line_id="1", mass_g=20)["advice"]
+        self.assertIn("8 g too much table salt", advice[0]["says"])
+        self.assertTrue(all(" g " in addition["text"] for addition in advice[0]["additions"]))
+
+    def test_removing_a_batch_removes_its_presses(self) -> None:
+        """Nothing is left of it."""
+        self.press("weighed", line_id="1", mass_g=12)
+        self.assertEqual(self.client.delete(f"/api/batches/{self.batch['id']}").status_code, 204)
+        self.assertEqual(self.client.get(self.path).status_code, 404)
+
+
+class Devices(unittest.TestCase):
+    """Readings and the bench."""
+
+    def setUp(self) -> None:
+        """A client on an empty kitchen."""
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+
+    def test_readings_as_a_stream(self) -> None:
+        """Server-sent events, each with all devices."""
+        with self.client.stream("GET", "/api/devices/stream", params={"most": 2}) as answer:
+            self.assertEqual(answer.headers["content-type"].split(";")[0], "text/event-stream")
+            events = [json.loads(line[6:]) for line in answer.iter_lines() if line.startswith("data: ")]
+        self.assertEqual(len(events), 2)
+        self.assertEqual(set(events[0]), {"scale", "fridge", "probe"})
+        self.assertEqual(events[0]["scale"]["state"], "ok")
+
+    def test_the_bench(self) -> None:
+        """Unplugged there is no value; what cannot be done is told."""
+        unplugged = self.client.post("/api/devices/bench", json={"action": "unplug_scale"}).json()
+        self.assertEqual(unplugged["scale"], {"value": None, "state": "unplugged"})
+        for body in ({"action": "explode"}, {"action": "put", "amount": 1e9}):
+            self.assertEqual(self.client.post("/api/devices/bench", json=body).status_code, 422)
+
+    def test_the_printer(self) -> None:
+        """It prints, and says when it has no paper."""
+        batch = self.client.post("/api/batches", json=SKEWERS).json()
+        self.assertEqual(self.client.post(f"/api/devices/print/{batch['id']}").json()["state"], "printed")
+        self.client.post("/api/devices/bench", json={"action": "paper_out"})
+        self.assertIn("no paper", self.client.post(f"/api/devices/print/{batch['id']}").json()["says"])

@@ -1,0 +1,69 @@
+import { Pick } from '../../components/Pick'
+import { Said } from '../../components/Said'
+import { faultOf } from '../lanes'
+import type { FireProps } from './FireStage'
+
+const SCHOOLS = [
+  { value: 'guidance', label: 'as guidance says' },
+  { value: 'own', label: 'a core of my own' },
+]
+const SURFACES = [
+  { value: 'patted', label: 'patted dry' },
+  { value: 'wiped', label: 'wiped off' },
+  { value: 'as_is', label: 'left as it is' },
+]
+
+/** When it is done, and what is done to its surface first. */
+export function Done({ batch, draft, change }: FireProps) {
+  const { fire, assumed } = batch.judgement
+  const say = (part: Partial<typeof draft.fire>) => {
+    change((was) => ({ ...was, fire: { ...was.fire, ...part } }))
+  }
+  return (
+    <section aria-labelledby="done-at">
+      <h2 id="done-at" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        when it is done
+      </h2>
+      {fire.target_c !== null && (
+        <p className="pt-1 text-[2.4rem] leading-tight font-bold">
+          {fire.target_c} <span className="text-[1.2rem] font-semibold">°C in the middle</span>
+          {fire.is_below && <span className="block text-[1.1rem] text-warn">▲ below guidance</span>}
+        </p>
+      )}
+      <div className="grid grid-cols-2 gap-x-4">
+        <Pick
+          question="Doneness"
+          value={draft.fire.doneness}
+          assumedValue="guidance"
+          options={SCHOOLS}
+          fault={faultOf(batch, 'fire.doneness')}
+          onPick={(doneness) => {
+            say({ doneness })
+          }}
+        />
+        <Pick
+          question="Its surface"
+          value={draft.fire.surface}
+          assumedValue={assumed['fire.surface']}
+          options={SURFACES}
+          fault={faultOf(batch, 'fire.surface')}
+          onPick={(surface) => {
+            say({ surface })
+          }}
+        />
+        {draft.fire.doneness === 'own' && (
+          <Said
+            question="Core"
+            stack
+            placeholder="58 C"
+            value={draft.fire.core}
+            fault={faultOf(batch, 'fire.core_c')}
+            onType={(core) => {
+              say({ core })
+            }}
+          />
+        )}
+      </div>
+    </section>
+  )
+}

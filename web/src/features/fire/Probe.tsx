@@ -1,0 +1,95 @@
+import { useState } from 'react'
+import type { Batch } from '../../api/client'
+import { useDevices } from '../../api/useDevices'
+import { useWeigh } from '../../api/useWeigh'
+import { told } from '../../lib/clock'
+
+/** The core as the probe shows it, when it will be done, and the boil of the used mix. */
+export function Probe({ batch }: { batch: Batch }) {
+  const { weigh, press, trouble, busy } = useWeigh(batch.id)
+  const devices = useDevices()
+  const [typed, setTyped] = useState('')
+  if (!weigh || weigh.pulled_at === null) return null
+  const shown = devices.readings?.probe.value ?? null
+  const number = Number(typed.replace(',', '.'))
+  const given = typed.trim() === '' ? shown : Number.isNaN(number) ? null : number
+  return (
+    <section aria-labelledby="probe">
+      <h2 id="probe" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        the probe
+      </h2>
+      <p className="py-1 text-[1.3rem] font-semibold" aria-live="polite">
+        {weigh.probe_says ||
+          (shown === null ? 'It does not answer: type what it shows.' : `${shown.toFixed(1)} °C now.`)}
+      </p>
+      <Curve readings={weigh.probe} target={batch.judgement.fire.target_c} />
+      <div className="flex flex-wrap items-center gap-3 pt-1">
+        <label className="flex items-center gap-2">
+          <span>{shown === null ? 'It shows, °C' : `${shown.toFixed(1)} °C, or type`}</span>
+          <input
+            className="said w-20!"
+            inputMode="decimal"
+            aria-label="Core in degrees"
+            value={typed}
+            onChange={(event) => {
+              setTyped(event.target.value)
+            }}
+          />
+        </label>
+        <button
+          type="button"
+          className="act"
+          disabled={busy || given === null}
+          onClick={() =>
+            void press({ kind: 'probe', celsius: given }).then((kept) => {
+              if (kept) setTyped('')
+            })
+          }
+        >
+          Note the core
+        </button>
+        <button type="button" className="act" disabled={busy} onClick={() => void press({ kind: 'boiled' })}>
+          The used mix has boiled
+        </button>
+      </div>
+      {weigh.boiled_at !== null && (
+        <p>The used mix boiled at {told(new Date(weigh.boiled_at))}: now it may be brushed on or served.</p>
+      )}
+      {trouble !== '' && (
+        <p role="alert" className="text-stop">
+          {trouble}
+        </p>
+      )}
+    </section>
+  )
+}
+
+const WIDE = 400
+const HIGH = 90
+
+/** Core against time, and the core to reach. */
+function Curve({ readings, target }: { readings: { at: string; celsius: number }[]; target: number | null }) {
+  const first = readings[0]
+  const last = readings.at(-1)
+  if (!first || !last || readings.length < 2) return null
+  const start = new Date(first.at).getTime()
+  const span = Math.max(1, new Date(last.at).getTime() - start)
+  const top = Math.max(target ?? 0, ...readings.map((one) => one.celsius)) + 5
+  const y = (celsius: number) => HIGH - (celsius / top) * HIGH
+  const points = readings.map(
+    (one) => `${((new Date(one.at).getTime() - start) / span) * WIDE},${y(one.celsius)}`,
+  )
+  return (
+    <svg
+      viewBox={`0 0 ${WIDE} ${HIGH}`}
+      className="w-full"
+      role="img"
+      aria-label={`Core from ${first.celsius} to ${last.celsius} °C in ${Math.round(span / 60_000)} minutes`}
+    >
+      {target !== null && (
+        <path d={`M0 ${y(target)}H${WIDE}`} stroke="var(--quiet)" strokeDasharray="6 4" fill="none" />
+      )}
+      <polyline points={points.join(' ')} fill="none" stroke="var(--enamel)" strokeWidth="3" />
+    </svg>
+  )
+}

@@ -19,6 +19,7 @@ from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
 from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
+from vadouvan.store.verdicts import Verdicts
 
 
 def utc_now() -> datetime:
@@ -48,6 +49,7 @@ def build(settings: Settings) -> FastAPI:
         OwnIngredients(engine),
         kept_settings,
         Presses(engine),
+        Verdicts(engine),
         Devices(),
         now=utc_now,
         new_id=new_id,

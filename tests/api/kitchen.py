@@ -20,6 +20,7 @@ from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
 from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
+from vadouvan.store.verdicts import Verdicts
 
 
 def kitchen_app(case: unittest.TestCase) -> FastAPI:
@@ -36,6 +37,7 @@ def kitchen_app(case: unittest.TestCase) -> FastAPI:
         OwnIngredients(engine),
         KeptSettings(engine),
         Presses(engine),
+        Verdicts(engine),
         Devices(),
         now=lambda: NOW,
         new_id=lambda: f"batch-{next(numbers)}",

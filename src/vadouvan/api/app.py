@@ -24,6 +24,7 @@ from vadouvan.api.routers import (
     plan,
     settings,
     tables,
+    taste,
     weigh,
 )
 from vadouvan.api.schemas.batch import TroubleOut
@@ -48,6 +49,7 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
         hold,
         plan,
         weigh,
+        taste,
         devices,
         cautions,
         settings,

@@ -13,11 +13,12 @@ from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.label import readable_labels
 from vadouvan.core.reading.routine import read_routine
 from vadouvan.devices.counter import Devices
-from vadouvan.store.batches import Batches
+from vadouvan.store.batches import Batches, KeptBatch
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
 from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
+from vadouvan.store.verdicts import Verdicts
 
 
 @dataclass(frozen=True)
@@ -30,17 +31,29 @@ class Context:
     own_ingredients: OwnIngredients
     settings: KeptSettings
     presses: Presses
+    verdicts: Verdicts
     devices: Devices
     now: Callable[[], datetime]
     new_id: Callable[[], str]
 
     @property
     def kitchen(self) -> Kitchen:
-        """The shipped tables with the cook's own cuts, ingredients and week."""
+        """The shipped tables with the cook's own cuts, ingredients, week and what verdicts have taught."""
         labels = ((kept.id, kept.said) for kept in self.own_ingredients.all())
         own = readable_labels(labels, self.tables.pantry.by_id)
         routine = read_routine(self.settings.routine())
-        return self.tables.with_cuts(self.own_cuts.all()).with_ingredients(own).with_routine(routine)
+        correction = self.settings.correction()
+        return (
+            self.tables.with_cuts(self.own_cuts.all())
+            .with_ingredients(own)
+            .with_routine(routine)
+            .with_correction(correction)
+        )
+
+    def in_hand(self) -> list[KeptBatch]:
+        """Batches that nobody has tasted yet."""
+        tasted = self.verdicts.tasted()
+        return [kept for kept in self.batches.all() if kept.id not in tasted]
 
 
 def _context(request: Request) -> Context:

@@ -238,3 +238,10 @@ SAUCE_SALT = Constant(0.010, 0.008, 0.015, "kg/kg", "common_practice", "practice
 SAUCE_TOO_SALTY = Constant(0.020, 0.015, 0.025, "kg/kg", "common_practice", "practice")
 SAUCE_WORTH_KG = Constant(0.040, 0.020, 0.080, "kg", "common_practice", "practice")
 SAUCE_MOST_DILUTION = Constant(2.0, 1.0, 3.0, "1", "common_practice", "practice")
+
+# --- learning --------------------------------------------------------------------------------
+DEPTH_READING_M = Constant(0.001, 0.0005, 0.002, "m", "calibration", "ours")
+DEPTH_SCATTER = Constant(0.10, 0.05, 0.20, "1", "calibration", "ours")
+SALT_TASTE_LOG_SD = Constant(0.20, 0.10, 0.30, "1", "calibration", "ours")
+SALT_STEP = Constant(0.18, 0.10, 0.25, "1", "calibration", "ours")  # of a verdict, in ln of salt
+SALT_EATEN_LOG_SD = Constant(0.126, 0.08, 0.20, "1", "calibration", "ours")

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 
 from vadouvan.core.cautions import Caution
 from vadouvan.core.clock.routine import USUAL_WEEK, Routine
@@ -14,8 +14,21 @@ from vadouvan.core.mix.swaps import Swap
 
 
 @dataclass(frozen=True)
+class OwnCorrection:
+    """The cook's own factors: on the pace of salt by family of meat, and on the usual salt target [1]."""
+
+    pace: Mapping[str, float] = field(default_factory=dict)
+    salt: float = 1.0
+
+
+NOTHING_LEARNED = OwnCorrection()
+
+
+@dataclass(frozen=True)
 class Kitchen:
-    """Kinds of cut by id, the pantry, cautions by id, titles of sources by key, known swaps, the cook's week."""
+    """Kinds of cut by id, the pantry, cautions by id, titles of sources by key, known swaps, the cook's week,
+    and the correction that verdicts have taught.
+    """
 
     cuts: Mapping[str, CutKind]
     pantry: Pantry
@@ -23,10 +36,15 @@ class Kitchen:
     sources: Mapping[str, str]
     swaps: tuple[Swap, ...] = ()
     routine: Routine = USUAL_WEEK
+    own: OwnCorrection = NOTHING_LEARNED
 
     def with_cuts(self, own: Mapping[str, CutKind]) -> Kitchen:
         """The same kitchen with the cook's own cuts before the shipped ones."""
         return replace(self, cuts={**own, **self.cuts})
+
+    def with_correction(self, own: OwnCorrection) -> Kitchen:
+        """The same kitchen with what its cook's verdicts have taught."""
+        return replace(self, own=own)
 
     def with_routine(self, routine: Routine) -> Kitchen:
         """The same kitchen with another week of its cook."""

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import json
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Literal
@@ -18,6 +18,7 @@ from vadouvan.store.rows import BatchRow, HistoryRow
 
 ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
 MOST_STATES = 400
+MOST_AT_ONCE = 500
 Way = Literal["undo", "redo"]
 Check = Callable[[Draft, Draft], None]
 
@@ -44,6 +45,16 @@ class Batches:
         with Session(self._engine) as session:
             rows = session.scalars(select(BatchRow).order_by(BatchRow.made_at, BatchRow.id))
             return [_kept(session, row) for row in rows]
+
+    def some(self, identities: Sequence[str]) -> list[KeptBatch]:
+        """Those of these batches that are kept, in the order they were made."""
+        found: list[KeptBatch] = []
+        with Session(self._engine) as session:
+            for start in range(0, len(identities), MOST_AT_ONCE):
+                part = identities[start : start + MOST_AT_ONCE]
+                rows = session.scalars(select(BatchRow).where(BatchRow.id.in_(part)).order_by(BatchRow.made_at))
+                found += [KeptBatch(row.id, row.revision, from_json(row.draft)) for row in rows]
+        return found
 
     def get(self, identity: str) -> KeptBatch:
         """One batch; raises NotKept."""

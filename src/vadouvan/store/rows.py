@@ -47,6 +47,29 @@ class PressRow(Base):
     press: Mapped[str]
 
 
+class VerdictRow(Base):
+    """What one eater said of a batch, as JSON; ``forgotten`` if nothing is learned from it."""
+
+    __tablename__ = "verdict"
+
+    batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
+    eater: Mapped[str] = mapped_column(primary_key=True)
+    said: Mapped[str]
+    forgotten: Mapped[bool]
+    at: Mapped[str]
+
+
+class DescentRow(Base):
+    """The batch that a batch goes on from, and what was changed, as JSON."""
+
+    __tablename__ = "descent"
+    __table_args__ = (Index("ix_descent_from_id", "from_id"),)
+
+    batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
+    from_id: Mapped[str]
+    says: Mapped[str]
+
+
 class OwnCutRow(Base):
     """A cut of the cook's own, as JSON."""
 

@@ -9,11 +9,12 @@ from typing import Any
 from sqlalchemy import Engine
 from sqlalchemy.orm import Session
 
+from vadouvan.core.kitchen import NOTHING_LEARNED, OwnCorrection
 from vadouvan.core.reading.routine import RoutineSaid
 from vadouvan.core.reading.shared import SharedSaid
 from vadouvan.store.rows import SettingRow
 
-ROUTINE, SHARED = "routine", "shared"
+ROUTINE, SHARED, CORRECTION = "routine", "shared", "correction"
 
 
 class KeptSettings:
@@ -38,6 +39,15 @@ class KeptSettings:
     def keep_shared(self, said: SharedSaid) -> None:
         """Keep what all batches share."""
         self._keep(SHARED, asdict(said))
+
+    def correction(self) -> OwnCorrection:
+        """What verdicts have taught; nothing until they have."""
+        raw = self._said(CORRECTION)
+        return OwnCorrection(dict(raw["pace"]), float(raw["salt"])) if raw else NOTHING_LEARNED
+
+    def keep_correction(self, learned: OwnCorrection) -> None:
+        """Keep what verdicts have taught."""
+        self._keep(CORRECTION, {"pace": dict(learned.pace), "salt": learned.salt})
 
     def _said(self, name: str) -> dict[str, Any]:
         with Session(self._engine) as session:

@@ -42,9 +42,9 @@ def answer(kept: KeptBatch, here: Context, locked: bool | None = None) -> BatchO
 
 @router.get("")
 def list_batches(here: Here) -> list[BatchOut]:
-    """All batches in the order they were made, each with its judgement but without its course through time."""
-    locked = here.presses.in_contact()
-    found = [answer(kept, here, kept.id in locked) for kept in here.batches.all()]
+    """Batches in hand in the order they were made, judged but without their course; tasted ones are in the logbook."""
+    locked, tasted = here.presses.in_contact(), here.verdicts.tasted()
+    found = [answer(kept, here, kept.id in locked) for kept in here.batches.all() if kept.id not in tasted]
     for batch in found:
         batch.judgement.course = None
     return found

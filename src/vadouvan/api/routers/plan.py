@@ -138,7 +138,7 @@ def plan_table_together(here: Here) -> TogetherOut:
 
 def _at_the_table(here: Context) -> tuple[list[Batch], Clock]:
     kitchen, now = here.kitchen, here.now()
-    batches = [Batch(one.id, one.draft, judge(one.draft, kitchen, now=now)) for one in here.batches.all()]
+    batches = [Batch(one.id, one.draft, judge(one.draft, kitchen, now=now)) for one in here.in_hand()]
     return batches, Clock(now, kitchen.routine)
 
 
@@ -146,7 +146,7 @@ def _at_the_table(here: Context) -> tuple[list[Batch], Clock]:
 def what_is_next(here: Here, hours: Annotated[float, Query(gt=0, le=24 * 31)] = 24.0) -> TodayOut:
     """Steps of all plans that begin within so many hours, and the labels of the bags."""
     kitchen, now = here.kitchen, here.now()
-    kept = [(one.id, one.draft.name, judge(one.draft, kitchen, now=now)) for one in here.batches.all()]
+    kept = [(one.id, one.draft.name, judge(one.draft, kitchen, now=now)) for one in here.in_hand()]
     return today_out(kept, now, timedelta(hours=hours))
 
 
@@ -178,7 +178,7 @@ def code_of_batch(identity: Identity, request: Request, here: Here) -> Response:
 def all_as_calendar(here: Here) -> Response:
     """Every hands-on step of every plan as one calendar."""
     kitchen, now = here.kitchen, here.now()
-    kept = [(one.id, one.draft.name, judge(one.draft, kitchen, now=now).steps) for one in here.batches.all()]
+    kept = [(one.id, one.draft.name, judge(one.draft, kitchen, now=now).steps) for one in here.in_hand()]
     return _file(calendar_text(kept, now=now), "vadouvan")
 
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from vadouvan.core.constants import OPEN_AIR_PACE, UNTURNED_SHARE, VACUUM_CLAIM
@@ -18,7 +18,7 @@ class Hold:
 
     ``readings`` are temperatures from an hour on [(h, C)], if they were recorded; ``vacuum_claim`` takes
     the school that says a vacuum bag is faster; ``turned`` that pieces are turned so that all faces meet
-    the mix; ``open_air`` that nothing covers them.
+    the mix; ``open_air`` that nothing covers them; ``learned_pace`` is the cook's own factor on the pace of salt.
     """
 
     fridge_c: float
@@ -30,6 +30,7 @@ class Hold:
     turned: bool = True
     metal: Metal = "none"
     open_air: bool = False
+    learned_pace: float = 1.0
 
     @property
     def course(self) -> tuple[tuple[float, float], ...]:
@@ -42,4 +43,9 @@ class Hold:
         factor = VACUUM_CLAIM.value if self.vacuum and self.vacuum_claim else 1.0
         if not self.turned and not self.vacuum:
             factor *= UNTURNED_SHARE.value**2
+        factor *= self.learned_pace
         return factor * OPEN_AIR_PACE.value if self.open_air else factor
+
+    def without_learning(self) -> Hold:
+        """The same hold at the model's own pace."""
+        return replace(self, learned_pace=1.0)

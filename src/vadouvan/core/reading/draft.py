@@ -81,7 +81,7 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Reading:
     return Reading(
         cut=cut,
         mix=mix,
-        hold=read_hold(draft.hold, cut, mix, notes),
+        hold=read_hold(draft.hold, cut, mix, kitchen.own, notes),
         meal=_meal(draft.meal, notes, now, _usual_lead(cut, fire.stages)),
         occasion=_occasion(draft.occasion, frozen_share, notes),
         frozen_share=frozen_share,
@@ -140,7 +140,7 @@ def _meal(said: MealSaid, notes: Notes, now: datetime, usual: timedelta) -> Meal
         pulled = None
     start = notes.attempt(lambda: local_moment(said.start, zone, field="meal.start")) if said.start else None
     thaw_for = _thaw_for(said, zone, at, notes)
-    if hours_between(at, now) >= 0:
+    if hours_between(at, now) >= 0 and pulled is None:
         wrong = f"{at:%a %-d %b %Y, %H:%M} is already past."
         accepted = "Write a time still to come, or leave it empty."
         notes.problems.append(InputError(field="meal.at", given=said.at, wrong=wrong, accepted=accepted))

@@ -9,6 +9,7 @@ from vadouvan.core.constants import FRIDGE_ADVISED_C, FRIDGE_STOP_C, SALT_TARGET
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.draft import HoldSaid
 from vadouvan.core.hold.hold import Goal, Hold, Metal
+from vadouvan.core.kitchen import OwnCorrection
 from vadouvan.core.mix.schools import Salting, spoon_target
 from vadouvan.core.reading.mix import MixReading
 from vadouvan.core.reading.notes import Notes
@@ -16,6 +17,7 @@ from vadouvan.core.said.quantity import decimal
 from vadouvan.errors import InputError
 
 DEFAULT_FRIDGE_C = 4.0
+TELL_FROM = 0.005
 THROUGH_UP_TO_M = 0.020  # in joints a point further in than this is not the default aim
 GOALS: dict[str, Goal] = {"surface": "surface", "through": "through"}
 METALS: dict[str, Metal] = {name: name for name in get_args(Metal)}
@@ -28,7 +30,7 @@ READINGS_ACCEPTED = 'Write hours since contact and degrees, rising from 0 h, suc
 _READING = re.compile(r"(?P<hour>\d+(?:[.,]\d+)?)\s*h\s*:?\s*(?P<degrees>-?\d+(?:[.,]\d+)?)\s*°?\s*c?", re.IGNORECASE)
 
 
-def read_hold(said: HoldSaid, cut: Cut | None, mix: MixReading, notes: Notes) -> Hold | None:
+def read_hold(said: HoldSaid, cut: Cut | None, mix: MixReading, own: OwnCorrection, notes: Notes) -> Hold | None:
     """The hold, or nothing while something about it is wrong."""
     before = len(notes.problems)
     small = cut is None or cut.shape in ("cube", "strip") or cut.piece.far_m <= THROUGH_UP_TO_M
@@ -37,7 +39,7 @@ def read_hold(said: HoldSaid, cut: Cut | None, mix: MixReading, notes: Notes) ->
     hold = Hold(
         fridge_c=_fridge(said, notes),
         goal=notes.choice(said.goal, GOALS, (default, default), "hold.goal"),
-        salt_target=_salt_target(said, mix.salting, notes),
+        salt_target=_salt_target(said, mix.salting, own.salt, notes),
         readings=_readings(said.readings, notes),
         vacuum=vacuum,
         vacuum_claim=vacuum
@@ -45,6 +47,7 @@ def read_hold(said: HoldSaid, cut: Cut | None, mix: MixReading, notes: Notes) ->
         turned=notes.choice(said.turned, TURNS, (True, "turned"), "hold.turned"),
         metal=notes.choice(said.metal, METALS, ("none", "none"), "hold.metal"),
         open_air=notes.choice(said.open_air, AIR, (False, "wrapped"), "hold.open_air"),
+        learned_pace=own.pace.get(cut.kind.family, 1.0) if cut is not None else 1.0,
     )
     return hold if len(notes.problems) == before else None
 
@@ -63,8 +66,10 @@ def _fridge(said: HoldSaid, notes: Notes) -> float:
     return DEFAULT_FRIDGE_C if value is None else value
 
 
-def _salt_target(said: HoldSaid, salting: Salting, notes: Notes) -> float:
-    usual, words = SALT_TARGET_KG_PER_KG.value, "well seasoned"
+def _salt_target(said: HoldSaid, salting: Salting, own_factor: float, notes: Notes) -> float:
+    usual, words = SALT_TARGET_KG_PER_KG.value * own_factor, "well seasoned"
+    if abs(own_factor - 1) > TELL_FROM:
+        words = "as your verdicts say"
     if salting.school == "spoon_per_pound" and salting.spoon_salt is not None:
         usual, words = spoon_target(salting.spoon_salt, salting.spoons), "from the spoon"
     if not said.salt_target:

@@ -67,6 +67,7 @@ VESSEL_SIDE = Kind("side of a vessel", LENGTH_M, "cm", 0.04, 1.0, 'Write 4 to 10
 VESSEL_VOLUME = Kind(
     "vessel", VOLUME_M3, "l", 0.0002, 0.05, 'Write its volume, such as "2.5 l", or its floor, such as "22 x 16 cm".'
 )
+SEEN_DEPTH = Kind("depth", LENGTH_M, "mm", 0.0005, 0.15, 'Write the depth on the knife, such as "9 mm", or "through".')
 FRIDGE_ROOM = Kind("fridge", VOLUME_M3, "l", 0.001, 1.0, 'Write the room that is free in it, such as "38 l".')
 
 

@@ -1,0 +1,211 @@
+"""After the meal: verdicts, what they teach, the next batch; and the logbook of what was eaten."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from fastapi import APIRouter, Path, Query
+from pydantic import BaseModel, ConfigDict, Field
+
+from vadouvan.api.context import Context, Here
+from vadouvan.api.routers.batches import answer
+from vadouvan.api.schemas.batch import BatchOut
+from vadouvan.api.schemas.draft import Text
+from vadouvan.core.judge import judge
+from vadouvan.core.taste.held import as_held
+from vadouvan.core.taste.logbook import MOST_BESIDE, Asked, Entry, found, side_by_side, thread_of
+from vadouvan.core.taste.next_time import all_taken, next_time
+from vadouvan.core.taste.teaching import Tasted, taught
+from vadouvan.core.taste.verdict import ASPECTS, WORDS, VerdictSaid, read_verdict
+from vadouvan.errors import InputError, NotKept
+from vadouvan.formats.taste_out import CorrectionOut, EntryOut, TasteOut, correction_out, entry_out, taste_out
+from vadouvan.store.verdicts import Descent
+
+router = APIRouter(prefix="/api", tags=["taste"])
+
+Identity = Annotated[str, Path(max_length=64)]
+Asking = Annotated[str, Query(max_length=200)]
+PAGE = 50
+
+
+class VerdictBody(BaseModel):
+    """A verdict as it is said."""
+
+    model_config = ConfigDict(extra="forbid")
+
+    eater: Text = ""
+    words: dict[Text, Text] = Field(default={}, max_length=20)
+    depth: Text = ""
+    note: Annotated[str, Field(max_length=100_000)] = ""
+
+
+class ForgetBody(BaseModel):
+    """Which batch teaches nothing more; null for all. ``forgotten`` false takes it back."""
+
+    batch_id: Annotated[str, Field(max_length=64)] | None = None
+    forgotten: bool = True
+
+
+class LogbookOut(BaseModel):
+    """Entries that fit, a page of them, and how many there are."""
+
+    entries: list[EntryOut]
+    count: int
+
+
+class RowOut(BaseModel):
+    """One thing in which batches differ."""
+
+    what: str
+    values: list[str]
+
+
+class BesideOut(BaseModel):
+    """Batches side by side: their names, and only what differs."""
+
+    names: list[str]
+    rows: list[RowOut]
+
+
+@router.get("/taste/scales")
+def list_scales() -> dict[str, list[str]]:
+    """The five words for each thing that is tasted."""
+    return {aspect: list(WORDS[aspect]) for aspect in ASPECTS}
+
+
+@router.get("/taste/correction")
+def get_correction(here: Here) -> CorrectionOut:
+    """What verdicts have taught, how sure it is, and what it rests on."""
+    tasted = _tasted(here)
+    return correction_out(taught(tasted, here.kitchen, now=here.now()), tasted)
+
+
+@router.post("/taste/forget")
+def forget(body: ForgetBody, here: Here) -> CorrectionOut:
+    """Learn nothing from one batch, or from all; or learn from them again."""
+    here.verdicts.forget(body.batch_id, forgotten=body.forgotten)
+    _learn(here)
+    return get_correction(here)
+
+
+@router.get("/taste/{identity}")
+def get_taste(identity: Identity, here: Here) -> TasteOut:
+    """What was said of a batch, and what to change next time."""
+    kept = here.batches.get(identity)
+    said = here.verdicts.of(identity)
+    verdicts = [read_verdict(one.said) for one in said]
+    kitchen, now = here.kitchen, here.now()
+    held = as_held(judge(kept.draft, kitchen, now=now))
+    advice = next_time(kept.draft, verdicts, kitchen, now=now)
+    descents = {one.batch_id: one for one in here.verdicts.descents()}
+    origin = descents.get(identity)
+    name = here.batches.get(origin.from_id).draft.name if origin and _is_kept(origin.from_id, here) else ""
+    return taste_out([one.said for one in said], held, advice, origin.says if origin else (), name)
+
+
+@router.put("/taste/{identity}")
+def keep_verdict(identity: Identity, body: VerdictBody, here: Here) -> TasteOut:
+    """Keep what one eater said; the cook's own correction follows."""
+    said = VerdictSaid(**body.model_dump())
+    read_verdict(said)
+    here.verdicts.keep(identity, said, now=here.now())
+    _learn(here)
+    return get_taste(identity, here)
+
+
+@router.delete("/taste/{identity}")
+def remove_verdict(identity: Identity, here: Here, eater: Asking = "") -> TasteOut:
+    """Remove what one eater said."""
+    here.verdicts.remove(identity, eater)
+    _learn(here)
+    return get_taste(identity, here)
+
+
+@router.post("/taste/{identity}/next", status_code=201)
+def make_next(identity: Identity, here: Here) -> BatchOut:
+    """The next batch of the same dish, with every change that the verdicts ask for."""
+    kept = here.batches.get(identity)
+    verdicts = [read_verdict(one.said) for one in here.verdicts.of(identity)]
+    draft, says = all_taken(kept.draft, verdicts, here.kitchen, now=here.now())
+    made = here.batches.add(here.new_id(), draft, now=here.now())
+    here.verdicts.note_descent(Descent(made.id, identity, tuple(says)))
+    return answer(made, here)
+
+
+class LogbookQuestion(BaseModel):
+    """What is looked for; empty is anything."""
+
+    search: Annotated[str, Field(max_length=200)] = ""
+    cut: Annotated[str, Field(max_length=200)] = ""
+    species: Annotated[str, Field(max_length=200)] = ""
+    school: Annotated[str, Field(max_length=200)] = ""
+    verdict: Annotated[str, Field(max_length=200)] = ""
+    ingredient: Annotated[str, Field(max_length=200)] = ""
+    page: Annotated[int, Field(ge=0, le=10_000)] = 0
+
+
+@router.get("/logbook")
+def look_in_logbook(asked: Annotated[LogbookQuestion, Query()], here: Here) -> LogbookOut:
+    """Batches that were eaten, the latest first."""
+    cuts = here.kitchen.cuts
+    fit = found(_entries(here), Asked(**asked.model_dump(exclude={"page"})), cuts)
+    shown = fit[asked.page * PAGE : (asked.page + 1) * PAGE]
+    return LogbookOut(entries=[entry_out(entry, cuts) for entry in shown], count=len(fit))
+
+
+@router.get("/logbook/beside")
+def look_beside(here: Here, ids: Annotated[str, Query(max_length=400)]) -> BesideOut:
+    """Two to four batches side by side, differences only."""
+    wanted = [identity for identity in ids.split(",") if identity]
+    if not 2 <= len(wanted) <= MOST_BESIDE:
+        raise InputError(
+            field="ids", given=ids[:60], wrong=f"{len(wanted)} batches.", accepted="Choose two to four of them."
+        )
+    by_id = {entry.id: entry for entry in _entries(here)}
+    missing = next((identity for identity in wanted if identity not in by_id), None)
+    if missing is not None:
+        raise NotKept("batch in the logbook", missing)
+    entries = [by_id[identity] for identity in wanted]
+    rows = side_by_side(entries, here.kitchen.cuts)
+    names = [entry.draft.name or "Unnamed batch" for entry in entries]
+    return BesideOut(names=names, rows=[RowOut(what=row.what, values=list(row.values)) for row in rows])
+
+
+@router.get("/logbook/{identity}/thread")
+def follow_thread(identity: Identity, here: Here) -> list[EntryOut]:
+    """All repeats of one dish, from the first, each with what was changed."""
+    cuts = here.kitchen.cuts
+    return [entry_out(entry, cuts) for entry in thread_of(identity, _entries(here))]
+
+
+def _entries(here: Context) -> list[Entry]:
+    """Batches that were tasted."""
+    said: dict[str, list[VerdictSaid]] = {}
+    for one in here.verdicts.all():
+        said.setdefault(one.batch_id, []).append(one.said)
+    descents = {one.batch_id: one for one in here.verdicts.descents()}
+    return [
+        Entry(
+            kept.id,
+            kept.draft,
+            tuple(read_verdict(one) for one in said[kept.id]),
+            descents[kept.id].from_id if kept.id in descents else "",
+            descents[kept.id].says if kept.id in descents else (),
+        )
+        for kept in here.batches.some(list(said))
+    ]
+
+
+def _tasted(here: Context) -> list[Tasted]:
+    forgotten = {one.batch_id for one in here.verdicts.all() if one.is_forgotten}
+    return [Tasted(one.id, one.draft, one.verdicts, one.id not in forgotten) for one in _entries(here)]
+
+
+def _learn(here: Context) -> None:
+    """Work the correction out anew from all verdicts, and keep it."""
+    found_out = taught(_tasted(here), here.kitchen, now=here.now())
+    here.settings.keep_correction(found_out.correction)
+
+
+def _is_kept(identity: str, here: Context) -> bool:
+    return bool(here.batches.some([identity]))

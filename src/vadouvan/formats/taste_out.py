@@ -1,0 +1,164 @@
+"""What leaves the core about verdicts, what they teach, and the logbook."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+
+import numpy as np
+from pydantic import BaseModel
+
+from vadouvan.core.constants import DIFFUSIVITY_LOG_SD, SALT_TASTE_LOG_SD
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.figure import hours_told
+from vadouvan.core.taste.held import AsHeld
+from vadouvan.core.taste.learn import GRID, Learned, pace_says, salt_says
+from vadouvan.core.taste.logbook import Entry, held_hours
+from vadouvan.core.taste.next_time import Advice
+from vadouvan.core.taste.teaching import GROUPS, Tasted, Taught
+from vadouvan.core.taste.verdict import VerdictSaid
+
+PLOTTED = 61
+
+
+class VerdictOut(BaseModel):
+    """What one eater said."""
+
+    eater: str
+    words: dict[str, str]
+    depth: str
+    note: str
+
+
+class AdviceOut(BaseModel):
+    """What to change next time, and what it costs elsewhere."""
+
+    id: str
+    says: str
+    costs: list[str]
+
+
+class TasteOut(BaseModel):
+    """A tasted batch; depths are null for one that was not held."""
+
+    verdicts: list[VerdictOut]
+    advice: list[AdviceOut]
+    held_hours: float | None
+    model_depth_mm: float | None
+    middle_mm: float | None
+    from_name: str
+    changed: list[str]
+
+
+class LearnedOut(BaseModel):
+    """A factor that was learned, with its band; ``before`` and ``now`` are its distributions over ``factors``."""
+
+    name: str
+    says: str
+    factor: float
+    low: float
+    high: float
+    count: int
+    factors: list[float]
+    before: list[float]
+    now: list[float]
+
+
+class TeacherOut(BaseModel):
+    """A batch that teaches, or whose lesson is forgotten."""
+
+    batch_id: str
+    batch: str
+    forgotten: bool
+
+
+class CorrectionOut(BaseModel):
+    """The cook's own correction, and what it rests on."""
+
+    pace: list[LearnedOut]
+    salt: LearnedOut
+    rests_on: list[TeacherOut]
+
+
+class EntryOut(BaseModel):
+    """A batch in the logbook."""
+
+    id: str
+    name: str
+    eaten_on: str
+    cut: str
+    species: str
+    school: str
+    held: str
+    verdicts: dict[str, str]
+    eaters: int
+    note: str
+    from_id: str
+    changed: list[str]
+
+
+def taste_out(
+    said: Sequence[VerdictSaid], held: AsHeld | None, advice: Sequence[Advice], changed: Sequence[str], from_name: str
+) -> TasteOut:
+    """A tasted batch in the shape that leaves the core."""
+    return TasteOut(
+        verdicts=[VerdictOut(eater=one.eater, words=one.words, depth=one.depth, note=one.note) for one in said],
+        advice=[AdviceOut(id=one.id, says=one.says, costs=list(one.costs)) for one in advice],
+        held_hours=held.hours if held else None,
+        model_depth_mm=held.seen_depth_m() * 1000 if held else None,
+        middle_mm=held.depth_to_middle_m * 1000 if held else None,
+        from_name=from_name,
+        changed=list(changed),
+    )
+
+
+def correction_out(found: Taught, tasted: Sequence[Tasted]) -> CorrectionOut:
+    """What was learned, in the shape that leaves the core."""
+    pace = [
+        _learned(family, pace_says(one, GROUPS[family]), one, DIFFUSIVITY_LOG_SD.value)
+        for family, one in found.pace.items()
+    ]
+    rests_on = [
+        TeacherOut(batch_id=one.batch_id, batch=one.draft.name or "Unnamed batch", forgotten=not one.counts)
+        for one in tasted
+    ]
+    return CorrectionOut(
+        pace=pace, salt=_learned("salt", salt_says(found.salt), found.salt, SALT_TASTE_LOG_SD.value), rests_on=rests_on
+    )
+
+
+def _learned(name: str, says: str, one: Learned, prior_log_sd: float) -> LearnedOut:
+    every = max(1, (len(GRID) - 1) // (PLOTTED - 1))
+    grid = GRID[::every]
+    before = np.exp(-0.5 * (grid / prior_log_sd) ** 2)
+    now = np.array(one.weights)[::every]
+    return LearnedOut(
+        name=name,
+        says=says,
+        factor=one.factor,
+        low=one.low,
+        high=one.high,
+        count=one.count,
+        factors=[float(value) for value in np.exp(grid)],
+        before=[float(value) for value in before / before.sum()],
+        now=[float(value) for value in now / now.sum()],
+    )
+
+
+def entry_out(entry: Entry, cuts: Mapping[str, CutKind]) -> EntryOut:
+    """A logbook entry in the shape that leaves the core."""
+    kind = cuts.get(entry.draft.cut.kind)
+    hours = held_hours(entry.draft)
+    return EntryOut(
+        id=entry.id,
+        name=entry.draft.name or "Unnamed batch",
+        eaten_on=entry.eaten_on[:10],
+        cut=kind.name if kind else entry.draft.cut.kind,
+        species=kind.species if kind else "",
+        school=entry.draft.aims.school or "per_kg",
+        held=hours_told(hours) if hours is not None else "",
+        verdicts=dict(entry.verdict_words()),
+        eaters=len(entry.verdicts),
+        note=" ".join(verdict.note for verdict in entry.verdicts if verdict.note),
+        from_id=entry.from_id,
+        changed=list(entry.changed),
+    )

@@ -1,0 +1,104 @@
+"""Verdicts kept, and which batch a batch goes on from."""
+
+from __future__ import annotations
+
+import json
+from dataclasses import asdict, dataclass
+from datetime import datetime
+
+from sqlalchemy import Engine, delete, select
+from sqlalchemy.orm import Session
+
+from vadouvan.core.taste.verdict import VerdictSaid
+from vadouvan.errors import NotKept
+from vadouvan.store.rows import BatchRow, DescentRow, VerdictRow
+
+
+@dataclass(frozen=True)
+class KeptVerdict:
+    """A verdict on a batch as it was said, when, and whether what it teaches is to be forgotten."""
+
+    batch_id: str
+    said: VerdictSaid
+    at: datetime
+    is_forgotten: bool = False
+
+
+@dataclass(frozen=True)
+class Descent:
+    """The batch that a batch goes on from, and what was changed, in words."""
+
+    batch_id: str
+    from_id: str
+    says: tuple[str, ...]
+
+
+class Verdicts:
+    """What was said of the batches; each eater has one verdict on a batch."""
+
+    def __init__(self, engine: Engine) -> None:
+        self._engine = engine
+
+    def all(self) -> list[KeptVerdict]:
+        """All verdicts, the oldest first."""
+        with Session(self._engine) as session:
+            return [_kept(row) for row in session.scalars(select(VerdictRow).order_by(VerdictRow.at))]
+
+    def of(self, batch_id: str) -> list[KeptVerdict]:
+        """The verdicts on one batch."""
+        wanted = select(VerdictRow).where(VerdictRow.batch_id == batch_id).order_by(VerdictRow.at)
+        with Session(self._engine) as session:
+            return [_kept(row) for row in session.scalars(wanted)]
+
+    def tasted(self) -> set[str]:
+        """Identities of all batches that somebody tasted."""
+        with Session(self._engine) as session:
+            return set(session.scalars(select(VerdictRow.batch_id).distinct()))
+
+    def keep(self, batch_id: str, said: VerdictSaid, *, now: datetime) -> None:
+        """Keep a verdict in the place of the eater's earlier one; raises NotKept without the batch."""
+        with Session(self._engine) as session, session.begin():
+            if session.get(BatchRow, batch_id) is None:
+                raise NotKept("batch", batch_id)
+            text = json.dumps(asdict(said), separators=(",", ":"))
+            row = VerdictRow(
+                batch_id=batch_id, eater=said.eater.strip(), said=text, forgotten=False, at=now.isoformat()
+            )
+            session.merge(row)
+
+    def remove(self, batch_id: str, eater: str) -> None:
+        """Remove an eater's verdict; raises NotKept."""
+        with Session(self._engine) as session, session.begin():
+            row = session.get(VerdictRow, (batch_id, eater))
+            if row is None:
+                raise NotKept("verdict", eater or "without a name")
+            session.delete(row)
+
+    def forget(self, batch_id: str | None, *, forgotten: bool = True) -> None:
+        """Learn nothing more from the verdicts on a batch, or on all; or learn from them again."""
+        with Session(self._engine) as session, session.begin():
+            wanted = select(VerdictRow)
+            if batch_id is not None:
+                wanted = wanted.where(VerdictRow.batch_id == batch_id)
+            rows = list(session.scalars(wanted))
+            if batch_id is not None and not rows:
+                raise NotKept("verdict", batch_id)
+            for row in rows:
+                row.forgotten = forgotten
+
+    def note_descent(self, descent: Descent) -> None:
+        """Keep which batch a batch goes on from."""
+        with Session(self._engine) as session, session.begin():
+            session.execute(delete(DescentRow).where(DescentRow.batch_id == descent.batch_id))
+            says = json.dumps(list(descent.says), ensure_ascii=False)
+            session.add(DescentRow(batch_id=descent.batch_id, from_id=descent.from_id, says=says))
+
+    def descents(self) -> list[Descent]:
+        """All of them."""
+        with Session(self._engine) as session:
+            rows = session.scalars(select(DescentRow))
+            return [Descent(row.batch_id, row.from_id, tuple(json.loads(row.says))) for row in rows]
+
+
+def _kept(row: VerdictRow) -> KeptVerdict:
+    return KeptVerdict(row.batch_id, VerdictSaid(**json.loads(row.said)), datetime.fromisoformat(row.at), row.forgotten)

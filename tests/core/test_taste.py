@@ -1,0 +1,218 @@
+"""Verdicts, what they teach, what to change next time, and the logbook."""
+
+from __future__ import annotations
+
+import math
+import unittest
+from dataclasses import replace
+
+import numpy as np
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from scipy.integrate import quad
+from scipy.stats import norm
+
+from tests.drafts import NOW, judged, of_kind
+from tests.mixes import KITCHEN
+from vadouvan.core.draft import Draft, MealSaid
+from vadouvan.core.judge import judge
+from vadouvan.core.kitchen import OwnCorrection
+from vadouvan.core.taste.held import AsHeld, as_held
+from vadouvan.core.taste.learn import (
+    DepthSeen,
+    SaltJudged,
+    learned_pace,
+    learned_salt,
+    pace_says,
+    salt_says,
+)
+from vadouvan.core.taste.logbook import Asked, Entry, found, side_by_side, thread_of
+from vadouvan.core.taste.next_time import all_taken, fresh, next_time
+from vadouvan.core.taste.teaching import Tasted, taught
+from vadouvan.core.taste.verdict import WORDS, Verdict, VerdictSaid, read_verdict
+from vadouvan.errors import BadInput
+
+HELD = MealSaid("2026-11-24T19:00", "60 min", "UTC", contact="2026-11-24T08:00+00:00", pulled="2026-11-24T18:00+00:00")
+BRINED = replace(
+    of_kind("pork_tenderloin", "500 g", "cylinder", "58 mm", "60 g salt", "940 g water", pieces="1"), meal=HELD
+)
+SKEWERS = replace(
+    of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "14 g salt", "50 g lemon juice", "40 g honey"), meal=HELD
+)
+
+
+def held(draft: Draft) -> AsHeld:
+    """A batch as it was held."""
+    found_out = as_held(judged(draft))
+    assert found_out is not None
+    return found_out
+
+
+class Learning(unittest.TestCase):
+    """The cook's own correction (worked example of the design notes; grid posterior by scipy)."""
+
+    def test_worked_example_of_a_depth(self) -> None:
+        """10 h in a 6 % brine, 6.85 mm told, 9 mm seen: ln m is 0.276, sd 0.205; a second of 8.5 mm: 1.38, sd 0.17."""
+        model = held(BRINED).model()
+        self.assertAlmostEqual(model(1.0) * 1000, 6.85, delta=0.15)
+        one = learned_pace([DepthSeen("a", 0.009, model)])
+        self.assertAlmostEqual(one.log_mean, 0.276, delta=0.01)
+        self.assertAlmostEqual(one.log_sd, 0.205, delta=0.01)
+        two = learned_pace([DepthSeen("a", 0.009, model), DepthSeen("b", 0.0085, model)])
+        self.assertAlmostEqual(two.factor, 1.38, delta=0.02)
+        self.assertLess(two.log_sd, one.log_sd)
+
+    def test_worked_example_of_salt(self) -> None:
+        """1.4 % judged a little too much, aimed at 1.25 %: 0.953 times the target."""
+        self.assertAlmostEqual(learned_salt([SaltJudged("a", 0.014, 0.0125, 1)]).factor, 0.953, delta=0.002)
+
+    @settings(max_examples=15, deadline=None)
+    @given(st.floats(0.004, 0.02), st.booleans())
+    def test_against_quadrature(self, depth_m: float, through: bool) -> None:
+        """Mean and sd of the posterior, integrated by scipy, for a square-root law and both kinds of reading."""
+        seen = DepthSeen("a", depth_m, lambda factor: 0.008 * math.sqrt(factor), through)
+        spread = math.hypot(0.001 / depth_m, 0.10)
+
+        def density(x: float) -> float:
+            off = (math.log(depth_m) - math.log(0.008) - x / 2) / spread
+            return float(np.exp(-0.5 * (x / 0.30) ** 2) * (norm.cdf(-off) if through else np.exp(-0.5 * off**2)))
+
+        total = quad(density, -1, 1, limit=200)[0]
+        mean = quad(lambda x: x * density(x), -1, 1, limit=200)[0] / total
+        sd = math.sqrt(quad(lambda x: (x - mean) ** 2 * density(x), -1, 1, limit=200)[0] / total)
+        found_out = learned_pace([seen])
+        self.assertAlmostEqual(found_out.log_mean, mean, delta=2e-3)
+        self.assertAlmostEqual(found_out.log_sd, sd, delta=2e-3)
+
+    def test_right_through_is_only_a_lower_bound(self) -> None:
+        """Shallower than told it teaches little; deeper it teaches that salt is faster, and never slower."""
+        model = held(BRINED).model()
+        deep = learned_pace([DepthSeen("a", 0.029, model, is_through=True)])
+        self.assertGreater(deep.factor, 1.0)
+        shallow = learned_pace([DepthSeen("a", 0.003, model, is_through=True)])
+        self.assertAlmostEqual(shallow.factor, 1.0, delta=0.05)
+
+    def test_nothing_learned_says_so_and_is_the_prior(self) -> None:
+        """Factor 1 with the spread from piece to piece; a sentence for each state."""
+        none = learned_pace([])
+        self.assertAlmostEqual(none.factor, 1.0)
+        self.assertAlmostEqual(none.log_sd, 0.30, delta=0.005)
+        self.assertIn("Nothing is learned", pace_says(none, "poultry"))
+        self.assertIn("Nothing is learned", salt_says(learned_salt([])))
+        self.assertIn("% less salt", salt_says(learned_salt([SaltJudged("a", 0.014, 0.0125, 2)])))
+
+    def test_a_forgotten_batch_teaches_nothing(self) -> None:
+        """With it and without it; and the correction reaches the judgement."""
+        tasted = Tasted("a", BRINED, (Verdict("", {"salt": 1}, depth_m=0.011),))
+        found_out = taught([tasted], KITCHEN, now=NOW)
+        self.assertGreater(found_out.pace["red"].factor, 1.1)
+        self.assertEqual(taught([replace(tasted, counts=False)], KITCHEN, now=NOW).pace, {})
+        faster = KITCHEN.with_correction(OwnCorrection({"red": 1.5}, 0.9))
+        plain, own = judge(SKEWERS, KITCHEN, now=NOW), judge(SKEWERS, faster, now=NOW)
+        assert plain.window is not None
+        assert own.window is not None
+        self.assertLess(own.window.earliest.hours, plain.window.earliest.hours)
+        self.assertIn("as your verdicts say", own.reading.assumed["hold.salt_target_g_per_kg"])
+
+
+class Verdicts(unittest.TestCase):
+    """As they are said."""
+
+    def test_five_words_for_each(self) -> None:
+        """Read as steps from -2 to 2."""
+        for aspect, words in WORDS.items():
+            for step, word in zip((-2, -1, 0, 1, 2), words, strict=True):
+                self.assertEqual(read_verdict(VerdictSaid(words={aspect: word})).steps, {aspect: step})
+
+    def test_depths(self) -> None:
+        """In millimetres, or right through."""
+        self.assertAlmostEqual(read_verdict(VerdictSaid(depth="9 mm")).depth_m or 0, 0.009)
+        self.assertTrue(read_verdict(VerdictSaid(depth="through")).is_through)
+
+    def test_what_cannot_be_is_told_all_at_once(self) -> None:
+        """No such thing, no such word, a depth of words, a note of 20,000 letters; nothing at all."""
+        with self.assertRaises(BadInput) as caught:
+            read_verdict(VerdictSaid("x" * 100, {"umami": "much", "salt": "lots"}, "deep", "n" * 20_000))
+        fields = [error.field for error in caught.exception.errors]
+        self.assertEqual(fields, ["words.umami", "words.salt", "depth", "note", "eater"])
+        self.assertTrue(all(error.accepted for error in caught.exception.errors))
+        with self.assertRaises(BadInput):
+            read_verdict(VerdictSaid("Odile"))
+
+
+class NextTime(unittest.TestCase):
+    """What to change, in grams."""
+
+    def test_too_salty_is_less_salt_with_what_it_costs(self) -> None:
+        """A little too much: exp(-0.18) of it, about a sixth less; salt per kilogram and the window are told."""
+        (advice,) = next_time(SKEWERS, [Verdict("", {"salt": 1})], KITCHEN, now=NOW)
+        self.assertIn("instead of 14 g", advice.says)
+        salt = next(line for line in advice.draft.mix if "salt" in line.text)
+        self.assertAlmostEqual(float(salt.text.split(" g ")[0]), 14 * math.exp(-0.18), delta=0.06)
+        self.assertTrue(any(cost.startswith("salt 14 to") for cost in advice.costs))
+
+    def test_just_right_changes_nothing(self) -> None:
+        """Nor does one eater of three who found it a little sweet."""
+        self.assertEqual(next_time(SKEWERS, [Verdict("", {"salt": 0, "sour": 0})], KITCHEN, now=NOW), [])
+        three = [Verdict("a", {"sweet": 1}), Verdict("b", {"sweet": 0}), Verdict("c", {"sweet": 0})]
+        self.assertEqual(next_time(SKEWERS, three, KITCHEN, now=NOW), [])
+
+    def test_fruit_that_softened_too_much(self) -> None:
+        """Less of it, or out sooner."""
+        fruit = replace(of_kind("beef_flank_strips", "900 g", "strip", "12 mm", "80 g kiwi", "9 g salt"), meal=HELD)
+        (advice,) = next_time(fruit, [Verdict("", {"tenderness": 2})], KITCHEN, now=NOW)
+        self.assertIn("40 g kiwi instead of 80 g", advice.says)
+        self.assertIn("take it out after 5 h", advice.says)
+
+    def test_all_taken_is_a_fresh_batch_with_every_change(self) -> None:
+        """Less salt and more acid in one draft; nothing has happened to it yet."""
+        draft, says = all_taken(SKEWERS, [Verdict("", {"salt": 1, "sour": -1})], KITCHEN, now=NOW)
+        self.assertEqual(len(says), 2)
+        self.assertEqual((draft.meal.contact, draft.meal.pulled, draft.meal.at), ("", "", ""))
+        texts = {
+            line.text.split(" g ")[1]: float(line.text.split(" g ")[0]) for line in draft.mix if " g " in line.text
+        }
+        self.assertLess(texts["table salt"], 14)
+        self.assertGreater(texts["lemon juice"], 50)
+        self.assertEqual(fresh(draft), draft)
+
+
+class Logbook(unittest.TestCase):
+    """Found again, side by side, in a thread."""
+
+    ENTRIES = (
+        Entry("1", replace(SKEWERS, name="Skewers"), (Verdict("", {"salt": 1}, note="good with bread"),)),
+        Entry(
+            "2",
+            replace(SKEWERS, name="Skewers again", mix=(replace(SKEWERS.mix[0], text="12 g salt"), *SKEWERS.mix[1:])),
+            (Verdict("", {"salt": 0}),),
+            "1",
+            ("less salt",),
+        ),
+        Entry("3", replace(BRINED, name="Pork"), (Verdict("", {"juice": 0}),)),
+    )
+
+    def test_found_by_each_filter(self) -> None:
+        """Words in any order, notes included; cut, species, school, verdict, ingredient."""
+        for asked, ids in (
+            (Asked(), {"1", "2", "3"}),
+            (Asked(search="bread good"), {"1"}),
+            (Asked(species="pork"), {"3"}),
+            (Asked(cut="lamb_shoulder_cubes"), {"1", "2"}),
+            (Asked(verdict="salt: a little too much"), {"1"}),
+            (Asked(ingredient="honey"), {"1", "2"}),
+            (Asked(school="equilibrium"), set[str]()),
+            (Asked(search="honey", verdict="salt: just right"), {"2"}),
+        ):
+            self.assertEqual({entry.id for entry in found(self.ENTRIES, asked, KITCHEN.cuts)}, ids, asked)
+
+    def test_only_differences_are_shown(self) -> None:
+        """Two runs of a dish: the salt, and what was said of it."""
+        rows = {row.what: row.values for row in side_by_side(self.ENTRIES[:2], KITCHEN.cuts)}
+        self.assertEqual(rows, {"salt": ("14 g", "12 g"), "salt, as eaten": ("a little too much", "just right")})
+
+    def test_a_thread_runs_from_the_first(self) -> None:
+        """From either end; a circle of descents ends."""
+        self.assertEqual([entry.id for entry in thread_of("2", self.ENTRIES)], ["1", "2"])
+        circle = [replace(self.ENTRIES[0], from_id="2"), self.ENTRIES[1]]
+        self.assertEqual({entry.id for entry in thread_of("1", circle)}, {"1", "2"})

@@ -31,6 +31,8 @@ VIEWS = {
     "weigh": ("/batch/{Slip skewers}/weigh", LAPTOP),
     "fire": ("/batch/{Saturday legs}/fire", LAPTOP),
     "today": ("/today", LAPTOP),
+    "verdict": ("/batch/{Sherry-vinegar quail}/taste", LAPTOP),
+    "logbook": ("/logbook", LAPTOP),
     "learn": ("/learn", LAPTOP),
     "cautions": ("/cautions", LAPTOP),
     "settings": ("/settings", LAPTOP),
@@ -47,6 +49,8 @@ def main() -> None:
         kitchen.start()
         with urllib.request.urlopen(f"{kitchen.address}/api/batches") as answer:
             ids = {batch["draft"]["name"]: batch["id"] for batch in json.load(answer)}
+        with urllib.request.urlopen(f"{kitchen.address}/api/logbook") as answer:
+            ids |= {entry["name"]: entry["id"] for entry in json.load(answer)["entries"]}
         browser = playwright.chromium.launch(executable_path=chromium(), args=ARGUMENTS)
         for name, (path, size) in VIEWS.items():
             page = browser.new_page(viewport=size, timezone_id="Europe/Lisbon", locale="en-GB")

@@ -23,12 +23,13 @@ class Screens(BrowserCase):
             identity = json.load(answer)[0]["id"]
         return [
             "/",
+            "/logbook",
             "/pantry",
             "/learn",
             "/settings",
             "/cautions",
             "/today",
-            *(f"/batch/{identity}/{stage}" for stage in ("cut", "mix", "hold", "weigh", "fire")),
+            *(f"/batch/{identity}/{stage}" for stage in ("cut", "mix", "hold", "weigh", "fire", "taste")),
         ]
 
     def test_axe_finds_nothing(self) -> None:
@@ -126,7 +127,7 @@ class Screens(BrowserCase):
     def test_main_job_fits_a_laptop_without_scrolling(self) -> None:
         """At 1280x800 no screen of a batch needs the page to scroll."""
         for path in self.addresses():
-            if path in ("/pantry", "/learn", "/settings", "/cautions", "/today"):  # no stage of a batch
+            if path in ("/pantry", "/learn", "/settings", "/cautions", "/today", "/logbook"):  # no stage of a batch
                 continue
             with self.subTest(path=path):
                 page = self.open(path)

@@ -9,6 +9,7 @@ import { applyTheme, startingTheme } from './app/useTheme'
 import { CautionsPage } from './features/cautions/CautionsPage'
 import { CounterPage } from './features/counter/CounterPage'
 import { LearnPage } from './features/learn/LearnPage'
+import { LogbookPage } from './features/logbook/LogbookPage'
 import { PantryPage } from './features/pantry/PantryPage'
 import { SettingsPage } from './features/settings/SettingsPage'
 import { TodayPage } from './features/today/TodayPage'
@@ -29,6 +30,7 @@ const view = (path: string, title: string, page: ReactNode) => ({
 const router = createBrowserRouter([
   { path: '/', element: counter },
   view('/today', 'Today', <TodayPage />),
+  view('/logbook', 'Logbook', <LogbookPage />),
   view('/pantry', 'Pantry', <PantryPage />),
   view('/learn', 'Learn', <LearnPage />),
   view('/cautions', 'Cautions', <CautionsPage />),

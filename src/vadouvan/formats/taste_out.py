@@ -29,7 +29,7 @@ class VerdictOut(BaseModel):
     note: str
 
 
-class AdviceOut(BaseModel):
+class NextTimeOut(BaseModel):
     """What to change next time, and what it costs elsewhere."""
 
     id: str
@@ -41,7 +41,7 @@ class TasteOut(BaseModel):
     """A tasted batch; depths are null for one that was not held."""
 
     verdicts: list[VerdictOut]
-    advice: list[AdviceOut]
+    advice: list[NextTimeOut]
     held_hours: float | None
     model_depth_mm: float | None
     middle_mm: float | None
@@ -71,7 +71,7 @@ class TeacherOut(BaseModel):
     forgotten: bool
 
 
-class CorrectionOut(BaseModel):
+class OwnCorrectionOut(BaseModel):
     """The cook's own correction, and what it rests on."""
 
     pace: list[LearnedOut]
@@ -102,7 +102,7 @@ def taste_out(
     """A tasted batch in the shape that leaves the core."""
     return TasteOut(
         verdicts=[VerdictOut(eater=one.eater, words=one.words, depth=one.depth, note=one.note) for one in said],
-        advice=[AdviceOut(id=one.id, says=one.says, costs=list(one.costs)) for one in advice],
+        advice=[NextTimeOut(id=one.id, says=one.says, costs=list(one.costs)) for one in advice],
         held_hours=held.hours if held else None,
         model_depth_mm=held.seen_depth_m() * 1000 if held else None,
         middle_mm=held.depth_to_middle_m * 1000 if held else None,
@@ -111,7 +111,7 @@ def taste_out(
     )
 
 
-def correction_out(found: Taught, tasted: Sequence[Tasted]) -> CorrectionOut:
+def correction_out(found: Taught, tasted: Sequence[Tasted]) -> OwnCorrectionOut:
     """What was learned, in the shape that leaves the core."""
     pace = [
         _learned(family, pace_says(one, GROUPS[family]), one, DIFFUSIVITY_LOG_SD.value)
@@ -121,7 +121,7 @@ def correction_out(found: Taught, tasted: Sequence[Tasted]) -> CorrectionOut:
         TeacherOut(batch_id=one.batch_id, batch=one.draft.name or "Unnamed batch", forgotten=not one.counts)
         for one in tasted
     ]
-    return CorrectionOut(
+    return OwnCorrectionOut(
         pace=pace, salt=_learned("salt", salt_says(found.salt), found.salt, SALT_TASTE_LOG_SD.value), rests_on=rests_on
     )
 

@@ -31,7 +31,7 @@ class WeighLineOut(BaseModel):
     by_spoon: bool
 
 
-class ChangeOut(BaseModel):
+class LineChangeOut(BaseModel):
     """A line that is not weighed yet, with new words."""
 
     line_id: str
@@ -47,13 +47,13 @@ class AdditionOut(BaseModel):
     says: str
 
 
-class AdviceOut(BaseModel):
+class OvershootOut(BaseModel):
     """What to change elsewhere after an overshoot."""
 
     line_id: str
     over_g: float
     says: str
-    changes: list[ChangeOut]
+    changes: list[LineChangeOut]
     additions: list[AdditionOut]
 
 
@@ -83,7 +83,7 @@ class WeighOut(BaseModel):
     undecided: list[str]
     tare_g: float
     total_g: float
-    advice: list[AdviceOut]
+    advice: list[OvershootOut]
     salt_says: str
     sentence: str
     planned_aside_g: float
@@ -162,13 +162,13 @@ def _line(line: LineToWeigh, record: Record) -> WeighLineOut:
     )
 
 
-def _advice(one: Advice) -> AdviceOut:
+def _advice(one: Advice) -> OvershootOut:
     changes = [
-        ChangeOut(line_id=c.line_id, text=c.text, before_g=c.before_kg * 1000, after_g=c.after_kg * 1000)
+        LineChangeOut(line_id=c.line_id, text=c.text, before_g=c.before_kg * 1000, after_g=c.after_kg * 1000)
         for c in one.changes
     ]
     additions = [AdditionOut(text=addition.text, says=addition.says) for addition in one.additions]
-    return AdviceOut(
+    return OvershootOut(
         line_id=one.line_id, over_g=one.over_kg * 1000, says=one.says, changes=changes, additions=additions
     )
 

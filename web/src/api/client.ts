@@ -41,6 +41,18 @@ export type PressSaid = Omit<Schemas['PressBody'], 'after' | 'line_id' | 'words'
 }
 export type DeviceReadings = Schemas['ReadingsOut']
 export type BenchAction = Schemas['BenchBody']['action']
+export type Taste = Schemas['TasteOut']
+export type VerdictSaid = Schemas['VerdictBody']
+export type LogEntry = Schemas['EntryOut']
+export type Learned = Schemas['LearnedOut']
+export interface LogbookAsked {
+  search: string
+  species: string
+  school: string
+  verdict: string
+  ingredient: string
+  page: number
+}
 export type Shared = Schemas['SharedBody']
 export type Together = Schemas['TogetherOut']
 export type CookStage = Schemas['StageBody']
@@ -130,6 +142,25 @@ export const api = {
         body: { line_id: '', words: '', how: '', ...press },
       }),
     ),
+  scales: async () => answered(await client.GET('/api/taste/scales')),
+  taste: async (identity: string) =>
+    answered(await client.GET('/api/taste/{identity}', { params: { path: { identity } } })),
+  keepVerdict: async (identity: string, body: VerdictSaid) =>
+    answered(await client.PUT('/api/taste/{identity}', { params: { path: { identity } }, body })),
+  removeVerdict: async (identity: string, eater: string) =>
+    answered(
+      await client.DELETE('/api/taste/{identity}', { params: { path: { identity }, query: { eater } } }),
+    ),
+  makeNext: async (identity: string) =>
+    answered(await client.POST('/api/taste/{identity}/next', { params: { path: { identity } } })),
+  correction: async () => answered(await client.GET('/api/taste/correction')),
+  forget: async (batch_id: string | null, forgotten: boolean) =>
+    answered(await client.POST('/api/taste/forget', { body: { batch_id, forgotten } })),
+  logbook: async (query: LogbookAsked) => answered(await client.GET('/api/logbook', { params: { query } })),
+  beside: async (ids: string[]) =>
+    answered(await client.GET('/api/logbook/beside', { params: { query: { ids: ids.join(',') } } })),
+  thread: async (identity: string) =>
+    answered(await client.GET('/api/logbook/{identity}/thread', { params: { path: { identity } } })),
   devices: async () => answered(await client.GET('/api/devices')),
   bench: async (action: BenchAction, amount: number) =>
     answered(await client.POST('/api/devices/bench', { body: { action, amount } })),

@@ -13,7 +13,7 @@ export interface paths {
         };
         /**
          * List Batches
-         * @description All batches in the order they were made, each with its judgement but without its course through time.
+         * @description Batches in hand in the order they were made, judged but without their course; tasted ones are in the logbook.
          */
         get: operations["list_batches_api_batches_get"];
         put?: never;
@@ -390,6 +390,66 @@ export interface paths {
          * @description What a line being typed would weigh; a line that cannot be read is an answer, not an error.
          */
         post: operations["read_line_as_typed_api_lines_reading_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/logbook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Look In Logbook
+         * @description Batches that were eaten, the latest first.
+         */
+        get: operations["look_in_logbook_api_logbook_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/logbook/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Look Beside
+         * @description Two to four batches side by side, differences only.
+         */
+        get: operations["look_beside_api_logbook_beside_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/logbook/{identity}/thread": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Follow Thread
+         * @description All repeats of one dish, from the first, each with what was changed.
+         */
+        get: operations["follow_thread_api_logbook__identity__thread_get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -936,6 +996,114 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/taste/correction": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Correction
+         * @description What verdicts have taught, how sure it is, and what it rests on.
+         */
+        get: operations["get_correction_api_taste_correction_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/taste/forget": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Forget
+         * @description Learn nothing from one batch, or from all; or learn from them again.
+         */
+        post: operations["forget_api_taste_forget_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/taste/scales": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Scales
+         * @description The five words for each thing that is tasted.
+         */
+        get: operations["list_scales_api_taste_scales_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/taste/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Taste
+         * @description What was said of a batch, and what to change next time.
+         */
+        get: operations["get_taste_api_taste__identity__get"];
+        /**
+         * Keep Verdict
+         * @description Keep what one eater said; the cook's own correction follows.
+         */
+        put: operations["keep_verdict_api_taste__identity__put"];
+        post?: never;
+        /**
+         * Remove Verdict
+         * @description Remove what one eater said.
+         */
+        delete: operations["remove_verdict_api_taste__identity__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/taste/{identity}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Next
+         * @description The next batch of the same dish, with every change that the verdicts ask for.
+         */
+        post: operations["make_next_api_taste__identity__next_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/weigh/{identity}": {
         parameters: {
             query?: never;
@@ -990,22 +1158,6 @@ export interface components {
             says: string;
             /** Text */
             text: string;
-        };
-        /**
-         * AdviceOut
-         * @description What to change elsewhere after an overshoot.
-         */
-        AdviceOut: {
-            /** Additions */
-            additions: components["schemas"]["AdditionOut"][];
-            /** Changes */
-            changes: components["schemas"]["vadouvan__formats__weigh_out__ChangeOut"][];
-            /** Line Id */
-            line_id: string;
-            /** Over G */
-            over_g: number;
-            /** Says */
-            says: string;
         };
         /**
          * AimReachedOut
@@ -1157,7 +1309,8 @@ export interface components {
         };
         /**
          * BatchOut
-         * @description A kept batch with its judgement; ``locked`` once its mix has met the meat at the counter.
+         * @description A kept batch with its judgement; ``locked`` once its mix has met the meat at the counter,
+         *     ``tasted`` once somebody said how it was.
          */
         BatchOut: {
             /** Can Redo */
@@ -1172,6 +1325,8 @@ export interface components {
             locked: boolean;
             /** Revision */
             revision: number;
+            /** Tasted */
+            tasted: boolean;
         };
         /**
          * BenchBody
@@ -1188,6 +1343,16 @@ export interface components {
              * @default 0
              */
             amount: number;
+        };
+        /**
+         * BesideOut
+         * @description Batches side by side: their names, and only what differs.
+         */
+        BesideOut: {
+            /** Names */
+            names: string[];
+            /** Rows */
+            rows: components["schemas"]["RowOut"][];
         };
         /**
          * BusyOut
@@ -1243,6 +1408,22 @@ export interface components {
             revision: number;
         };
         /**
+         * ChangeOut
+         * @description What changes of a substance, the mix or its saltiness.
+         */
+        ChangeOut: {
+            /** After */
+            after: number;
+            /** Before */
+            before: number;
+            /** Says */
+            says: string;
+            /** Unit */
+            unit: string;
+            /** What */
+            what: string;
+        };
+        /**
          * ComparisonOut
          * @description The other hold, judged, the hour at which to look at it, and how it differs.
          */
@@ -1283,7 +1464,7 @@ export interface components {
             /** Basis */
             basis: string;
             /** Effects */
-            effects: components["schemas"]["vadouvan__formats__asking_out__ChangeOut"][];
+            effects: components["schemas"]["ChangeOut"][];
             /** Id */
             id: string;
             /** Says */
@@ -1630,6 +1811,38 @@ export interface components {
             says: string;
         };
         /**
+         * EntryOut
+         * @description A batch in the logbook.
+         */
+        EntryOut: {
+            /** Changed */
+            changed: string[];
+            /** Cut */
+            cut: string;
+            /** Eaten On */
+            eaten_on: string;
+            /** Eaters */
+            eaters: number;
+            /** From Id */
+            from_id: string;
+            /** Held */
+            held: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** School */
+            school: string;
+            /** Species */
+            species: string;
+            /** Verdicts */
+            verdicts: {
+                [key: string]: string;
+            };
+        };
+        /**
          * ExampleOut
          * @description An example start.
          */
@@ -1755,6 +1968,19 @@ export interface components {
             target_c: number | null;
             /** Told */
             told: components["schemas"]["ToldOut"][];
+        };
+        /**
+         * ForgetBody
+         * @description Which batch teaches nothing more; null for all. ``forgotten`` false takes it back.
+         */
+        ForgetBody: {
+            /** Batch Id */
+            batch_id?: string | null;
+            /**
+             * Forgotten
+             * @default true
+             */
+            forgotten: boolean;
         };
         /**
          * GivenOut
@@ -2011,6 +2237,30 @@ export interface components {
             serving: string;
         };
         /**
+         * LearnedOut
+         * @description A factor that was learned, with its band; ``before`` and ``now`` are its distributions over ``factors``.
+         */
+        LearnedOut: {
+            /** Before */
+            before: number[];
+            /** Count */
+            count: number;
+            /** Factor */
+            factor: number;
+            /** Factors */
+            factors: number[];
+            /** High */
+            high: number;
+            /** Low */
+            low: number;
+            /** Name */
+            name: string;
+            /** Now */
+            now: number[];
+            /** Says */
+            says: string;
+        };
+        /**
          * LeftOutOut
          * @description A batch that found no place beside the others; ``draft`` is of a later meal at which it does.
          */
@@ -2099,12 +2349,36 @@ export interface components {
             text: string;
         };
         /**
+         * LineChangeOut
+         * @description A line that is not weighed yet, with new words.
+         */
+        LineChangeOut: {
+            /** After G */
+            after_g: number;
+            /** Before G */
+            before_g: number;
+            /** Line Id */
+            line_id: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * LineQuestion
          * @description A line being typed.
          */
         LineQuestion: {
             /** Text */
             text: string;
+        };
+        /**
+         * LogbookOut
+         * @description Entries that fit, a page of them, and how many there are.
+         */
+        LogbookOut: {
+            /** Count */
+            count: number;
+            /** Entries */
+            entries: components["schemas"]["EntryOut"][];
         };
         /**
          * MakingBody
@@ -2277,6 +2551,18 @@ export interface components {
             text: string;
         };
         /**
+         * NextTimeOut
+         * @description What to change next time, and what it costs elsewhere.
+         */
+        NextTimeOut: {
+            /** Costs */
+            costs: string[];
+            /** Id */
+            id: string;
+            /** Says */
+            says: string;
+        };
+        /**
          * OccasionBody
          * @description For how many, as typed.
          */
@@ -2335,6 +2621,33 @@ export interface components {
             /** Says */
             says: string;
             this: components["schemas"]["SideOut"];
+        };
+        /**
+         * OvershootOut
+         * @description What to change elsewhere after an overshoot.
+         */
+        OvershootOut: {
+            /** Additions */
+            additions: components["schemas"]["AdditionOut"][];
+            /** Changes */
+            changes: components["schemas"]["LineChangeOut"][];
+            /** Line Id */
+            line_id: string;
+            /** Over G */
+            over_g: number;
+            /** Says */
+            says: string;
+        };
+        /**
+         * OwnCorrectionOut
+         * @description The cook's own correction, and what it rests on.
+         */
+        OwnCorrectionOut: {
+            /** Pace */
+            pace: components["schemas"]["LearnedOut"][];
+            /** Rests On */
+            rests_on: components["schemas"]["TeacherOut"][];
+            salt: components["schemas"]["LearnedOut"];
         };
         /**
          * OwnCutBody
@@ -2757,6 +3070,16 @@ export interface components {
             work_to: string;
         };
         /**
+         * RowOut
+         * @description One thing in which batches differ.
+         */
+        RowOut: {
+            /** Values */
+            values: string[];
+            /** What */
+            what: string;
+        };
+        /**
          * SaltOfferOut
          * @description A way to the salt target: a line to add (empty ``line_id``) or to change.
          */
@@ -2998,7 +3321,7 @@ export interface components {
             /** Confidence */
             confidence: string;
             /** Effects */
-            effects: components["schemas"]["vadouvan__formats__asking_out__ChangeOut"][];
+            effects: components["schemas"]["ChangeOut"][];
             /** Enzyme Says */
             enzyme_says: string;
             /** Gains */
@@ -3047,6 +3370,38 @@ export interface components {
             cuts: components["schemas"]["CutOut"][];
             /** Ingredients */
             ingredients: components["schemas"]["IngredientNameOut"][];
+        };
+        /**
+         * TasteOut
+         * @description A tasted batch; depths are null for one that was not held.
+         */
+        TasteOut: {
+            /** Advice */
+            advice: components["schemas"]["NextTimeOut"][];
+            /** Changed */
+            changed: string[];
+            /** From Name */
+            from_name: string;
+            /** Held Hours */
+            held_hours: number | null;
+            /** Middle Mm */
+            middle_mm: number | null;
+            /** Model Depth Mm */
+            model_depth_mm: number | null;
+            /** Verdicts */
+            verdicts: components["schemas"]["VerdictOut"][];
+        };
+        /**
+         * TeacherOut
+         * @description A batch that teaches, or whose lesson is forgotten.
+         */
+        TeacherOut: {
+            /** Batch */
+            batch: string;
+            /** Batch Id */
+            batch_id: string;
+            /** Forgotten */
+            forgotten: boolean;
         };
         /**
          * TodayOut
@@ -3122,6 +3477,50 @@ export interface components {
             sentence: string;
         };
         /**
+         * VerdictBody
+         * @description A verdict as it is said.
+         */
+        VerdictBody: {
+            /**
+             * Depth
+             * @default
+             */
+            depth: string;
+            /**
+             * Eater
+             * @default
+             */
+            eater: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Words
+             * @default {}
+             */
+            words: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * VerdictOut
+         * @description What one eater said.
+         */
+        VerdictOut: {
+            /** Depth */
+            depth: string;
+            /** Eater */
+            eater: string;
+            /** Note */
+            note: string;
+            /** Words */
+            words: {
+                [key: string]: string;
+            };
+        };
+        /**
          * WeighAnswer
          * @description Where a weigh-in stands, with the draft as it was weighed so far, for questions about it.
          */
@@ -3129,7 +3528,7 @@ export interface components {
             /** Added */
             added: components["schemas"]["AddedOut"][];
             /** Advice */
-            advice: components["schemas"]["AdviceOut"][];
+            advice: components["schemas"]["OvershootOut"][];
             /** Aside For */
             aside_for: string;
             /** Boiled At */
@@ -3231,36 +3630,6 @@ export interface components {
             safe_earliest_hours: number;
             /** Safe Latest Hours */
             safe_latest_hours: number;
-        };
-        /**
-         * ChangeOut
-         * @description What changes of a substance, the mix or its saltiness.
-         */
-        vadouvan__formats__asking_out__ChangeOut: {
-            /** After */
-            after: number;
-            /** Before */
-            before: number;
-            /** Says */
-            says: string;
-            /** Unit */
-            unit: string;
-            /** What */
-            what: string;
-        };
-        /**
-         * ChangeOut
-         * @description A line that is not weighed yet, with new words.
-         */
-        vadouvan__formats__weigh_out__ChangeOut: {
-            /** After G */
-            after_g: number;
-            /** Before G */
-            before_g: number;
-            /** Line Id */
-            line_id: string;
-            /** Text */
-            text: string;
         };
     };
     responses: never;
@@ -4326,6 +4695,159 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LineAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    look_in_logbook_api_logbook_get: {
+        parameters: {
+            query?: {
+                search?: string;
+                cut?: string;
+                species?: string;
+                school?: string;
+                verdict?: string;
+                ingredient?: string;
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogbookOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    look_beside_api_logbook_beside_get: {
+        parameters: {
+            query: {
+                ids: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BesideOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    follow_thread_api_logbook__identity__thread_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntryOut"][];
                 };
             };
             /** @description Not Found */
@@ -5859,6 +6381,355 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TablesOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_correction_api_taste_correction_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnCorrectionOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    forget_api_taste_forget_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForgetBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnCorrectionOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    list_scales_api_taste_scales_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: string[];
+                    };
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_taste_api_taste__identity__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TasteOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    keep_verdict_api_taste__identity__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VerdictBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TasteOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    remove_verdict_api_taste__identity__delete: {
+        parameters: {
+            query?: {
+                eater?: string;
+            };
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TasteOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    make_next_api_taste__identity__next_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
                 };
             };
             /** @description Not Found */

@@ -6,6 +6,7 @@ import {
   type CorrectionsQuestion,
   type Draft,
   type Label,
+  type LogbookAsked,
   type SwapsQuestion,
 } from './client'
 
@@ -90,6 +91,24 @@ export const offersQuery = (draft: Draft) =>
 export const tableQuery = queryOptions({ queryKey: ['batches', 'table'], queryFn: api.table })
 export const weighQuery = (identity: string) =>
   queryOptions({ queryKey: ['weigh', identity], queryFn: () => api.weigh(identity), refetchInterval: 2000 })
+export const scalesQuery = queryOptions({ queryKey: ['scales'], queryFn: api.scales, staleTime: Infinity })
+export const tasteQuery = (identity: string) =>
+  queryOptions({ queryKey: ['taste', identity], queryFn: () => api.taste(identity) })
+export const correctionQuery = queryOptions({ queryKey: ['correction'], queryFn: api.correction })
+export const logbookQuery = (asked: LogbookAsked) =>
+  queryOptions({
+    queryKey: ['logbook', asked],
+    queryFn: () => api.logbook(asked),
+    placeholderData: keepPreviousData,
+  })
+export const besideQuery = (ids: string[]) =>
+  queryOptions({
+    queryKey: ['logbook', 'beside', ids],
+    queryFn: () => api.beside(ids),
+    placeholderData: keepPreviousData,
+  })
+export const threadQuery = (identity: string) =>
+  queryOptions({ queryKey: ['logbook', 'thread', identity], queryFn: () => api.thread(identity) })
 export const sharedQuery = queryOptions({ queryKey: ['shared'], queryFn: api.shared })
 export const weekQuery = queryOptions({ queryKey: ['week'], queryFn: api.week })
 export const busyQuery = (zone: string) =>

@@ -6,6 +6,7 @@ import { CutStage } from '../features/cut/CutStage'
 import { FireStage } from '../features/fire/FireStage'
 import { HoldStage } from '../features/hold/HoldStage'
 import { MixStage } from '../features/mix/MixStage'
+import { TasteStage } from '../features/taste/TasteStage'
 import { WeighStage } from '../features/weigh/WeighStage'
 import { BatchHeader } from './BatchHeader'
 import type { StageName } from './stages'
@@ -19,11 +20,16 @@ const stages = {
   hold: HoldStage,
   weigh: WeighStage,
   fire: FireStage,
+  taste: TasteStage,
 } satisfies Record<StageName, unknown>
 
 /** One batch: stages in work order along the top, the rail along the bottom. */
 export function BatchPage() {
   const { identity = '', stage = 'cut' } = useParams()
+  return <OneBatch key={identity} identity={identity} stage={stage} /> // another batch starts anew
+}
+
+function OneBatch({ identity, stage }: { identity: string; stage: string }) {
   const { state, change, takeNewer, keepMine, step, refresh } = useBatch(identity)
   const name: StageName = stage in stages ? (stage as StageName) : 'cut'
   const go = useNavigate()
@@ -44,6 +50,9 @@ export function BatchPage() {
     },
     f: () => {
       open('fire')
+    },
+    t: () => {
+      open('taste')
     },
     u: () => void step('undo'),
     r: () => void step('redo'),

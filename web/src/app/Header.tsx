@@ -5,6 +5,7 @@ import { useTheme } from './useTheme'
 
 const VIEWS = [
   { to: '/', name: 'Counter' },
+  { to: '/logbook', name: 'Logbook' },
   { to: '/pantry', name: 'Pantry' },
   { to: '/learn', name: 'Learn' },
   { to: '/cautions', name: 'Cautions' },
@@ -20,6 +21,7 @@ export function Header({ title, note }: { title: string; note?: string | undefin
     b: () => void go('/'),
     p: () => void go('/pantry'),
     l: () => void go('/learn'),
+    g: () => void go('/logbook'),
     s: () => void go('/settings'),
   })
   return (

@@ -1,7 +1,7 @@
 /** Stages of a batch in work order, and the state of each in words. */
 import type { Batch } from '../api/client'
 
-export type StageName = 'cut' | 'mix' | 'hold' | 'weigh' | 'fire'
+export type StageName = 'cut' | 'mix' | 'hold' | 'weigh' | 'fire' | 'taste'
 
 export const STAGES: { name: StageName; title: string }[] = [
   { name: 'cut', title: 'Cut' },
@@ -9,6 +9,7 @@ export const STAGES: { name: StageName; title: string }[] = [
   { name: 'hold', title: 'Hold' },
   { name: 'weigh', title: 'Weigh-in' },
   { name: 'fire', title: 'Fire' },
+  { name: 'taste', title: 'Taste' },
 ]
 
 const ROOMS: Record<StageName, string[]> = {
@@ -17,6 +18,7 @@ const ROOMS: Record<StageName, string[]> = {
   hold: ['hold', 'meal'],
   weigh: [],
   fire: ['fire'],
+  taste: [],
 }
 
 /** The state of each stage: what is to mend, or what it came to. */
@@ -34,6 +36,7 @@ export function stageWords(batch: Batch): Record<StageName, string> {
         : `${window.earliest.shown} to ${window.latest.shown}`,
     weigh: plan?.has_come_out ? 'it is out' : batch.locked ? 'in the mix' : 'not weighed',
     fire: fire.in_short,
+    taste: batch.tasted ? 'tasted' : 'to come',
   }
   for (const stage of STAGES) if (wrong(stage.name)) words[stage.name] = 'to mend'
   return words

@@ -37,6 +37,7 @@ def answer(kept: KeptBatch, here: Context, locked: bool | None = None) -> BatchO
         can_undo=kept.can_undo,
         can_redo=kept.can_redo,
         locked=locked,
+        tasted=bool(here.verdicts.of(kept.id)),
     )
 
 

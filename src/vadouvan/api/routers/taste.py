@@ -18,7 +18,7 @@ from vadouvan.core.taste.next_time import all_taken, next_time
 from vadouvan.core.taste.teaching import Tasted, taught
 from vadouvan.core.taste.verdict import ASPECTS, WORDS, VerdictSaid, read_verdict
 from vadouvan.errors import InputError, NotKept
-from vadouvan.formats.taste_out import CorrectionOut, EntryOut, TasteOut, correction_out, entry_out, taste_out
+from vadouvan.formats.taste_out import EntryOut, OwnCorrectionOut, TasteOut, correction_out, entry_out, taste_out
 from vadouvan.store.verdicts import Descent
 
 router = APIRouter(prefix="/api", tags=["taste"])
@@ -26,6 +26,12 @@ router = APIRouter(prefix="/api", tags=["taste"])
 Identity = Annotated[str, Path(max_length=64)]
 Asking = Annotated[str, Query(max_length=200)]
 PAGE = 50
+
+
+def learn(here: Context) -> None:
+    """Work the correction out anew from all verdicts, and keep it."""
+    found_out = taught(_tasted(here), here.kitchen, now=here.now())
+    here.settings.keep_correction(found_out.correction)
 
 
 class VerdictBody(BaseModel):
@@ -74,17 +80,17 @@ def list_scales() -> dict[str, list[str]]:
 
 
 @router.get("/taste/correction")
-def get_correction(here: Here) -> CorrectionOut:
+def get_correction(here: Here) -> OwnCorrectionOut:
     """What verdicts have taught, how sure it is, and what it rests on."""
     tasted = _tasted(here)
     return correction_out(taught(tasted, here.kitchen, now=here.now()), tasted)
 
 
 @router.post("/taste/forget")
-def forget(body: ForgetBody, here: Here) -> CorrectionOut:
+def forget(body: ForgetBody, here: Here) -> OwnCorrectionOut:
     """Learn nothing from one batch, or from all; or learn from them again."""
     here.verdicts.forget(body.batch_id, forgotten=body.forgotten)
-    _learn(here)
+    learn(here)
     return get_correction(here)
 
 
@@ -109,7 +115,7 @@ def keep_verdict(identity: Identity, body: VerdictBody, here: Here) -> TasteOut:
     said = VerdictSaid(**body.model_dump())
     read_verdict(said)
     here.verdicts.keep(identity, said, now=here.now())
-    _learn(here)
+    learn(here)
     return get_taste(identity, here)
 
 
@@ -117,7 +123,7 @@ def keep_verdict(identity: Identity, body: VerdictBody, here: Here) -> TasteOut:
 def remove_verdict(identity: Identity, here: Here, eater: Asking = "") -> TasteOut:
     """Remove what one eater said."""
     here.verdicts.remove(identity, eater)
-    _learn(here)
+    learn(here)
     return get_taste(identity, here)
 
 
@@ -199,12 +205,6 @@ def _entries(here: Context) -> list[Entry]:
 def _tasted(here: Context) -> list[Tasted]:
     forgotten = {one.batch_id for one in here.verdicts.all() if one.is_forgotten}
     return [Tasted(one.id, one.draft, one.verdicts, one.id not in forgotten) for one in _entries(here)]
-
-
-def _learn(here: Context) -> None:
-    """Work the correction out anew from all verdicts, and keep it."""
-    found_out = taught(_tasted(here), here.kitchen, now=here.now())
-    here.settings.keep_correction(found_out.correction)
 
 
 def _is_kept(identity: str, here: Context) -> bool:

@@ -9,7 +9,9 @@ from vadouvan.formats.judgement import JudgementOut, ProblemOut
 
 
 class BatchOut(BaseModel):
-    """A kept batch with its judgement; ``locked`` once its mix has met the meat at the counter."""
+    """A kept batch with its judgement; ``locked`` once its mix has met the meat at the counter,
+    ``tasted`` once somebody said how it was.
+    """
 
     id: str
     revision: int
@@ -18,6 +20,7 @@ class BatchOut(BaseModel):
     can_undo: bool
     can_redo: bool
     locked: bool
+    tasted: bool
 
 
 class ChangeBody(BaseModel):

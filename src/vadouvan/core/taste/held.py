@@ -9,7 +9,7 @@ from functools import cached_property
 import numpy as np
 
 from vadouvan.core.clock.routine import hours_between
-from vadouvan.core.constants import VISIBLE_SALT_KG_PER_KG_WATER
+from vadouvan.core.constants import PASTE_RUN_OFF, VISIBLE_SALT_KG_PER_KG_WATER
 from vadouvan.core.hold.case import HoldCase, hold_case
 from vadouvan.core.hold.modes import Array
 from vadouvan.core.judge import Judgement
@@ -19,14 +19,20 @@ DEPTHS = 120
 
 @dataclass(frozen=True)
 class AsHeld:
-    """What a tasted batch was: its case at the model's own pace, and how long it was in the mix."""
+    """What a tasted batch was: its case at the model's own pace, and how long it was in the mix.
+
+    ``is_coated``: salted by what lies on it, all of which is eaten but for what runs off.
+    """
 
     case: HoldCase
     hours: float
+    is_coated: bool = False
 
     @property
     def eaten_salt(self) -> float:
-        """Salt of the meat when it came out [kg/kg]."""
+        """Salt of what was eaten [kg per kg of meat]: on and in a coated piece, in the meat from a bath."""
+        if self.is_coated:
+            return self.case.balance.total("salt").value * (1 - PASTE_RUN_OFF.value)
         return self.case.average_at(self.hours)
 
     @property
@@ -73,4 +79,6 @@ def as_held(judgement: Judgement) -> AsHeld | None:
     if meal.contact_at is None or meal.pulled_at is None:
         return None
     plain = hold.without_learning()
-    return AsHeld(hold_case(cut, mix.bowl.balance, plain), hours_between(meal.contact_at, meal.pulled_at))
+    coated = mix.salt is not None and mix.salt.school in ("per_kg", "spoon_per_pound")
+    hours = hours_between(meal.contact_at, meal.pulled_at)
+    return AsHeld(hold_case(cut, mix.bowl.balance, plain), hours, coated)

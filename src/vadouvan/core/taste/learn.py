@@ -113,7 +113,7 @@ def salt_says(learned: Learned) -> str:
     if learned.count == 0:
         return "Nothing is learned of your salt yet: say how salty it was."
     percent = (learned.factor - 1) * 100
-    rests = f"from {learned.count} verdict{'s' if learned.count > 1 else ''}"
+    rests = f"from {learned.count} batch{'es' if learned.count > 1 else ''}"
     band = f"between {number_told(learned.low)} and {number_told(learned.high)} times"
     if abs(percent) < 2:
         return f"You like your salt as aimed ({rests}; {band})."

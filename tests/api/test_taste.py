@@ -1,0 +1,109 @@
+"""Verdicts over HTTP: kept, learned from, forgotten; the next batch; the logbook."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from fastapi.testclient import TestClient
+
+from tests.api.kitchen import kitchen_app
+
+EATEN: dict[str, Any] = {
+    "name": "Skewers",
+    "cut": {"kind": "lamb_shoulder_cubes", "mass": "1 kg", "thickness": "30 mm"},
+    "mix": [{"id": "1", "text": "16 g salt"}, {"id": "2", "text": "50 g lemon juice"}],
+    "meal": {
+        "at": "2026-11-24T19:00", "lead": "60 min", "time_zone": "UTC",
+        "contact": "2026-11-24T08:00", "pulled": "2026-11-24T18:00",
+    },
+}  # fmt: skip
+
+
+class Tasting(unittest.TestCase):
+    """One eaten batch."""
+
+    def setUp(self) -> None:
+        """A client on an empty kitchen, and the batch in it."""
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.batch = self.client.post("/api/batches", json=EATEN).json()["id"]
+
+    def say(self, batch: str = "", **verdict: Any) -> Any:
+        """A verdict that is kept."""
+        answer = self.client.put(f"/api/taste/{batch or self.batch}", json=verdict)
+        self.assertEqual(answer.status_code, 200, answer.text)
+        return answer.json()
+
+    def test_a_verdict_moves_the_batch_to_the_logbook_and_teaches(self) -> None:
+        """Off the counter, in the logbook, with advice in grams; the correction moves, and the judgement with it."""
+        before = self.client.get("/api/taste/correction").json()
+        self.assertEqual((before["pace"], before["salt"]["count"]), ([], 0))
+        taste = self.say(eater="Odile", words={"salt": "a little too much"}, depth="12 mm")
+        self.assertIn("instead of 16 g", taste["advice"][0]["says"])
+        self.assertEqual(self.client.get("/api/batches").json(), [])
+        self.assertEqual(self.client.get("/api/logbook").json()["count"], 1)
+        after = self.client.get("/api/taste/correction").json()
+        self.assertLess(after["salt"]["factor"], 1)
+        self.assertGreater(after["pace"][0]["factor"], 1)
+        self.assertAlmostEqual(sum(after["pace"][0]["now"]), 1)
+        fresh = self.client.post("/api/batches", json={**EATEN, "meal": {}}).json()
+        self.assertIn("as your verdicts say", fresh["judgement"]["assumed"]["hold.salt_target_g_per_kg"])
+
+    def test_forget_one_forget_all(self) -> None:
+        """The correction goes back, and can be learned again; a batch without a verdict is told."""
+        self.say(words={"salt": "far too much"})
+        learned = self.client.get("/api/taste/correction").json()["salt"]["factor"]
+        for batch in (self.batch, None):
+            forgot = self.client.post("/api/taste/forget", json={"batch_id": batch}).json()
+            self.assertEqual(forgot["salt"]["factor"], 1)
+            self.assertTrue(forgot["rests_on"][0]["forgotten"])
+            again = self.client.post("/api/taste/forget", json={"batch_id": batch, "forgotten": False}).json()
+            self.assertAlmostEqual(again["salt"]["factor"], learned)
+        self.assertEqual(self.client.post("/api/taste/forget", json={"batch_id": "none"}).status_code, 404)
+
+    def test_more_than_one_eater(self) -> None:
+        """Each has one verdict, which can be said anew and taken back."""
+        self.say(eater="Odile", words={"salt": "far too much"})
+        self.say(eater="Odile", words={"salt": "just right"})
+        both = self.say(eater="Ines", words={"salt": "a little too much"})
+        self.assertEqual(len(both["verdicts"]), 2)
+        entry = self.client.get("/api/logbook").json()["entries"][0]
+        self.assertEqual((entry["eaters"], entry["verdicts"]["salt"]), (2, "just right"))
+        left = self.client.delete(f"/api/taste/{self.batch}", params={"eater": "Odile"}).json()
+        self.assertEqual([one["eater"] for one in left["verdicts"]], ["Ines"])
+        self.assertEqual(self.client.delete(f"/api/taste/{self.batch}", params={"eater": "x"}).status_code, 404)
+
+    def test_the_next_batch_remembers_where_it_comes_from(self) -> None:
+        """Less salt, a fresh meal, and what was changed stays visible; in the logbook they are one thread."""
+        self.say(words={"salt": "a little too much"})
+        made = self.client.post(f"/api/taste/{self.batch}/next").json()
+        self.assertEqual(made["draft"]["mix"][0]["text"], "13.4 g table salt")
+        self.assertEqual(made["draft"]["meal"]["contact"], "")
+        taste = self.client.get(f"/api/taste/{made['id']}").json()
+        self.assertEqual(taste["from_name"], "Skewers")
+        self.assertIn("13.4 g table salt instead of 16 g", taste["changed"][0])
+        self.say(made["id"], words={"salt": "just right"})
+        thread = self.client.get(f"/api/logbook/{made['id']}/thread").json()
+        self.assertEqual([one["id"] for one in thread], [self.batch, made["id"]])
+        beside = self.client.get("/api/logbook/beside", params={"ids": f"{self.batch},{made['id']}"}).json()
+        self.assertIn("salt, as eaten", [row["what"] for row in beside["rows"]])
+
+    def test_what_cannot_be_is_told(self) -> None:
+        """A verdict without a batch, without words, with a note of 20,000 letters; one batch beside nothing."""
+        self.assertEqual(self.client.put("/api/taste/none", json={"words": {"salt": "just right"}}).status_code, 404)
+        for body in ({}, {"words": {"salt": "lots"}}, {"note": "n" * 20_000}):
+            answer = self.client.put(f"/api/taste/{self.batch}", json=body)
+            self.assertEqual(answer.status_code, 422)
+            self.assertTrue(answer.json()["problems"][0]["accepted"])
+        self.assertEqual(self.client.get("/api/logbook/beside", params={"ids": self.batch}).status_code, 422)
+        self.assertEqual(self.client.get("/api/logbook/beside", params={"ids": "a,b"}).status_code, 404)
+
+    def test_found_by_filters(self) -> None:
+        """Each alone; a page beyond the last is empty."""
+        self.say(words={"salt": "just right"}, note="with flat bread")
+        for question, count in (
+            ({"search": "flat"}, 1), ({"species": "lamb"}, 1), ({"ingredient": "honey"}, 0),
+            ({"verdict": "salt: just right"}, 1), ({"school": "equilibrium"}, 0), ({"page": 3}, 1),
+        ):  # fmt: skip
+            self.assertEqual(self.client.get("/api/logbook", params=question).json()["count"], count, question)
+        self.assertEqual(self.client.get("/api/logbook", params={"page": 3}).json()["entries"], [])

@@ -1,0 +1,62 @@
+"""Tasted, learned from, and made again with what was learned."""
+
+from __future__ import annotations
+
+import re
+
+from playwright.sync_api import expect
+
+from tests.browser.support import BrowserCase
+
+
+class Tasting(BrowserCase):
+    """The demo kitchen."""
+
+    demo = True
+
+    def test_a_verdict_goes_into_the_next_batch_and_moves_the_correction(self) -> None:
+        """Two eaters and a depth; advice in grams; one press makes the next batch; what is learned has moved."""
+        page = self.open("/logbook")
+        learned = page.get_by_role("region", name="what was learned")
+        before = learned.inner_text()
+        page.get_by_role("link", name="Papaya-ginger beef skewers").click()
+        form = page.get_by_role("form", name="A verdict")
+        form.get_by_label("Who says it").fill("Tobiah")
+        form.get_by_role("radiogroup", name="salt").get_by_text("far too much").click()
+        form.get_by_role("radiogroup", name="tenderness").get_by_text("mushy").click()
+        depth = form.get_by_role("slider", name="Depth seen on the knife")
+        for _ in range(22):
+            depth.press("ArrowRight")
+        form.get_by_role("button", name="Keep this verdict").click()
+        expect(form.get_by_text("Kept, from Tobiah.")).to_be_visible()
+        expect(page.get_by_role("region", name="what was said")).to_contain_text("seen to 11 mm")
+        advice = page.get_by_role("region", name="next time")
+        expect(advice).to_contain_text(re.compile(r"Salt: .* less"))
+        expect(advice).to_contain_text("papaya instead of 180 g")
+        advice.get_by_role("button", name="Make the next batch with it").click()
+        expect(page.get_by_role("textbox", name="Add an ingredient")).to_be_visible()
+        page.get_by_role("link", name=re.compile("^Taste")).click()
+        expect(page.get_by_role("region", name="what was said")).to_contain_text(
+            "Goes on from Papaya-ginger beef skewers"
+        )
+        page.goto(f"{self.kitchen.address}/logbook")
+        expect(learned).to_contain_text("from 3 depths")
+        self.assertNotEqual(learned.inner_text(), before)
+        learned.get_by_text("What it rests on").click()
+        learned.get_by_role("button", name="Forget Papaya-ginger beef skewers").click()
+        expect(learned).not_to_contain_text("from 3 depths")
+
+    def test_side_by_side_and_found_again(self) -> None:
+        """Two runs of a dish: only what differs; the thread; a search that finds one."""
+        page = self.open("/logbook")
+        for name in ("Pork collar, mustard and cider", "Pork collar, mustard and cider, longer"):
+            page.get_by_role("checkbox", name=f"{name} side by side", exact=True).check()
+        beside = page.get_by_role("region", name="Side by side")
+        expect(beside.get_by_role("row", name=re.compile("^fine salt"))).to_contain_text("17 g")
+        expect(beside).not_to_contain_text("mustard 80")
+        beside.get_by_role("button", name="Close").click()
+        page.get_by_label("Search").fill("one to keep")
+        expect(page.get_by_text("1 found")).to_be_visible()
+        page.get_by_role("button", name="All repeats of this dish").click()
+        thread = page.get_by_role("list", name="Repeats of this dish")
+        expect(thread.get_by_role("listitem")).to_have_count(2)

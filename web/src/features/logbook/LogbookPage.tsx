@@ -1,0 +1,160 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { logbookQuery, scalesQuery, tablesQuery } from '../../api/queries'
+import { Beside } from './Beside'
+import { Correction } from './Correction'
+import { Entries } from './Entries'
+
+const SCHOOLS = [
+  ['per_kg', 'by the kilogram'],
+  ['equilibrium', 'equilibrium'],
+  ['strong_bath', 'strong bath'],
+  ['spoon_per_pound', 'by the spoon'],
+] as const
+const MOST = 4
+
+/** What was eaten: found again, side by side, and what was learned from it. */
+export function LogbookPage() {
+  const [asked, setAsked] = useState({
+    search: '',
+    species: '',
+    school: '',
+    verdict: '',
+    ingredient: '',
+    page: 0,
+  })
+  const [chosen, setChosen] = useState<string[]>([])
+  const found = useQuery(logbookQuery(asked))
+  const tables = useQuery(tablesQuery)
+  const scales = useQuery(scalesQuery)
+  const ask = (part: Partial<typeof asked>) => {
+    setAsked((was) => ({ ...was, page: 0, ...part }))
+  }
+  const species = [...new Set(tables.data?.cuts.map((cut) => cut.species))].sort()
+  const verdicts = Object.entries(scales.data ?? {}).flatMap(([aspect, words]) =>
+    words.map((word) => `${aspect}: ${word}`),
+  )
+  return (
+    <div className="grid gap-8 px-4 py-5 wide:grid-cols-[minmax(0,1fr)_24rem] wide:px-7">
+      <section aria-labelledby="eaten" className="min-w-0">
+        <h2 id="eaten" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+          what was eaten
+        </h2>
+        <div role="search" className="grid grid-cols-2 gap-x-4 py-1 wide:grid-cols-5">
+          <Field name="Search">
+            <input
+              className="said"
+              type="search"
+              value={asked.search}
+              onChange={(event) => {
+                ask({ search: event.target.value })
+              }}
+            />
+          </Field>
+          <Field name="With">
+            <input
+              className="said"
+              placeholder="an ingredient"
+              value={asked.ingredient}
+              onChange={(event) => {
+                ask({ ingredient: event.target.value })
+              }}
+            />
+          </Field>
+          <Select
+            name="Of"
+            value={asked.species}
+            options={species.map((one) => [one, one])}
+            onPick={(one) => {
+              ask({ species: one })
+            }}
+          />
+          <Select
+            name="Salted"
+            value={asked.school}
+            options={SCHOOLS}
+            onPick={(school) => {
+              ask({ school })
+            }}
+          />
+          <Select
+            name="Said"
+            value={asked.verdict}
+            options={verdicts.map((one) => [one, one])}
+            onPick={(verdict) => {
+              ask({ verdict })
+            }}
+          />
+        </div>
+        <p role="status" className="text-quiet">
+          {found.data ? `${found.data.count} found` : 'Looking'}
+          {chosen.length === 1 && '; choose one to three more to see them side by side'}
+        </p>
+        {chosen.length > 1 && (
+          <Beside
+            ids={chosen}
+            onClose={() => {
+              setChosen([])
+            }}
+          />
+        )}
+        <Entries
+          entries={found.data?.entries ?? []}
+          chosen={chosen}
+          onChoose={(id, on) => {
+            setChosen((was) => (on ? [...was, id].slice(-MOST) : was.filter((one) => one !== id)))
+          }}
+        />
+        {found.data && found.data.count > (asked.page + 1) * 50 && (
+          <button
+            type="button"
+            className="act mt-2"
+            onClick={() => {
+              setAsked((was) => ({ ...was, page: was.page + 1 }))
+            }}
+          >
+            Older ones
+          </button>
+        )}
+      </section>
+      <Correction />
+    </div>
+  )
+}
+
+function Field({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <label className="grid text-[0.92rem]">
+      <span className="text-quiet">{name}</span>
+      {children}
+    </label>
+  )
+}
+
+interface SelectProps {
+  name: string
+  value: string
+  options: readonly (readonly [string, string])[]
+  onPick: (value: string) => void
+}
+
+function Select({ name, value, options, onPick }: SelectProps) {
+  return (
+    <Field name={name}>
+      <select
+        className="said"
+        value={value}
+        onChange={(event) => {
+          onPick(event.target.value)
+        }}
+      >
+        <option value="">anything</option>
+        {options.map(([id, words]) => (
+          <option key={id} value={id}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </Field>
+  )
+}

@@ -1,0 +1,94 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, Refused, type Batch, type Problem, type Taste } from '../../api/client'
+import { Faulty } from '../../components/Said'
+import { DepthMark } from './DepthMark'
+import { Steps } from './Steps'
+
+interface VerdictFormProps {
+  batch: Batch
+  scales: Record<string, string[]>
+  taste: Taste
+}
+
+/** One eater's verdict: a word for each thing, the depth on the knife, a note. */
+export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
+  const [eater, setEater] = useState('')
+  const [words, setWords] = useState<Record<string, string>>({})
+  const [depth, setDepth] = useState('')
+  const [note, setNote] = useState('')
+  const [problems, setProblems] = useState<Problem[]>([])
+  const [answer, setAnswer] = useState('')
+  const queries = useQueryClient()
+  const keep = async () => {
+    try {
+      await api.keepVerdict(batch.id, { eater, words, depth, note })
+      setProblems([])
+      setAnswer(`Kept, from ${eater || 'somebody'}.`)
+      setWords({})
+      setDepth('')
+      setNote('')
+      await queries.invalidateQueries()
+    } catch (error) {
+      setProblems(error instanceof Refused ? error.problems : [])
+      setAnswer(error instanceof Error ? error.message : String(error))
+    }
+  }
+  return (
+    <form
+      aria-label="A verdict"
+      className="grid content-start gap-1"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void keep()
+      }}
+    >
+      <div className="grid gap-x-6 wide:grid-cols-[14rem_minmax(0,1fr)]">
+        <label className="grid text-[0.92rem]">
+          <span className="text-quiet">Who says it</span>
+          <input
+            className="said"
+            value={eater}
+            onChange={(event) => {
+              setEater(event.target.value)
+            }}
+          />
+        </label>
+        <label className="grid text-[0.92rem]">
+          <span className="text-quiet">A note</span>
+          <textarea
+            className="said"
+            rows={1}
+            value={note}
+            onChange={(event) => {
+              setNote(event.target.value)
+            }}
+          />
+        </label>
+      </div>
+      {Object.entries(scales).map(([aspect, five]) => (
+        <Steps
+          key={aspect}
+          aspect={aspect}
+          words={five}
+          value={words[aspect] ?? ''}
+          onChoose={(word) => {
+            setWords((was) => ({ ...was, [aspect]: word }))
+          }}
+        />
+      ))}
+      {taste.middle_mm !== null && (
+        <DepthMark middle={taste.middle_mm} model={taste.model_depth_mm} value={depth} onMark={setDepth} />
+      )}
+      {problems.map((problem) => (
+        <Faulty key={problem.field} fault={problem} />
+      ))}
+      <div className="flex items-center gap-4 pt-1">
+        <button type="submit" className="act act-first">
+          Keep this verdict
+        </button>
+        <span role="status">{problems.length === 0 ? answer : ''}</span>
+      </div>
+    </form>
+  )
+}

@@ -15,7 +15,7 @@ from vadouvan.core.table.dish import Dish, Placed, SharedKitchen
 from vadouvan.core.table.gather import Batch, Clock, as_planned, dishes_of, taken
 from vadouvan.core.table.planner import plan_table
 
-OTHER_MEALS_MIN = tuple(range(15, 6 * 60 + 1, 15))
+OTHER_MEALS_MIN = tuple(range(30, 6 * 60 + 1, 30))
 
 
 @dataclass(frozen=True)

@@ -89,6 +89,7 @@ def learned_salt(judged: Sequence[SaltJudged]) -> Learned:
 
 def _learned(log_weight: Array, count: int) -> Learned:
     weights = np.exp(log_weight - log_weight.max())
+    weights[[0, -1]] *= 0.5  # the ends of the grid stand for half a step
     weights = weights / weights.sum()
     mean = float((weights * GRID).sum())
     sd = float(np.sqrt((weights * (GRID - mean) ** 2).sum()))

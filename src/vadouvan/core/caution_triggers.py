@@ -119,6 +119,12 @@ def _jar(known: Known) -> bool:
     return _raw(known) and _sour(known) and known.judgement.reading.mix.vessel.container == "jar"
 
 
+def _gas(known: Known) -> bool:
+    """Something live in a vessel that is shut tight, or any jar."""
+    container = known.judgement.reading.mix.vessel.container
+    return container == "jar" or (container == "vacuum" and known.has("fermented_paste", "dairy"))
+
+
 def _many(known: Known) -> bool:
     occasion = known.judgement.reading.occasion
     return occasion is not None and occasion.servings >= MANY_SERVINGS
@@ -159,6 +165,7 @@ TRIGGERS: Mapping[str, Callable[[Known], bool]] = {
     "counter-pickle": lambda known: _jar(known) and _warmest(known) > FRIDGE_STOP_C.value,
     "hot-fat": _wet_into_fat,
     "jar": _jar,
+    "gas": _gas,
     "vacuum": lambda known: known.judgement.reading.mix.vessel.container == "vacuum",
     "enzyme-skin": lambda known: any(
         item.enzyme is not None and any(name in item.id for name in ENZYME_SKIN) for item in known.items

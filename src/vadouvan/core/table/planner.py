@@ -93,15 +93,35 @@ def _up_to(choices: Sequence[Choice], cost: float) -> tuple[Choice, ...]:
 
 
 def _most_possible(dishes: Sequence[Dish], kitchen: SharedKitchen) -> int:
-    """A number of dishes that no plan exceeds: by litres and tubs, where all are inside together."""
+    """A number of dishes that no plan exceeds: by hands at the pulls, and by litres and tubs where all meet inside."""
+    pulled = _most_pulled(dishes)
     if not _all_together(dishes):
-        return len(dishes)
+        return pulled
     fit, litres = 0, 0.0
     for room in sorted(dish.room_l for dish in dishes):
         litres += room
         fit += kitchen.fridge_l is None or litres <= kitchen.fridge_l
     wanting = sum(dish.tub_l > 0 for dish in dishes) if kitchen.tubs_l else 0
-    return min(fit, len(dishes) - max(0, wanting - len(kitchen.tubs_l)))
+    return min(pulled, fit, len(dishes) - max(0, wanting - len(kitchen.tubs_l)))
+
+
+def _most_pulled(dishes: Sequence[Dish]) -> int:
+    """How many dishes one pair of hands can pull in all the slots in which any of them could be."""
+    slots = {
+        slot
+        for dish in dishes
+        for pull in dish.pulls
+        for stretch in pull.hands
+        for slot in range(stretch.start, stretch.end)
+    }
+    needed = sorted(
+        min(sum(stretch.end - stretch.start for stretch in pull.hands) for pull in dish.pulls) for dish in dishes
+    )
+    used, count = 0, 0
+    for length in needed:
+        used += length
+        count += used <= len(slots)
+    return count
 
 
 def _least(choices: Sequence[Choice]) -> float:

@@ -147,6 +147,14 @@ class AtTheCounter(BrowserCase):
         contact.get_by_label("It is at, °C").fill("4")
         contact.get_by_role("button", name="The meat is in: start the clock").click()
 
+    def assert_locked(self, page: Page) -> None:
+        """Cut and mix cannot be typed in any more, and say why."""
+        for stage, field in (("mix", "Add an ingredient"), ("cut", "How heavy?")):
+            page.goto(page.url.rsplit("/", 1)[0] + f"/{stage}")
+            expect(page.get_by_text("The meat is in the mix: cut and mix stay")).to_be_visible()
+            expect(page.get_by_role("textbox", name=field)).to_be_disabled()
+        page.goto(page.url.rsplit("/", 1)[0] + "/weigh")
+
     def hold_pull_and_cook(self, page: Page, batch: Any) -> None:
         """Turned, the fridge noted, pulled; cooked by the probe; the used mix boiled."""
         hold = page.get_by_role("region", name="In the mix")
@@ -157,6 +165,7 @@ class AtTheCounter(BrowserCase):
         expect(hold.get_by_role("list", name="What happened")).to_contain_text("fridge at 5 °C")
         hold.get_by_role("button", name="Print the label").click()
         expect(hold.get_by_text("Printed.")).to_be_visible()
+        self.assert_locked(page)
         hold.get_by_role("button", name="It is out").click()
         hold.get_by_role("link", name="Go on at the fire").click()
         expect(page.get_by_text("Brush for the last time at")).to_be_visible()

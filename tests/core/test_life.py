@@ -181,14 +181,22 @@ class Asked(unittest.TestCase):
         self.assertEqual(offers["pull-06:30"].draft.meal.lead, "330 min")
 
     def test_salt_first_where_the_fruit_ends_it(self) -> None:
-        """Offered as two steps, and that plan works."""
-        fruit = of_kind("beef_flank_strips", "900 g", "strip", "12 mm", "80 g kiwi", "14 g salt", "40 g rapeseed oil")
-        late = replace(fruit, meal=replace(SATURDAY, at="2026-11-28T07:30"))
-        offers = {offer.id: offer for offer in plan_offers(late, KITCHEN, now=NOW)}
+        """The fruit softens before the salt is in: no good time, but with the salt half a day ahead there is one."""
+        mix = ("300 g kiwi", "100 g pineapple juice", "12 g salt")
+        fruit = replace(of_kind("pork_shoulder", "1 kg", "slab", "30 mm", *mix), meal=SATURDAY)
+        self.assertIn("No good time", judge(fruit, KITCHEN, now=NOW).sentence)
+        offers = {offer.id: offer for offer in plan_offers(fruit, KITCHEN, now=NOW)}
+        ahead = offers["salt-first"].draft
+        self.assertEqual([line.text for line in ahead.mix if line.first], ["12 g salt"])
         for offer in offers.values():
             plan = judge(offer.draft, KITCHEN, now=NOW).plan
             assert plan is not None
             self.assertIsNone(plan.trouble, offer.says)
+
+    def test_a_window_that_hardly_opens_is_told_as_one_hour(self) -> None:
+        """Rounded up and rounded down its ends would cross: "at about", not "between 2 h 10 and 2 h"."""
+        fruit = of_kind("beef_sirloin", "1 kg", "slab", "30 mm", "250 g kiwi", "12 g salt")
+        self.assertRegex(judged(fruit).sentence, r"^Pull at about 2 h\. The kiwi")
 
     def test_moving(self) -> None:
         """The meal takes its pull along and frees the start; the pull changes the lead; the start is asked for."""

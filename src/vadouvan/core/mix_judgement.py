@@ -57,12 +57,6 @@ class MixJudgement:
         """From the first step until all of the mix may go on the meat [min]."""
         return sum(step.minutes for step in self.steps)
 
-    @property
-    def unattended_minutes(self) -> float:
-        """Of these, up to the last that needs no hands: what has to pass before hands are needed without a break."""
-        last = max((number for number, step in enumerate(self.steps) if not step.hands_on and step.minutes), default=-1)
-        return sum(step.minutes for step in self.steps[: last + 1])
-
 
 def mix_judgement(reading: Reading, bowl: Bowl, case: HoldCase | None) -> MixJudgement:
     """The answers for a mix in its bowl; ``case`` is its hold, once that can be read."""

@@ -25,7 +25,11 @@ def judgement_sentence(window: Window, cut: Cut) -> str:
             "Use less of it, heat-treated fruit, less salt or a weaker acid, or a thinner cut."
         )
     opens, best, latest = window.earliest_told, window.best_told, window.latest_told
-    span = f"at about {latest}" if opens == latest else f"between {opens} and {latest}; best about {best}"
+    span = (
+        f"at about {latest}"
+        if opens == latest or window.is_narrow
+        else f"between {opens} and {latest}; best about {best}"
+    )
     sentence = f"Pull {span}. {ends}."
     if window.unreached is not None:
         sentence += f" It ends before {window.unreached.says}."
@@ -38,6 +42,8 @@ def window_in_short(window: Window) -> str:
     """The window in a few words: "best about 23 h, from 19 h to 27 h"."""
     if window.is_closed:
         return "no good time"
+    if window.is_narrow:
+        return f"at about {window.latest_told}"
     return f"best about {window.best_told}, from {window.earliest_told} to {window.latest_told}"
 
 

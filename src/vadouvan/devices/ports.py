@@ -23,8 +23,6 @@ class Reading:
 class Scale(Protocol):
     """A kitchen scale. The application keeps a tare of its own, so that none is lost when a device is."""
 
-    largest_g: float
-
     def read(self, now: datetime) -> Reading:
         """Grams since its tare, to its own step. ``settling`` while they move; none when overloaded or unplugged."""
         ...

@@ -14,7 +14,6 @@ class ScriptedReadings:
     """A scale or a thermometer: (seconds since the first reading, what it showed)."""
 
     script: Sequence[tuple[float, Reading]]
-    largest_g: float = 5000.0
     _tared: float = 0.0
     _started: datetime | None = None
 

@@ -8,6 +8,7 @@ from vadouvan.core.asking.amounts import Amounts, NewLine
 from vadouvan.core.asking.scaling import Scaled
 from vadouvan.core.figure import number_told
 from vadouvan.core.mix.corrections import Correction, Effect
+from vadouvan.core.mix.measure import weighed_parts
 from vadouvan.core.mix.swaps import SwapOffer
 
 
@@ -50,10 +51,15 @@ class ChangeOut(BaseModel):
 
 
 class CorrectionOut(BaseModel):
-    """A possible addition; ``text`` is its line, empty when nothing is added. ``basis``: exact or thumb."""
+    """A possible addition; ``text`` is its line, empty when nothing is added, with its grams and its name.
+
+    ``basis``: exact or thumb.
+    """
 
     id: str
     text: str
+    mass_g: float | None
+    words: str
     says: str
     basis: str
     effects: list[ChangeOut]
@@ -95,9 +101,12 @@ def amounts_out(amounts: Amounts) -> AmountsOut:
 
 def correction_out(correction: Correction) -> CorrectionOut:
     """A correction as data."""
+    parts = weighed_parts(correction.text)
     return CorrectionOut(
         id=correction.id,
         text=correction.text,
+        mass_g=parts[0] if parts else None,
+        words=parts[1] if parts else "",
         says=correction.says,
         basis=correction.basis,
         effects=[_effect(effect) for effect in correction.effects],

@@ -7,6 +7,7 @@ from datetime import datetime
 from pydantic import BaseModel
 
 from vadouvan.core.clock.routine import hours_between
+from vadouvan.core.mix.measure import weighed_parts
 from vadouvan.core.weigh.advice import Advice
 from vadouvan.core.weigh.plan import LineToWeigh, next_line
 from vadouvan.core.weigh.record import AddedLine, Record
@@ -41,9 +42,11 @@ class LineChangeOut(BaseModel):
 
 
 class AdditionOut(BaseModel):
-    """Something that may be added, and what it does."""
+    """Something that may be added, with its grams and its name, and what it does."""
 
     text: str
+    mass_g: float
+    words: str
     says: str
 
 
@@ -167,7 +170,11 @@ def _advice(one: Advice) -> OvershootOut:
         LineChangeOut(line_id=c.line_id, text=c.text, before_g=c.before_kg * 1000, after_g=c.after_kg * 1000)
         for c in one.changes
     ]
-    additions = [AdditionOut(text=addition.text, says=addition.says) for addition in one.additions]
+    additions = [
+        AdditionOut(text=addition.text, mass_g=parts[0], words=parts[1], says=addition.says)
+        for addition in one.additions
+        if (parts := weighed_parts(addition.text)) is not None
+    ]
     return OvershootOut(
         line_id=one.line_id, over_g=one.over_kg * 1000, says=one.says, changes=changes, additions=additions
     )

@@ -161,7 +161,6 @@ export const api = {
     answered(await client.GET('/api/logbook/beside', { params: { query: { ids: ids.join(',') } } })),
   thread: async (identity: string) =>
     answered(await client.GET('/api/logbook/{identity}/thread', { params: { path: { identity } } })),
-  devices: async () => answered(await client.GET('/api/devices')),
   bench: async (action: BenchAction, amount: number) =>
     answered(await client.POST('/api/devices/bench', { body: { action, amount } })),
   printLabel: async (identity: string) =>

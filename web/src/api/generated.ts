@@ -1151,13 +1151,17 @@ export interface components {
         };
         /**
          * AdditionOut
-         * @description Something that may be added, and what it does.
+         * @description Something that may be added, with its grams and its name, and what it does.
          */
         AdditionOut: {
+            /** Mass G */
+            mass_g: number;
             /** Says */
             says: string;
             /** Text */
             text: string;
+            /** Words */
+            words: string;
         };
         /**
          * AimReachedOut
@@ -1458,7 +1462,9 @@ export interface components {
         };
         /**
          * CorrectionOut
-         * @description A possible addition; ``text`` is its line, empty when nothing is added. ``basis``: exact or thumb.
+         * @description A possible addition; ``text`` is its line, empty when nothing is added, with its grams and its name.
+         *
+         *     ``basis``: exact or thumb.
          */
         CorrectionOut: {
             /** Basis */
@@ -1467,10 +1473,14 @@ export interface components {
             effects: components["schemas"]["ChangeOut"][];
             /** Id */
             id: string;
+            /** Mass G */
+            mass_g: number | null;
             /** Says */
             says: string;
             /** Text */
             text: string;
+            /** Words */
+            words: string;
         };
         /**
          * CorrectionsQuestion

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from typing import Annotated
 
 from fastapi import APIRouter, Path, Response
@@ -23,11 +24,19 @@ router = APIRouter(prefix="/api/batches", tags=["batches"])
 Identity = Annotated[str, Path(max_length=64)]
 
 
-def answer(kept: KeptBatch, here: Context, locked: bool | None = None) -> BatchOut:
+@dataclass(frozen=True)
+class Marks:
+    """What is known of a batch besides its draft: its mix has met the meat; somebody tasted it."""
+
+    locked: bool = False
+    tasted: bool = False
+
+
+def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchOut:
     """A kept batch as the page gets it, judged as of now."""
     kitchen = here.kitchen
-    if locked is None:
-        locked = kept.id in here.presses.in_contact(kept.id)
+    if marks is None:
+        marks = Marks(kept.id in here.presses.in_contact(kept.id), bool(here.verdicts.of(kept.id)))
     judgement = judge(kept.draft, kitchen, now=here.now())
     return BatchOut(
         id=kept.id,
@@ -36,16 +45,16 @@ def answer(kept: KeptBatch, here: Context, locked: bool | None = None) -> BatchO
         judgement=judgement_out(judgement, kitchen),
         can_undo=kept.can_undo,
         can_redo=kept.can_redo,
-        locked=locked,
-        tasted=bool(here.verdicts.of(kept.id)),
+        locked=marks.locked,
+        tasted=marks.tasted,
     )
 
 
 @router.get("")
 def list_batches(here: Here) -> list[BatchOut]:
     """Batches in hand in the order they were made, judged but without their course; tasted ones are in the logbook."""
-    locked, tasted = here.presses.in_contact(), here.verdicts.tasted()
-    found = [answer(kept, here, kept.id in locked) for kept in here.batches.all() if kept.id not in tasted]
+    locked = here.presses.in_contact()
+    found = [answer(kept, here, Marks(kept.id in locked)) for kept in here.in_hand()]
     for batch in found:
         batch.judgement.course = None
     return found

@@ -83,6 +83,11 @@ class Window:
         return hours_told(self.safe_latest_h, "down")
 
     @property
+    def is_narrow(self) -> bool:
+        """Whether it opens so near its end that one hour tells both."""
+        return self.safe_earliest_h >= BEST_NEAR_LATEST.value * self.safe_latest_h - SOON_H / 10
+
+    @property
     def is_closed(self) -> bool:
         """Whether the mix spoils the surface before it does any good."""
         return self.earliest.hours > self.latest.low_hours

@@ -29,6 +29,19 @@ def weighed_text(ingredient: Ingredient, mass_kg: float) -> str:
     return f"{as_weighed_g(mass_kg):.10g} g {ingredient.also_called[0]}"
 
 
+def weighed_parts(text: str) -> tuple[float, str] | None:
+    """Grams and name of a line in grams, as :func:`weighed_text` writes it; none for any other line.
+
+    >>> weighed_parts("12.5 g table salt"), weighed_parts("juice of a lemon")
+    ((12.5, 'table salt'), None)
+    """
+    grams, unit, name = text.strip().partition(" g ")
+    try:
+        return (float(grams), name) if unit else None
+    except ValueError:
+        return None
+
+
 def as_weighed_g(mass_kg: float) -> float:
     """Grams as they are weighed out: whole from 100 g on, tenths below, hundredths of a pinch below half a gram.
 

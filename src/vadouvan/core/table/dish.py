@@ -5,7 +5,6 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 SLOT_MIN = 5
-SLOTS_PER_H = 60 // SLOT_MIN
 
 
 @dataclass(frozen=True)

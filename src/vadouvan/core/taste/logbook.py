@@ -9,6 +9,7 @@ from datetime import datetime
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.draft import Draft
 from vadouvan.core.figure import hours_told
+from vadouvan.core.mix.measure import weighed_parts
 from vadouvan.core.taste.verdict import ASPECTS, STEPS, WORDS, Aspect, Verdict, mean_step
 
 MOST_BESIDE = 4
@@ -128,8 +129,8 @@ def _told(entry: Entry, cuts: Mapping[str, CutKind]) -> dict[str, str]:
     hours = held_hours(draft)
     told["in the mix"] = hours_told(hours) if hours is not None else ""
     for line in draft.mix:
-        amount, name = _amount_and_name(line.text)
-        told[name] = amount
+        parts = weighed_parts(line.text)
+        told[parts[1] if parts else line.text.strip()] = f"{parts[0]:g} g" if parts else "yes"
     depths = [f"{verdict.depth_m * 1000:g} mm" for verdict in entry.verdicts if verdict.depth_m is not None]
     told["depth seen"] = ", ".join(depths) or ("right through" if any(v.is_through for v in entry.verdicts) else "")
     told |= {f"{aspect}, as eaten": word for aspect, word in entry.verdict_words().items()}
@@ -145,17 +146,3 @@ def held_hours(draft: Draft) -> float | None:
     if (into.tzinfo is None) != (out.tzinfo is None):
         return None
     return (out - into).total_seconds() / 3600
-
-
-def _amount_and_name(text: str) -> tuple[str, str]:
-    """A line in grams as its amount and its name; any other line is its own name, and is there or not.
-
-    >>> _amount_and_name("12.5 g table salt"), _amount_and_name("juice of a lemon")
-    (('12.5 g', 'table salt'), ('yes', 'juice of a lemon'))
-    """
-    grams, unit, name = text.strip().partition(" g ")
-    try:
-        float(grams)
-    except ValueError:
-        return "yes", text.strip()
-    return (f"{grams} g", name) if unit else ("yes", text.strip())

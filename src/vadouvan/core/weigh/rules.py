@@ -19,7 +19,6 @@ MOST_LINE_KG, MOST_MEAT_KG = 10.0, 25.0
 COLDEST_C, WARMEST_C = -25.0, 130.0
 WARMEST_MEAT_C = 30.0
 AT_THE_SCALE = ("weighed", "taken_back", "skipped", "left_out", "added")
-ORDER: tuple[Phase, ...] = ("weigh", "taste", "set_aside", "contact", "hold", "out")
 
 
 @dataclass(frozen=True)

@@ -20,6 +20,12 @@ const BRUSH = [
   { value: 'used', label: 'used mix as it is' },
 ]
 
+const FIELDS = [
+  { name: 'heat', question: 'How hot', placeholder: '200 C', path: 'heat_c' },
+  { name: 'minutes', question: 'How long', placeholder: 'what is left', path: 'time_min' },
+  { name: 'core', question: 'To a core of', placeholder: 'not said', path: 'core_c' },
+] as const
+
 interface StageLineProps {
   stage: CookStage
   number: number
@@ -57,36 +63,19 @@ export function StageLine({ stage, number, says, problems, onChange, onRemove }:
             onChange({ place })
           }}
         />
-        <Said
-          question="How hot"
-          stack
-          placeholder="200 C"
-          value={stage.heat}
-          fault={fault('heat_c')}
-          onType={(heat) => {
-            onChange({ heat })
-          }}
-        />
-        <Said
-          question="How long"
-          stack
-          placeholder="what is left"
-          value={stage.minutes}
-          fault={fault('time_min')}
-          onType={(minutes) => {
-            onChange({ minutes })
-          }}
-        />
-        <Said
-          question="To a core of"
-          stack
-          placeholder="not said"
-          value={stage.core}
-          fault={fault('core_c')}
-          onType={(core) => {
-            onChange({ core })
-          }}
-        />
+        {FIELDS.map(({ name, question, placeholder, path }) => (
+          <Said
+            key={name}
+            question={question}
+            stack
+            placeholder={placeholder}
+            value={stage[name]}
+            fault={fault(path)}
+            onType={(text) => {
+              onChange({ [name]: text })
+            }}
+          />
+        ))}
         {(stage.place === '' || stage.place === 'oven') && (
           <Pick
             question="Air"

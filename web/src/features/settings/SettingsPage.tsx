@@ -1,7 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, Refused, type Problem, type Week } from '../../api/client'
+import { api, type Week } from '../../api/client'
 import { weekQuery } from '../../api/queries'
+import { useKeep } from '../../api/useKeep'
 import { Said } from '../../components/Said'
 import { Bench } from './Bench'
 import { Reminders } from './Reminders'
@@ -35,24 +36,10 @@ export function SettingsPage() {
 
 function WeekForm({ start }: { start: Week }) {
   const [week, setWeek] = useState(start)
-  const [problems, setProblems] = useState<Problem[]>([])
-  const [answer, setAnswer] = useState('')
-  const queries = useQueryClient()
+  const { answer, fault, keep, quiet } = useKeep()
   const say = (changed: Partial<Week>) => {
     setWeek((was) => ({ ...was, ...changed }))
-    setAnswer('')
-  }
-  const fault = (field: string) => problems.find((problem) => problem.field === field)
-  const keep = async () => {
-    try {
-      await api.keepWeek(week)
-      setProblems([])
-      setAnswer('Kept. Every plan is made around it.')
-      await queries.invalidateQueries()
-    } catch (error) {
-      setProblems(error instanceof Refused ? error.problems : [])
-      setAnswer(error instanceof Error ? error.message : String(error))
-    }
+    quiet()
   }
   const field = (
     name: 'sleep_from' | 'sleep_to' | 'work_from' | 'work_to',
@@ -75,7 +62,7 @@ function WeekForm({ start }: { start: Week }) {
       aria-label="Your week"
       onSubmit={(event) => {
         event.preventDefault()
-        void keep()
+        void keep(() => api.keepWeek(week), 'Kept. Every plan is made around it.')
       }}
     >
       <h2 className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">

@@ -1,7 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, Refused, type Problem, type Shared } from '../../api/client'
+import { api, type Shared } from '../../api/client'
 import { sharedQuery } from '../../api/queries'
+import { useKeep } from '../../api/useKeep'
 import { Said } from '../../components/Said'
 
 /** What all batches share: room in the fridge, and tubs. */
@@ -13,31 +14,17 @@ export function SharedForm() {
 
 function Form({ start }: { start: Shared }) {
   const [shared, setShared] = useState(start)
-  const [problems, setProblems] = useState<Problem[]>([])
-  const [answer, setAnswer] = useState('')
-  const queries = useQueryClient()
+  const { answer, fault, keep, quiet } = useKeep()
   const say = (part: Partial<Shared>) => {
     setShared((was) => ({ ...was, ...part }))
-    setAnswer('')
+    quiet()
   }
-  const keep = async () => {
-    try {
-      await api.keepShared(shared)
-      setProblems([])
-      setAnswer('Kept. Dishes are planned around each other with it.')
-      await queries.invalidateQueries()
-    } catch (error) {
-      setProblems(error instanceof Refused ? error.problems : [])
-      setAnswer(error instanceof Error ? error.message : String(error))
-    }
-  }
-  const fault = (field: string) => problems.find((problem) => problem.field === field)
   return (
     <form
       aria-label="Fridge and tubs"
       onSubmit={(event) => {
         event.preventDefault()
-        void keep()
+        void keep(() => api.keepShared(shared), 'Kept. Dishes are planned around each other with it.')
       }}
     >
       <h2 className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">what all dishes share</h2>

@@ -1,6 +1,6 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, Refused, type Batch, type Problem, type Taste } from '../../api/client'
+import { api, type Batch, type Taste } from '../../api/client'
+import { useKeep } from '../../api/useKeep'
 import { Faulty } from '../../components/Said'
 import { DepthMark } from './DepthMark'
 import { Steps } from './Steps'
@@ -17,22 +17,14 @@ export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
   const [words, setWords] = useState<Record<string, string>>({})
   const [depth, setDepth] = useState('')
   const [note, setNote] = useState('')
-  const [problems, setProblems] = useState<Problem[]>([])
-  const [answer, setAnswer] = useState('')
-  const queries = useQueryClient()
-  const keep = async () => {
-    try {
-      await api.keepVerdict(batch.id, { eater, words, depth, note })
-      setProblems([])
-      setAnswer(`Kept, from ${eater || 'somebody'}.`)
-      setWords({})
-      setDepth('')
-      setNote('')
-      await queries.invalidateQueries()
-    } catch (error) {
-      setProblems(error instanceof Refused ? error.problems : [])
-      setAnswer(error instanceof Error ? error.message : String(error))
-    }
+  const { answer, problems, keep } = useKeep()
+  const send = async () => {
+    const said = { eater, words, depth, note }
+    const kept = await keep(() => api.keepVerdict(batch.id, said), `Kept, from ${eater || 'somebody'}.`)
+    if (!kept) return
+    setWords({})
+    setDepth('')
+    setNote('')
   }
   return (
     <form
@@ -40,7 +32,7 @@ export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
       className="grid content-start gap-1"
       onSubmit={(event) => {
         event.preventDefault()
-        void keep()
+        void send()
       }}
     >
       <div className="grid gap-x-6 wide:grid-cols-[14rem_minmax(0,1fr)]">

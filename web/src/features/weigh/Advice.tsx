@@ -1,5 +1,4 @@
 import type { Draft, PressSaid, Weigh } from '../../api/client'
-import { gramsAndName } from './shared'
 
 interface AdviceProps {
   advice: Weigh['advice']
@@ -36,22 +35,18 @@ export function Advice({ advice, busy, press, change }: AdviceProps) {
             Weigh the rest so
           </button>
         )}
-        {one.additions.map((addition) => {
-          const added = gramsAndName(addition.text)
-          if (!added) return null
-          return (
-            <button
-              key={addition.text}
-              type="button"
-              className="act"
-              disabled={busy}
-              title={addition.says}
-              onClick={() => void press({ kind: 'added', ...added })}
-            >
-              {addition.text} is in
-            </button>
-          )
-        })}
+        {one.additions.map(({ text, mass_g, words, says }) => (
+          <button
+            key={text}
+            type="button"
+            className="act"
+            disabled={busy}
+            title={says}
+            onClick={() => void press({ kind: 'added', mass_g, words })}
+          >
+            {text} is in
+          </button>
+        ))}
         <button
           type="button"
           className="act"

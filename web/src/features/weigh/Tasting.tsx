@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { CorrectionsQuestion } from '../../api/client'
 import { correctionsQuery } from '../../api/queries'
 import { Choice } from '../../components/Choice'
-import { gramsAndName, type AtCounter } from './shared'
+import type { AtCounter } from './shared'
 
 const FAULTS: { value: CorrectionsQuestion['taste']; label: string }[] = [
   { value: 'too_salty', label: 'too salty' },
@@ -77,29 +77,26 @@ function Corrections({ question, busy, press }: CorrectionsProps) {
   if (found.isError) return <p className="text-stop">{found.error.message}</p>
   return (
     <ul className="grid gap-1 wide:max-h-56 wide:overflow-y-auto">
-      {found.data?.map((one) => {
-        const added = gramsAndName(one.text)
-        return (
-          <li key={one.says} className="flex flex-wrap items-center gap-3 border-b border-rule py-1">
-            <span className="grow">
-              <b>{one.says}</b>
-              <span className="block text-[0.9rem] leading-tight text-quiet">
-                {one.effects.map((effect) => effect.says).join(', ')}
-              </span>
+      {found.data?.map((one) => (
+        <li key={one.says} className="flex flex-wrap items-center gap-3 border-b border-rule py-1">
+          <span className="grow">
+            <b>{one.says}</b>
+            <span className="block text-[0.9rem] leading-tight text-quiet">
+              {one.effects.map((effect) => effect.says).join(', ')}
             </span>
-            {added && (
-              <button
-                type="button"
-                className="act"
-                disabled={busy}
-                onClick={() => void press({ kind: 'added', ...added })}
-              >
-                {one.text} is in
-              </button>
-            )}
-          </li>
-        )
-      })}
+          </span>
+          {one.mass_g !== null && (
+            <button
+              type="button"
+              className="act"
+              disabled={busy}
+              onClick={() => void press({ kind: 'added', mass_g: one.mass_g, words: one.words })}
+            >
+              {one.text} is in
+            </button>
+          )}
+        </li>
+      ))}
       {found.data?.length === 0 && <li>Nothing in a kitchen mends that now.</li>}
     </ul>
   )

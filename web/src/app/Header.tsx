@@ -31,14 +31,14 @@ export function Header({ title, note }: { title: string; note?: string | undefin
       {note !== undefined && <p className="text-[1.1rem] font-semibold">{note}</p>}
       <nav
         aria-label="Views"
-        className="flex max-wide:order-last max-wide:basis-full max-wide:overflow-x-auto wide:ml-auto wide:gap-1"
+        className="flex max-wide:order-last max-wide:basis-full max-wide:grid max-wide:grid-cols-3 wide:ml-auto wide:gap-1"
       >
         {VIEWS.map((view) => (
           <NavLink
             key={view.to}
             to={view.to}
             end
-            className="grid min-h-12 place-items-center px-2 max-wide:text-[1rem] aria-[current=page]:font-bold aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8"
+            className="grid min-h-12 place-items-center px-2 max-wide:min-h-11 max-wide:place-items-start max-wide:content-center max-wide:text-[1rem] aria-[current=page]:font-bold aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8"
           >
             {view.name}
           </NavLink>

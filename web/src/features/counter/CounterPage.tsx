@@ -65,47 +65,49 @@ export function CounterPage() {
           </ul>
         )}
       </section>
-      <section aria-labelledby="begin" className="grid content-start gap-3 max-wide:order-first">
-        {batches.data.length > 1 && <Together />}
-        <h2 id="begin" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
-          begin
-        </h2>
-        <button
-          type="button"
-          id="start-batch"
-          className="act act-first"
-          onClick={() => void start.fromNothing()}
-        >
-          Start a batch
-        </button>
-        <PasteList onPaste={(lines, name) => void start.fromList(lines, name)} />
-        <button type="button" className="act" onClick={() => picker.current?.click()}>
-          Read a batch file
-        </button>
-        <input
-          ref={picker}
-          type="file"
-          accept=".json,application/json"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="Batch file"
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            if (file) void start.fromFile(file)
-          }}
-        />
-        {batches.data.length > 0 && (
-          <Link to="/today" className="grid min-h-12 items-center underline underline-offset-4">
-            Today&rsquo;s list and bag labels, to print
-          </Link>
-        )}
-        {start.trouble !== '' && (
-          <p role="alert" className="whitespace-pre-line rounded-md border-2 border-stop p-3">
-            {start.trouble}
-          </p>
-        )}
-      </section>
+      <div className="grid content-start gap-4 max-wide:contents">
+        <div className="max-wide:order-first empty:hidden">{batches.data.length > 1 && <Together />}</div>
+        <section aria-labelledby="begin" className="grid content-start gap-3">
+          <h2 id="begin" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+            begin
+          </h2>
+          <button
+            type="button"
+            id="start-batch"
+            className="act act-first"
+            onClick={() => void start.fromNothing()}
+          >
+            Start a batch
+          </button>
+          <PasteList onPaste={(lines, name) => void start.fromList(lines, name)} />
+          <button type="button" className="act" onClick={() => picker.current?.click()}>
+            Read a batch file
+          </button>
+          <input
+            ref={picker}
+            type="file"
+            accept=".json,application/json"
+            className="sr-only"
+            tabIndex={-1}
+            aria-label="Batch file"
+            onChange={(event) => {
+              const file = event.target.files?.[0]
+              event.target.value = ''
+              if (file) void start.fromFile(file)
+            }}
+          />
+          {batches.data.length > 0 && (
+            <Link to="/today" className="grid min-h-12 items-center underline underline-offset-4">
+              Today&rsquo;s list and bag labels, to print
+            </Link>
+          )}
+          {start.trouble !== '' && (
+            <p role="alert" className="whitespace-pre-line rounded-md border-2 border-stop p-3">
+              {start.trouble}
+            </p>
+          )}
+        </section>
+      </div>
     </div>
   )
 }

@@ -32,7 +32,10 @@ def plan_table(dishes: Sequence[Dish], kitchen: SharedKitchen) -> TablePlan:
         plan = plan_table(kept, kitchen)
         words = f"Up to {MOST_DISHES} dishes are planned together."
         return replace(plan, left_out={**plan.left_out, **{dish.id: words for dish in rest}})
-    dishes = _near_enough([_needed_contacts(dish, dishes, kitchen) for dish in dishes], kitchen)
+    together = _all_together(dishes)
+    most = _most_possible(dishes, kitchen, together=together)
+    dishes = _needed_contacts(dishes, kitchen, together=together)
+    dishes = _near_enough(dishes, kitchen, most)
     program = Program()
     contacts = [[program.variable(choice.cost) for choice in dish.contacts] for dish in dishes]
     pulls = [[program.variable(choice.cost) for choice in dish.pulls] for dish in dishes]
@@ -41,10 +44,15 @@ def plan_table(dishes: Sequence[Dish], kitchen: SharedKitchen) -> TablePlan:
         program.row({**dict.fromkeys(contacts[number], 1.0), out[number]: 1.0}, 1, 1)
         program.row({**dict.fromkeys(pulls[number], 1.0), out[number]: 1.0}, 1, 1)
         _keep_window(program, dish, contacts[number], pulls[number])
+    program.row(dict.fromkeys(out, 1.0), len(dishes) - most, np.inf)
     _share_hands(program, dishes, contacts, pulls)
     _share_oven(program, dishes, pulls)
     if kitchen.fridge_l is not None and sum(dish.room_l for dish in dishes) > kitchen.fridge_l:
-        _share_fridge(program, dishes, contacts, pulls, kitchen.fridge_l)
+        if together:
+            rooms = {column: -dish.room_l for dish, column in zip(dishes, out, strict=True)}
+            program.row(rooms, -np.inf, kitchen.fridge_l - sum(dish.room_l for dish in dishes))
+        else:
+            _share_fridge(program, dishes, contacts, pulls, kitchen.fridge_l)
     tubs = _share_tubs(program, dishes, contacts, pulls, out, kitchen.tubs_l)
     chosen, proven = program.solved()
     placed = tuple(
@@ -65,13 +73,12 @@ def _picked(choices: Sequence[Choice], columns: Sequence[int], chosen: np.ndarra
     return next(choice for choice, column in zip(choices, columns, strict=True) if chosen[column] > 0)
 
 
-def _near_enough(dishes: Sequence[Dish], kitchen: SharedKitchen) -> list[Dish]:
+def _near_enough(dishes: Sequence[Dish], kitchen: SharedKitchen, most: int) -> list[Dish]:
     """Dishes without choices that cost more than a plan found by taking one dish after another.
 
     That plan has to hold as many dishes as can be: then the best one costs no more, and no choice in it can.
     """
     placed = one_after_another(dishes, kitchen)
-    most = _most_possible(dishes, kitchen)
     if len(placed) < most:
         return list(dishes)
     least = [_least(dish.contacts) + _least(dish.pulls) for dish in dishes]
@@ -89,18 +96,19 @@ def _near_enough(dishes: Sequence[Dish], kitchen: SharedKitchen) -> list[Dish]:
 
 def _up_to(choices: Sequence[Choice], cost: float) -> tuple[Choice, ...]:
     """Choices of at most a cost, and never none: a dish that is left out keeps its cheapest."""
-    return tuple(choice for choice in choices if choice.cost <= max(cost, _least(choices)))
+    limit = max(cost, _least(choices))
+    return tuple(choice for choice in choices if choice.cost <= limit)
 
 
-def _most_possible(dishes: Sequence[Dish], kitchen: SharedKitchen) -> int:
+def _most_possible(dishes: Sequence[Dish], kitchen: SharedKitchen, *, together: bool) -> int:
     """A number of dishes that no plan exceeds: by hands at the pulls, and by litres and tubs where all meet inside."""
     pulled = _most_pulled(dishes)
-    if not _all_together(dishes):
+    if not together:
         return pulled
     fit, litres = 0, 0.0
     for room in sorted(dish.room_l for dish in dishes):
         litres += room
-        fit += kitchen.fridge_l is None or litres <= kitchen.fridge_l
+        fit += kitchen.fridge_l is None or litres <= kitchen.fridge_l + ROUNDING
     wanting = sum(dish.tub_l > 0 for dish in dishes) if kitchen.tubs_l else 0
     return min(pulled, fit, len(dishes) - max(0, wanting - len(kitchen.tubs_l)))
 
@@ -162,8 +170,8 @@ def _tubs_for(dish: Dish, kitchen: SharedKitchen) -> list[int | None]:
     return [*sorted(fitting, key=lambda number: kitchen.tubs_l[number])]
 
 
-def _needed_contacts(dish: Dish, dishes: Sequence[Dish], kitchen: SharedKitchen) -> Dish:
-    """The dish with only those contacts that the best plan could need.
+def _needed_contacts(dishes: Sequence[Dish], kitchen: SharedKitchen, *, together: bool) -> list[Dish]:
+    """The dishes with only those contacts that the best plan could need.
 
     Where fridge and tubs set no limit, or all dishes are in them together whatever is chosen, only hands can push a
     dish off its best contacts, and each other dish can push it off only so many: more than that, and a cheaper one is
@@ -171,19 +179,34 @@ def _needed_contacts(dish: Dish, dishes: Sequence[Dish], kitchen: SharedKitchen)
     """
     roomy = kitchen.fridge_l is None or sum(one.room_l for one in dishes) <= kitchen.fridge_l
     tubs_matter = bool(kitchen.tubs_l) and any(one.tub_l > 0 for one in dishes)
-    if not ((roomy and not tubs_matter) or _all_together(dishes)) or not _alike(dish):
-        return dish
+    if not ((roomy and not tubs_matter) or together):
+        return list(dishes)
+    wanted = [[_hand_lengths(choices) for choices in (dish.contacts, dish.pulls)] for dish in dishes]
+    return [
+        _with_cheapest(dish, _most_blocked(dish, [*wanted[:number], *wanted[number + 1 :]])) if _alike(dish) else dish
+        for number, dish in enumerate(dishes)
+    ]
+
+
+def _hand_lengths(choices: Sequence[Choice]) -> set[tuple[int, ...]]:
+    """Every set of lengths of stretches with hands among the choices [slots]."""
+    return {tuple(stretch.end - stretch.start for stretch in choice.hands) for choice in choices}
+
+
+def _most_blocked(dish: Dish, others: Sequence[Sequence[set[tuple[int, ...]]]]) -> int:
+    """How many of a dish's contacts the hands of the others can take at most, whatever is chosen for them."""
     mine = [stretch.end - stretch.start for stretch in dish.contacts[0].hands]
-    blocked = 0
-    for other in dishes:
-        if other is dish:
-            continue
-        for choices in (other.contacts, other.pulls):
-            blocked += max(
-                sum(theirs.end - theirs.start + length - 1 for theirs in choice.hands for length in mine)
-                for choice in choices
-            )
-    free = [choice for choice in dish.contacts if all(dish.within(choice, pull) for pull in dish.pulls)]
+    return sum(
+        max(sum(theirs + length - 1 for theirs in lengths for length in mine) for lengths in part)
+        for other in others
+        for part in other
+    )
+
+
+def _with_cheapest(dish: Dish, blocked: int) -> Dish:
+    """The dish with as many of its cheapest contacts as cannot all be blocked, and those that not every pull allows."""
+    first, last = min(pull.slot for pull in dish.pulls), max(pull.slot for pull in dish.pulls)
+    free = [c for c in dish.contacts if dish.earliest <= first - c.slot and last - c.slot <= dish.latest]
     kept = set(sorted(free, key=lambda choice: choice.cost)[: blocked + 1])
     kept |= set(dish.contacts) - set(free)
     return replace(dish, contacts=tuple(choice for choice in dish.contacts if choice in kept))
@@ -209,7 +232,8 @@ def _alike(dish: Dish) -> bool:
 
 def _keep_window(program: Program, dish: Dish, contacts: Sequence[int], pulls: Sequence[int]) -> None:
     """Pull less contact is at least ``earliest`` and at most ``latest``; nothing for a dish that is left out."""
-    if all(dish.within(contact, pull) for contact in dish.contacts for pull in dish.pulls):
+    slots, leaving = [choice.slot for choice in dish.contacts], [choice.slot for choice in dish.pulls]
+    if dish.earliest <= min(leaving) - max(slots) and max(leaving) - min(slots) <= dish.latest:
         return
     origin = min(choice.slot for choice in dish.contacts)
     out = {column: float(choice.slot - origin) for choice, column in zip(dish.pulls, pulls, strict=True)}

@@ -13,7 +13,7 @@ from scipy.integrate import solve_ivp
 from scipy.optimize import minimize
 
 from tests.drafts import judged, of_kind
-from tests.kitchens import best_by_trying, random_kitchen
+from tests.kitchens import best_by_trying, evening_dish, random_kitchen, tight_kitchens
 from tests.mixes import portions
 from tests.reference.crank import uptake
 from vadouvan.core.cut.shape import Path, slab
@@ -24,7 +24,7 @@ from vadouvan.core.hold.temperature import salt_diffusivity
 from vadouvan.core.mix.acidity import Solution
 from vadouvan.core.mix.rounding import in_measures
 from vadouvan.core.mix.solver import PULL, Aims, aim_rows, solve
-from vadouvan.core.table.dish import Choice, Dish, OvenUse, SharedKitchen, Stretch
+from vadouvan.core.table.dish import SharedKitchen
 from vadouvan.core.table.planner import plan_table
 
 RUNS = 25
@@ -146,39 +146,18 @@ def print_solver() -> None:
 def print_table() -> None:
     """The planner of several dishes, and the same by trying everything where that ends at all."""
     for count in (2, 4, 8):
-        dishes = [_evening_dish(number) for number in range(count)]
+        dishes = [evening_dish(number) for number in range(count)]
         plan_ms = median_ms(lambda dishes=dishes: plan_table(dishes, SharedKitchen()), 7)  # type: ignore[misc]
         plan = plan_table(dishes, SharedKitchen())
         ways = math.prod(len(dish.contacts) * len(dish.pulls) for dish in dishes)
         print(f"{count} dishes: {plan_ms:.0f} ms, proven best of {ways:.0e} plans; {plan.cost:.2f} h from best in all")
-    tight = SharedKitchen(30.0)
-    tight_ms = median_ms(lambda: plan_table(dishes, tight), 7)
-    print(f"  the same eight with room for seven, and why one is left out: {tight_ms:.0f} ms")
+    for name, (tight, kitchen) in tight_kitchens().items():
+        tight_ms = median_ms(lambda tight=tight, kitchen=kitchen: plan_table(tight, kitchen), 7)  # type: ignore[misc]
+        out = len(plan_table(tight, kitchen).left_out)
+        print(f"  eight, {name}: {tight_ms:.0f} ms, {out} left out and why")
     small = random_kitchen(7, dishes=5, contacts=6)
     plan_ms, trying_ms = median_ms(lambda: plan_table(*small), 7), median_ms(lambda: best_by_trying(*small), 1)
     print(f"  five small dishes: {plan_ms:.0f} ms; by trying all: {trying_ms / plan_ms:.0f} times as long")
-
-
-def _evening_dish(number: int) -> Dish:
-    """A dish for one evening, that could go in at any five minutes of a day; all like about the same hour best."""
-    hands, best, pull = 3 + number % 5, 150 + 3 * number, 320 - 2 * number
-    return Dish(
-        id=str(number),
-        name=f"Dish {number}",
-        contacts=tuple(Choice(slot, abs(slot - best) / 12, (Stretch(slot - hands, slot),)) for slot in range(20, 300)),
-        pulls=tuple(
-            Choice(
-                pull - early,
-                early / 6,
-                (Stretch(pull - early, pull - early + 1),),
-                (OvenUse(Stretch(pull - early + 5, pull - early + 10), 200.0),),
-            )
-            for early in range(7)
-        ),
-        earliest=18,
-        latest=288,
-        room_l=4.0,
-    )
 
 
 def main() -> None:

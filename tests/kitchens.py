@@ -5,6 +5,7 @@ from __future__ import annotations
 import itertools
 import random
 from collections.abc import Iterator
+from dataclasses import replace
 
 from vadouvan.core.table.clash import clashes
 from vadouvan.core.table.dish import Choice, Dish, OvenUse, Placed, SharedKitchen, Stretch
@@ -76,3 +77,54 @@ def best_by_trying(dishes: list[Dish], kitchen: SharedKitchen) -> tuple[int, flo
         ((-len(placed), sum(one.cost for one in placed)) for placed in every_plan(dishes, kitchen)),
         default=(0, 0.0),
     )
+
+
+def evening_dish(number: int) -> Dish:
+    """A dish for one evening, that could go in at any five minutes of a day; all like about the same hour best."""
+    hands, best, pull = 3 + number % 5, 150 + 3 * number, 320 - 2 * number
+    return Dish(
+        id=str(number),
+        name=f"Dish {number}",
+        contacts=tuple(Choice(slot, abs(slot - best) / 12, (Stretch(slot - hands, slot),)) for slot in range(20, 300)),
+        pulls=tuple(
+            Choice(
+                pull - early,
+                early / 6,
+                (Stretch(pull - early, pull - early + 1),),
+                (OvenUse(Stretch(pull - early + 5, pull - early + 10), 200.0),),
+            )
+            for early in range(7)
+        ),
+        earliest=18,
+        latest=288,
+        room_l=4.0,
+    )
+
+
+def tight_kitchens() -> dict[str, tuple[list[Dish], SharedKitchen]]:
+    """Kitchens of eight dishes in which some have to be left out: by litres, tubs, heats, and on two evenings."""
+    dishes = [evening_dish(number) for number in range(8)]
+    two_heats = [_at_heat(dish, HEATS[number % 2]) for number, dish in enumerate(dishes)]
+    evenings = [_moved(dish, 288 * (number % 2)) for number, dish in enumerate(dishes)]
+    return {
+        "room for seven": (dishes, SharedKitchen(30.0)),
+        "seven tubs for eight": ([replace(dish, tub_l=2.0) for dish in dishes], SharedKitchen(None, (2.0,) * 7)),
+        "two heats in one oven": (two_heats, SharedKitchen()),
+        "two heats and room for seven": (two_heats, SharedKitchen(30.0)),
+        "two evenings": (evenings, SharedKitchen(14.0)),
+        "two evenings, two tubs": ([replace(dish, tub_l=2.0) for dish in evenings], SharedKitchen(None, (2.0, 2.0))),
+    }
+
+
+def _at_heat(dish: Dish, heat_c: float) -> Dish:
+    pulls = (replace(pull, oven=tuple(replace(use, heat_c=heat_c) for use in pull.oven)) for pull in dish.pulls)
+    return replace(dish, pulls=tuple(pulls))
+
+
+def _moved(dish: Dish, by: int) -> Dish:
+    def later(choice: Choice) -> Choice:
+        hands = tuple(stretch.moved(by) for stretch in choice.hands)
+        oven = tuple(replace(use, stretch=use.stretch.moved(by)) for use in choice.oven)
+        return replace(choice, slot=choice.slot + by, hands=hands, oven=oven)
+
+    return replace(dish, contacts=tuple(map(later, dish.contacts)), pulls=tuple(map(later, dish.pulls)))

@@ -8,10 +8,11 @@ from dataclasses import replace
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from tests.kitchens import best_by_trying, random_kitchen
+from tests.kitchens import best_by_trying, random_kitchen, tight_kitchens
 from vadouvan.core.table.clash import clashes
 from vadouvan.core.table.dish import Choice, Dish, OvenUse, SharedKitchen, Stretch
-from vadouvan.core.table.planner import MOST_DISHES, one_after_another, plan_table
+from vadouvan.core.table.in_turn import one_after_another
+from vadouvan.core.table.planner import MOST_DISHES, plan_table
 
 OPEN = SharedKitchen()
 
@@ -54,6 +55,19 @@ class BruteForce(unittest.TestCase):
                 self.assertTrue(all(plan.left_out.values()))
             left_out += len(plan.left_out)
         self.assertGreater(left_out, 50, "the kitchens are tight enough to try what happens then")
+
+    def test_tight_kitchens_of_eight_are_proven_best(self) -> None:
+        """Far too many plans to try; the search ends all the same, and nothing clashes."""
+        expected = {"room for seven": 7, "seven tubs for eight": 7, "two heats in one oven": 6, "two evenings": 6}
+        for name, (dishes, kitchen) in tight_kitchens().items():
+            plan = plan_table(dishes, kitchen)
+            with self.subTest(name):
+                self.assertTrue(plan.proven)
+                self.assertEqual(clashes(plan.placed, kitchen), [])
+                if name in expected:
+                    self.assertEqual(len(plan.placed), expected.pop(name))
+                self.assertTrue(all(plan.left_out.values()))
+        self.assertEqual(expected, {})
 
     @settings(max_examples=40, deadline=None)
     @given(st.integers(1000, 10**6))

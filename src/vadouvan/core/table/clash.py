@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from itertools import combinations
 
 from vadouvan.core.figure import number_told
-from vadouvan.core.table.dish import Dish, Placed, SharedKitchen
+from vadouvan.core.table.dish import Choice, Dish, OvenUse, Placed, SharedKitchen
 
 FULL = 1e-9
 MOST_WAYS, MOST_PULLS = 20, 3  # enough to tell what stands in the way
@@ -28,6 +28,22 @@ def clashes(placed: Sequence[Placed], kitchen: SharedKitchen) -> list[Clash]:
     return [*found, *_too_full(placed, kitchen), *_no_tub(placed, kitchen)]
 
 
+def stands_beside(choice: Choice, placed: Sequence[Placed]) -> bool:
+    """Whether a contact or a pull leaves hands and oven to the dishes that have their place."""
+    for other in placed:
+        if any(mine.meets(theirs) for mine in choice.hands for theirs in other.hands):
+            return False
+        if any(_other_heat(mine, theirs) for mine in choice.oven for theirs in other.oven):
+            return False
+    return True
+
+
+def has_room(way: Placed, placed: Sequence[Placed], kitchen: SharedKitchen) -> bool:
+    """Whether fridge and tubs hold one more dish beside others that they hold."""
+    everyone = [way, *placed]
+    return next(_no_tub(everyone, kitchen), None) is None and next(_too_full(everyone, kitchen), None) is None
+
+
 def clashes_with(way: Placed, placed: Sequence[Placed], kitchen: SharedKitchen) -> Iterator[Clash]:
     """What keeps one more dish from its place beside others that go together, found one by one."""
     everyone = [way, *placed]
@@ -42,17 +58,22 @@ def _between(one: Placed, other: Placed) -> Iterator[Clash]:
         yield Clash("hands", f"{one.dish.name} and {other.dish.name} want your hands in the same minutes.")
     for mine in one.oven:
         for theirs in other.oven:
-            if mine.stretch.meets(theirs.stretch) and mine.heat_c != theirs.heat_c:
+            if _other_heat(mine, theirs):
                 heats = f"{number_told(mine.heat_c)} °C and {number_told(theirs.heat_c)} °C"
                 yield Clash("oven", f"{one.dish.name} and {other.dish.name} want the one oven at {heats}.")
                 return
 
 
+def _other_heat(mine: OvenUse, theirs: OvenUse) -> bool:
+    return mine.heat_c != theirs.heat_c and mine.stretch.meets(theirs.stretch)
+
+
 def _too_full(placed: Sequence[Placed], kitchen: SharedKitchen) -> Iterator[Clash]:
     if kitchen.fridge_l is None:
         return
-    for at in sorted({one.held.start for one in placed}):
-        inside = [one for one in placed if one.held.start <= at < one.held.end]
+    held = [(one, one.held) for one in placed]
+    for at in sorted({stretch.start for _, stretch in held}):
+        inside = [one for one, stretch in held if stretch.start <= at < stretch.end]
         litres = sum(one.dish.room_l for one in inside)
         if litres > kitchen.fridge_l + FULL:
             names = " and ".join(one.dish.name for one in inside)

@@ -14,13 +14,14 @@ from itertools import combinations
 
 import numpy as np
 
-from vadouvan.core.table.clash import clashes_with, why_left_out
+from vadouvan.core.table.clash import why_left_out
 from vadouvan.core.table.dish import Choice, Dish, Placed, SharedKitchen, TablePlan
+from vadouvan.core.table.in_turn import one_after_another
+from vadouvan.core.table.narrow import all_together, always_meet, meeting, most_inside, near_enough, needed_contacts
 from vadouvan.core.table.program import Program
 
 LEFT_OUT_COST = 5000.0  # hours; above eight dishes each a whole window away from best
 MOST_DISHES = 12
-ROUNDING = 1e-9
 
 
 def plan_table(dishes: Sequence[Dish], kitchen: SharedKitchen) -> TablePlan:
@@ -32,19 +33,31 @@ def plan_table(dishes: Sequence[Dish], kitchen: SharedKitchen) -> TablePlan:
         plan = plan_table(kept, kitchen)
         words = f"Up to {MOST_DISHES} dishes are planned together."
         return replace(plan, left_out={**plan.left_out, **{dish.id: words for dish in rest}})
-    together = _all_together(dishes)
-    most = _most_possible(dishes, kitchen, together=together)
-    dishes = _needed_contacts(dishes, kitchen, together=together)
-    dishes = _near_enough(dishes, kitchen, most)
+    together = all_together(dishes)
+    groups = [(group, most_inside([dishes[at] for at in group], kitchen)) for group in meeting(dishes)]
+    most = sum(fit for _, fit in groups)
+    dishes = needed_contacts(dishes, kitchen, together=together)
+    at_hand, pulls_cost = one_after_another(dishes, kitchen), 0.0
+    if len(at_hand) < most and (cooked := _cooked(dishes)) is not None:
+        pulls_cost = sum(pull.cost for pull in cooked.values()) if len(cooked) <= most else 0.0
+        most = min(most, len(cooked))
+        at_pulls = [replace(dish, pulls=(cooked[dish.id],)) for dish in dishes if dish.id in cooked]
+        at_hand = _better(at_hand, one_after_another(at_pulls, kitchen))
+    reached = len(at_hand) == most
+    if reached:
+        dishes = near_enough(dishes, at_hand, pulls_cost)
     program = Program()
     contacts = [[program.variable(choice.cost) for choice in dish.contacts] for dish in dishes]
     pulls = [[program.variable(choice.cost) for choice in dish.pulls] for dish in dishes]
-    out = [program.variable(LEFT_OUT_COST) for _ in dishes]
+    out = [program.variable(0.0 if reached else LEFT_OUT_COST) for _ in dishes]
     for number, dish in enumerate(dishes):
         program.row({**dict.fromkeys(contacts[number], 1.0), out[number]: 1.0}, 1, 1)
         program.row({**dict.fromkeys(pulls[number], 1.0), out[number]: 1.0}, 1, 1)
         _keep_window(program, dish, contacts[number], pulls[number])
-    program.row(dict.fromkeys(out, 1.0), len(dishes) - most, np.inf)
+    for group, fit in groups:
+        program.row({out[at]: 1.0 for at in group}, len(group) - fit, np.inf)
+    fewest_out = len(dishes) - most
+    program.row(dict.fromkeys(out, 1.0), fewest_out, fewest_out if reached else np.inf)
     _share_hands(program, dishes, contacts, pulls)
     _share_oven(program, dishes, pulls)
     if kitchen.fridge_l is not None and sum(dish.room_l for dish in dishes) > kitchen.fridge_l:
@@ -73,161 +86,31 @@ def _picked(choices: Sequence[Choice], columns: Sequence[int], chosen: np.ndarra
     return next(choice for choice, column in zip(choices, columns, strict=True) if chosen[column] > 0)
 
 
-def _near_enough(dishes: Sequence[Dish], kitchen: SharedKitchen, most: int) -> list[Dish]:
-    """Dishes without choices that cost more than a plan found by taking one dish after another.
+def _better(one: list[Placed], other: list[Placed]) -> list[Placed]:
+    """Of two plans the one with more dishes, and then the one nearer to best."""
+    return min((one, other), key=lambda plan: (-len(plan), sum(placed.cost for placed in plan)))
 
-    That plan has to hold as many dishes as can be: then the best one costs no more, and no choice in it can.
+
+def _cooked(dishes: Sequence[Dish]) -> dict[str, Choice] | None:
+    """The pulls at least cost of as many dishes as one pair of hands and one oven allow, contacts aside; by dish.
+
+    No plan has more dishes, and none with as many has cheaper pulls. None if that was not proven in time.
     """
-    placed = one_after_another(dishes, kitchen)
-    if len(placed) < most:
-        return list(dishes)
-    least = [_least(dish.contacts) + _least(dish.pulls) for dish in dishes]
-    others = sum(sorted(least)[: most - 1])
-    spare = sum(one.cost for one in placed) - others + ROUNDING
-    return [
-        replace(
-            dish,
-            contacts=_up_to(dish.contacts, spare - _least(dish.pulls)),
-            pulls=_up_to(dish.pulls, spare - _least(dish.contacts)),
-        )
-        for dish in dishes
-    ]
-
-
-def _up_to(choices: Sequence[Choice], cost: float) -> tuple[Choice, ...]:
-    """Choices of at most a cost, and never none: a dish that is left out keeps its cheapest."""
-    limit = max(cost, _least(choices))
-    return tuple(choice for choice in choices if choice.cost <= limit)
-
-
-def _most_possible(dishes: Sequence[Dish], kitchen: SharedKitchen, *, together: bool) -> int:
-    """A number of dishes that no plan exceeds: by hands at the pulls, and by litres and tubs where all meet inside."""
-    pulled = _most_pulled(dishes)
-    if not together:
-        return pulled
-    fit, litres = 0, 0.0
-    for room in sorted(dish.room_l for dish in dishes):
-        litres += room
-        fit += kitchen.fridge_l is None or litres <= kitchen.fridge_l + ROUNDING
-    wanting = sum(dish.tub_l > 0 for dish in dishes) if kitchen.tubs_l else 0
-    return min(pulled, fit, len(dishes) - max(0, wanting - len(kitchen.tubs_l)))
-
-
-def _most_pulled(dishes: Sequence[Dish]) -> int:
-    """How many dishes one pair of hands can pull in all the slots in which any of them could be."""
-    slots = {
-        slot
-        for dish in dishes
-        for pull in dish.pulls
-        for stretch in pull.hands
-        for slot in range(stretch.start, stretch.end)
+    program = Program()
+    pulls = [[program.variable(choice.cost) for choice in dish.pulls] for dish in dishes]
+    out = [program.variable(LEFT_OUT_COST) for _ in dishes]
+    for columns, column in zip(pulls, out, strict=True):
+        program.row({**dict.fromkeys(columns, 1.0), column: 1.0}, 1, 1)
+    _share_hands(program, dishes, [() for _ in dishes], pulls)
+    _share_oven(program, dishes, pulls)
+    chosen, proven = program.solved()
+    if not proven:
+        return None
+    return {
+        dish.id: _picked(dish.pulls, columns, chosen)
+        for dish, columns, column in zip(dishes, pulls, out, strict=True)
+        if not chosen[column]
     }
-    needed = sorted(
-        min(sum(stretch.end - stretch.start for stretch in pull.hands) for pull in dish.pulls) for dish in dishes
-    )
-    used, count = 0, 0
-    for length in needed:
-        used += length
-        count += used <= len(slots)
-    return count
-
-
-def _least(choices: Sequence[Choice]) -> float:
-    return min(choice.cost for choice in choices)
-
-
-def one_after_another(dishes: Sequence[Dish], kitchen: SharedKitchen) -> list[Placed]:
-    """A plan that works: each dish in turn at its cheapest place beside those before it, or left out.
-
-    Dishes that take up less room and have fewer places come first.
-    """
-    placed: list[Placed] = []
-    together = _all_together(dishes)
-    for dish in sorted(dishes, key=lambda one: (one.room_l, one.tub_l, len(one.contacts) * len(one.pulls))):
-        ways = sorted(
-            ((contact, pull) for contact in dish.contacts for pull in dish.pulls if dish.within(contact, pull)),
-            key=lambda way: way[0].cost + way[1].cost,
-        )
-        tubs = _tubs_for(dish, kitchen)
-        if together:  # no hour makes room where all are inside at once: one look for each tub is enough
-            tubs = [tub for tub in tubs if ways and not _no_room(Placed(dish, *ways[0], tub), placed, kitchen)]
-        beside = (Placed(dish, contact, pull, tub) for contact, pull in ways for tub in tubs)
-        found = next((way for way in beside if next(clashes_with(way, placed, kitchen), None) is None), None)
-        if found is not None:
-            placed.append(found)
-    return placed
-
-
-def _no_room(way: Placed, placed: Sequence[Placed], kitchen: SharedKitchen) -> bool:
-    return any(clash.thing in ("fridge", "tub") for clash in clashes_with(way, placed, kitchen))
-
-
-def _tubs_for(dish: Dish, kitchen: SharedKitchen) -> list[int | None]:
-    """Tubs it could be in, the smallest first; no tub for a dish that needs none."""
-    if dish.tub_l <= 0 or not kitchen.tubs_l:
-        return [None]
-    fitting = [number for number, size in enumerate(kitchen.tubs_l) if size >= dish.tub_l]
-    return [*sorted(fitting, key=lambda number: kitchen.tubs_l[number])]
-
-
-def _needed_contacts(dishes: Sequence[Dish], kitchen: SharedKitchen, *, together: bool) -> list[Dish]:
-    """The dishes with only those contacts that the best plan could need.
-
-    Where fridge and tubs set no limit, or all dishes are in them together whatever is chosen, only hands can push a
-    dish off its best contacts, and each other dish can push it off only so many: more than that, and a cheaper one is
-    free. Contacts that do not go with every pull stay.
-    """
-    roomy = kitchen.fridge_l is None or sum(one.room_l for one in dishes) <= kitchen.fridge_l
-    tubs_matter = bool(kitchen.tubs_l) and any(one.tub_l > 0 for one in dishes)
-    if not ((roomy and not tubs_matter) or together):
-        return list(dishes)
-    wanted = [[_hand_lengths(choices) for choices in (dish.contacts, dish.pulls)] for dish in dishes]
-    return [
-        _with_cheapest(dish, _most_blocked(dish, [*wanted[:number], *wanted[number + 1 :]])) if _alike(dish) else dish
-        for number, dish in enumerate(dishes)
-    ]
-
-
-def _hand_lengths(choices: Sequence[Choice]) -> set[tuple[int, ...]]:
-    """Every set of lengths of stretches with hands among the choices [slots]."""
-    return {tuple(stretch.end - stretch.start for stretch in choice.hands) for choice in choices}
-
-
-def _most_blocked(dish: Dish, others: Sequence[Sequence[set[tuple[int, ...]]]]) -> int:
-    """How many of a dish's contacts the hands of the others can take at most, whatever is chosen for them."""
-    mine = [stretch.end - stretch.start for stretch in dish.contacts[0].hands]
-    return sum(
-        max(sum(theirs + length - 1 for theirs in lengths for length in mine) for lengths in part)
-        for other in others
-        for part in other
-    )
-
-
-def _with_cheapest(dish: Dish, blocked: int) -> Dish:
-    """The dish with as many of its cheapest contacts as cannot all be blocked, and those that not every pull allows."""
-    first, last = min(pull.slot for pull in dish.pulls), max(pull.slot for pull in dish.pulls)
-    free = [c for c in dish.contacts if dish.earliest <= first - c.slot and last - c.slot <= dish.latest]
-    kept = set(sorted(free, key=lambda choice: choice.cost)[: blocked + 1])
-    kept |= set(dish.contacts) - set(free)
-    return replace(dish, contacts=tuple(choice for choice in dish.contacts if choice in kept))
-
-
-def _all_together(dishes: Sequence[Dish]) -> bool:
-    """Whether every contact of every dish comes before every pull: all are inside at once."""
-    return all(_always_meet(one, other) for one, other in combinations(dishes, 2))
-
-
-def _always_meet(one: Dish, other: Dish) -> bool:
-    """Whether two dishes are in the fridge at the same time whatever is chosen."""
-    return max(c.slot for c in one.contacts) < min(p.slot for p in other.pulls) and max(
-        c.slot for c in other.contacts
-    ) < min(p.slot for p in one.pulls)
-
-
-def _alike(dish: Dish) -> bool:
-    """Whether every contact wants hands at the same times before it."""
-    shapes = {tuple(stretch.moved(-choice.slot) for stretch in choice.hands) for choice in dish.contacts}
-    return len(shapes) == 1
 
 
 def _keep_window(program: Program, dish: Dish, contacts: Sequence[int], pulls: Sequence[int]) -> None:
@@ -250,7 +133,8 @@ def _share_hands(
     covering: dict[int, dict[int, float]] = defaultdict(dict)
     owners: dict[int, set[int]] = defaultdict(set)
     for number, dish in enumerate(dishes):
-        for choices, columns in ((dish.contacts, contacts[number]), (dish.pulls, pulls[number])):
+        parts = [(dish.contacts, contacts[number])] if contacts[number] else []
+        for choices, columns in (*parts, (dish.pulls, pulls[number])):
             for choice, column in zip(choices, columns, strict=True):
                 for stretch in choice.hands:
                     for slot in range(stretch.start, stretch.end):
@@ -318,7 +202,7 @@ def _share_tubs(
         for column in tubs[number]:
             if column not in large_enough:
                 program.row({column: 1.0}, 0, 0)
-    if all(_always_meet(dishes[one], dishes[other]) for one, other in combinations(wanting, 2)):
+    if all(always_meet(dishes[one], dishes[other]) for one, other in combinations(wanting, 2)):
         for tub in range(len(tubs_l)):
             program.row({tubs[number][tub]: 1.0 for number in wanting}, -np.inf, 1)
         return tubs

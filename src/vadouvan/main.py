@@ -17,11 +17,13 @@ from vadouvan.devices.counter import Devices
 from vadouvan.settings import Settings
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
+from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
 from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
 from vadouvan.store.verdicts import Descent, Verdicts
+from vadouvan.store.whole import Whole
 
 
 def utc_now() -> datetime:
@@ -65,6 +67,8 @@ def build(settings: Settings) -> FastAPI:
         kept_settings,
         Presses(engine),
         verdicts,
+        Whole(engine),
+        KitchenFile(engine),
         Devices(),
         now=utc_now,
         new_id=new_id,

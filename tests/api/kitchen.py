@@ -16,11 +16,13 @@ from vadouvan.data.tables import shipped_kitchen
 from vadouvan.devices.counter import Devices
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
+from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
 from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
 from vadouvan.store.verdicts import Verdicts
+from vadouvan.store.whole import Whole
 
 
 def kitchen_app(case: unittest.TestCase) -> FastAPI:
@@ -38,6 +40,8 @@ def kitchen_app(case: unittest.TestCase) -> FastAPI:
         KeptSettings(engine),
         Presses(engine),
         Verdicts(engine),
+        Whole(engine),
+        KitchenFile(engine),
         Devices(),
         now=lambda: NOW,
         new_id=lambda: f"batch-{next(numbers)}",

@@ -14,11 +14,13 @@ from vadouvan.core.mix.label import readable_labels
 from vadouvan.core.reading.routine import read_routine
 from vadouvan.devices.counter import Devices
 from vadouvan.store.batches import Batches, KeptBatch
+from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
 from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
 from vadouvan.store.verdicts import Verdicts
+from vadouvan.store.whole import Whole
 
 
 @dataclass(frozen=True)
@@ -32,6 +34,8 @@ class Context:
     settings: KeptSettings
     presses: Presses
     verdicts: Verdicts
+    whole: Whole
+    file: KitchenFile
     devices: Devices
     now: Callable[[], datetime]
     new_id: Callable[[], str]

@@ -12,6 +12,7 @@ MOST_LINES = 60
 MOST_STEPS = 20
 MOST_STAGES = 8
 LONGEST_TEXT = 200
+LONGEST_KEPT = 2000  # letters of a field that are kept, readable or not
 YES = "yes"  # a ticked answer
 
 

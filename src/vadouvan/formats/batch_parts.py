@@ -7,9 +7,9 @@ from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
-from vadouvan.core.draft import LONGEST_TEXT
+from vadouvan.core.draft import LONGEST_KEPT
 
-Text = Annotated[str, StringConstraints(max_length=LONGEST_TEXT)]
+Text = Annotated[str, StringConstraints(max_length=LONGEST_KEPT)]
 Count = Annotated[int, Field(ge=-(10**9), le=10**9)]
 Number = Annotated[float, Field(allow_inf_nan=False, ge=-1e9, le=1e9)]
 

@@ -25,12 +25,12 @@ KEEP_COLD = "Keep cold, at the bottom of the fridge. The used mix is not a sauce
 
 def today_pdf(today: TodayOut, *, title: str, address: str, now: datetime) -> bytes:
     """The list, day by day, then the labels on pages of their own."""
-    paper = _paper(title, now)
+    paper = new_paper(title, now)
     paper.add_page()
     paper.set_font(SLAB, size=20)
     paper.cell(0, 10, title, new_x=XPos.LMARGIN, new_y=YPos.NEXT)
     if not today.steps:
-        _write(paper, "Nothing to do in this time.")
+        write(paper, "Nothing to do in this time.")
     for day in dict.fromkeys(step.day for step in today.steps):
         paper.ln(2)
         paper.set_font(SLAB, size=14)
@@ -44,12 +44,12 @@ def today_pdf(today: TodayOut, *, title: str, address: str, now: datetime) -> by
 
 def labels_pdf(labels: Sequence[BagLabelOut], *, address: str, now: datetime) -> bytes:
     """Labels alone, eight to a page."""
-    paper = _paper("Bag labels", now)
+    paper = new_paper("Bag labels", now)
     _labels(paper, labels, address)
     if paper.page == 0:
         paper.add_page()
         paper.set_font(TEXT, size=12)
-        _write(paper, "No batch has a plan: nothing to label yet.")
+        write(paper, "No batch has a plan: nothing to label yet.")
     return bytes(paper.output())
 
 
@@ -65,7 +65,8 @@ def batch_address(base: str, identity: str) -> str:
     return f"{base.rstrip('/')}/batch/{identity}"
 
 
-def _paper(title: str, now: datetime) -> FPDF:
+def new_paper(title: str, now: datetime) -> FPDF:
+    """An empty document with the shipped letters."""
     paper = FPDF(format="A4")
     paper.set_margin(MARGIN_MM)
     paper.set_auto_page_break(auto=True, margin=MARGIN_MM)
@@ -88,10 +89,11 @@ def _step(paper: FPDF, step: TodayStepOut) -> None:
     by_itself = "" if step.hands_on else " By itself."
     beside = f" Hands are wanted then for {' and '.join(step.beside)} too." if step.beside else ""
     paper.set_font(TEXT, size=12)
-    _write(paper, f"**{_plain(step.batch)}:** {step.says}{lasts}{by_itself}{beside}", left=HOUR_MM)
+    write(paper, f"**{plain(step.batch)}:** {step.says}{lasts}{by_itself}{beside}", left=HOUR_MM)
 
 
-def _write(paper: FPDF, words: str, left: float = 0.0) -> None:
+def write(paper: FPDF, words: str, left: float = 0.0) -> None:
+    """Words down the page; ** marks what is bold."""
     paper.set_x(MARGIN_MM + left)
     paper.multi_cell(0, LINE_MM, _printable(words), new_x=XPos.LMARGIN, new_y=YPos.NEXT, align="L", markdown=True)
 
@@ -116,7 +118,7 @@ def _label(paper: FPDF, label: BagLabelOut, x: float, y: float, opens: str) -> N
     paper.image(picture, x + LABEL_MM - CODE_MM - 1, y + 1, w=CODE_MM, h=CODE_MM, alt_text=opens)
     paper.set_xy(inside, y + 3)
     paper.set_font(SLAB, size=13)
-    _within(paper, inside, wide - CODE_MM, _plain(label.batch), 5.6, lines=2)
+    _within(paper, inside, wide - CODE_MM, plain(label.batch), 5.6, lines=2)
     paper.set_font(TEXT, size=10)
     _within(paper, inside, wide - CODE_MM, label.meat, 4.4, lines=2)
     paper.set_y(max(paper.get_y(), y + CODE_MM))
@@ -146,7 +148,7 @@ def _within(paper: FPDF, x: float, wide: float, words: str, line: float, *, line
     paper.multi_cell(wide, line, fitted, new_x=XPos.LEFT, new_y=YPos.NEXT, align="L", markdown=True)
 
 
-def _plain(name: str) -> str:
+def plain(name: str) -> str:
     """A name without marks that would be read as emphasis."""
     for mark in ("**", "__", "--", "~~"):
         name = name.replace(mark, "")

@@ -24,11 +24,11 @@ class OwnCuts:
         """All own cuts by id, newest first."""
         with Session(self._engine) as session:
             rows = session.scalars(select(OwnCutRow).order_by(OwnCutRow.made_at.desc()))
-            return {row.id: _kind(row.kind) for row in rows}
+            return {row.id: kind_in(row.kind) for row in rows}
 
     def add(self, kind: CutKind, *, now: datetime) -> None:
         """Keep an own cut."""
-        row = OwnCutRow(id=kind.id, kind=json.dumps(asdict(kind)), made_at=now.isoformat())
+        row = OwnCutRow(id=kind.id, kind=kind_text(kind), made_at=now.isoformat())
         with Session(self._engine) as session, session.begin():
             session.add(row)
 
@@ -41,6 +41,12 @@ class OwnCuts:
             session.delete(row)
 
 
-def _kind(text: str) -> CutKind:
+def kind_text(kind: CutKind) -> str:
+    """An own cut as the JSON that a row holds."""
+    return json.dumps(asdict(kind))
+
+
+def kind_in(text: str) -> CutKind:
+    """The own cut in a row."""
     raw = json.loads(text)
     return CutKind(**{**raw, "allergens": tuple(raw["allergens"])})

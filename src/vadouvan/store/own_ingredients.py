@@ -32,23 +32,33 @@ class OwnIngredients:
         """All kept labels, newest first."""
         with Session(self._engine) as session:
             rows = session.scalars(select(OwnIngredientRow).order_by(OwnIngredientRow.made_at.desc()))
-            return [OwnIngredient(row.id, LabelSaid(**json.loads(row.label))) for row in rows]
+            return [OwnIngredient(row.id, label_in(row.label)) for row in rows]
 
     def keep(self, identity: str, said: LabelSaid, *, now: datetime) -> None:
         """Keep a new label."""
         with Session(self._engine) as session, session.begin():
-            session.add(OwnIngredientRow(id=identity, label=json.dumps(asdict(said)), made_at=now.isoformat()))
+            session.add(OwnIngredientRow(id=identity, label=label_text(said), made_at=now.isoformat()))
 
     def change(self, identity: str, said: LabelSaid, *, now: datetime) -> None:
         """Change a kept label; raises NotKept."""
         with Session(self._engine) as session, session.begin():
             row = _row(session, identity)
-            row.label, row.made_at = json.dumps(asdict(said)), now.isoformat()
+            row.label, row.made_at = label_text(said), now.isoformat()
 
     def remove(self, identity: str) -> None:
         """Remove a label; raises NotKept."""
         with Session(self._engine) as session, session.begin():
             session.delete(_row(session, identity))
+
+
+def label_text(said: LabelSaid) -> str:
+    """A label as the JSON that a row holds."""
+    return json.dumps(asdict(said))
+
+
+def label_in(text: str) -> LabelSaid:
+    """The label in a row."""
+    return LabelSaid(**json.loads(text))
 
 
 def _row(session: Session, identity: str) -> OwnIngredientRow:

@@ -27,7 +27,7 @@ class Presses:
         """All presses of a batch in their order."""
         with Session(self._engine) as session:
             rows = session.scalars(select(PressRow).where(PressRow.batch_id == batch_id).order_by(PressRow.number))
-            return [_noted(row) for row in rows]
+            return [noted_in(row) for row in rows]
 
     def in_contact(self, batch_id: str | None = None) -> set[str]:
         """Identities of batches whose meat went in at the counter: of all, or of one."""
@@ -51,11 +51,17 @@ class Presses:
             )
             if (last or 0) != noted.number - 1:
                 raise Overtaken(batch_id, expected=noted.number - 1, stored=last or 0)
-            text = json.dumps(asdict(noted.press), separators=(",", ":"))
-            session.add(PressRow(batch_id=batch_id, number=noted.number, at=noted.at.isoformat(), press=text))
+            session.add(press_row(batch_id, noted))
             if draft is not None:
                 put_draft(session, row, to_json(draft), now)
 
 
-def _noted(row: PressRow) -> Noted:
+def press_row(batch_id: str, noted: Noted) -> PressRow:
+    """A press as a row."""
+    text = json.dumps(asdict(noted.press), separators=(",", ":"))
+    return PressRow(batch_id=batch_id, number=noted.number, at=noted.at.isoformat(), press=text)
+
+
+def noted_in(row: PressRow) -> Noted:
+    """The press in a row."""
     return Noted(row.number, datetime.fromisoformat(row.at), Press(**json.loads(row.press)))

@@ -10,11 +10,12 @@ from sqlalchemy import Engine
 from sqlalchemy.orm import Session
 
 from vadouvan.core.kitchen import NOTHING_LEARNED, OwnCorrection
+from vadouvan.core.reading.household import HouseholdSaid
 from vadouvan.core.reading.routine import RoutineSaid
 from vadouvan.core.reading.shared import SharedSaid
 from vadouvan.store.rows import SettingRow
 
-ROUTINE, SHARED, CORRECTION = "routine", "shared", "correction"
+ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "household"
 
 
 class KeptSettings:
@@ -26,7 +27,7 @@ class KeptSettings:
     def routine(self) -> RoutineSaid:
         """The cook's week as typed; the usual one until something was said."""
         raw = self._said(ROUTINE)
-        return RoutineSaid(**{**raw, "work_days": tuple(raw["work_days"])}) if raw else RoutineSaid()
+        return routine_in(raw) if raw else RoutineSaid()
 
     def keep_routine(self, said: RoutineSaid) -> None:
         """Keep the cook's week."""
@@ -34,11 +35,19 @@ class KeptSettings:
 
     def shared(self) -> SharedSaid:
         """What all batches share as typed; nothing until something was said."""
-        return SharedSaid(**self._said(SHARED))
+        return shared_in(self._said(SHARED))
 
     def keep_shared(self, said: SharedSaid) -> None:
         """Keep what all batches share."""
         self._keep(SHARED, asdict(said))
+
+    def household(self) -> HouseholdSaid:
+        """The household as typed; nothing until something was said."""
+        return household_in(self._said(HOUSEHOLD))
+
+    def keep_household(self, said: HouseholdSaid) -> None:
+        """Keep the household."""
+        self._keep(HOUSEHOLD, asdict(said))
 
     def correction(self) -> OwnCorrection:
         """What verdicts have taught; nothing until they have."""
@@ -57,3 +66,18 @@ class KeptSettings:
     def _keep(self, name: str, said: dict[str, Any]) -> None:
         with Session(self._engine) as session, session.begin():
             session.merge(SettingRow(name=name, value=json.dumps(said)))
+
+
+def routine_in(raw: dict[str, Any]) -> RoutineSaid:
+    """The week in a row."""
+    return RoutineSaid(**{**raw, "work_days": tuple(raw["work_days"])})
+
+
+def shared_in(raw: dict[str, Any]) -> SharedSaid:
+    """What is shared, in a row."""
+    return SharedSaid(**raw)
+
+
+def household_in(raw: dict[str, Any]) -> HouseholdSaid:
+    """The household in a row."""
+    return HouseholdSaid(**{**raw, "allergens": tuple(raw.get("allergens", ()))})

@@ -42,13 +42,13 @@ class Verdicts:
     def all(self) -> list[KeptVerdict]:
         """All verdicts, the oldest first."""
         with Session(self._engine) as session:
-            return [_kept(row) for row in session.scalars(select(VerdictRow).order_by(VerdictRow.at))]
+            return [verdict_in(row) for row in session.scalars(select(VerdictRow).order_by(VerdictRow.at))]
 
     def of(self, batch_id: str) -> list[KeptVerdict]:
         """The verdicts on one batch."""
         wanted = select(VerdictRow).where(VerdictRow.batch_id == batch_id).order_by(VerdictRow.at)
         with Session(self._engine) as session:
-            return [_kept(row) for row in session.scalars(wanted)]
+            return [verdict_in(row) for row in session.scalars(wanted)]
 
     def tasted(self) -> set[str]:
         """Identities of all batches that somebody tasted."""
@@ -60,11 +60,7 @@ class Verdicts:
         with Session(self._engine) as session, session.begin():
             if session.get(BatchRow, batch_id) is None:
                 raise NotKept("batch", batch_id)
-            text = json.dumps(asdict(said), separators=(",", ":"))
-            row = VerdictRow(
-                batch_id=batch_id, eater=said.eater.strip(), said=text, forgotten=False, at=now.isoformat()
-            )
-            session.merge(row)
+            session.merge(verdict_row(batch_id, said, at=now))
 
     def remove(self, batch_id: str, eater: str) -> None:
         """Remove an eater's verdict; raises NotKept."""
@@ -100,5 +96,12 @@ class Verdicts:
             return [Descent(row.batch_id, row.from_id, tuple(json.loads(row.says))) for row in rows]
 
 
-def _kept(row: VerdictRow) -> KeptVerdict:
+def verdict_row(batch_id: str, said: VerdictSaid, *, at: datetime, is_forgotten: bool = False) -> VerdictRow:
+    """A verdict as a row."""
+    text = json.dumps(asdict(said), separators=(",", ":"))
+    return VerdictRow(batch_id=batch_id, eater=said.eater.strip(), said=text, forgotten=is_forgotten, at=at.isoformat())
+
+
+def verdict_in(row: VerdictRow) -> KeptVerdict:
+    """The verdict in a row."""
     return KeptVerdict(row.batch_id, VerdictSaid(**json.loads(row.said)), datetime.fromisoformat(row.at), row.forgotten)

@@ -7,6 +7,7 @@ from typing import Annotated
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StringConstraints
 
 from vadouvan.core.draft import (
+    LONGEST_KEPT,
     AimsSaid,
     CutSaid,
     Draft,
@@ -28,7 +29,7 @@ def _writable(text: str) -> str:
     return text
 
 
-Text = Annotated[str, StringConstraints(max_length=2000), AfterValidator(_writable)]
+Text = Annotated[str, StringConstraints(max_length=LONGEST_KEPT), AfterValidator(_writable)]
 
 
 class _Body(BaseModel):

@@ -1,0 +1,179 @@
+"""The whole kitchen: out as an archive and in again, backup, restore, check, and everything removed."""
+
+from __future__ import annotations
+
+import tempfile
+from pathlib import Path
+from typing import Annotated
+
+from fastapi import APIRouter, Query, Request, Response
+from fastapi.concurrency import run_in_threadpool
+from pydantic import BaseModel
+
+from vadouvan.api.context import Context, Here
+from vadouvan.api.routers.taste import learn
+from vadouvan.core.merging import FATES, Merge, merged
+from vadouvan.errors import InputError
+from vadouvan.formats.archive.container import LARGEST_ARCHIVE_BYTES, too_large
+from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
+from vadouvan.store.keeping import Checked
+
+router = APIRouter(prefix="/api/kitchen", tags=["kitchen"])
+
+MOST_TOLD = 200
+CLEAR_WORD = "remove everything"
+_BODY = {"requestBody": {"content": {"application/octet-stream": {"schema": {"type": "string", "format": "binary"}}}}}
+
+
+class TakenOut(BaseModel):
+    """What happens to one thing of an archive: ``says`` completes a sentence that begins with its name."""
+
+    kind: str
+    name: str
+    fate: str
+    says: str
+
+
+class MergeOut(BaseModel):
+    """What taking an archive in does, or did: counts by fate, each thing, and notes on the archive itself."""
+
+    says: str
+    counts: dict[str, int]
+    told: list[TakenOut]
+    notes: list[str]
+
+
+class CheckOut(BaseModel):
+    """The check of the store: rows read, and what is wrong with where it stands."""
+
+    says: str
+    rows: int
+    findings: list[str]
+
+
+@router.get("/archive", response_class=Response)
+def get_archive(here: Here) -> Response:
+    """The whole kitchen as one archive of open files."""
+    now = here.now()
+    data = write_archive(here.whole.read(), here.kitchen, now=now)
+    return _download(data, f"vadouvan-kitchen-{now:%Y-%m-%d}.zip", "application/zip")
+
+
+@router.post("/archive/preview", openapi_extra=_BODY)
+async def preview_archive(request: Request, here: Here, *, settings: bool = False) -> MergeOut:
+    """What taking an archive in would do; nothing is changed."""
+    data = await _body(request)
+    return await run_in_threadpool(_preview, data, here, with_settings=settings)
+
+
+@router.post("/archive", openapi_extra=_BODY)
+async def take_archive_in(request: Request, here: Here, *, settings: bool = False) -> MergeOut:
+    """Take an archive in: all of it, or nothing if it cannot be read."""
+    data = await _body(request)
+    return await run_in_threadpool(_take_in, data, here, with_settings=settings)
+
+
+@router.get("/backup", response_class=Response)
+def get_backup(here: Here) -> Response:
+    """A copy of the kitchen's file, with undo and all, taken while it is in use."""
+    with tempfile.TemporaryDirectory() as folder:
+        copy = Path(folder) / "backup.sqlite"
+        here.file.backup(copy)
+        data = copy.read_bytes()
+    return _download(data, f"vadouvan-backup-{here.now():%Y-%m-%d-%H%M}.sqlite", "application/vnd.sqlite3")
+
+
+@router.post("/restore", openapi_extra=_BODY)
+async def restore_backup(request: Request, here: Here) -> CheckOut:
+    """Put a backup in the place of the kitchen; the kitchen as it was is kept beside it."""
+    data = await _body(request)
+    return await run_in_threadpool(_restore, data, here)
+
+
+@router.get("/check")
+def check_store(here: Here) -> CheckOut:
+    """Read everything that is kept, as the application would."""
+    return _checked(here.file.check())
+
+
+@router.delete("", status_code=200)
+def remove_everything(here: Here, sure: Annotated[str, Query(max_length=40)] = "") -> CheckOut:
+    """Remove all batches, own ingredients, own cuts and settings; a backup is kept beside the kitchen first."""
+    if sure != CLEAR_WORD:
+        wrong = "Removing everything has to be said in words."
+        raise InputError(field="sure", given=sure, wrong=wrong, accepted=f'Write "{CLEAR_WORD}".')
+    aside = _aside(here, "removed")
+    here.file.backup(aside)
+    here.whole.clear()
+    return CheckOut(says=f"Everything was removed. A backup of it is kept in {aside}.", rows=0, findings=[])
+
+
+def _preview(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
+    there, notes = read_archive(data)
+    return _merge_out(merged(here.whole.read(), there, with_settings=with_settings), notes, done=False)
+
+
+def _take_in(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
+    there, notes = read_archive(data)
+    merge = merged(here.whole.read(), there, with_settings=with_settings)
+    here.whole.take_in(merge, now=here.now())
+    learn(here)
+    return _merge_out(merge, notes, done=True)
+
+
+def _restore(data: bytes, here: Context) -> CheckOut:
+    aside = _aside(here, "before-restore")
+    with tempfile.TemporaryDirectory() as folder:
+        source = Path(folder) / "backup.sqlite"
+        source.write_bytes(data)
+        checked = here.file.restore(source, aside=aside)
+    learn(here)
+    says = f"Put back, {checked.rows} rows. The kitchen as it was is kept in {aside}."
+    return CheckOut(says=says, rows=checked.rows, findings=[])
+
+
+def _aside(here: Context, why: str) -> Path:
+    return here.file.folder / f"kitchen-{why}-{here.now():%Y-%m-%d-%H%M%S-%f}.sqlite"
+
+
+def _checked(checked: Checked) -> CheckOut:
+    wrong = len(checked.findings)
+    says = f"All well: {checked.rows} rows read." if not wrong else f"{wrong} things are not as they should be."
+    return CheckOut(says=says, rows=checked.rows, findings=[f"{one.where}: {one.says}" for one in checked.findings])
+
+
+def _merge_out(merge: Merge, notes: tuple[str, ...], *, done: bool) -> MergeOut:
+    counts = {fate: merge.count(fate) for fate in FATES}
+    brought = [
+        (merge.count("new", "batch") + merge.count("beside", "batch"), "batch", "batches"),
+        (merge.count("added_to", "batch"), "batch added to", "batches added to"),
+        (merge.count("new", "ingredient") + merge.count("beside", "ingredient"), "ingredient", "ingredients"),
+        (merge.count("new", "cut") + merge.count("beside", "cut"), "cut", "cuts"),
+        (merge.count("new", "settings") + merge.count("replaced", "settings"), "setting", "settings"),
+    ]
+    words = ", ".join(f"{count} {one if count == 1 else many}" for count, one, many in brought if count)
+    if done:
+        says = f"Taken in: {words}." if words else "Nothing was new."
+    else:
+        says = f"Would come in: {words}." if words else "Nothing in it is new here."
+    told = [
+        TakenOut(kind=one.kind, name=one.name, fate=one.fate, says=FATES[one.fate]) for one in merge.told[:MOST_TOLD]
+    ]
+    return MergeOut(says=says, counts=counts, told=told, notes=list(notes))
+
+
+async def _body(request: Request) -> bytes:
+    """The file in a request, refused as soon as it is too large."""
+    said = request.headers.get("content-length", "")
+    if said.isdigit() and int(said) > LARGEST_ARCHIVE_BYTES:
+        raise too_large(int(said))
+    data = bytearray()
+    async for part in request.stream():
+        data += part
+        if len(data) > LARGEST_ARCHIVE_BYTES:
+            raise too_large(len(data))
+    return bytes(data)
+
+
+def _download(data: bytes, name: str, kind: str) -> Response:
+    return Response(data, media_type=kind, headers={"Content-Disposition": f'attachment; filename="{name}"'})

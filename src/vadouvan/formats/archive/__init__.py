@@ -1,0 +1,1 @@
+"""The whole kitchen as one archive of open files (``docs/formats.md``)."""

@@ -1,0 +1,145 @@
+"""A whole kitchen to an archive and back.
+
+What is read back: ``batches/``, ``records/``, ``pantry.csv`` (own ingredients), ``own_cuts.json``, ``settings.json``.
+The rest is there to be read by people and other programs: the logbook as a table, the plan as a calendar, each batch
+as a recipe and as a card.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from datetime import datetime
+
+from vadouvan.core.clock.chain import PlanStep
+from vadouvan.core.judge import judge
+from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.reading.draft import read_draft
+from vadouvan.core.taste.logbook import Entry
+from vadouvan.core.taste.verdict import Verdict, VerdictSaid, read_verdict
+from vadouvan.core.whole import WholeBatch, WholeKitchen
+from vadouvan.errors import BadInput, VadouvanError
+from vadouvan.formats import batch_file, batch_parts
+from vadouvan.formats.archive.container import Unpacked, pack, refused, unpack
+from vadouvan.formats.archive.records import read_batch, write_record
+from vadouvan.formats.archive.settings_file import read_cuts, read_settings, write_cuts, write_settings
+from vadouvan.formats.archive.tables import labels_in, logbook_csv, pantry_csv
+from vadouvan.formats.calendar_file import calendar_text
+from vadouvan.formats.card import Card, card_of, markdown_of
+from vadouvan.formats.paper_card import cards_pdf
+from vadouvan.formats.recipe import write_recipe
+
+BATCHES, RECORDS, RECIPES, CARDS = "batches", "records", "recipes", "cards"
+PANTRY, OWN_CUTS, SETTINGS, LOGBOOK = "pantry.csv", "own_cuts.json", "settings.json", "logbook.csv"
+NEEDED = (f"{BATCHES}/", f"{RECORDS}/", PANTRY, OWN_CUTS, SETTINGS)
+SCHEMA = f"{BATCHES}/batch.schema.json"
+MOST_ON_PAPER = 60
+READ_ME = """A kitchen of Vadouvan, as open files.
+
+manifest.json    what is in here, with fingerprints
+batches/         each batch as it was typed (JSON; batch.schema.json describes it)
+records/         what happened to each batch: presses at the counter, verdicts, what it goes on from
+pantry.csv       every ingredient; those of your own with their labels
+own_cuts.json    cuts of your own
+settings.json    sleep and work, fridge and tubs, household
+logbook.csv      what was eaten, for a spreadsheet
+plans.ics        the plans of batches in hand, for a calendar
+recipes/         each batch as a recipe (schema.org, JSON-LD)
+cards/           each batch as a card (Markdown); cards.pdf has the latest, for paper
+
+Settings takes it in again. It reads batches, records, pantry.csv, own_cuts.json and settings.json; the rest is
+made from them.
+"""
+
+
+def write_archive(whole: WholeKitchen, kitchen: Kitchen, *, now: datetime) -> bytes:
+    """The archive of a kitchen; ``kitchen`` has the tables with the cook's own in them."""
+    files: dict[str, str | bytes] = {"README.txt": READ_ME, SCHEMA: batch_parts.json_schema()}
+    plans: list[tuple[str, str, tuple[PlanStep, ...]]] = []
+    cards: list[tuple[WholeBatch, Card]] = []
+    for batch in whole.batches:
+        judgement = None if batch.verdicts else judge(batch.draft, kitchen, now=now)
+        reading = judgement.reading if judgement else read_draft(batch.draft, kitchen, now=now)
+        card = card_of(batch, kitchen, reading, judgement)
+        cards.append((batch, card))
+        if judgement is not None and judgement.plan is not None:
+            plans.append((batch.id, batch.draft.name, judgement.steps))
+        files[f"{BATCHES}/{batch.id}.json"] = batch_file.write(batch.draft)
+        files[f"{RECORDS}/{batch.id}.json"] = write_record(batch)
+        files[f"{RECIPES}/{batch.id}.jsonld"] = write_recipe(batch, card, batch_path=f"../{BATCHES}/{batch.id}.json")
+        files[f"{CARDS}/{batch.id}.md"] = markdown_of(card)
+    files[PANTRY] = pantry_csv(kitchen.pantry.by_id.values(), whole.labels)
+    files[OWN_CUTS] = write_cuts(whole.cuts)
+    files[SETTINGS] = write_settings(whole.settings)
+    files[LOGBOOK] = logbook_csv(entries_of(whole.batches), kitchen.cuts)
+    files["plans.ics"] = calendar_text(plans, now=now)
+    files[f"{CARDS}/cards.pdf"] = cards_pdf([card for _, card in _latest(cards)], now=now)
+    packed = {path: data if isinstance(data, bytes) else data.encode() for path, data in files.items()}
+    return pack(packed, now=now)
+
+
+def read_archive(data: bytes) -> tuple[WholeKitchen, tuple[str, ...]]:
+    """The kitchen in an archive, and notes on what was missing or changed in it; raises FormatError or BadInput."""
+    unpacked = unpack(data, needed=NEEDED)
+    for path in (PANTRY, OWN_CUTS, SETTINGS):
+        if path not in unpacked.files:
+            raise refused(f"The archive lacks {path}.")
+    whole = WholeKitchen(
+        tuple(_batches(unpacked)),
+        labels_in(_text(unpacked, PANTRY), name=PANTRY),
+        read_cuts(_text(unpacked, OWN_CUTS), name=OWN_CUTS),
+        read_settings(_text(unpacked, SETTINGS), name=SETTINGS),
+    )
+    return whole, unpacked.notes
+
+
+def entries_of(batches: Sequence[WholeBatch]) -> list[Entry]:
+    """The batches that were tasted, as entries of the logbook; a verdict that cannot be read is left out of them."""
+    return [
+        Entry(
+            batch.id,
+            batch.draft,
+            tuple(verdict for one in batch.verdicts if (verdict := _readable(one.said)) is not None),
+            batch.from_id,
+            batch.changed,
+        )
+        for batch in batches
+        if batch.verdicts
+    ]
+
+
+def _readable(said: VerdictSaid) -> Verdict | None:
+    try:
+        return read_verdict(said)
+    except BadInput:
+        return None  # its words stand in the record as they are
+
+
+def _latest(cards: list[tuple[WholeBatch, Card]]) -> list[tuple[WholeBatch, Card]]:
+    return sorted(cards, key=lambda pair: pair[0].made_at, reverse=True)[:MOST_ON_PAPER]
+
+
+def _batches(unpacked: Unpacked) -> list[WholeBatch]:
+    found: dict[str, WholeBatch] = {}
+    batch_paths = {path for path in unpacked.files if path.startswith(f"{BATCHES}/") and path != SCHEMA}
+    for path in sorted(path for path in unpacked.files if path.startswith(f"{RECORDS}/")):
+        batch_path = f"{BATCHES}/{path.removeprefix(f'{RECORDS}/')}"
+        if batch_path not in batch_paths:
+            raise refused(f"{path} has no batch file beside it ({batch_path}).")
+        batch_paths.discard(batch_path)
+        try:
+            batch = read_batch(_text(unpacked, path), _text(unpacked, batch_path), name=path)
+        except VadouvanError as error:
+            raise refused(f"{batch_path}: {error}") from None
+        if batch.id in found:
+            raise refused(f"Two records have the identity {batch.id}.", "Each batch has its own.")
+        found[batch.id] = batch
+    if batch_paths:
+        raise refused(f"{min(batch_paths)} has no record beside it.")
+    return sorted(found.values(), key=lambda batch: (batch.made_at, batch.id))
+
+
+def _text(unpacked: Unpacked, path: str) -> str:
+    try:
+        return unpacked.files[path].decode()
+    except UnicodeDecodeError:
+        raise refused(f"{path} is not text in UTF-8.") from None

@@ -1,0 +1,171 @@
+"""What happened to a batch, as a file beside the batch file: presses, verdicts, and what it goes on from."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Sequence
+from dataclasses import asdict, replace
+from datetime import datetime
+from typing import Annotated, Literal
+
+from pydantic import BaseModel, ConfigDict, Field, ValidationError
+
+from vadouvan.core.draft import LONGEST_KEPT, Draft
+from vadouvan.core.taste.verdict import VerdictSaid
+from vadouvan.core.weigh.press import How, Kind, Noted, Press
+from vadouvan.core.whole import WholeBatch, WholeVerdict
+from vadouvan.formats import batch_file
+from vadouvan.formats.archive.container import refused
+
+FORMAT, VERSION = "vadouvan-record", 1
+IDENTITY = r"^[A-Za-z0-9_-]{1,64}$"
+
+Identity = Annotated[str, Field(pattern=IDENTITY)]
+Text = Annotated[str, Field(max_length=LONGEST_KEPT)]
+Number = Annotated[float, Field(allow_inf_nan=False, ge=-1e9, le=1e9)]
+
+
+class Part(BaseModel):
+    """A part of the file; unknown fields are refused."""
+
+    model_config = ConfigDict(extra="forbid")
+
+
+class PressPart(Part):
+    """One press at the counter."""
+
+    number: Annotated[int, Field(ge=1, le=1_000_000)]
+    at: datetime
+    kind: Kind
+    line: Text = ""
+    mass_kg: Number | None = None
+    celsius: Number | None = None
+    words: Text = ""
+    how: How = ""
+
+
+class VerdictPart(Part):
+    """What one eater said; ``teaches`` is false if nothing is to be learned from it."""
+
+    eater: Text = ""
+    words: dict[Text, Text] = {}
+    depth: Text = ""
+    note: Annotated[str, Field(max_length=100_000)] = ""
+    at: datetime
+    teaches: bool = True
+
+
+class RecordFile(Part):
+    """A record file. ``line_ids``, ``step_ids`` and ``stage_ids`` name the parts of the batch file in its order."""
+
+    format: Literal["vadouvan-record"]
+    version: Literal[1]
+    id: Identity
+    made_at: datetime
+    line_ids: Annotated[list[Text], Field(max_length=1000)] = []
+    step_ids: Annotated[list[Text], Field(max_length=1000)] = []
+    stage_ids: Annotated[list[Text], Field(max_length=1000)] = []
+    goes_on_from: Annotated[str, Field(max_length=64)] = ""
+    changed: Annotated[list[Text], Field(max_length=100)] = []
+    presses: Annotated[list[PressPart], Field(max_length=10_000)] = []
+    verdicts: Annotated[list[VerdictPart], Field(max_length=1000)] = []
+
+
+def write_record(batch: WholeBatch) -> str:
+    """The record of a batch as the text of its file."""
+    draft = batch.draft
+    record = RecordFile(
+        format="vadouvan-record",
+        version=1,
+        id=batch.id,
+        made_at=batch.made_at,
+        line_ids=[line.id for line in draft.mix],
+        step_ids=[step.id for step in draft.cut.steps],
+        stage_ids=[stage.id for stage in draft.fire.stages],
+        goes_on_from=batch.from_id,
+        changed=list(batch.changed),
+        presses=[_press_part(noted) for noted in batch.presses],
+        verdicts=[VerdictPart(**asdict(one.said), at=one.at, teaches=not one.is_forgotten) for one in batch.verdicts],
+    )
+    return record.model_dump_json(indent=2) + "\n"
+
+
+def read_batch(record_text: str, batch_text: str, *, name: str) -> WholeBatch:
+    """A batch from its two files; raises FormatError or BadInput."""
+    try:
+        record = RecordFile.model_validate_json(record_text)
+    except ValidationError as error:
+        first = error.errors()[0]
+        where = ".".join(str(step) for step in first["loc"]) or "the file"
+        raise refused(f"{name}: {where}: {first['msg']}.", "See docs/formats.md for what a record holds.") from None
+    if [press.number for press in record.presses] != list(range(1, len(record.presses) + 1)):
+        raise refused(f"{name}: the presses are not numbered from 1 without gaps.")
+    eaters = Counter(one.eater.strip() for one in record.verdicts)
+    twice = next((eater for eater, times in eaters.items() if times > 1), None)
+    if twice is not None:
+        raise refused(f"{name}: {twice or 'somebody without a name'} has two verdicts.", "Each eater has one.")
+    return WholeBatch(
+        record.id,
+        _with_ids(batch_file.read(batch_text), record),
+        record.made_at,
+        tuple(_noted(part) for part in record.presses),
+        tuple(
+            WholeVerdict(VerdictSaid(one.eater, one.words, one.depth, one.note), one.at, not one.teaches)
+            for one in record.verdicts
+        ),
+        record.goes_on_from,
+        tuple(record.changed),
+    )
+
+
+def _press_part(noted: Noted) -> PressPart:
+    press = noted.press
+    return PressPart(
+        number=noted.number,
+        at=noted.at,
+        kind=press.kind,
+        line=press.line_id,
+        mass_kg=press.mass_kg,
+        celsius=press.celsius,
+        words=press.words,
+        how=press.how,
+    )
+
+
+def _noted(part: PressPart) -> Noted:
+    return Noted(part.number, part.at, Press(part.kind, part.line, part.mass_kg, part.celsius, part.words, part.how))
+
+
+def _with_ids(draft: Draft, record: RecordFile) -> Draft:
+    """The draft with the identities that its presses speak of; new ones where lines were added by hand."""
+    return replace(
+        draft,
+        mix=tuple(
+            replace(line, id=name) for line, name in zip(draft.mix, _ids(record.line_ids, len(draft.mix)), strict=True)
+        ),
+        cut=replace(
+            draft.cut,
+            steps=tuple(
+                replace(step, id=name)
+                for step, name in zip(draft.cut.steps, _ids(record.step_ids, len(draft.cut.steps)), strict=True)
+            ),
+        ),
+        fire=replace(
+            draft.fire,
+            stages=tuple(
+                replace(stage, id=name)
+                for stage, name in zip(draft.fire.stages, _ids(record.stage_ids, len(draft.fire.stages)), strict=True)
+            ),
+        ),
+    )
+
+
+def _ids(kept: Sequence[str], count: int) -> list[str]:
+    """So many different identities, those kept first."""
+    found = list(dict.fromkeys(kept))[:count]
+    number = 0
+    while len(found) < count:
+        number += 1
+        if str(number) not in found:
+            found.append(str(number))
+    return found

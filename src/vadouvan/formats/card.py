@@ -1,0 +1,140 @@
+"""A batch as a card: what it is made of in grams, how it is done, how it was; as Markdown."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from vadouvan.core.cut.named import line_of
+from vadouvan.core.figure import hours_told, number_told
+from vadouvan.core.judge import Judgement
+from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.mix.measure import as_weighed_g
+from vadouvan.core.reading.draft import Reading
+from vadouvan.core.taste.logbook import held_hours
+from vadouvan.core.whole import WholeBatch, WholeVerdict
+
+DEFERS = "Times and temperatures follow common guidance; local rules and licensed practice come first."
+_SPECIAL = re.compile(r"([\\`*_{}\[\]<>#|~])")
+
+
+@dataclass(frozen=True)
+class CardLine:
+    """A line of the mix as typed, and in grams where it can be read."""
+
+    text: str
+    grams: str
+    mark: str = ""
+
+
+@dataclass(frozen=True)
+class Card:
+    """What a cook needs of a batch on one page, in words."""
+
+    name: str
+    meat: str
+    servings: str
+    lines: tuple[CardLine, ...]
+    steps: tuple[str, ...]
+    contains: tuple[str, ...]
+    went: tuple[str, ...]
+    tasted: tuple[str, ...]
+
+
+def card_of(batch: WholeBatch, kitchen: Kitchen, reading: Reading, judgement: Judgement | None) -> Card:
+    """The card of a batch; without a judgement it tells what was done, not what to do."""
+    draft = batch.draft
+    kind = kitchen.cuts.get(draft.cut.kind)
+    return Card(
+        name=draft.name.strip() or "Unnamed batch",
+        meat=line_of(draft.cut.mass, kind, draft.cut.thickness) if kind else "",
+        servings=draft.occasion.servings.strip(),
+        lines=tuple(_lines(batch, reading)),
+        steps=tuple(_steps(judgement)) if judgement else (),
+        contains=tuple(sorted(_allergens(reading))),
+        went=tuple(_went(batch)),
+        tasted=tuple(_said(one) for one in batch.verdicts),
+    )
+
+
+def markdown_of(card: Card) -> str:
+    """The card as Markdown."""
+    return "\n".join(_markdown(card)) + "\n"
+
+
+def _markdown(card: Card) -> Iterator[str]:
+    yield f"# {_plain(card.name)}"
+    yield ""
+    if card.meat:
+        servings = f", for {_plain(card.servings)}" if card.servings else ""
+        yield f"{_plain(card.meat)}{servings}"
+        yield ""
+    if card.lines:
+        yield "| grams | mix | |"
+        yield "|---:|---|---|"
+        yield from (f"| {line.grams} | {_plain(line.text)} | {line.mark} |" for line in card.lines)
+        yield ""
+    if card.contains:
+        yield f"Contains {', '.join(card.contains)}."
+        yield ""
+    for number, step in enumerate(card.steps, start=1):
+        yield f"{number}. {_plain(step)}"
+    if card.steps:
+        yield ""
+    for words in (*card.went, *card.tasted):
+        yield f"- {_plain(words)}"
+    if card.went or card.tasted:
+        yield ""
+    yield f"_{DEFERS}_"
+
+
+def _lines(batch: WholeBatch, reading: Reading) -> Iterator[CardLine]:
+    grams = {portion.line_id: as_weighed_g(portion.mass_kg.value) for portion in reading.portions}
+    for line in batch.draft.mix:
+        if line.text.strip():
+            marks = [words for said, words in ((line.first, "goes on first"), (line.lifted, "fished out")) if said]
+            shown = f"{number_told(grams[line.id])} g" if line.id in grams else ""
+            yield CardLine(line.text.strip(), shown, ", ".join(marks))
+
+
+def _steps(judgement: Judgement) -> Iterator[str]:
+    if not judgement.steps:
+        yield judgement.sentence
+        if judgement.fire is not None:
+            yield judgement.fire.doneness.says
+        return
+    for step in judgement.steps:
+        lasts = f" ({number_told(step.minutes)} min)" if step.minutes > 0 else ""
+        yield f"{step.says}{lasts}"
+        if step.id == "contact":
+            yield judgement.sentence
+
+
+def _allergens(reading: Reading) -> set[str]:
+    found = {name for portion in reading.portions for name in portion.ingredient.allergens}
+    return found | set(reading.cut.kind.allergens if reading.cut else ())
+
+
+def _went(batch: WholeBatch) -> Iterator[str]:
+    meal = batch.draft.meal
+    hours = held_hours(batch.draft)
+    if hours is not None:
+        yield f"In the mix for {hours_told(hours)}, out {meal.pulled.replace('T', ' ')}."
+    if batch.changed:
+        yield f"Changed against the batch before: {' '.join(batch.changed)}"
+
+
+def _said(one: WholeVerdict) -> str:
+    said = one.said
+    parts = [f"{aspect} {word}" for aspect, word in said.words.items() if word]
+    if said.depth:
+        parts.append(f"seasoned {'right through' if said.depth == 'through' else said.depth + ' deep'}")
+    if said.note.strip():
+        parts.append(said.note.strip())
+    return f"{said.eater.strip() or 'Tasted'}: {'; '.join(parts)}"
+
+
+def _plain(words: str) -> str:
+    """Words on one line, without letters that Markdown would take for marks."""
+    return _SPECIAL.sub(r"\\\1", " ".join(words.split()))

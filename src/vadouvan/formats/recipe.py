@@ -1,0 +1,141 @@
+"""A batch as a recipe in the vocabulary of schema.org (JSON-LD), and recipes from elsewhere read in."""
+
+from __future__ import annotations
+
+import json
+import re
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
+from typing import Any
+
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.cut.named import cut_named
+from vadouvan.core.draft import LONGEST_KEPT, MOST_LINES, CutSaid, Draft, LineSaid, OccasionSaid
+from vadouvan.core.whole import WholeBatch
+from vadouvan.errors import FormatError
+from vadouvan.formats.card import Card
+
+CONTEXT = "https://schema.org"
+CATEGORY = "Marinade"
+LONGEST_NAME = 200
+ACCEPTED = 'A recipe is a JSON object with "@type": "Recipe" and a list "recipeIngredient".'
+_SCRIPT = re.compile(r"<script[^>]*application/ld\+json[^>]*>(.*?)</script>", re.IGNORECASE | re.DOTALL)
+
+
+@dataclass(frozen=True)
+class RecipeRead:
+    """A draft from a recipe, and in words what could not be taken over."""
+
+    draft: Draft
+    notes: tuple[str, ...]
+
+
+def write_recipe(batch: WholeBatch, card: Card, *, batch_path: str = "") -> str:
+    """The batch as JSON-LD; ``batch_path`` is where its own file is, for programs that know it."""
+    recipe: dict[str, Any] = {
+        "@context": CONTEXT,
+        "@type": "Recipe",
+        "identifier": batch.id,
+        "name": card.name,
+        "recipeCategory": CATEGORY,
+        "dateCreated": batch.made_at.isoformat(),
+        "recipeIngredient": [*([card.meat] if card.meat else []), *(line.text for line in card.lines)],
+    }
+    if card.servings:
+        recipe["recipeYield"] = f"{card.servings} servings"
+    if card.steps:
+        recipe["recipeInstructions"] = [{"@type": "HowToStep", "text": step} for step in card.steps]
+    if batch.verdicts:
+        recipe["review"] = [_review(batch, words) for words in range(len(batch.verdicts))]
+    if batch_path:
+        recipe["encoding"] = {"@type": "MediaObject", "encodingFormat": "application/json", "contentUrl": batch_path}
+    return json.dumps(recipe, indent=2, ensure_ascii=False) + "\n"
+
+
+def read_recipe(text: str, cuts: Mapping[str, CutKind]) -> RecipeRead:
+    """The draft in a recipe: JSON-LD, alone or inside a web page; raises FormatError."""
+    recipe = next((found for raw in _documents(text) for found in _recipes(raw)), None)
+    if recipe is None:
+        raise _refused("There is no recipe in it.")
+    lines = _texts(recipe.get("recipeIngredient", recipe.get("ingredients")))
+    if not lines:
+        raise _refused("The recipe lists no ingredients.")
+    named = [(line, cut_named(line, cuts)) for line in lines]
+    meat = next(((line, cut) for line, cut in named if cut is not None), None)
+    mix = [line for line in lines if meat is None or line != meat[0]]
+    notes = [] if meat else ["No line names a cut with its weight: say it under Cut."]
+    if _texts(recipe.get("recipeInstructions")) and recipe.get("recipeCategory") != CATEGORY:
+        notes.append("Its instructions were not taken over: times are worked out here, by the cut.")
+    if len(mix) > MOST_LINES:
+        notes.append(f"It lists {len(mix)} ingredients; the mix shows what is too many.")
+    draft = Draft(
+        name=_one_text(recipe.get("name"))[:LONGEST_NAME],
+        cut=CutSaid(kind=meat[1].kind, mass=meat[1].mass, thickness=meat[1].thickness)
+        if meat and meat[1]
+        else CutSaid(),
+        mix=tuple(LineSaid(str(number), line[:LONGEST_KEPT]) for number, line in enumerate(mix, start=1)),
+        occasion=OccasionSaid(servings=_servings(recipe.get("recipeYield"))),
+    )
+    return RecipeRead(draft, tuple(notes))
+
+
+def _review(batch: WholeBatch, number: int) -> dict[str, Any]:
+    one = batch.verdicts[number]
+    said = [f"{aspect}: {word}" for aspect, word in one.said.words.items() if word]
+    body = ". ".join([*said, *([one.said.note.strip()] if one.said.note.strip() else [])])
+    author = {"author": {"@type": "Person", "name": one.said.eater.strip()}} if one.said.eater.strip() else {}
+    return {"@type": "Review", **author, "dateCreated": one.at.isoformat(), "reviewBody": body}
+
+
+def _documents(text: str) -> Iterator[Any]:
+    """Every JSON document: the text itself, or the scripts of a page."""
+    parts = _SCRIPT.findall(text) if text.lstrip().startswith("<") else [text]
+    for part in parts:
+        try:
+            yield json.loads(part)
+        except (ValueError, RecursionError):
+            if len(parts) == 1:
+                raise _refused("It is no JSON, or it was cut short.") from None
+
+
+def _recipes(raw: Any, depth: int = 0) -> Iterator[dict[str, Any]]:
+    """Every recipe in a document, alone, in a list or in a graph."""
+    if depth > 6:
+        return
+    if isinstance(raw, list):
+        for part in raw:
+            yield from _recipes(part, depth + 1)
+    elif isinstance(raw, dict):
+        kinds = raw.get("@type", raw.get("type"))
+        if any(str(kind).rsplit("/", 1)[-1] == "Recipe" for kind in (kinds if isinstance(kinds, list) else [kinds])):
+            yield raw
+        for name in ("@graph", "mainEntity", "mainEntityOfPage"):
+            yield from _recipes(raw.get(name), depth + 1)
+
+
+def _texts(raw: Any) -> list[str]:
+    """Texts of a value that may be one, a list, or objects with a name or text."""
+    if isinstance(raw, str):
+        return [" ".join(line.split()) for line in raw.splitlines() if line.strip()]
+    if isinstance(raw, dict):
+        return _texts(raw.get("text", raw.get("name", raw.get("@value"))))
+    if isinstance(raw, list):
+        return [text for part in raw for text in _texts(part)]
+    return []
+
+
+def _one_text(raw: Any) -> str:
+    return next(iter(_texts(raw)), "")
+
+
+def _servings(raw: Any) -> str:
+    """The number of servings in a yield such as "9 servings"; nothing for "a jar"."""
+    for text in [str(raw)] if isinstance(raw, int) and not isinstance(raw, bool) else _texts(raw):
+        found = re.match(r"\s*(?:serves|for)?\s*(\d{1,3})\b", text, re.IGNORECASE)
+        if found:
+            return found[1]
+    return ""
+
+
+def _refused(wrong: str) -> FormatError:
+    return FormatError(field="file", given="", wrong=wrong, accepted=ACCEPTED)

@@ -1,0 +1,162 @@
+"""A copy of the kitchen's file while it is in use, a copy put back, and a check of everything in it."""
+
+from __future__ import annotations
+
+import json
+import shutil
+import sqlite3
+import tempfile
+from collections.abc import Callable, Iterator
+from contextlib import closing
+from dataclasses import dataclass
+from pathlib import Path
+
+from alembic.runtime.migration import MigrationContext
+from alembic.script import ScriptDirectory
+from sqlalchemy import Engine, create_engine, select, text
+from sqlalchemy.orm import Session
+
+from vadouvan.errors import FormatError
+from vadouvan.store.database import migrate, migration_config, open_database
+from vadouvan.store.drafts_json import from_json
+from vadouvan.store.own_cuts import kind_in
+from vadouvan.store.own_ingredients import label_in
+from vadouvan.store.presses import noted_in
+from vadouvan.store.rows import BatchRow, HistoryRow, OwnCutRow, OwnIngredientRow, PressRow, SettingRow, VerdictRow
+from vadouvan.store.verdicts import verdict_in
+
+UNREADABLE = (ValueError, TypeError, KeyError, AttributeError)
+ACCEPTED = "Choose a backup that Settings or `vadouvan backup` wrote."
+MOST_TOLD = 50
+
+
+@dataclass(frozen=True)
+class Finding:
+    """Something in the kitchen's file that is not as it should be: where, and what."""
+
+    where: str
+    says: str
+
+
+@dataclass(frozen=True)
+class Checked:
+    """How many rows were read, and everything that is wrong; all is well if nothing is."""
+
+    rows: int
+    findings: tuple[Finding, ...]
+
+
+class KitchenFile:
+    """The file that holds the kitchen: to copy, to put back, to check."""
+
+    def __init__(self, engine: Engine) -> None:
+        self._engine = engine
+
+    @property
+    def folder(self) -> Path:
+        """Where it is."""
+        return Path(_path(self._engine)).parent
+
+    def backup(self, target: Path) -> None:
+        """A copy of the file as it is at one moment, taken while others read and write."""
+        with closing(sqlite3.connect(_path(self._engine))) as source, closing(sqlite3.connect(target)) as copy:
+            source.backup(copy)
+            copy.execute("PRAGMA journal_mode=DELETE")  # one file, without a log beside it
+
+    def restore(self, source: Path, *, aside: Path) -> Checked:
+        """Put a backup in the place of the kitchen, which is itself kept in ``aside`` first.
+
+        A backup of an older Vadouvan is brought up to date in a copy. Raises FormatError, with the kitchen as it was,
+        if the file is none of ours, is damaged, or comes from a newer Vadouvan.
+        """
+        with tempfile.TemporaryDirectory() as folder:
+            copy = Path(folder) / "restored.sqlite"
+            shutil.copyfile(source, copy)
+            _refuse_foreign(copy)
+            mended = open_database(copy)
+            try:
+                checked = KitchenFile(mended).check()
+            finally:
+                mended.dispose()
+            if checked.findings:
+                first = checked.findings[0]
+                raise _refused(f"The backup is damaged: {first.where}: {first.says}")
+            self.backup(aside)
+            with closing(sqlite3.connect(copy)) as restored, closing(sqlite3.connect(_path(self._engine))) as kitchen:
+                restored.backup(kitchen)
+                kitchen.execute("PRAGMA journal_mode=WAL")
+        self._engine.dispose()
+        migrate(self._engine)
+        return checked
+
+    def check(self) -> Checked:
+        """Read every row as the application would, after the database's own checks."""
+        findings = list(_of_database(self._engine))
+        rows = 0
+        with Session(self._engine) as session:
+            for table, read, name in _READERS:
+                for row in session.scalars(select(table)):
+                    rows += 1
+                    try:
+                        read(row)
+                    except UNREADABLE as error:
+                        findings.append(Finding(name(row), f"cannot be read ({type(error).__name__}: {error})"))
+        return Checked(rows, tuple(findings[:MOST_TOLD]))
+
+
+def _of_database(engine: Engine) -> Iterator[Finding]:
+    with engine.connect() as connection:
+        try:
+            told = [row[0] for row in connection.execute(text("PRAGMA integrity_check"))]
+        except sqlite3.DatabaseError as error:
+            told = [str(error)]
+        yield from (Finding("the file", says) for says in told if says != "ok")
+        for table, row, parent, _ in connection.execute(text("PRAGMA foreign_key_check")):
+            yield Finding(f"{table}, row {row}", f"belongs to a {parent} that is not there")
+        present = MigrationContext.configure(connection).get_current_revision()
+        head = ScriptDirectory.from_config(migration_config()).get_current_head()
+        if present != head:
+            yield Finding("the file", f"is in state {present} instead of {head}")
+
+
+def _refuse_foreign(copy: Path) -> None:
+    known = {script.revision for script in ScriptDirectory.from_config(migration_config()).walk_revisions()}
+    engine = create_engine(f"sqlite:///{copy}")
+    try:
+        with engine.connect() as connection:
+            tables = {row[0] for row in connection.execute(text("SELECT name FROM sqlite_master WHERE type='table'"))}
+            present = MigrationContext.configure(connection).get_current_revision() if tables else None
+    except Exception as error:
+        if not isinstance(error.__cause__, sqlite3.DatabaseError) and not isinstance(error, sqlite3.DatabaseError):
+            raise
+        raise _refused("This is no backup of a kitchen, or it was cut short.") from None
+    finally:
+        engine.dispose()
+    if "batch" not in tables or present is None:
+        raise _refused("This is no backup of a kitchen.")
+    if present not in known:
+        raise FormatError(
+            field="backup",
+            given="",
+            wrong="This backup was written by a newer Vadouvan.",
+            accepted="Update this one, then put it back.",
+        )
+
+
+def _refused(wrong: str) -> FormatError:
+    return FormatError(field="backup", given="", wrong=wrong, accepted=ACCEPTED)
+
+
+def _path(engine: Engine) -> str:
+    return str(engine.url.database)
+
+
+_READERS: tuple[tuple[type, Callable[..., object], Callable[..., str]], ...] = (
+    (BatchRow, lambda row: from_json(row.draft), lambda row: f"batch {row.id}"),
+    (HistoryRow, lambda row: from_json(row.draft), lambda row: f"batch {row.batch_id}, earlier state {row.number}"),
+    (PressRow, noted_in, lambda row: f"batch {row.batch_id}, press {row.number}"),
+    (VerdictRow, verdict_in, lambda row: f"batch {row.batch_id}, verdict of {row.eater or 'somebody'}"),
+    (OwnCutRow, lambda row: kind_in(row.kind), lambda row: f"own cut {row.id}"),
+    (OwnIngredientRow, lambda row: label_in(row.label), lambda row: f"own ingredient {row.id}"),
+    (SettingRow, lambda row: json.loads(row.value), lambda row: f"setting {row.name}"),
+)

@@ -1,0 +1,137 @@
+"""The whole kitchen read at once, another taken in, and all of it removed: each in one transaction."""
+
+from __future__ import annotations
+
+import json
+from collections import defaultdict
+from collections.abc import Iterable
+from dataclasses import asdict
+from datetime import datetime
+from typing import Any, TypeVar
+
+from sqlalchemy import Engine, delete, select
+from sqlalchemy.orm import Session
+
+from vadouvan.core.merging import Merge
+from vadouvan.core.whole import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.store.drafts_json import from_json, to_json
+from vadouvan.store.own_cuts import kind_in, kind_text
+from vadouvan.store.own_ingredients import label_in, label_text
+from vadouvan.store.presses import noted_in, press_row
+from vadouvan.store.rows import (
+    Base,
+    BatchRow,
+    DescentRow,
+    HistoryRow,
+    OwnCutRow,
+    OwnIngredientRow,
+    PressRow,
+    SettingRow,
+    VerdictRow,
+)
+from vadouvan.store.settings_kept import HOUSEHOLD, ROUTINE, SHARED, household_in, routine_in, shared_in
+from vadouvan.store.verdicts import verdict_in, verdict_row
+
+Row = TypeVar("Row", PressRow, VerdictRow)
+
+
+class Whole:
+    """All that the kitchen's file holds, but for the states of undo."""
+
+    def __init__(self, engine: Engine) -> None:
+        self._engine = engine
+
+    def read(self) -> WholeKitchen:
+        """Everything, batches in the order they were made."""
+        with Session(self._engine) as session:
+            presses = _by_batch(session.scalars(select(PressRow).order_by(PressRow.number)))
+            verdicts = _by_batch(session.scalars(select(VerdictRow).order_by(VerdictRow.at)))
+            descents = {row.batch_id: row for row in session.scalars(select(DescentRow))}
+            batches = tuple(
+                _batch(row, presses[row.id], verdicts[row.id], descents.get(row.id))
+                for row in session.scalars(select(BatchRow).order_by(BatchRow.made_at, BatchRow.id))
+            )
+            labels = session.scalars(select(OwnIngredientRow).order_by(OwnIngredientRow.made_at, OwnIngredientRow.id))
+            cuts = session.scalars(select(OwnCutRow).order_by(OwnCutRow.made_at, OwnCutRow.id))
+            return WholeKitchen(
+                batches,
+                tuple(OwnLabel(row.id, label_in(row.label)) for row in labels),
+                tuple(kind_in(row.kind) for row in cuts),
+                _settings(session),
+            )
+
+    def take_in(self, merge: Merge, *, now: datetime) -> None:
+        """Write what a merge brings; all of it or, if anything fails, nothing."""
+        moment = now.isoformat()
+        with Session(self._engine) as session, session.begin():
+            for kind in merge.cuts:
+                session.add(OwnCutRow(id=kind.id, kind=kind_text(kind), made_at=moment))
+            for label in merge.labels:
+                session.add(OwnIngredientRow(id=label.id, label=label_text(label.said), made_at=moment))
+            for batch in merge.batches:
+                _put(session, batch, moment)
+            _put_settings(session, merge.settings)
+
+    def clear(self) -> None:
+        """Remove everything; the shipped tables stay."""
+        with Session(self._engine) as session, session.begin():
+            for table in reversed(Base.metadata.sorted_tables):
+                session.execute(delete(table))
+
+
+def _put(session: Session, batch: WholeBatch, moment: str) -> None:
+    text = to_json(batch.draft)
+    if session.get(BatchRow, batch.id) is None:
+        made = batch.made_at.isoformat()
+        session.add(BatchRow(id=batch.id, draft=text, revision=1, made_at=made, changed_at=moment, at_number=1))
+        session.flush()
+        session.add(HistoryRow(batch_id=batch.id, number=1, draft=text, touched="", made_at=made))
+    for noted in batch.presses:
+        session.merge(press_row(batch.id, noted))
+    for one in batch.verdicts:
+        session.merge(verdict_row(batch.id, one.said, at=one.at, is_forgotten=one.is_forgotten))
+    if batch.from_id:
+        says = json.dumps(list(batch.changed), ensure_ascii=False)
+        session.merge(DescentRow(batch_id=batch.id, from_id=batch.from_id, says=says))
+
+
+def _put_settings(session: Session, settings: KitchenSettings) -> None:
+    said = {ROUTINE: settings.routine, SHARED: settings.shared, HOUSEHOLD: settings.household}
+    for name, part in said.items():
+        if part is not None:
+            session.merge(SettingRow(name=name, value=json.dumps(asdict(part))))
+
+
+def _settings(session: Session) -> KitchenSettings:
+    kept: dict[str, Any] = {row.name: json.loads(row.value) for row in session.scalars(select(SettingRow))}
+    return KitchenSettings(
+        routine=routine_in(kept[ROUTINE]) if ROUTINE in kept else None,
+        shared=shared_in(kept[SHARED]) if SHARED in kept else None,
+        household=household_in(kept[HOUSEHOLD]) if HOUSEHOLD in kept else None,
+    )
+
+
+def _batch(
+    row: BatchRow, presses: list[PressRow], verdicts: list[VerdictRow], descent: DescentRow | None
+) -> WholeBatch:
+    return WholeBatch(
+        row.id,
+        from_json(row.draft),
+        datetime.fromisoformat(row.made_at),
+        tuple(noted_in(press) for press in presses),
+        tuple(_verdict(one) for one in verdicts),
+        descent.from_id if descent else "",
+        tuple(json.loads(descent.says)) if descent else (),
+    )
+
+
+def _verdict(row: VerdictRow) -> WholeVerdict:
+    kept = verdict_in(row)
+    return WholeVerdict(kept.said, kept.at, kept.is_forgotten)
+
+
+def _by_batch(rows: Iterable[Row]) -> dict[str, list[Row]]:
+    found: dict[str, list[Row]] = defaultdict(list)
+    for row in rows:
+        found[row.batch_id].append(row)
+    return found

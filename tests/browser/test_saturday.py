@@ -181,7 +181,7 @@ class Reminders(BrowserCase):
             page = self.browser.new_page()
             self.addCleanup(page.close)
             page.add_init_script(script)
-            page.goto(f"{self.kitchen.address}/settings")
+            page.goto(f"{self.kitchen.address}/settings/device")
             expect(page.get_by_role("region", name="reminders")).to_contain_text(says)
             expect(page.get_by_role("region", name="reminders")).to_contain_text("its alarms ring ten minutes ahead")
 
@@ -210,7 +210,7 @@ class Reminders(BrowserCase):
                 }
             ),
         )  # fmt: skip
-        page.goto(f"{self.kitchen.address}/settings")
+        page.goto(f"{self.kitchen.address}/settings/device")
         page.wait_for_load_state("networkidle")
         self.assertEqual(page.evaluate("window.told"), ["Slip skewers: 18:00: Meat into the mix."])
         expect(page.get_by_role("button", name="No reminders")).to_be_visible()

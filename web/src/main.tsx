@@ -5,7 +5,7 @@ import { createBrowserRouter, RouterProvider } from 'react-router'
 import { BatchPage } from './app/BatchPage'
 import { KeysHelp } from './app/KeysHelp'
 import { ViewShell } from './app/ViewShell'
-import { applyTheme, startingTheme } from './app/useTheme'
+import { applyTheme, startingTheme } from './lib/light'
 import { CautionsPage } from './features/cautions/CautionsPage'
 import { CounterPage } from './features/counter/CounterPage'
 import { LearnPage } from './features/learn/LearnPage'
@@ -34,7 +34,7 @@ const router = createBrowserRouter([
   view('/pantry', 'Pantry', <PantryPage />),
   view('/learn', 'Learn', <LearnPage />),
   view('/cautions', 'Cautions', <CautionsPage />),
-  view('/settings', 'Settings', <SettingsPage />),
+  view('/settings/:part?', 'Settings', <SettingsPage />),
   { path: '/batch/:identity/:stage?', element: <BatchPage /> },
   { path: '*', element: counter },
 ])

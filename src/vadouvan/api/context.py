@@ -3,14 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Annotated, cast
 
 from fastapi import Depends, Request
 
+from vadouvan.core.draft import Draft
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.label import readable_labels
+from vadouvan.core.reading.household import Household, read_household
 from vadouvan.core.reading.routine import read_routine
 from vadouvan.devices.counter import Devices
 from vadouvan.store.batches import Batches, KeptBatch
@@ -51,8 +53,20 @@ class Context:
             self.tables.with_cuts(self.own_cuts.all())
             .with_ingredients(own)
             .with_routine(routine)
+            .with_household(self.household())
             .with_correction(correction)
         )
+
+    def household(self) -> Household:
+        """The household; a salt of one's own that was removed since is passed over."""
+        said = self.settings.household()
+        known = said.salt in self.tables.pantry.by_id
+        return read_household(said if known else replace(said, salt=""), self.tables.pantry)
+
+    def started(self, draft: Draft) -> Draft:
+        """A new batch with the household's way of salting, where it says none itself."""
+        school = self.settings.household().school
+        return draft if draft.aims.school or not school else replace(draft, aims=replace(draft.aims, school=school))
 
     def in_hand(self) -> list[KeptBatch]:
         """Batches that nobody has tasted yet."""

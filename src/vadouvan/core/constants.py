@@ -124,6 +124,8 @@ SWEET_REFERENCE_KG_PER_KG = Constant(0.060, 0.030, 0.120, "kg/kg", "calibration"
 SOUR_REFERENCE_KG_PER_KG = Constant(0.010, 0.005, 0.020, "kg/kg", "calibration", "ours")
 SODIUM_SHARE_OF_SALT = Constant(0.3934, 0.3934, 0.3934, "kg/kg", "atomic_weights", "derived")
 SODIUM_A_DAY_KG = Constant(0.002, 0.002, 0.002, "kg", "who_sodium", "published")
+# Of a day's sodium, what the mix of one meal may bring to somebody who eats low in salt: one meal of three.
+LOW_SALT_MEAL_SHARE = Constant(1 / 3, 0.2, 0.4, "1", "calibration", "ours")
 SALTY_SERVING_KG = Constant(0.002, 0.002, 0.002, "kg", "who_sodium", "published")
 
 # --- the window ----------------------------------------------------------------------------

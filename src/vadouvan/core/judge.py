@@ -81,11 +81,11 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         return Judgement(reading, trouble_sentence(reading), grams=grams, needed=needed, servings=servings)
     bowl = bowl_of(reading.mix, cut)
     if hold is None or any(problem.field.startswith(("mix", "aims", "making")) for problem in reading.problems):
-        mix = mix_judgement(reading, bowl, None)
+        mix = mix_judgement(reading, bowl, None, kitchen.household)
         return Judgement(reading, trouble_sentence(reading), mix=mix, grams=grams, needed=needed, servings=servings)
     window = window_of(cut, bowl.balance, hold)
     case = hold_case(cut, bowl.balance, hold)
-    mix = mix_judgement(reading, bowl, case)
+    mix = mix_judgement(reading, bowl, case, kitchen.household)
     remarks = remarks_on(case, window.best.hours)
     stops = stops_before_planning(mix, remarks, reading)
     planned = planned_of(Board(reading, cut, mix, window), kitchen.routine, now, stops)

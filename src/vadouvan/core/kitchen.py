@@ -11,6 +11,7 @@ from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.mix.ingredient import Ingredient
 from vadouvan.core.mix.pantry import Pantry
 from vadouvan.core.mix.swaps import Swap
+from vadouvan.core.reading.household import ANYBODY, Household
 
 
 @dataclass(frozen=True)
@@ -27,7 +28,7 @@ NOTHING_LEARNED = OwnCorrection()
 @dataclass(frozen=True)
 class Kitchen:
     """Kinds of cut by id, the pantry, cautions by id, titles of sources by key, known swaps, the cook's week,
-    and the correction that verdicts have taught.
+    the correction that verdicts have taught, and the household.
     """
 
     cuts: Mapping[str, CutKind]
@@ -37,6 +38,7 @@ class Kitchen:
     swaps: tuple[Swap, ...] = ()
     routine: Routine = USUAL_WEEK
     own: OwnCorrection = NOTHING_LEARNED
+    household: Household = ANYBODY
 
     def with_cuts(self, own: Mapping[str, CutKind]) -> Kitchen:
         """The same kitchen with the cook's own cuts before the shipped ones."""
@@ -45,6 +47,11 @@ class Kitchen:
     def with_correction(self, own: OwnCorrection) -> Kitchen:
         """The same kitchen with what its cook's verdicts have taught."""
         return replace(self, own=own)
+
+    def with_household(self, household: Household) -> Kitchen:
+        """The same kitchen for a household: "salt" is what stands on its shelf."""
+        pantry = self.pantry.with_plain_salt(household.salt) if household.salt in self.pantry.by_id else self.pantry
+        return replace(self, household=household, pantry=pantry)
 
     def with_routine(self, routine: Routine) -> Kitchen:
         """The same kitchen with another week of its cook."""

@@ -25,12 +25,14 @@ from vadouvan.core.mix.figures import (
     sodium_figure,
     sodium_words,
 )
+from vadouvan.core.mix.household import household_words
 from vadouvan.core.mix.making import MakingStep
 from vadouvan.core.mix.need import need_figure
 from vadouvan.core.mix.schools import spoon_words
 from vadouvan.core.mix.solver import Aim, Aims
 from vadouvan.core.mix.span import BathCourse, SaltState, Span, enzyme_span, salt_state, span_in_mix, span_of
 from vadouvan.core.reading.draft import Reading
+from vadouvan.core.reading.household import ANYBODY, Household
 from vadouvan.core.reading.mix import MixReading
 
 
@@ -51,6 +53,7 @@ class MixJudgement:
     sodium_says: str
     school_says: str
     vacuum: bool = False
+    household: tuple[str, ...] = ()
 
     @property
     def minutes(self) -> float:
@@ -58,8 +61,8 @@ class MixJudgement:
         return sum(step.minutes for step in self.steps)
 
 
-def mix_judgement(reading: Reading, bowl: Bowl, case: HoldCase | None) -> MixJudgement:
-    """The answers for a mix in its bowl; ``case`` is its hold, once that can be read."""
+def mix_judgement(reading: Reading, bowl: Bowl, case: HoldCase | None, household: Household = ANYBODY) -> MixJudgement:
+    """The answers for a mix in its bowl, for a household; ``case`` is its hold, once that can be read."""
     salt = _salt(reading, bowl, case)
     balance = bowl.balance
     sodium = _sodium(reading, bowl, salt)
@@ -84,6 +87,7 @@ def mix_judgement(reading: Reading, bowl: Bowl, case: HoldCase | None) -> MixJud
         sodium_says=sodium_words(sodium.value),
         school_says=_school_says(reading.mix, salt),
         vacuum=reading.mix.vessel.container == "vacuum",
+        household=household_words(household, bowl.whole, reading.cut.kind, sodium.value) if reading.cut else (),
     )
 
 

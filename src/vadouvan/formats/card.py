@@ -10,7 +10,7 @@ from vadouvan.core.cut.named import line_of
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.judge import Judgement
 from vadouvan.core.kitchen import Kitchen
-from vadouvan.core.mix.measure import as_weighed_g
+from vadouvan.core.mix.measure import as_weighed_g, weighed_parts
 from vadouvan.core.reading.draft import Reading
 from vadouvan.core.taste.logbook import held_hours
 from vadouvan.core.whole import WholeBatch, WholeVerdict
@@ -26,6 +26,12 @@ class CardLine:
     text: str
     grams: str
     mark: str = ""
+
+    @property
+    def beside_grams(self) -> str:
+        """What stands beside the grams: only the name, for a line that was typed in grams."""
+        parts = weighed_parts(self.text)
+        return parts[1] if parts and self.grams else self.text
 
 
 @dataclass(frozen=True)
@@ -73,7 +79,7 @@ def _markdown(card: Card) -> Iterator[str]:
     if card.lines:
         yield "| grams | mix | |"
         yield "|---:|---|---|"
-        yield from (f"| {line.grams} | {_plain(line.text)} | {line.mark} |" for line in card.lines)
+        yield from (f"| {line.grams} | {_plain(line.beside_grams)} | {line.mark} |" for line in card.lines)
         yield ""
     if card.contains:
         yield f"Contains {', '.join(card.contains)}."

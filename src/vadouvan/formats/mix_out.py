@@ -99,6 +99,7 @@ class MixOut(BaseModel):
     steps: list[MakingStepOut]
     spans_in_mix: list[SpanOut]
     allergens: list[AllergenOut]
+    household: list[str]
 
 
 def ingredients_out(judgement: Judgement) -> list[IngredientOut]:
@@ -170,6 +171,7 @@ def mix_out(mix: MixJudgement) -> MixOut:
         ],
         spans_in_mix=spans_out(mix.mix_spans, "_mix"),
         allergens=allergens_out(mix),
+        household=list(mix.household),
     )
 
 

@@ -39,7 +39,7 @@ def _card(paper: FPDF, card: Card) -> None:
             paper.add_page()
         paper.set_x(MARGIN_MM)
         paper.cell(GRAMS_MM - 4, LINE_MM, line.grams, align="R")
-        write(paper, plain(f"{line.text}{mark}"), left=GRAMS_MM)
+        write(paper, plain(f"{line.beside_grams}{mark}"), left=GRAMS_MM)
     if card.contains:
         write(paper, f"Contains {', '.join(card.contains)}.")
     if card.steps:

@@ -10,6 +10,7 @@ from collections.abc import Callable, Iterator
 from contextlib import closing
 from dataclasses import dataclass
 from pathlib import Path
+from typing import Any
 
 from alembic.runtime.migration import MigrationContext
 from alembic.script import ScriptDirectory
@@ -151,7 +152,7 @@ def _path(engine: Engine) -> str:
     return str(engine.url.database)
 
 
-_READERS: tuple[tuple[type, Callable[..., object], Callable[..., str]], ...] = (
+_READERS: tuple[tuple[type[Any], Callable[..., object], Callable[..., str]], ...] = (
     (BatchRow, lambda row: from_json(row.draft), lambda row: f"batch {row.id}"),
     (HistoryRow, lambda row: from_json(row.draft), lambda row: f"batch {row.batch_id}, earlier state {row.number}"),
     (PressRow, noted_in, lambda row: f"batch {row.batch_id}, press {row.number}"),

@@ -14,6 +14,7 @@ from sqlalchemy.orm import Session
 
 from vadouvan.core.merging import Merge
 from vadouvan.core.whole import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.errors import NotKept
 from vadouvan.store.drafts_json import from_json, to_json
 from vadouvan.store.own_cuts import kind_in, kind_text
 from vadouvan.store.own_ingredients import label_in, label_text
@@ -58,6 +59,21 @@ class Whole:
                 tuple(OwnLabel(row.id, label_in(row.label)) for row in labels),
                 tuple(kind_in(row.kind) for row in cuts),
                 _settings(session),
+            )
+
+    def batch(self, identity: str) -> WholeBatch:
+        """One batch with all that happened to it; raises NotKept."""
+        with Session(self._engine) as session:
+            row = session.get(BatchRow, identity)
+            if row is None:
+                raise NotKept("batch", identity)
+            presses = select(PressRow).where(PressRow.batch_id == identity).order_by(PressRow.number)
+            verdicts = select(VerdictRow).where(VerdictRow.batch_id == identity).order_by(VerdictRow.at)
+            return _batch(
+                row,
+                list(session.scalars(presses)),
+                list(session.scalars(verdicts)),
+                session.get(DescentRow, identity),
             )
 
     def take_in(self, merge: Merge, *, now: datetime) -> None:

@@ -54,6 +54,9 @@ export interface LogbookAsked {
   page: number
 }
 export type Shared = Schemas['SharedBody']
+export type Household = Schemas['HouseholdBody']
+export type Merge = Schemas['MergeOut']
+export type StoreCheck = Schemas['CheckOut']
 export type Together = Schemas['TogetherOut']
 export type CookStage = Schemas['StageBody']
 export type Label = Schemas['LabelBody']
@@ -87,6 +90,15 @@ function answered<T>(result: Result<T>): T {
   if (result.data !== undefined) return result.data
   if (isTrouble(result.error)) throw new Refused(result.response.status, result.error)
   throw new Error(`The kitchen answered ${result.response.status}.`)
+}
+
+/** Send a file as it is; the answer is that of the address. */
+async function sent<T>(address: string, file: File): Promise<T> {
+  const response = await fetch(address, { method: 'POST', body: file })
+  const body: unknown = await response.json()
+  if (response.ok) return body as T
+  if (isTrouble(body)) throw new Refused(response.status, body)
+  throw new Error(`The kitchen answered ${response.status}.`)
 }
 
 export const api = {
@@ -167,6 +179,16 @@ export const api = {
     answered(await client.POST('/api/devices/print/{identity}', { params: { path: { identity } } })),
   shared: async () => answered(await client.GET('/api/settings/shared')),
   keepShared: async (shared: Shared) => answered(await client.PUT('/api/settings/shared', { body: shared })),
+  household: async () => answered(await client.GET('/api/settings/household')),
+  keepHousehold: async (body: Household) => answered(await client.PUT('/api/settings/household', { body })),
+  previewArchive: (file: File, settings: boolean) =>
+    sent<Merge>(`/api/kitchen/archive/preview?settings=${settings}`, file),
+  takeArchiveIn: (file: File, settings: boolean) =>
+    sent<Merge>(`/api/kitchen/archive?settings=${settings}`, file),
+  restore: (file: File) => sent<StoreCheck>('/api/kitchen/restore', file),
+  checkStore: async () => answered(await client.GET('/api/kitchen/check')),
+  removeEverything: async (sure: string) =>
+    answered(await client.DELETE('/api/kitchen', { params: { query: { sure } } })),
   offers: async (draft: Draft) => answered(await client.POST('/api/plan/offers', { body: { draft } })),
   fromCalendar: async (identity: string, text: string) =>
     answered(
@@ -215,19 +237,3 @@ export const api = {
   startExample: async (example: string) =>
     answered(await client.POST('/api/examples/{example}', { params: { path: { example } } })),
 }
-
-/** Address of a batch as a file. */
-export const fileAddress = (identity: string) => `/api/batches/${identity}/file`
-
-/** Address of today's list and the labels on paper. */
-export const todayPaper = (hours: number) => `/api/plan/today.pdf?hours=${hours}`
-
-/** Address of the label of one bag on paper. */
-export const labelPaper = (identity: string) => `/api/plan/${identity}/label.pdf`
-
-/** Address of the code that opens a batch. */
-export const codePicture = (identity: string) => `/api/plan/${identity}/code.svg`
-
-/** Address of a plan as a calendar; of all plans without an identity. */
-export const calendarAddress = (identity?: string) =>
-  identity === undefined ? '/api/plan/calendar.ics' : `/api/plan/${identity}/calendar.ics`

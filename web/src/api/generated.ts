@@ -39,7 +39,7 @@ export interface paths {
         put?: never;
         /**
          * Make Batch From File
-         * @description Keep a new batch read from the text of a batch file.
+         * @description Keep a new batch read from the text of a batch file, a recipe in JSON-LD, or a list of ingredients.
          */
         post: operations["make_batch_from_file_api_batches_from_file_post"];
         delete?: never;
@@ -96,26 +96,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/batches/{identity}/file": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Get Batch File
-         * @description The batch as a file.
-         */
-        get: operations["get_batch_file_api_batches__identity__file_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/batches/{identity}/redo": {
         parameters: {
             query?: never;
@@ -150,6 +130,26 @@ export interface paths {
          * @description Go one change back; the same batch if there is none.
          */
         post: operations["undo_change_api_batches__identity__undo_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{identity}/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Batch File
+         * @description The batch as a batch file, as a recipe (JSON-LD), or as a card (Markdown or PDF).
+         */
+        get: operations["get_batch_file_api_batches__identity___kind__get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1052,6 +1052,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/household": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Household
+         * @description Salt on the shelf, way of salting, allergens, low-salt eaters.
+         */
+        get: operations["get_household_api_settings_household_get"];
+        /**
+         * Keep Household
+         * @description Keep the household; every mix is judged for it.
+         */
+        put: operations["keep_household_api_settings_household_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings/routine": {
         parameters: {
             query?: never;
@@ -1481,6 +1505,15 @@ export interface components {
             names: string[];
             /** Rows */
             rows: components["schemas"]["RowOut"][];
+        };
+        /**
+         * BroughtOut
+         * @description A batch made from a file, and in words what could not be taken over.
+         */
+        BroughtOut: {
+            batch: components["schemas"]["BatchOut"];
+            /** Notes */
+            notes: string[];
         };
         /**
          * BusyOut
@@ -2199,6 +2232,45 @@ export interface components {
             vacuum_school: string;
         };
         /**
+         * HouseholdBody
+         * @description The household as typed.
+         */
+        HouseholdBody: {
+            /**
+             * Allergens
+             * @default []
+             */
+            allergens: string[];
+            /**
+             * Low Salt
+             * @default
+             */
+            low_salt: string;
+            /**
+             * Salt
+             * @default
+             */
+            salt: string;
+            /**
+             * School
+             * @default
+             */
+            school: string;
+        };
+        /**
+         * HouseholdOut
+         * @description The household, and what can be chosen for it.
+         */
+        HouseholdOut: {
+            /** Allergens */
+            allergens: string[];
+            said: components["schemas"]["HouseholdBody"];
+            /** Salts */
+            salts: components["schemas"]["SaltOut"][];
+            /** Schools */
+            schools: string[];
+        };
+        /**
          * IngredientNameOut
          * @description An ingredient to choose from.
          */
@@ -2651,6 +2723,8 @@ export interface components {
             enough: boolean;
             /** Heat Says */
             heat_says: string;
+            /** Household */
+            household: string[];
             /** Need Says */
             need_says: string;
             /** On Meat Pct */
@@ -3254,6 +3328,16 @@ export interface components {
             says: string;
             /** Text */
             text: string;
+        };
+        /**
+         * SaltOut
+         * @description A salt that may stand on the shelf.
+         */
+        SaltOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
         };
         /**
          * SauceOut
@@ -3933,7 +4017,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BatchOut"];
+                    "application/json": components["schemas"]["BroughtOut"];
                 };
             };
             /** @description Not Found */
@@ -4163,53 +4247,6 @@ export interface operations {
             };
         };
     };
-    get_batch_file_api_batches__identity__file_get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                identity: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TroubleOut"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TroubleOut"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TroubleOut"];
-                };
-            };
-        };
-    };
     redo_change_api_batches__identity__redo_post: {
         parameters: {
             query?: never;
@@ -4286,6 +4323,54 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["BatchOut"];
                 };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_batch_file_api_batches__identity___kind__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                kind: "file" | "recipe" | "card" | "card.pdf";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not Found */
             404: {
@@ -6657,6 +6742,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BusyOut"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_household_api_settings_household_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseholdOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    keep_household_api_settings_household_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseholdBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseholdOut"];
                 };
             };
             /** @description Not Found */

@@ -15,6 +15,7 @@ export const batchesQuery = queryOptions({
   queryFn: api.batches,
   refetchInterval: 60_000,
 })
+export const householdQuery = queryOptions({ queryKey: ['household'], queryFn: api.household })
 export const tablesQuery = queryOptions({ queryKey: ['tables'], queryFn: api.tables, staleTime: Infinity })
 export const examplesQuery = queryOptions({
   queryKey: ['examples'],

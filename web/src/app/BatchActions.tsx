@@ -11,8 +11,16 @@ import {
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { api, fileAddress, type Batch } from '../api/client'
+import { fileAddress } from '../api/addresses'
+import { api, type Batch } from '../api/client'
 import { dropUnsaved } from '../lib/unsaved'
+
+const WRITTEN = [
+  { kind: 'file', words: 'Write to a file' },
+  { kind: 'card.pdf', words: 'A card for paper (PDF)' },
+  { kind: 'card', words: 'A card as text (Markdown)' },
+  { kind: 'recipe', words: 'A recipe for other programs (JSON-LD)' },
+] as const
 
 /** Write the batch to a file, or throw it away. */
 export function BatchActions({ batch }: { batch: Batch }) {
@@ -40,15 +48,17 @@ export function BatchActions({ batch }: { batch: Batch }) {
           anchor={{ to: 'bottom end', gap: 6 }}
           className="z-20 grid rounded-md border-2 border-enamel bg-raised text-ink"
         >
-          <MenuItem>
-            <a
-              className="px-5 py-3 data-focus:bg-enamel data-focus:text-on-enamel"
-              href={fileAddress(batch.id)}
-              download
-            >
-              Write to a file
-            </a>
-          </MenuItem>
+          {WRITTEN.map(({ kind, words }) => (
+            <MenuItem key={kind}>
+              <a
+                className="px-5 py-3 data-focus:bg-enamel data-focus:text-on-enamel"
+                href={fileAddress(batch.id, kind)}
+                download
+              >
+                {words}
+              </a>
+            </MenuItem>
+          ))}
           <MenuItem>
             <button
               type="button"

@@ -1,4 +1,4 @@
-import { Link, useNavigate, useParams } from 'react-router'
+import { Link, useLocation, useNavigate, useParams } from 'react-router'
 import type { Batch, Draft } from '../api/client'
 import { useBatch, type BatchState } from '../api/useBatch'
 import { PlanRail } from './PlanRail'
@@ -76,6 +76,7 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
         <h1 className="sr-only">
           {state.draft.name || 'Unnamed batch'}: {name}
         </h1>
+        <Brought />
         {state.status === 'conflict' && <Conflict state={state} takeNewer={takeNewer} keepMine={keepMine} />}
         {state.status === 'settled' && state.refused !== undefined && (
           <p role="alert" className="mb-3 rounded-md border-2 border-stop bg-raised p-3">
@@ -102,6 +103,21 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
     </div>
   )
 }
+
+/** What could not be taken over from the file that this batch was read from, until another page is opened. */
+function Brought() {
+  const from: unknown = useLocation().state
+  const notes = isBrought(from) ? from.notes : []
+  if (notes.length === 0) return null
+  return (
+    <p role="status" className="mb-3 rounded-md border-2 border-rule bg-raised p-3">
+      Read in. {notes.join(' ')}
+    </p>
+  )
+}
+
+const isBrought = (state: unknown): state is { notes: string[] } =>
+  typeof state === 'object' && state !== null && 'notes' in state && Array.isArray(state.notes)
 
 interface FootProps {
   batch: Batch

@@ -37,7 +37,7 @@ export function Header({ title, note }: { title: string; note?: string | undefin
           <NavLink
             key={view.to}
             to={view.to}
-            end
+            end={view.to === '/'}
             className="grid min-h-12 place-items-center px-2 max-wide:min-h-11 max-wide:place-items-start max-wide:content-center max-wide:text-[1rem] aria-[current=page]:font-bold aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8"
           >
             {view.name}

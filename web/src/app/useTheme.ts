@@ -1,26 +1,24 @@
-import { useCallback, useState } from 'react'
+import { useCallback, useSyncExternalStore } from 'react'
+import { CHANGED, DARK, applyTheme, chooseLight, startingTheme } from '../lib/light'
 
-export type Theme = 'light' | 'evening'
-const KEY = 'vadouvan.theme'
-
-/** The theme chosen on this device, or what the system asks for. */
-export function startingTheme(): Theme {
-  const chosen = localStorage.getItem(KEY)
-  if (chosen === 'light' || chosen === 'evening') return chosen
-  return matchMedia('(prefers-color-scheme: dark)').matches ? 'evening' : 'light'
-}
-
-export function applyTheme(theme: Theme): void {
-  document.documentElement.dataset['theme'] = theme
+function listen(changed: () => void): () => void {
+  const asked = matchMedia(DARK)
+  const follow = () => {
+    applyTheme(startingTheme())
+    changed()
+  }
+  window.addEventListener(CHANGED, changed)
+  asked.addEventListener('change', follow)
+  return () => {
+    window.removeEventListener(CHANGED, changed)
+    asked.removeEventListener('change', follow)
+  }
 }
 
 export function useTheme() {
-  const [theme, setTheme] = useState(startingTheme)
+  const theme = useSyncExternalStore(listen, startingTheme)
   const turn = useCallback(() => {
-    const other = theme === 'evening' ? 'light' : 'evening'
-    localStorage.setItem(KEY, other)
-    applyTheme(other)
-    setTheme(other)
+    chooseLight(theme === 'evening' ? 'light' : 'evening')
   }, [theme])
   return { theme, turn }
 }

@@ -18,7 +18,7 @@ interface PickProps {
 
 /** A question with a handful of answers, one of them shown. */
 export function Pick({ question, value, options, assumedValue, fault, onPick }: PickProps) {
-  const shown = options.find((option) => option.value === (value || assumedValue))
+  const shown = options.find((option) => option.value === (value || (assumedValue ?? '')))
   return (
     <Row question={question} fault={fault} stack>
       {({ describedBy }) => (
@@ -30,7 +30,7 @@ export function Pick({ question, value, options, assumedValue, fault, onPick }: 
           >
             <span className="truncate">
               {shown?.label ?? <span className="font-normal text-quiet">not said</span>}
-              {value === '' && shown && (
+              {value === '' && shown && shown.value === assumedValue && (
                 <span className="text-[0.9rem] font-normal text-quiet"> assumed</span>
               )}
             </span>

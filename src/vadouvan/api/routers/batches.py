@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Annotated
+from typing import Annotated, Literal
 
 from fastapi import APIRouter, Path, Response
+from pydantic import BaseModel
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
@@ -15,8 +16,13 @@ from vadouvan.core.judge import judge
 from vadouvan.core.weigh.as_weighed import locked_parts_changed
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
+from vadouvan.formats.any_file import read_any
+from vadouvan.formats.archive.kitchen_archive import card_of_batch
+from vadouvan.formats.card import markdown_of
 from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
 from vadouvan.formats.judgement import judgement_out
+from vadouvan.formats.paper_card import cards_pdf
+from vadouvan.formats.recipe import write_recipe
 from vadouvan.store.batches import Check, KeptBatch, Way
 
 router = APIRouter(prefix="/api/batches", tags=["batches"])
@@ -63,14 +69,22 @@ def list_batches(here: Here) -> list[BatchOut]:
 @router.post("", status_code=201)
 def make_batch(draft: DraftBody, here: Here) -> BatchOut:
     """Keep a new batch."""
-    return answer(here.batches.add(here.new_id(), draft.to_core(), now=here.now()), here)
+    return answer(here.batches.add(here.new_id(), here.started(draft.to_core()), now=here.now()), here)
+
+
+class BroughtOut(BaseModel):
+    """A batch made from a file, and in words what could not be taken over."""
+
+    batch: BatchOut
+    notes: list[str]
 
 
 @router.post("/from-file", status_code=201)
-def make_batch_from_file(body: BatchFileBody, here: Here) -> BatchOut:
-    """Keep a new batch read from the text of a batch file."""
-    draft = batch_file.read(body.text)
-    return answer(here.batches.add(here.new_id(), draft, now=here.now()), here)
+def make_batch_from_file(body: BatchFileBody, here: Here) -> BroughtOut:
+    """Keep a new batch read from the text of a batch file, a recipe in JSON-LD, or a list of ingredients."""
+    brought = read_any(body.text, here.kitchen.cuts)
+    kept = here.batches.add(here.new_id(), brought.draft, now=here.now())
+    return BroughtOut(batch=answer(kept, here), notes=list(brought.notes))
 
 
 @router.get("/{identity}")
@@ -132,12 +146,23 @@ def remove_batch(identity: Identity, here: Here) -> None:
     here.batches.remove(identity)
 
 
-@router.get("/{identity}/file", response_class=Response)
-def get_batch_file(identity: Identity, here: Here) -> Response:
-    """The batch as a file."""
+FileKind = Literal["file", "recipe", "card", "card.pdf"]
+
+
+@router.get("/{identity}/{kind}", response_class=Response)
+def get_batch_file(identity: Identity, kind: FileKind, here: Here) -> Response:
+    """The batch as a batch file, as a recipe (JSON-LD), or as a card (Markdown or PDF)."""
     kept = here.batches.get(identity)
-    return Response(
-        batch_file.write(kept.draft),
-        media_type="application/json",
-        headers={"Content-Disposition": f'attachment; filename="batch-{kept.id[:8]}.json"'},
-    )
+    if kind == "file":
+        return _file(batch_file.write(kept.draft), "application/json", f"batch-{kept.id[:8]}.json")
+    whole = here.whole.batch(identity)
+    card = card_of_batch(whole, here.kitchen, now=here.now())
+    if kind == "recipe":
+        return _file(write_recipe(whole, card), "application/ld+json", f"recipe-{kept.id[:8]}.jsonld")
+    if kind == "card":
+        return _file(markdown_of(card), "text/markdown; charset=utf-8", f"card-{kept.id[:8]}.md")
+    return _file(cards_pdf([card], now=here.now()), "application/pdf", f"card-{kept.id[:8]}.pdf")
+
+
+def _file(content: str | bytes, kind: str, name: str) -> Response:
+    return Response(content, media_type=kind, headers={"Content-Disposition": f'attachment; filename="{name}"'})

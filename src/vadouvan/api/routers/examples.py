@@ -24,4 +24,4 @@ def start_from_example(example: str, here: Here) -> BatchOut:
     """Keep a new batch that starts as the example does."""
     if example not in EXAMPLES:
         raise NotKept("example", example)
-    return answer(here.batches.add(here.new_id(), EXAMPLES[example].draft, now=here.now()), here)
+    return answer(here.batches.add(here.new_id(), here.started(EXAMPLES[example].draft), now=here.now()), here)

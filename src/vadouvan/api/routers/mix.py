@@ -64,7 +64,7 @@ def ask_swaps(question: SwapsQuestion, here: Here) -> list[SwapOut]:
         here.kitchen,
         now=here.now(),
         line_id=question.line_id,
-        without=frozenset(question.without),
+        without=frozenset(question.without) | here.household().allergens,
     )
     return [swap_out(offer) for offer in found]
 

@@ -12,6 +12,9 @@ from vadouvan.api.context import Here
 from vadouvan.api.schemas.draft import Text
 from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.routine import later
+from vadouvan.core.mix.label import ALLERGENS
+from vadouvan.core.reading.household import IS_SALT, HouseholdSaid, read_household
+from vadouvan.core.reading.mix import SCHOOLS
 from vadouvan.core.reading.routine import RoutineSaid, read_routine
 from vadouvan.core.reading.shared import SharedSaid, read_shared
 
@@ -68,6 +71,54 @@ def keep_shared(body: SharedBody, here: Here) -> SharedBody:
     read_shared(said)
     here.settings.keep_shared(said)
     return body
+
+
+class HouseholdBody(BaseModel):
+    """The household as typed."""
+
+    model_config = ConfigDict(extra="forbid", from_attributes=True)
+
+    salt: Text = ""
+    school: Text = ""
+    allergens: Annotated[list[Text], Field(max_length=20)] = []
+    low_salt: Text = ""
+
+
+class SaltOut(BaseModel):
+    """A salt that may stand on the shelf."""
+
+    id: str
+    name: str
+
+
+class HouseholdOut(BaseModel):
+    """The household, and what can be chosen for it."""
+
+    said: HouseholdBody
+    salts: list[SaltOut]
+    schools: list[str]
+    allergens: list[str]
+
+
+@router.get("/household")
+def get_household(here: Here) -> HouseholdOut:
+    """Salt on the shelf, way of salting, allergens, low-salt eaters."""
+    salts = [item for item in here.tables.pantry.by_id.values() if item.salt.value >= IS_SALT]
+    return HouseholdOut(
+        said=HouseholdBody.model_validate(here.settings.household()),
+        salts=[SaltOut(id=item.id, name=item.name) for item in salts],
+        schools=list(SCHOOLS),
+        allergens=list(ALLERGENS),
+    )
+
+
+@router.put("/household")
+def keep_household(body: HouseholdBody, here: Here) -> HouseholdOut:
+    """Keep the household; every mix is judged for it."""
+    said = HouseholdSaid(**{**body.model_dump(), "allergens": tuple(dict.fromkeys(body.allergens))})
+    read_household(said, here.tables.pantry)
+    here.settings.keep_household(said)
+    return get_household(here)
 
 
 class BusyOut(BaseModel):

@@ -13,6 +13,7 @@ from vadouvan.errors import InputError
 
 SURE_SCORE = 86.0  # below this a spelling is asked about, not assumed
 SUGGEST_SCORE = 60.0
+PLAIN_SALT_NAME = "salt"
 # Words that say how it was treated or how big it is, not what it is.
 _TREATMENT = re.compile(
     r"\b(?:finely|roughly|coarsely|freshly|thinly|chopped|minced|crushed|grated|sliced|pounded|peeled|"
@@ -42,6 +43,10 @@ class Pantry:
         """The same pantry with the cook's own ingredients, whose names come before all others."""
         mine = Pantry.of(own)
         return Pantry({**mine.by_id, **self.by_id}, {**self.by_name, **mine.by_name}) if mine.by_id else self
+
+    def with_plain_salt(self, identity: str) -> Pantry:
+        """The same pantry in which "salt", with no more said, means this ingredient."""
+        return Pantry(self.by_id, {**self.by_name, _plain(PLAIN_SALT_NAME): identity})
 
     def find(self, names: Sequence[str], *, field: str, given: str) -> Ingredient:
         """The ingredient that one of these names means, tried in turn; near spellings of the first count too.

@@ -11,7 +11,7 @@ from collections.abc import Sequence
 from datetime import datetime
 
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.judge import judge
+from vadouvan.core.judge import Judgement, judge
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.reading.draft import read_draft
 from vadouvan.core.taste.logbook import Entry
@@ -57,9 +57,8 @@ def write_archive(whole: WholeKitchen, kitchen: Kitchen, *, now: datetime) -> by
     plans: list[tuple[str, str, tuple[PlanStep, ...]]] = []
     cards: list[tuple[WholeBatch, Card]] = []
     for batch in whole.batches:
-        judgement = None if batch.verdicts else judge(batch.draft, kitchen, now=now)
-        reading = judgement.reading if judgement else read_draft(batch.draft, kitchen, now=now)
-        card = card_of(batch, kitchen, reading, judgement)
+        judgement = _in_hand(batch, kitchen, now)
+        card = _card(batch, kitchen, judgement, now)
         cards.append((batch, card))
         if judgement is not None and judgement.plan is not None:
             plans.append((batch.id, batch.draft.name, judgement.steps))
@@ -92,6 +91,11 @@ def read_archive(data: bytes) -> tuple[WholeKitchen, tuple[str, ...]]:
     return whole, unpacked.notes
 
 
+def card_of_batch(batch: WholeBatch, kitchen: Kitchen, *, now: datetime) -> Card:
+    """The card of one batch: what to do while it is in hand, what was done once it was tasted."""
+    return _card(batch, kitchen, _in_hand(batch, kitchen, now), now)
+
+
 def entries_of(batches: Sequence[WholeBatch]) -> list[Entry]:
     """The batches that were tasted, as entries of the logbook; a verdict that cannot be read is left out of them."""
     return [
@@ -105,6 +109,15 @@ def entries_of(batches: Sequence[WholeBatch]) -> list[Entry]:
         for batch in batches
         if batch.verdicts
     ]
+
+
+def _in_hand(batch: WholeBatch, kitchen: Kitchen, now: datetime) -> Judgement | None:
+    return None if batch.verdicts else judge(batch.draft, kitchen, now=now)
+
+
+def _card(batch: WholeBatch, kitchen: Kitchen, judgement: Judgement | None, now: datetime) -> Card:
+    reading = judgement.reading if judgement else read_draft(batch.draft, kitchen, now=now)
+    return card_of(batch, kitchen, reading, judgement)
 
 
 def _readable(said: VerdictSaid) -> Verdict | None:

@@ -31,7 +31,13 @@ export function useStart() {
     fromList: (lines: string[], name: string) =>
       open(api.make({ ...BLANK, name, mix: withLines([], lines) }), 'mix'),
     fromFile: async (file: File) => {
-      await open(api.fromFile(await file.text()), 'cut')
+      try {
+        const brought = await api.fromFile(await file.text())
+        await queries.invalidateQueries({ queryKey: ['batches'] })
+        await go(`/batch/${brought.batch.id}/cut`, { state: { notes: brought.notes } })
+      } catch (error) {
+        setTrouble(error instanceof Error ? error.message : String(error))
+      }
     },
     fromExample: (id: string) => open(api.startExample(id), 'mix'),
   }
@@ -81,15 +87,15 @@ export function CounterPage() {
           </button>
           <PasteList onPaste={(lines, name) => void start.fromList(lines, name)} />
           <button type="button" className="act" onClick={() => picker.current?.click()}>
-            Read a batch file
+            Read a file
           </button>
           <input
             ref={picker}
             type="file"
-            accept=".json,application/json"
+            accept=".json,.jsonld,.txt,.md,.html,application/json,application/ld+json,text/plain"
             className="sr-only"
             tabIndex={-1}
-            aria-label="Batch file"
+            aria-label="Batch file, recipe or list"
             onChange={(event) => {
               const file = event.target.files?.[0]
               event.target.value = ''

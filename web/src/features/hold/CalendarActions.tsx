@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react'
-import { api, calendarAddress } from '../../api/client'
+import { calendarAddress } from '../../api/addresses'
+import { api } from '../../api/client'
 import type { AnswersProps } from './Answers'
 
 /** The plan to a calendar, and times that were moved there back into the plan. */

@@ -7,15 +7,9 @@ import { Said } from '../../components/Said'
 import { withTexts } from '../../lib/draft'
 import { faultOf } from '../lanes'
 import { Proposal } from './Proposal'
+import { SCHOOLS } from './schools'
 import type { DrawerProps } from './drawer'
 import { useAsking } from './useAsking'
-
-const SCHOOLS = [
-  { value: 'per_kg', label: 'by the kilogram' },
-  { value: 'equilibrium', label: 'what a bath settles to' },
-  { value: 'strong_bath', label: 'strong bath, by time' },
-  { value: 'spoon_per_pound', label: 'spoons to the pound' },
-]
 
 /** Aims: school of salting, targets, and the amounts that reach them. */
 export function Aims({ batch, draft, change }: DrawerProps) {

@@ -91,6 +91,11 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
   return (
     <div>
       <QuantityBar batch={batch} onMakeEnough={onMakeEnough} />
+      {judgement.mix?.household.map((says) => (
+        <p key={says} className="mb-1 border-l-4 border-stop pl-2 font-semibold">
+          {says}
+        </p>
+      ))}
       <Offers
         batch={batch}
         onTake={(offer) => {

@@ -1,118 +1,68 @@
-import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
-import { api, type Week } from '../../api/client'
-import { weekQuery } from '../../api/queries'
-import { useKeep } from '../../api/useKeep'
-import { Said } from '../../components/Said'
+import type { ReactNode } from 'react'
+import { NavLink, useParams } from 'react-router'
 import { Bench } from './Bench'
+import { Data } from './Data'
+import { HouseholdForm } from './HouseholdForm'
 import { Reminders } from './Reminders'
 import { SharedForm } from './SharedForm'
+import { ThisDevice } from './ThisDevice'
+import { WeekForm } from './WeekForm'
 
-const DAYS = [
-  { id: 'mon', name: 'Monday' },
-  { id: 'tue', name: 'Tuesday' },
-  { id: 'wed', name: 'Wednesday' },
-  { id: 'thu', name: 'Thursday' },
-  { id: 'fri', name: 'Friday' },
-  { id: 'sat', name: 'Saturday' },
-  { id: 'sun', name: 'Sunday' },
+const PARTS: { to: string; name: string; part: string; page: ReactNode }[] = [
+  {
+    to: '/settings',
+    name: 'Hours and room',
+    part: '',
+    page: (
+      <Two>
+        <WeekForm />
+        <SharedForm />
+      </Two>
+    ),
+  },
+  { to: '/settings/household', name: 'Household', part: 'household', page: <HouseholdForm /> },
+  { to: '/settings/data', name: 'Your data', part: 'data', page: <Data /> },
+  {
+    to: '/settings/device',
+    name: 'This device',
+    part: 'device',
+    page: (
+      <Two>
+        <div className="grid content-start gap-8">
+          <ThisDevice />
+          <Reminders />
+        </div>
+        <Bench />
+      </Two>
+    ),
+  },
 ]
 
-/** What is set once for all batches: when hands are not free, what they share, reminders. */
+/** What is set once for all batches, in four parts. */
 export function SettingsPage() {
-  const kept = useQuery(weekQuery)
-  if (!kept.data) return <p className="p-8">Looking it up</p>
+  const { part = '' } = useParams()
+  const shown = PARTS.find((one) => one.part === part) ?? PARTS[0]
   return (
-    <div className="grid gap-x-12 gap-y-8 px-4 py-5 wide:grid-cols-[minmax(0,46rem)_minmax(0,26rem)] wide:px-7">
-      <WeekForm start={kept.data} />
-      <div className="grid content-start gap-8">
-        <SharedForm />
-        <Reminders />
-        <Bench />
-      </div>
+    <div className="px-4 py-3 wide:px-7">
+      <nav aria-label="Parts of Settings" className="flex flex-wrap gap-x-6">
+        {PARTS.map((one) => (
+          <NavLink
+            key={one.to}
+            to={one.to}
+            end
+            className="grid min-h-12 place-items-center aria-[current=page]:font-bold aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8"
+          >
+            {one.name}
+          </NavLink>
+        ))}
+      </nav>
+      <div className="pt-3">{shown?.page}</div>
     </div>
   )
 }
 
-function WeekForm({ start }: { start: Week }) {
-  const [week, setWeek] = useState(start)
-  const { answer, fault, keep, quiet } = useKeep()
-  const say = (changed: Partial<Week>) => {
-    setWeek((was) => ({ ...was, ...changed }))
-    quiet()
-  }
-  const field = (
-    name: 'sleep_from' | 'sleep_to' | 'work_from' | 'work_to',
-    question: string,
-    hint: string,
-  ) => (
-    <Said
-      question={question}
-      stack
-      value={week[name]}
-      placeholder={hint}
-      fault={fault(name)}
-      onType={(text) => {
-        say({ [name]: text })
-      }}
-    />
-  )
+function Two({ children }: { children: ReactNode }) {
   return (
-    <form
-      aria-label="Your week"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void keep(() => api.keepWeek(week), 'Kept. Every plan is made around it.')
-      }}
-    >
-      <h2 className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
-        when your hands are not free
-      </h2>
-      <p className="py-2">No step that needs hands is planned into these hours.</p>
-      <div className="grid grid-cols-2 gap-x-6">
-        {field('sleep_from', 'Sleep from', '23:00')}
-        {field('sleep_to', 'to', '06:30')}
-        {field('work_from', 'At work from', 'empty: not away')}
-        {field('work_to', 'until', '16:30')}
-      </div>
-      <fieldset className="pt-2">
-        <legend className="text-[0.92rem] text-quiet">on</legend>
-        <div className="flex flex-wrap gap-x-6">
-          {DAYS.map((day) => (
-            <label key={day.id} className="flex min-h-12 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-6 accent-enamel"
-                checked={week.work_days.includes(day.id)}
-                onChange={(event) => {
-                  const others = week.work_days.filter((one) => one !== day.id)
-                  say({ work_days: event.target.checked ? [...others, day.id] : others })
-                }}
-              />
-              {day.name}
-            </label>
-          ))}
-        </div>
-      </fieldset>
-      <Said
-        question="Away besides"
-        stack
-        placeholder="sat 14:00 to 17:00"
-        hint='every week, or once: "2026-12-05 09:00 to 12:00"; commas between'
-        value={week.away}
-        fault={fault('away')}
-        onType={(away) => {
-          say({ away })
-        }}
-      />
-      <button type="submit" className="act act-first mt-4">
-        Keep it
-      </button>
-      {answer !== '' && (
-        <p role="status" className="mt-3 whitespace-pre-line">
-          {answer}
-        </p>
-      )}
-    </form>
+    <div className="grid gap-x-12 gap-y-8 wide:grid-cols-[minmax(0,46rem)_minmax(0,26rem)]">{children}</div>
   )
 }

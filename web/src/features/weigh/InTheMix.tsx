@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { api, labelPaper, type Batch, type Draft } from '../../api/client'
+import { labelPaper } from '../../api/addresses'
+import { api, type Batch, type Draft } from '../../api/client'
 import { told } from '../../lib/clock'
 import { gramsTold } from '../../lib/speak'
 import { typedGrams, type AtCounter } from './shared'

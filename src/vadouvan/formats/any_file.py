@@ -1,0 +1,78 @@
+"""A file that a cook brings: a batch file, a recipe (JSON-LD, alone or in a page), or a plain list of ingredients."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.cut.named import cut_named
+from vadouvan.core.draft import LONGEST_KEPT, CutSaid, Draft, LineSaid
+from vadouvan.core.mix.pasted import mixes_in
+from vadouvan.core.said.numbers import leading_number
+from vadouvan.errors import FormatError
+from vadouvan.formats import batch_file
+from vadouvan.formats.recipe import read_recipe
+
+LONGEST_NAME = 200
+HOW = {"method", "instructions", "directions", "preparation", "steps", "how"}
+ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredient a line."
+
+
+@dataclass(frozen=True)
+class Brought:
+    """A draft from a file, and in words what could not be taken over."""
+
+    draft: Draft
+    notes: tuple[str, ...] = ()
+
+
+def read_any(text: str, cuts: Mapping[str, CutKind]) -> Brought:
+    """The draft in a file of any of these kinds; raises FormatError or BadInput saying what would do."""
+    plain = text.lstrip("\ufeff \t\r\n")
+    if len(plain.encode()) > batch_file.LARGEST_BYTES or _is_batch(plain):
+        return Brought(batch_file.read(plain))
+    if plain.startswith(("{", "[")) or (plain.startswith("<") and "ld+json" in plain):
+        read = read_recipe(plain, cuts)
+        return Brought(read.draft, read.notes)
+    return _list_of_ingredients(plain, cuts)
+
+
+def _is_batch(text: str) -> bool:
+    """Whether it says that it is a batch file, whole or cut short."""
+    try:
+        raw = json.loads(text)
+    except (ValueError, RecursionError):
+        return text.startswith("{") and f'"{batch_file.FORMAT}"' in text
+    return isinstance(raw, dict) and "@type" not in raw and "@graph" not in raw and text.startswith("{")
+
+
+def _list_of_ingredients(text: str, cuts: Mapping[str, CutKind]) -> Brought:
+    name, rest = _name_and_rest(text)
+    mixes = [mix for mix in mixes_in(rest) if mix.title.lower() not in HOW]
+    lines = [line for mix in mixes for line in mix.lines]
+    if not lines:
+        raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)
+    meat = next((found for line in lines if (found := cut_named(line, cuts)) is not None), None)
+    named = next((line for line in lines if meat is not None and cut_named(line, cuts) == meat), None)
+    mix = [line[:LONGEST_KEPT] for line in lines if line != named]
+    notes = [] if meat else ["No line names a cut with its weight: say it under Cut."]
+    if len(mixes) > 1:
+        notes.append(f"It holds {len(mixes)} mixes; all their lines are in this one.")
+    draft = Draft(
+        name=name,
+        cut=CutSaid(kind=meat.kind, mass=meat.mass, thickness=meat.thickness) if meat else CutSaid(),
+        mix=tuple(LineSaid(str(number), line) for number, line in enumerate(mix, start=1)),
+    )
+    return Brought(draft, tuple(notes))
+
+
+def _name_and_rest(text: str) -> tuple[str, str]:
+    """A first line without an amount, with a gap or an amount after it, is the name."""
+    first, _, rest = text.partition("\n")
+    after = rest.partition("\n")[0].strip()
+    is_name = leading_number(first.strip().lstrip("# ")) is None and not first.rstrip().endswith(":")
+    if is_name and rest.strip() and (not after or leading_number(after) is not None):
+        return first.strip().lstrip("# ")[:LONGEST_NAME], rest
+    return "", text

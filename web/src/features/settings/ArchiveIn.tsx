@@ -1,0 +1,125 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, type Merge } from '../../api/client'
+import { FileButton } from '../../components/FileButton'
+
+interface Looked {
+  file: File
+  withSettings: boolean
+  merge: Merge
+}
+
+/** Take an archive in: first what it would do, then the doing. */
+export function ArchiveIn() {
+  const [looked, setLooked] = useState<Looked>()
+  const [done, setDone] = useState('')
+  const [trouble, setTrouble] = useState('')
+  const queries = useQueryClient()
+  const attempt = async (work: () => Promise<void>) => {
+    setTrouble('')
+    setDone('')
+    try {
+      await work()
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error))
+    }
+  }
+  const look = (file: File, withSettings: boolean) =>
+    attempt(async () => {
+      setLooked({ file, withSettings, merge: await api.previewArchive(file, withSettings) })
+    })
+  const take = ({ file, withSettings }: Looked) =>
+    attempt(async () => {
+      const merge = await api.takeArchiveIn(file, withSettings)
+      setLooked(undefined)
+      setDone(merge.says)
+      await queries.invalidateQueries()
+    })
+  return (
+    <div className="grid gap-3">
+      <FileButton
+        name="Archive of a kitchen"
+        accept=".zip,application/zip"
+        onFile={(file) => {
+          setLooked(undefined)
+          void look(file, false)
+        }}
+      >
+        Take an archive in
+      </FileButton>
+      {looked && (
+        <Preview
+          looked={looked}
+          onSettings={(wanted) => void look(looked.file, wanted)}
+          onTake={() => void take(looked)}
+          onLeave={() => {
+            setLooked(undefined)
+          }}
+        />
+      )}
+      {done !== '' && <p role="status">{done}</p>}
+      {trouble !== '' && (
+        <p role="alert" className="rounded-md border-2 border-stop p-3">
+          {trouble}
+        </p>
+      )}
+    </div>
+  )
+}
+
+interface PreviewProps {
+  looked: Looked
+  onSettings: (wanted: boolean) => void
+  onTake: () => void
+  onLeave: () => void
+}
+
+function Preview({ looked, onSettings, onTake, onLeave }: PreviewProps) {
+  const { merge, withSettings, file } = looked
+  const differ = (merge.counts['kept'] ?? 0) + (merge.counts['replaced'] ?? 0) > 0
+  return (
+    <div
+      role="region"
+      aria-label="What it would do"
+      className="grid gap-2 rounded-md border-2 border-enamel p-3"
+    >
+      <p className="text-[1.1rem] font-semibold">
+        {file.name}: {merge.says}
+      </p>
+      {merge.notes.map((note) => (
+        <p key={note}>{note}</p>
+      ))}
+      <details>
+        <summary className="min-h-12 cursor-pointer content-center">Each thing in it</summary>
+        <ul>
+          {merge.told.map((one, index) => (
+            <li key={index} className="border-b border-rule py-1">
+              <b>{one.name}</b> {one.says}.
+            </li>
+          ))}
+        </ul>
+      </details>
+      {differ && (
+        <label className="flex min-h-12 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-6 accent-enamel"
+            checked={withSettings}
+            onChange={(event) => {
+              onSettings(event.target.checked)
+            }}
+          />
+          Take its settings over as well
+        </label>
+      )}
+      <div className="flex flex-wrap gap-3">
+        <button type="button" className="act act-first" onClick={onTake}>
+          Take it in
+        </button>
+        <button type="button" className="act" onClick={onLeave}>
+          Leave it
+        </button>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,65 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api } from '../../api/client'
+import { Said } from '../../components/Said'
+import { Sure } from '../../components/Sure'
+
+const WORDS = 'remove everything'
+
+/** Remove all that is the cook's, after it was said in words. */
+export function RemoveAll() {
+  const [asking, setAsking] = useState(false)
+  const [said, setSaid] = useState('')
+  const [says, setSays] = useState('')
+  const [trouble, setTrouble] = useState('')
+  const queries = useQueryClient()
+  const remove = async () => {
+    try {
+      setSays((await api.removeEverything(said.trim())).says)
+      setAsking(false)
+      await queries.invalidateQueries()
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error))
+    }
+  }
+  return (
+    <>
+      <button
+        type="button"
+        className="act"
+        onClick={() => {
+          setSaid('')
+          setSays('')
+          setTrouble('')
+          setAsking(true)
+        }}
+      >
+        Remove everything
+      </button>
+      {says !== '' && (
+        <p role="status" className="break-words">
+          {says}
+        </p>
+      )}
+      {asking && (
+        <Sure
+          title="Remove everything?"
+          yes="Remove it"
+          no="Keep it"
+          trouble={trouble}
+          ready={said.trim().toLowerCase() === WORDS}
+          onYes={() => void remove()}
+          onNo={() => {
+            setAsking(false)
+          }}
+        >
+          <p>
+            All batches, the logbook, your ingredients, cuts and settings. A backup is kept beside the kitchen
+            first.
+          </p>
+          <Said question={`Write “${WORDS}”`} stack value={said} onType={setSaid} />
+        </Sure>
+      )}
+    </>
+  )
+}

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import json
 import unittest
-from dataclasses import replace
 from importlib.resources import files
 
 import jsonschema
@@ -12,46 +11,13 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.drafts import NOW, of_kind
+from tests.strategies import drafts
 from vadouvan.core.draft import (
-    AimsSaid,
-    CutSaid,
     Draft,
-    HoldSaid,
-    LineSaid,
-    MakingSaid,
-    MealSaid,
-    OccasionSaid,
-    QuantitySaid,
-    StepSaid,
 )
 from vadouvan.demo import demo_batches
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.formats import batch_file, batch_parts
-
-amounts = st.sampled_from(["", "2.6 kg", "900 g", "900", "a lot", "1 lb 3 oz", "-3", "1e99"])
-counts = st.sampled_from(["", "9", "nine", "0", "1.5"])
-lengths = st.sampled_from(["", "30 mm", "1 1/4 in", "thick"])
-words = st.text(st.characters(codec="utf-8"), max_size=30)
-ticks = st.sampled_from(["", "yes"])
-steps = st.lists(
-    st.builds(StepSaid, st.just(""), words, amounts, lengths, lengths, ticks, ticks, counts, words), max_size=3
-).map(lambda found: tuple(replace(step, id=str(number)) for number, step in enumerate(found, start=1)))
-times = st.sampled_from(["", "45 min", "12 h", "soon"])
-lines = st.lists(st.builds(LineSaid, st.just(""), words, ticks, ticks, ticks), max_size=5).map(
-    lambda found: tuple(replace(line, id=str(number)) for number, line in enumerate(found, start=1))
-)
-drafts = st.builds(
-    Draft,
-    words,
-    st.builds(CutSaid, words, amounts, words, *[lengths] * 3, counts, words, counts, words, words, words, steps),
-    lines,
-    st.builds(HoldSaid, counts, words, counts, *[words] * 5),
-    st.builds(MealSaid, words, st.sampled_from(["", "75 min", "1 h 30 min", "soon"]), words, words),
-    st.builds(OccasionSaid, counts, words, counts),
-    st.builds(AimsSaid, words, words, counts, times, counts, counts, counts),
-    st.builds(QuantitySaid, *[words] * 6),
-    st.builds(MakingSaid, words, times, words, words, words, times),
-)
 
 
 class RoundTrip(unittest.TestCase):

@@ -8,7 +8,7 @@ import adds nothing.
 from __future__ import annotations
 
 import uuid
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from typing import Literal, TypeVar
 
@@ -110,30 +110,34 @@ def _batches(
     here: WholeKitchen, there: WholeKitchen, cut_ids: dict[str, str], told: list[Taken]
 ) -> Iterator[WholeBatch]:
     known = {batch.id: batch for batch in here.batches}
-    moved = {
-        batch.id: beside_id(batch.id, batch)
-        for batch in there.batches
-        if batch.id in known and _together(known[batch.id], batch) is None
-    }
-    for batch in there.batches:
-        mine = known.get(batch.id)
+    names: dict[str, str] = {}  # identities under which batches of the other kitchen come in
+    for batch in _ancestors_first(there.batches):
         kind = cut_ids.get(batch.draft.cut.kind, batch.draft.cut.kind)
-        from_id = moved.get(batch.from_id, batch.from_id)
-        own = replace(batch, draft=replace(batch.draft, cut=replace(batch.draft.cut, kind=kind)), from_id=from_id)
-        fate: Fate = "new"
-        if mine is None:
-            yield own
-        elif batch.id in moved:
-            fate = "same" if moved[batch.id] in known else "beside"
-            if fate == "beside":
-                named = replace(own.draft, name=_named_beside(own.draft.name))
-                yield replace(own, id=moved[batch.id], draft=named)
-        else:
-            both = _together(mine, batch)
-            fate = "same" if both == mine else "added_to"
-            if both is not None and both != mine:
-                yield both
+        cut = replace(batch.draft.cut, kind=kind)
+        own = replace(batch, draft=replace(batch.draft, cut=cut), from_id=names.get(batch.from_id, batch.from_id))
+        mine = known.get(batch.id)
+        both = own if mine is None else _together(mine, own)
+        fate: Fate = "new" if mine is None else "same" if both == mine else "added_to"
+        if both is None:
+            names[batch.id] = beside_id(batch.id, batch)
+            fate = "same" if names[batch.id] in known else "beside"
+            named = replace(own.draft, name=_named_beside(own.draft.name))
+            both = replace(own, id=names[batch.id], draft=named)
+        if fate != "same":
+            yield both
         told.append(Taken("batch", batch.draft.name or "Unnamed batch", fate))
+
+
+def _ancestors_first(batches: Sequence[WholeBatch]) -> list[WholeBatch]:
+    """The same batches, each after the one it goes on from."""
+    by_id = {batch.id: batch for batch in batches}
+    found: dict[str, WholeBatch] = {}
+    for batch in batches:
+        line = [batch]
+        while line[-1].from_id in by_id and by_id[line[-1].from_id] not in line:
+            line.append(by_id[line[-1].from_id])
+        found.update({one.id: one for one in reversed(line) if one.id not in found})
+    return list(found.values())
 
 
 def _together(mine: WholeBatch, other: WholeBatch) -> WholeBatch | None:

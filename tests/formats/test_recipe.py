@@ -1,0 +1,215 @@
+"""Recipes: ours by general JSON-LD tools, those of elsewhere read in; plain lists; what cannot be read."""
+
+from __future__ import annotations
+
+import json
+import subprocess
+import tempfile
+import unittest
+from dataclasses import replace
+from pathlib import Path
+from typing import Any
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from pyld import jsonld
+
+from tests.drafts import NOW
+from tests.formats.test_archive import demo_whole
+from vadouvan.core.cut.named import cut_named, line_of
+from vadouvan.core.draft import CutSaid, Draft, LineSaid, OccasionSaid
+from vadouvan.core.whole import WholeBatch
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.errors import BadInput, FormatError
+from vadouvan.formats.any_file import read_any
+from vadouvan.formats.archive.kitchen_archive import card_of_batch
+from vadouvan.formats.recipe import read_recipe, write_recipe
+
+KITCHEN = shipped_kitchen()
+CUTS = KITCHEN.cuts
+WEB = Path(__file__).parents[2] / "web"
+VOCABULARY = "https://schema.org/"
+FOREIGN = {
+    "@context": "https://schema.org",
+    "@graph": [
+        {"@type": "WebPage", "name": "A page"},
+        {
+            "@type": ["Recipe", "NewsArticle"],
+            "name": "Harbour skewers",
+            "recipeYield": ["4", "4 servings"],
+            "recipeIngredient": ["1.2 kg lamb shoulder, cut in cubes", "2 tsp salt", "juice of 1 lemon"],
+            "recipeInstructions": [{"@type": "HowToStep", "text": "Mix and wait."}],
+        },
+    ],
+}
+
+
+def ours(batch: WholeBatch) -> str:
+    """The recipe of a batch."""
+    return write_recipe(batch, card_of_batch(batch, KITCHEN, now=NOW), batch_path=f"../batches/{batch.id}.json")
+
+
+class Outside(unittest.TestCase):
+    """Our recipes by tools that know nothing of us."""
+
+    def test_expanded_by_a_json_ld_processor(self) -> None:
+        """pyld, with the vocabulary's plain context: every term becomes one of schema.org, none is dropped."""
+
+        def context(_address: str, _options: Any = None) -> dict[str, Any]:
+            document = {"@context": {"@vocab": VOCABULARY}}
+            return {"contentType": "application/ld+json", "contextUrl": None, "documentUrl": "", "document": document}
+
+        for batch in demo_whole().batches:
+            raw = json.loads(ours(batch))
+            (node,) = jsonld.expand(raw, {"documentLoader": context})
+            with self.subTest(batch.draft.name):
+                self.assertEqual(node["@type"], [f"{VOCABULARY}Recipe"])
+                self.assertEqual(
+                    [item["@value"] for item in node[f"{VOCABULARY}recipeIngredient"]], raw["recipeIngredient"]
+                )
+                self.assertEqual({f"{VOCABULARY}{key}" for key in raw if key[0] != "@"}, set(node) - {"@type"})
+
+    def test_typed_by_the_vocabulary(self) -> None:
+        """schema-dts (the vocabulary as TypeScript types) through tsc: no property of ours is unknown or of a wrong
+        type; one that is unknown is found.
+        """
+        recipes = [json.loads(ours(batch)) for batch in demo_whole().batches]
+        good = _typescript(recipes)
+        bad = _typescript([{**recipes[0], "marinatedFor": "12 h"}])
+        for text, passes in ((good, True), (bad, False)):
+            with self.subTest(passes=passes), tempfile.TemporaryDirectory(dir=WEB) as folder:
+                path = Path(folder) / "recipes.ts"
+                path.write_text(text)
+                command = ["npx", "tsc", "--noEmit", "--strict", "--skipLibCheck", "--ignoreConfig", str(path)]
+                done = subprocess.run(command, cwd=WEB, capture_output=True, text=True, check=False)
+                self.assertEqual(done.returncode == 0, passes, done.stdout)
+                self.assertEqual("marinatedFor" in done.stdout, not passes, done.stdout)
+
+
+def _typescript(recipes: list[dict[str, Any]]) -> str:
+    head = "import type { Recipe, WithContext } from 'schema-dts'\n"
+    return head + "\n".join(
+        f"export const r{number}: WithContext<Recipe> = {json.dumps(recipe)}" for number, recipe in enumerate(recipes)
+    )
+
+
+class ReadIn(unittest.TestCase):
+    """Recipes and lists to drafts."""
+
+    def test_ours_come_back(self) -> None:
+        """Name, cut, weight, thickness, lines and servings."""
+        for batch in demo_whole().batches:
+            back = read_recipe(ours(batch), CUTS)
+            draft = batch.draft
+            with self.subTest(draft.name):
+                self.assertEqual(back.draft.name, draft.name)
+                self.assertEqual(
+                    (back.draft.cut.kind, back.draft.cut.mass, back.draft.cut.thickness),
+                    (draft.cut.kind, draft.cut.mass, draft.cut.thickness),
+                )
+                self.assertEqual([line.text for line in back.draft.mix], [line.text for line in draft.mix])
+                self.assertEqual(back.draft.occasion.servings, draft.occasion.servings)
+                self.assertEqual(back.notes, ())
+
+    @settings(max_examples=80, deadline=None)
+    @given(
+        st.sampled_from(sorted(CUTS)),
+        st.integers(100, 9000),
+        st.integers(2, 200),
+        st.lists(st.text("abcdefgh é-'\"\\", min_size=1, max_size=20).map(str.strip).filter(bool), max_size=6),
+        st.integers(1, 99),
+    )
+    def test_any_comes_back(self, kind: str, grams: int, mm: int, lines: list[str], servings: int) -> None:
+        """Any cut of the table with any lines."""
+        cut = CutSaid(kind=kind, mass=f"{grams} g", thickness=f"{mm} mm")
+        texts = ["5 g salt", *(" ".join(line.split()) for line in lines)]
+        mix = tuple(LineSaid(str(number), text) for number, text in enumerate(texts, start=1))
+        draft = Draft("Any", cut, mix, occasion=OccasionSaid(str(servings)))
+        back = read_recipe(ours(WholeBatch("a", draft, NOW)), CUTS).draft
+        self.assertEqual(back, draft)
+
+    def test_from_elsewhere(self) -> None:
+        """In a graph, in a list, in a page; yields and instructions as others write them."""
+        page = f'<html><script type="application/ld+json">{json.dumps(FOREIGN)}</script><p>x</p></html>'
+        graph = FOREIGN["@graph"]
+        for text in (json.dumps(FOREIGN), json.dumps(graph), page):
+            brought = read_any(text, CUTS)
+            with self.subTest(text[:12]):
+                self.assertEqual(brought.draft.name, "Harbour skewers")
+                self.assertEqual((brought.draft.cut.kind, brought.draft.cut.mass), ("lamb_shoulder_cubes", "1.2 kg"))
+                self.assertEqual([line.text for line in brought.draft.mix], ["2 tsp salt", "juice of 1 lemon"])
+                self.assertEqual(brought.draft.occasion.servings, "4")
+                self.assertIn("instructions were not taken over", " ".join(brought.notes))
+        text_only = {"@type": "Recipe", "name": "One", "ingredients": "1 tbsp miso\n2 tbsp mirin", "recipeYield": 2}
+        brought = read_any(json.dumps(text_only), CUTS)
+        self.assertEqual([line.text for line in brought.draft.mix], ["1 tbsp miso", "2 tbsp mirin"])
+        self.assertEqual(brought.draft.occasion.servings, "2")
+        self.assertIn("No line names a cut", " ".join(brought.notes))
+
+    def test_plain_text(self) -> None:
+        """A name, a cut, lines; what is under "Method:" is no ingredient."""
+        text = "Harbour tofu\n\n800 g firm tofu\n2 tbsp tamarind paste\n1 tsp turmeric\n\nMethod:\nstir\nwait\n"
+        brought = read_any(text, CUTS)
+        self.assertEqual(brought.draft.name, "Harbour tofu")
+        self.assertEqual((brought.draft.cut.kind, brought.draft.cut.mass), ("tofu_firm", "800 g"))
+        self.assertEqual([line.text for line in brought.draft.mix], ["2 tbsp tamarind paste", "1 tsp turmeric"])
+        two = read_any("For the paste:\n2 tbsp miso\nFor the glaze:\n1 tbsp honey", CUTS)
+        self.assertEqual(len(two.draft.mix), 2)
+        self.assertIn("2 mixes", " ".join(two.notes))
+
+    def test_what_is_none(self) -> None:
+        """Each says what would do; a cut short batch file is told as one."""
+        cases = (
+            ("{oops", "no JSON", FormatError),
+            ("[]", "no recipe", FormatError),
+            ('[{"@type": "Recipe", "name": "x"}]', "no ingredients", FormatError),
+            ('{"@type": "Recipe", "recipeIngredient": []}', "no ingredients", FormatError),
+            ("<html><script type='application/ld+json'>{</script></html>", "no JSON", FormatError),
+            ("", "No ingredients", FormatError),
+            ('{"format": "vadouvan-batch", "version": 1, "name": "x', "broken", FormatError),
+            ('{"format": "vadouvan-batch", "version": 9}', "newer", (FormatError, BadInput)),
+            ('{"a": 1}', "vadouvan-batch", (FormatError, BadInput)),
+            ("[" * 5000, "no JSON", FormatError),
+        )
+        for text, words, kind in cases:
+            with self.subTest(text[:30]), self.assertRaisesRegex(kind, words):
+                read_any(text, CUTS)
+
+
+class NamedCuts(unittest.TestCase):
+    """A cut in a line of a list."""
+
+    def test_by_words(self) -> None:
+        """The animal and a word of the cut, with a weight; anything else is a line of the mix."""
+        cases = {
+            "1.2 kg lamb shoulder, cubed": "lamb_shoulder_cubes",
+            "2 lb chicken wings": "chicken_wing",
+            "900 g of beef flank strips": "beef_flank_strips",
+            "1 lb 8 oz pork tenderloin": "pork_tenderloin",
+        }
+        for text, kind in cases.items():
+            named = cut_named(text, CUTS)
+            with self.subTest(text):
+                assert named is not None
+                self.assertEqual(CUTS[named.kind].species, CUTS[kind].species)
+        self.assertEqual(cut_named("2 lb chicken wings", CUTS), replace(_named("chicken_wing"), mass="2 lb"))
+        for text in ("200 ml chicken stock", "30 g fish sauce", "50 g chicken breast", "chicken breast", "2 lemons"):
+            with self.subTest(text):
+                self.assertIsNone(cut_named(text, CUTS))
+
+    def test_every_cut_by_its_whole_name(self) -> None:
+        """As our own recipes write it."""
+        for kind in CUTS.values():
+            named = cut_named(line_of("1.5 kg", kind, "1 1/4 in"), CUTS)
+            with self.subTest(kind.id):
+                self.assertEqual(named, replace(_named(kind.id), mass="1.5 kg", thickness="1 1/4 in"))
+
+
+def _named(kind: str) -> Any:
+    named = cut_named(line_of("1 kg", CUTS[kind], ""), CUTS)
+    assert named is not None
+    return named
+
+
+if __name__ == "__main__":
+    unittest.main()

@@ -58,7 +58,7 @@ class Batch(unittest.TestCase):
         text = self.client.get(f"/api/batches/{made['id']}/file").text
         again = self.client.post("/api/batches/from-file", json={"text": text})
         self.assertEqual(again.status_code, 201)
-        self.assertEqual(again.json()["draft"], made["draft"])
+        self.assertEqual(again.json()["batch"]["draft"], made["draft"])
 
     def test_broken_file_is_refused_with_its_sentence(self) -> None:
         """422, and nothing is kept."""

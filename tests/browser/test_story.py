@@ -110,7 +110,7 @@ class KeyboardStory(BrowserCase):
         self.assertEqual((written["format"], written["cut"]["mass_g"]), ("vadouvan-batch", 1800))
         page.evaluate("document.activeElement.blur()")
         page.keyboard.press("b")
-        reader = page.get_by_role("button", name="Read a batch file")
+        reader = page.get_by_role("button", name="Read a file")
         expect(reader).to_be_visible()
         tab_to(page, reader)
         with page.expect_file_chooser() as chooser:
@@ -171,7 +171,7 @@ class Keeping(BrowserCase):
         text = started.value.path().read_text()
         self.assertEqual(json.loads(text)["name"], "Harbour tofu")
         page.get_by_role("link", name="Vadouvan").click()
-        chooser = page.get_by_label("Batch file")
+        chooser = page.get_by_label("Batch file, recipe or list")
         chooser.set_input_files({"name": "x.json", "mimeType": "application/json", "buffer": b"{broken"})
         expect(page.get_by_role("alert")).to_contain_text("broken or not JSON")
         chooser.set_input_files({"name": "b.json", "mimeType": "application/json", "buffer": text.encode()})

@@ -160,7 +160,7 @@ class ReadIn(unittest.TestCase):
     def test_what_is_none(self) -> None:
         """Each says what would do; a cut short batch file is told as one."""
         cases = (
-            ("{oops", "no JSON", FormatError),
+            ("{oops", "broken or not JSON.*Choose a batch file", FormatError),
             ("[]", "no recipe", FormatError),
             ('[{"@type": "Recipe", "name": "x"}]', "no ingredients", FormatError),
             ('{"@type": "Recipe", "recipeIngredient": []}', "no ingredients", FormatError),
@@ -169,7 +169,7 @@ class ReadIn(unittest.TestCase):
             ('{"format": "vadouvan-batch", "version": 1, "name": "x', "broken", FormatError),
             ('{"format": "vadouvan-batch", "version": 9}', "newer", (FormatError, BadInput)),
             ('{"a": 1}', "vadouvan-batch", (FormatError, BadInput)),
-            ("[" * 5000, "no JSON", FormatError),
+            ("[" * 5000, "broken or not JSON", FormatError),
         )
         for text, words, kind in cases:
             with self.subTest(text[:30]), self.assertRaisesRegex(kind, words):

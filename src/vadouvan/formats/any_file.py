@@ -33,10 +33,20 @@ def read_any(text: str, cuts: Mapping[str, CutKind]) -> Brought:
     plain = text.lstrip("\ufeff \t\r\n")
     if len(plain.encode()) > batch_file.LARGEST_BYTES or _is_batch(plain):
         return Brought(batch_file.read(plain))
+    if plain.startswith(("{", "[")):
+        _refuse_broken(plain)
     if plain.startswith(("{", "[")) or (plain.startswith("<") and "ld+json" in plain):
         read = read_recipe(plain, cuts)
         return Brought(read.draft, read.notes)
     return _list_of_ingredients(plain, cuts)
+
+
+def _refuse_broken(text: str) -> None:
+    try:
+        json.loads(text)
+    except (ValueError, RecursionError) as error:
+        wrong = f"The file is broken or not JSON: {str(error)[:200]}."
+        raise FormatError(field="file", given=text[:40], wrong=wrong, accepted=ACCEPTED) from None
 
 
 def _is_batch(text: str) -> bool:

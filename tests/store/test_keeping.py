@@ -1,0 +1,187 @@
+"""Backup, restore and check of the kitchen's file; demo kitchens of every earlier state of the store."""
+
+from __future__ import annotations
+
+import sqlite3
+import tempfile
+import threading
+import unittest
+from contextlib import closing
+from pathlib import Path
+
+from alembic.script import ScriptDirectory
+from sqlalchemy import Engine
+
+from tests.drafts import NOW, steak
+from vadouvan.core.judge import judge
+from vadouvan.core.taste.verdict import VerdictSaid
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.errors import FormatError
+from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
+from vadouvan.store.batches import Batches
+from vadouvan.store.database import migration_config, open_database
+from vadouvan.store.keeping import KitchenFile
+from vadouvan.store.verdicts import Verdicts
+from vadouvan.store.whole import Whole
+
+OLDER = Path(__file__).parents[1] / "cases" / "kitchens"
+
+
+class Kept(unittest.TestCase):
+    """A kitchen in a folder of its own."""
+
+    def setUp(self) -> None:
+        """Two batches, one tasted."""
+        folder = tempfile.TemporaryDirectory()
+        self.addCleanup(folder.cleanup)
+        self.folder = Path(folder.name)
+        self.engine = self.opened("kitchen.sqlite")
+        self.batches = Batches(self.engine)
+        for name in ("a", "b"):
+            self.batches.add(name, steak("10 g salt"), now=NOW)
+        Verdicts(self.engine).keep("a", VerdictSaid("Odile", {"salt": "just right"}), now=NOW)
+        self.file = KitchenFile(self.engine)
+
+    def opened(self, name: str) -> Engine:
+        """A kitchen's file of this name, closed after the case."""
+        engine = open_database(self.folder / name)
+        self.addCleanup(engine.dispose)
+        return engine
+
+    def changed(self, statement: str, path: Path | None = None) -> None:
+        """The file with a statement run on it by somebody else."""
+        with closing(sqlite3.connect(path or self.folder / "kitchen.sqlite")) as other:
+            other.execute(statement)
+            other.commit()
+
+
+class BackupAndRestore(Kept):
+    """A copy out, and back."""
+
+    def test_a_backup_is_a_kitchen(self) -> None:
+        """One file without a log beside it, with all that was there."""
+        self.file.backup(self.folder / "copy.sqlite")
+        self.assertEqual([path.name for path in self.folder.glob("copy*")], ["copy.sqlite"])
+        self.assertEqual(Whole(self.opened("copy.sqlite")).read(), Whole(self.engine).read())
+
+    def test_taken_while_others_write(self) -> None:
+        """Batches go on being added; each backup is whole, and holds no half of anything."""
+        stop = threading.Event()
+
+        def work() -> None:
+            number = 0
+            while not stop.is_set():
+                number += 1
+                self.batches.add(f"w{number}", steak(f"{number} g salt"), now=NOW)
+
+        writer = threading.Thread(target=work)
+        writer.start()
+        try:
+            for number in range(5):
+                self.file.backup(self.folder / f"copy{number}.sqlite")
+        finally:
+            stop.set()
+            writer.join()
+        for number in range(5):
+            self.assertEqual(KitchenFile(self.opened(f"copy{number}.sqlite")).check().findings, ())
+
+    def test_put_back_with_what_was_kept_aside(self) -> None:
+        """The kitchen is that of the backup, open connections see it, and the one before is kept."""
+        self.file.backup(self.folder / "copy.sqlite")
+        before = Whole(self.engine).read()
+        self.batches.add("c", steak("9 g salt"), now=NOW)
+        after = Whole(self.engine).read()
+        checked = self.file.restore(self.folder / "copy.sqlite", aside=self.folder / "aside.sqlite")
+        self.assertEqual((Whole(self.engine).read(), checked.findings), (before, ()))
+        self.assertEqual(Whole(self.opened("aside.sqlite")).read(), after)
+        self.batches.add("d", steak("8 g salt"), now=NOW)
+        self.assertEqual([kept.id for kept in self.batches.all()], ["a", "b", "d"])
+
+    def test_what_is_no_backup_is_refused_and_nothing_moves(self) -> None:
+        """Text, another program's database, an empty file, a newer kitchen, a damaged one."""
+        before = Whole(self.engine).read()
+
+        def refused(name: str, words: str) -> None:
+            with self.subTest(name), self.assertRaisesRegex(FormatError, words):
+                self.file.restore(self.folder / name, aside=self.folder / f"aside-{name}")
+            self.assertFalse((self.folder / f"aside-{name}").exists())
+            self.assertEqual(Whole(self.engine).read(), before)
+
+        (self.folder / "text").write_text("not a kitchen " * 1000)
+        (self.folder / "empty").write_bytes(b"")
+        self.changed("CREATE TABLE other (id)", self.folder / "other")
+        for name in ("newer", "broken", "torn"):
+            self.file.backup(self.folder / name)
+        self.changed("UPDATE alembic_version SET version_num = '9999'", self.folder / "newer")
+        self.changed("UPDATE batch SET draft = '{}' WHERE id = 'a'", self.folder / "broken")
+        data = (self.folder / "torn").read_bytes()
+        (self.folder / "torn").write_bytes(data[: len(data) // 2])
+        refused("text", "no backup")
+        refused("empty", "no backup")
+        refused("other", "no backup")
+        refused("newer", "newer Vadouvan")
+        refused("broken", "damaged: batch a")
+        refused("torn", "no backup|damaged")
+
+
+class Check(Kept):
+    """The check finds what is wrong, row by row."""
+
+    def test_all_well(self) -> None:
+        """Two batches, their first states, one verdict."""
+        checked = self.file.check()
+        self.assertEqual((checked.rows, checked.findings), (5, ()))
+
+    def test_each_fault_is_found(self) -> None:
+        """A draft that is none, a verdict that is none, a row without its batch, a schema of another state."""
+        cases = (
+            ("UPDATE batch SET draft = 'x' WHERE id = 'b'", "batch b", "cannot be read"),
+            ("UPDATE batch SET draft = '[]' WHERE id = 'b'", "batch b", "cannot be read"),
+            ("UPDATE verdict SET said = '{\"tongue\": 1}'", "verdict of Odile", "cannot be read"),
+            ("INSERT INTO press VALUES ('gone', 1, '2026-11-25', '{\"kind\": \"turned\"}')", "press", "not there"),
+            ("UPDATE alembic_version SET version_num = '0004'", "the file", "0004"),
+        )
+        for statement, where, says in cases:
+            copy = self.folder / f"{abs(hash(statement))}.sqlite"
+            KitchenFile(self.engine).backup(copy)
+            engine = self.opened(copy.name)
+            self.changed(statement, copy)
+            told = [f"{one.where}: {one.says}" for one in KitchenFile(engine).check().findings]
+            with self.subTest(statement):
+                self.assertTrue(any(where in one and says in one for one in told), told)
+
+
+class OlderKitchens(unittest.TestCase):
+    """Demo kitchens as every earlier state of the store wrote them."""
+
+    def test_there_is_one_of_each_state(self) -> None:
+        """A new migration needs a fixture of the state before it, and of its own once it is released."""
+        known = {script.revision for script in ScriptDirectory.from_config(migration_config()).walk_revisions()}
+        self.assertEqual({path.stem.removeprefix("demo_") for path in OLDER.glob("demo_*.sql")}, known)
+
+    def test_each_is_opened_checked_judged_and_archived(self) -> None:
+        """Brought up to date, all rows read, every batch judged without a problem, and out and in as an archive."""
+        kitchen = shipped_kitchen()
+        for fixture in sorted(OLDER.glob("demo_*.sql")):
+            with self.subTest(fixture.name), tempfile.TemporaryDirectory() as folder:
+                path = Path(folder) / "kitchen.sqlite"
+                with closing(sqlite3.connect(path)) as made:
+                    made.executescript(fixture.read_text(encoding="utf-8"))
+                engine = open_database(path)
+                try:
+                    self.assertEqual(KitchenFile(engine).check().findings, ())
+                    whole = Whole(engine).read()
+                    self.assertGreaterEqual(len(whole.batches), 5)
+                    for batch in whole.batches:
+                        judgement = judge(batch.draft, kitchen, now=batch.made_at)
+                        self.assertIsNotNone(judgement.window, batch.draft.name)
+                        self.assertEqual(judgement.reading.problems, [], batch.draft.name)
+                    back, _ = read_archive(write_archive(whole, kitchen, now=NOW))
+                    self.assertEqual(len(back.batches), len(whole.batches))
+                    self.assertEqual(back.settings, whole.settings)
+                finally:
+                    engine.dispose()
+
+
+if __name__ == "__main__":
+    unittest.main()

@@ -95,7 +95,7 @@ def _step(paper: FPDF, step: TodayStepOut) -> None:
 def write(paper: FPDF, words: str, left: float = 0.0) -> None:
     """Words down the page; ** marks what is bold."""
     paper.set_x(MARGIN_MM + left)
-    paper.multi_cell(0, LINE_MM, _printable(words), new_x=XPos.LMARGIN, new_y=YPos.NEXT, align="L", markdown=True)
+    paper.multi_cell(0, LINE_MM, printable(words), new_x=XPos.LMARGIN, new_y=YPos.NEXT, align="L", markdown=True)
 
 
 def _labels(paper: FPDF, labels: Sequence[BagLabelOut], address: str) -> None:
@@ -142,7 +142,7 @@ def _label(paper: FPDF, label: BagLabelOut, x: float, y: float, opens: str) -> N
 def _within(paper: FPDF, x: float, wide: float, words: str, line: float, *, lines: int) -> None:
     """Words in a column, cut off after so many lines."""
     paper.set_x(x)
-    fitted = _printable(words)
+    fitted = printable(words)
     while len(paper.multi_cell(wide, line, fitted, dry_run=True, output="LINES", markdown=True)) > lines:  # type: ignore[arg-type]
         fitted = f"{fitted.rstrip('*. ')[:-4].rstrip()}…" + ("**" if "**" in words else "")
     paper.multi_cell(wide, line, fitted, new_x=XPos.LEFT, new_y=YPos.NEXT, align="L", markdown=True)
@@ -155,7 +155,7 @@ def plain(name: str) -> str:
     return name
 
 
-def _printable(words: str) -> str:
+def printable(words: str) -> str:
     """Words without letters that the shipped fonts do not have: each is replaced, never silently dropped."""
     known = _letters()
     return "".join(letter if ord(letter) in known or letter == "\n" else "?" for letter in words)

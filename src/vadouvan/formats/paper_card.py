@@ -9,7 +9,7 @@ from fpdf import FPDF
 from fpdf.enums import XPos, YPos
 
 from vadouvan.formats.card import DEFERS, Card
-from vadouvan.formats.paper import LINE_MM, MARGIN_MM, SLAB, TEXT, new_paper, plain, write
+from vadouvan.formats.paper import LINE_MM, MARGIN_MM, SLAB, TEXT, new_paper, plain, printable, write
 
 GRAMS_MM = 24.0
 
@@ -28,7 +28,7 @@ def cards_pdf(cards: Sequence[Card], *, now: datetime) -> bytes:
 def _card(paper: FPDF, card: Card) -> None:
     paper.add_page()
     paper.set_font(SLAB, size=20)
-    paper.multi_cell(0, 10, plain(card.name), new_x=XPos.LMARGIN, new_y=YPos.NEXT, align="L")
+    paper.multi_cell(0, 10, printable(card.name), new_x=XPos.LMARGIN, new_y=YPos.NEXT, align="L")
     paper.set_font(TEXT, size=12)
     if card.meat:
         write(paper, plain(f"{card.meat}, for {card.servings}" if card.servings else card.meat))

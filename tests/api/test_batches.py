@@ -153,6 +153,8 @@ class NeverAServerError(unittest.TestCase):
         for operation in schema.get_all_operations():
             found = operation.ok() if hasattr(operation, "ok") else None
             assert found is not None, operation
+            if found.path == "/api/devices/stream":
+                continue  # it does not end, and takes no input; the weigh-in drives it in a browser
 
             @settings(max_examples=15, deadline=None, suppress_health_check=list(HealthCheck))
             @given(case=found.as_strategy())

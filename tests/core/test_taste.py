@@ -14,10 +14,12 @@ from scipy.stats import norm
 
 from tests.drafts import NOW, judged, of_kind
 from tests.mixes import KITCHEN
-from vadouvan.core.draft import Draft, MealSaid
+from vadouvan.core.draft import AimsSaid, CutSaid, Draft, FireSaid, MealSaid
 from vadouvan.core.judge import judge
 from vadouvan.core.kitchen import OwnCorrection
+from vadouvan.core.taste.again import made_again
 from vadouvan.core.taste.held import AsHeld, as_held
+from vadouvan.core.taste.in_hours import hours_to_depth
 from vadouvan.core.taste.learn import (
     DepthSeen,
     SaltJudged,
@@ -30,7 +32,7 @@ from vadouvan.core.taste.logbook import Asked, Entry, found, side_by_side, threa
 from vadouvan.core.taste.next_time import all_taken, fresh, next_time
 from vadouvan.core.taste.teaching import Tasted, taught
 from vadouvan.core.taste.verdict import WORDS, Verdict, VerdictSaid, read_verdict
-from vadouvan.errors import BadInput
+from vadouvan.errors import BadInput, InputError
 
 HELD = MealSaid("2026-11-24T19:00", "60 min", "UTC", contact="2026-11-24T08:00+00:00", pulled="2026-11-24T18:00+00:00")
 BRINED = replace(
@@ -163,6 +165,83 @@ class NextTime(unittest.TestCase):
         (advice,) = next_time(fruit, [Verdict("", {"tenderness": 2})], KITCHEN, now=NOW)
         self.assertIn("40 g kiwi instead of 80 g", advice.says)
         self.assertIn("take it out after 5 h", advice.says)
+
+    def test_hours_until_it_is_right_through(self) -> None:
+        """Where what was seen is what the model told, the hours to a depth are those at which the model tells it."""
+        short = held(BRINED)
+        longer = replace(short, hours=30.0)
+        found_out = hours_to_depth(short, short.seen_depth_m(), longer.seen_depth_m())
+        assert found_out is not None
+        self.assertAlmostEqual(found_out / 30.0, 1.0, delta=0.08)
+        deeper = hours_to_depth(short, short.seen_depth_m() * 1.2, longer.seen_depth_m())
+        assert deeper is not None
+        self.assertLess(deeper, found_out)
+
+    def test_not_right_through_is_answered_in_hours(self) -> None:
+        """For a batch that was to be: how long it takes; thinner where it may not stay that long; else nothing."""
+        through = replace(SKEWERS, hold=replace(SKEWERS.hold, goal="through"))
+        (advice,) = next_time(through, [Verdict("", {}, depth_m=0.009)], KITCHEN, now=NOW)
+        self.assertRegex(advice.says, r"Seasoned 9 of 15 mm in 10 h: right through takes about \d+ h")
+        draft, says = all_taken(through, [Verdict("", {}, depth_m=0.009)], KITCHEN, now=NOW)
+        self.assertEqual((says, draft), ([advice.says], fresh(through)))
+        joint = replace(
+            of_kind("pork_loin_roast", "2 kg", "cylinder", "110 mm", "30 g salt", "200 g cider"),
+            meal=HELD, hold=replace(SKEWERS.hold, goal="through"),
+        )  # fmt: skip
+        (advice,) = next_time(joint, [Verdict("", {}, depth_m=0.008)], KITCHEN, now=NOW)
+        self.assertRegex(advice.says, r"is the most: \d+ mm thick instead of 110 would do|gets no further")
+        for verdict in (Verdict("", {}, depth_m=0.0145), Verdict("", {}, is_through=True), Verdict("", {"salt": 0})):
+            self.assertEqual(next_time(through, [verdict], KITCHEN, now=NOW), [])
+        surface = replace(SKEWERS, hold=replace(SKEWERS.hold, goal="surface"))
+        self.assertEqual(next_time(surface, [Verdict("", {}, depth_m=0.004)], KITCHEN, now=NOW), [])
+
+    def test_a_strong_bath_is_answered_in_hours(self) -> None:
+        """Too salty: out sooner, its amounts stay."""
+        bath = replace(BRINED, aims=AimsSaid(school="strong_bath", bath_time="10 h"))
+        (advice,) = next_time(bath, [Verdict("", {"salt": 1})], KITCHEN, now=NOW)
+        self.assertEqual(advice.says, "Salt: 7 h in the bath instead of 10 h.")
+        self.assertEqual((advice.draft.aims.bath_time, advice.draft.mix), ("7 h", fresh(bath).mix))
+
+    def test_the_surface(self) -> None:
+        """Too dark: less of what browns; too pale: drier, until it cannot be drier."""
+        (dark,) = next_time(SKEWERS, [Verdict("", {"surface": 2})], KITCHEN, now=NOW)
+        self.assertIn("28 g honey instead of 40 g", dark.says)
+        wet = replace(SKEWERS, fire=FireSaid(surface="as_is"))
+        for expected in ("patted", "wiped"):
+            (pale,) = next_time(wet, [Verdict("", {"surface": -1})], KITCHEN, now=NOW)
+            self.assertEqual(pale.draft.fire.surface, expected)
+            wet = replace(wet, fire=pale.draft.fire)
+        self.assertEqual(next_time(wet, [Verdict("", {"surface": -1})], KITCHEN, now=NOW), [])
+
+    def test_made_again_on_another_cut(self) -> None:
+        """As it was; half the weight; other cubes: salt by the kilogram stays, the coat follows the surface."""
+
+        def salt_per_kg(draft: Draft) -> float:
+            balance = judged(draft).balance
+            assert balance is not None
+            return balance.total("salt").value
+
+        self.assertEqual(made_again(SKEWERS, KITCHEN, now=NOW, cut=CutSaid()), (fresh(SKEWERS), ()))
+        half, says = made_again(SKEWERS, KITCHEN, now=NOW, cut=CutSaid(mass="500 g"))
+        self.assertEqual((half.cut.kind, half.cut.mass, half.cut.thickness), (SKEWERS.cut.kind, "500 g", "30 mm"))
+        self.assertAlmostEqual(salt_per_kg(half), salt_per_kg(SKEWERS), delta=1e-4)
+        self.assertIn("500 g instead of 1 kg.", says)
+        oiled = replace(
+            of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "14 g salt", "50 g lemon juice", "150 g olive oil"),
+            meal=HELD,
+        )
+        small, says = made_again(oiled, KITCHEN, now=NOW, cut=CutSaid(thickness="15 mm"))
+        self.assertAlmostEqual(salt_per_kg(small), salt_per_kg(oiled), delta=1e-3)
+        self.assertIn("15 mm thick instead of 30 mm.", says)
+        grams = [sum(p.mass_kg.value for p in judged(one).reading.portions) for one in (small, fresh(oiled))]
+        self.assertGreater(grams[0], 1.05 * grams[1], "more surface takes more mix than its weight says")
+        pork, says = made_again(
+            SKEWERS, KITCHEN, now=NOW, cut=CutSaid(kind="pork_tenderloin", mass="1.2 kg", thickness="55 mm")
+        )
+        self.assertEqual((pork.cut.kind, pork.cut.bone), ("pork_tenderloin", ""))
+        self.assertIn("pork, tenderloin instead of lamb", " ".join(says))
+        with self.assertRaises((InputError, BadInput)):
+            made_again(SKEWERS, KITCHEN, now=NOW, cut=CutSaid(mass="a lot"))
 
     def test_all_taken_is_a_fresh_batch_with_every_change(self) -> None:
         """Less salt and more acid in one draft; nothing has happened to it yet."""

@@ -5,10 +5,12 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import dataclass, replace
 from datetime import datetime
+from functools import cached_property
 from typing import Annotated, cast
 
 from fastapi import Depends, Request
 
+from vadouvan.api.shelf import Shelf
 from vadouvan.core.draft import Draft
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.label import readable_labels
@@ -70,8 +72,12 @@ class Context:
 
     def in_hand(self) -> list[KeptBatch]:
         """Batches that nobody has tasted yet."""
-        tasted = self.verdicts.tasted()
-        return [kept for kept in self.batches.all() if kept.id not in tasted]
+        return self.batches.in_hand()
+
+    @cached_property
+    def shelf(self) -> Shelf:
+        """The logbook in memory."""
+        return Shelf(self.batches, self.verdicts)
 
 
 def _context(request: Request) -> Context:

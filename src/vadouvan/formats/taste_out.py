@@ -86,6 +86,9 @@ class EntryOut(BaseModel):
     name: str
     eaten_on: str
     cut: str
+    kind: str
+    mass: str
+    thickness: str
     species: str
     school: str
     held: str
@@ -153,10 +156,13 @@ def entry_out(entry: Entry, cuts: Mapping[str, CutKind]) -> EntryOut:
         name=entry.draft.name or "Unnamed batch",
         eaten_on=entry.eaten_on[:10],
         cut=kind.name if kind else entry.draft.cut.kind,
+        kind=entry.draft.cut.kind,
+        mass=entry.draft.cut.mass,
+        thickness=entry.draft.cut.thickness,
         species=kind.species if kind else "",
         school=entry.draft.aims.school or "per_kg",
         held=hours_told(hours) if hours is not None else "",
-        verdicts=dict(entry.verdict_words()),
+        verdicts=dict(entry.verdict_words),
         eaters=len(entry.verdicts),
         note=" ".join(verdict.note for verdict in entry.verdicts if verdict.note),
         from_id=entry.from_id,

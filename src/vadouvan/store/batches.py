@@ -14,7 +14,7 @@ from sqlalchemy.orm import Session
 from vadouvan.core.draft import Draft
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.store.drafts_json import from_json, to_json
-from vadouvan.store.rows import BatchRow, HistoryRow
+from vadouvan.store.rows import BatchRow, HistoryRow, VerdictRow
 
 ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
 MOST_STATES = 400
@@ -45,6 +45,13 @@ class Batches:
         with Session(self._engine) as session:
             rows = session.scalars(select(BatchRow).order_by(BatchRow.made_at, BatchRow.id))
             return [_kept(session, row) for row in rows]
+
+    def in_hand(self) -> list[KeptBatch]:
+        """Batches that nobody has tasted yet, in the order they were made."""
+        tasted = select(VerdictRow.batch_id)
+        with Session(self._engine) as session:
+            wanted = select(BatchRow).where(BatchRow.id.not_in(tasted)).order_by(BatchRow.made_at, BatchRow.id)
+            return [_kept(session, row) for row in session.scalars(wanted)]
 
     def some(self, identities: Sequence[str]) -> list[KeptBatch]:
         """Those of these batches that are kept, in the order they were made."""

@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 import json
+from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 from datetime import datetime
 
-from sqlalchemy import Engine, delete, select
+from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
 
 from vadouvan.core.taste.verdict import VerdictSaid
@@ -33,6 +34,16 @@ class Descent:
     says: tuple[str, ...]
 
 
+@dataclass(frozen=True)
+class State:
+    """From which anything that is worked out of a tasted batch follows: its revision, and its verdicts' state."""
+
+    revision: int
+    count: int
+    latest: str
+    is_forgotten: bool
+
+
 class Verdicts:
     """What was said of the batches; each eater has one verdict on a batch."""
 
@@ -49,6 +60,33 @@ class Verdicts:
         wanted = select(VerdictRow).where(VerdictRow.batch_id == batch_id).order_by(VerdictRow.at)
         with Session(self._engine) as session:
             return [verdict_in(row) for row in session.scalars(wanted)]
+
+    def states(self) -> dict[str, State]:
+        """The state of every tasted batch."""
+        columns = (
+            VerdictRow.batch_id,
+            BatchRow.revision,
+            func.count(),
+            func.max(VerdictRow.at),
+            func.max(VerdictRow.forgotten),
+        )
+        wanted = select(*columns).join(BatchRow, BatchRow.id == VerdictRow.batch_id).group_by(VerdictRow.batch_id)
+        with Session(self._engine) as session:
+            return {
+                name: State(revision, count, latest, bool(forgotten))
+                for name, revision, count, latest, forgotten in session.execute(wanted)
+            }
+
+    def said_of(self, identities: Sequence[str]) -> dict[str, list[VerdictSaid]]:
+        """What was said of these batches, the oldest first."""
+        wanted = set(identities)
+        found: dict[str, list[VerdictSaid]] = {name: [] for name in identities}
+        with Session(self._engine) as session:
+            rows = session.execute(select(VerdictRow.batch_id, VerdictRow.said).order_by(VerdictRow.at))
+            for name, said in rows:
+                if name in wanted:
+                    found[name].append(VerdictSaid(**json.loads(said)))
+        return found
 
     def tasted(self) -> set[str]:
         """Identities of all batches that somebody tasted."""

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import json
 from collections import defaultdict
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import asdict
 from datetime import datetime
 from typing import Any, TypeVar
@@ -84,8 +84,12 @@ class Whole:
                 session.add(OwnCutRow(id=kind.id, kind=kind_text(kind), made_at=moment))
             for label in merge.labels:
                 session.add(OwnIngredientRow(id=label.id, label=label_text(label.said), made_at=moment))
+            known = set(session.scalars(select(BatchRow.id)))
+            _add(session, [batch for batch in merge.batches if batch.id not in known], moment)
             for batch in merge.batches:
-                _put(session, batch, moment)
+                if batch.id in known:
+                    for row in _rows_about(batch):
+                        session.merge(row)
             _put_settings(session, merge.settings)
 
     def clear(self) -> None:
@@ -95,20 +99,27 @@ class Whole:
                 session.execute(delete(table))
 
 
-def _put(session: Session, batch: WholeBatch, moment: str) -> None:
-    text = to_json(batch.draft)
-    if session.get(BatchRow, batch.id) is None:
+def _add(session: Session, batches: Sequence[WholeBatch], moment: str) -> None:
+    """New batches with their first state and all that happened to them."""
+    texts = [to_json(batch.draft) for batch in batches]
+    for batch, text in zip(batches, texts, strict=True):
         made = batch.made_at.isoformat()
         session.add(BatchRow(id=batch.id, draft=text, revision=1, made_at=made, changed_at=moment, at_number=1))
-        session.flush()
+    session.flush()
+    for batch, text in zip(batches, texts, strict=True):
+        made = batch.made_at.isoformat()
         session.add(HistoryRow(batch_id=batch.id, number=1, draft=text, touched="", made_at=made))
+        session.add_all(_rows_about(batch))
+
+
+def _rows_about(batch: WholeBatch) -> Iterator[PressRow | VerdictRow | DescentRow]:
     for noted in batch.presses:
-        session.merge(press_row(batch.id, noted))
+        yield press_row(batch.id, noted)
     for one in batch.verdicts:
-        session.merge(verdict_row(batch.id, one.said, at=one.at, is_forgotten=one.is_forgotten))
+        yield verdict_row(batch.id, one.said, at=one.at, is_forgotten=one.is_forgotten)
     if batch.from_id:
         says = json.dumps(list(batch.changed), ensure_ascii=False)
-        session.merge(DescentRow(batch_id=batch.id, from_id=batch.from_id, says=says))
+        yield DescentRow(batch_id=batch.id, from_id=batch.from_id, says=says)
 
 
 def _put_settings(session: Session, settings: KitchenSettings) -> None:

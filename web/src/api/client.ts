@@ -5,6 +5,7 @@ import type { components, paths } from './generated'
 type Schemas = components['schemas']
 export type Batch = Schemas['BatchOut']
 export type Draft = Schemas['DraftBody']
+export type Piece = Schemas['PieceOut']
 export type Problem = Schemas['ProblemOut']
 export type Figure = Schemas['FigureOut']
 export type Ingredient = Schemas['IngredientOut']
@@ -171,6 +172,8 @@ export const api = {
   logbook: async (query: LogbookAsked) => answered(await client.GET('/api/logbook', { params: { query } })),
   beside: async (ids: string[]) =>
     answered(await client.GET('/api/logbook/beside', { params: { query: { ids: ids.join(',') } } })),
+  makeAgain: async (identity: string, body: Schemas['AgainBody']) =>
+    answered(await client.POST('/api/logbook/{identity}/again', { params: { path: { identity } }, body })),
   thread: async (identity: string) =>
     answered(await client.GET('/api/logbook/{identity}/thread', { params: { path: { identity } } })),
   bench: async (action: BenchAction, amount: number) =>

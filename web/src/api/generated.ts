@@ -560,6 +560,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/logbook/{identity}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Again
+         * @description A batch of the logbook made again, on another cut if one is said: its amounts are worked out anew.
+         */
+        post: operations["make_again_api_logbook__identity__again_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/logbook/{identity}/thread": {
         parameters: {
             query?: never;
@@ -1312,6 +1332,27 @@ export interface components {
             words: string;
         };
         /**
+         * AgainBody
+         * @description What is other about the cut; empty is as it was.
+         */
+        AgainBody: {
+            /**
+             * Kind
+             * @default
+             */
+            kind: string;
+            /**
+             * Mass
+             * @default
+             */
+            mass: string;
+            /**
+             * Thickness
+             * @default
+             */
+            thickness: string;
+        };
+        /**
          * AimReachedOut
          * @description One aim, and what these amounts bring of it.
          */
@@ -2008,6 +2049,10 @@ export interface components {
             held: string;
             /** Id */
             id: string;
+            /** Kind */
+            kind: string;
+            /** Mass */
+            mass: string;
             /** Name */
             name: string;
             /** Note */
@@ -2016,6 +2061,8 @@ export interface components {
             school: string;
             /** Species */
             species: string;
+            /** Thickness */
+            thickness: string;
             /** Verdicts */
             verdicts: {
                 [key: string]: string;
@@ -5403,6 +5450,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BesideOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    make_again_api_logbook__identity__again_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgainBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
                 };
             };
             /** @description Not Found */

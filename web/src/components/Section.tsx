@@ -1,6 +1,6 @@
-import { useId } from 'react'
+import { useId, useRef, type PointerEvent } from 'react'
 import { saltAt, type Profile } from '../lib/depth'
-import { depthAt, isRound, outline, type Drawn } from '../lib/outline'
+import { contourAt, depthAt, isRound, outline, type Drawn } from '../lib/outline'
 import type { System } from '../lib/units'
 import { BONE_PX, BoneBelow, BoneCore, Cover, COVER_PX, Ruler, Scores, type DrawnPiece } from './sectionParts'
 
@@ -11,13 +11,21 @@ interface SectionProps {
   /** Space for the drawing of the cut itself, in px. */
   room: { width: number; height: number }
   system?: System
+  /** A depth marked on it, what the model tells, and where a finger points. */
+  seen?: Seen
+}
+
+export interface Seen {
+  mm: number | null
+  modelMm: number | null
+  onPoint: (mm: number) => void
 }
 
 const MARGIN = 40
 const DOT_PX = 9
 const FULL_DOT_AT = 22
 /** The cut, cut through at its thickest place and true to scale, with a ruler; salt as dots that grow, acid as slants, enzyme as waves. */
-export function Section({ piece, course, room, system = 'metric' }: SectionProps) {
+export function Section({ piece, course, room, system = 'metric', seen }: SectionProps) {
   const drawn = toDraw(piece, course?.across ?? false, room)
   const { width, height } = drawn
   const below = (drawn.boneFace ? BONE_PX : 0) + (drawn.coverBelow ? (COVER_PX[piece.cover] ?? 0) : 0)
@@ -33,6 +41,7 @@ export function Section({ piece, course, room, system = 'metric' }: SectionProps
       <path d={path} fill="var(--flesh)" />
       {course && <Dots profile={course.profile} drawn={drawn} />}
       {course && <Bands profile={course.profile} drawn={drawn} path={path} />}
+      {seen && <SeenDepth seen={seen} drawn={drawn} path={path} />}
       <Scores scores={piece.scores} drawn={drawn} />
       <Cover piece={piece} drawn={drawn} path={path} />
       <path d={path} fill="none" stroke="var(--ink)" strokeWidth="2" />
@@ -77,6 +86,53 @@ function words(piece: DrawnPiece): string {
     parts.push(`${piece.cover} ${piece.cover_all_round ? 'all round' : 'on one side'}`)
   if (piece.scores.length > 0) parts.push('scored')
   return parts.join(', ')
+}
+
+/** What shows on the knife: shaded from every open face; the model's depth as a dashed line; marked by pointing. */
+function SeenDepth({ seen, drawn, path }: { seen: Seen; drawn: Drawn; path: string }) {
+  const clip = useId()
+  const area = useRef<SVGRectElement>(null)
+  const point = (event: PointerEvent) => {
+    const toDrawing = area.current?.getScreenCTM()?.inverse()
+    if (!toDrawing) return
+    const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(toDrawing)
+    seen.onPoint(Math.max(0, depthAt(drawn, at.x, at.y)))
+  }
+  return (
+    <g>
+      <clipPath id={clip}>
+        <path d={path} />
+      </clipPath>
+      {seen.mm !== null && (
+        <g clipPath={`url(#${clip})`} opacity="0.5">
+          <Band mm={seen.mm} drawn={drawn} path={path} look="var(--salt)" />
+        </g>
+      )}
+      {seen.modelMm !== null && (
+        <path
+          d={contourAt(drawn, seen.modelMm)}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="2"
+          strokeDasharray="6 4"
+        />
+      )}
+      <rect
+        ref={area}
+        width={drawn.width}
+        height={drawn.height}
+        fill="transparent"
+        className="cursor-crosshair touch-none"
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId)
+          point(event)
+        }}
+        onPointerMove={(event) => {
+          if (event.buttons > 0) point(event)
+        }}
+      />
+    </g>
+  )
 }
 
 /** A band this thin is still seen. */

@@ -69,3 +69,17 @@ function unevenDepth({ width, height, scale, boneFace, coverBelow }: Drawn, x: n
   const below = boneFace || coverBelow ? Infinity : height - y
   return Math.min(above, below, height) / scale
 }
+
+/** The line of one depth under the upper face, as a path. */
+export function contourAt(drawn: Drawn, mm: number): string {
+  const points: string[] = []
+  for (let x = 2; x < drawn.width - 1; x += 3) {
+    for (let y = 0; y <= drawn.height / 2 + 2; y += 0.5) {
+      if (depthAt(drawn, x, y) >= mm) {
+        points.push(`${x} ${y}`)
+        break
+      }
+    }
+  }
+  return points.length > 1 ? `M${points.join('L')}` : ''
+}

@@ -11,12 +11,14 @@ from vadouvan.api.context import Context, Here
 from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut
 from vadouvan.api.schemas.draft import Text
+from vadouvan.core.draft import CutSaid
 from vadouvan.core.judge import judge
+from vadouvan.core.taste.again import made_again
 from vadouvan.core.taste.held import as_held
-from vadouvan.core.taste.logbook import MOST_BESIDE, Asked, Entry, found, side_by_side, thread_of
+from vadouvan.core.taste.logbook import MOST_BESIDE, Asked, found, side_by_side, thread_of
 from vadouvan.core.taste.next_time import all_taken, next_time
-from vadouvan.core.taste.teaching import Tasted, taught
-from vadouvan.core.taste.verdict import ASPECTS, WORDS, VerdictSaid, read_verdict
+from vadouvan.core.taste.teaching import Tasted, Taught, learned_from
+from vadouvan.core.taste.verdict import ASPECTS, WORDS, VerdictSaid, read_verdict, readable_verdicts
 from vadouvan.errors import InputError, NotKept
 from vadouvan.formats.taste_out import EntryOut, OwnCorrectionOut, TasteOut, correction_out, entry_out, taste_out
 from vadouvan.store.verdicts import Descent
@@ -30,8 +32,7 @@ PAGE = 50
 
 def learn(here: Context) -> None:
     """Work the correction out anew from all verdicts, and keep it."""
-    found_out = taught(_tasted(here), here.kitchen, now=here.now())
-    here.settings.keep_correction(found_out.correction)
+    here.settings.keep_correction(_taught(here.shelf.tasted(), here).correction)
 
 
 class VerdictBody(BaseModel):
@@ -82,8 +83,8 @@ def list_scales() -> dict[str, list[str]]:
 @router.get("/taste/correction")
 def get_correction(here: Here) -> OwnCorrectionOut:
     """What verdicts have taught, how sure it is, and what it rests on."""
-    tasted = _tasted(here)
-    return correction_out(taught(tasted, here.kitchen, now=here.now()), tasted)
+    tasted = here.shelf.tasted()
+    return correction_out(_taught(tasted, here), tasted)
 
 
 @router.post("/taste/forget")
@@ -99,7 +100,7 @@ def get_taste(identity: Identity, here: Here) -> TasteOut:
     """What was said of a batch, and what to change next time."""
     kept = here.batches.get(identity)
     said = here.verdicts.of(identity)
-    verdicts = [read_verdict(one.said) for one in said]
+    verdicts = list(readable_verdicts(one.said for one in said))
     kitchen, now = here.kitchen, here.now()
     held = as_held(judge(kept.draft, kitchen, now=now))
     advice = next_time(kept.draft, verdicts, kitchen, now=now)
@@ -131,7 +132,7 @@ def remove_verdict(identity: Identity, here: Here, eater: Asking = "") -> TasteO
 def make_next(identity: Identity, here: Here) -> BatchOut:
     """The next batch of the same dish, with every change that the verdicts ask for."""
     kept = here.batches.get(identity)
-    verdicts = [read_verdict(one.said) for one in here.verdicts.of(identity)]
+    verdicts = list(readable_verdicts(one.said for one in here.verdicts.of(identity)))
     draft, says = all_taken(kept.draft, verdicts, here.kitchen, now=here.now())
     made = here.batches.add(here.new_id(), draft, now=here.now())
     here.verdicts.note_descent(Descent(made.id, identity, tuple(says)))
@@ -154,7 +155,7 @@ class LogbookQuestion(BaseModel):
 def look_in_logbook(asked: Annotated[LogbookQuestion, Query()], here: Here) -> LogbookOut:
     """Batches that were eaten, the latest first."""
     cuts = here.kitchen.cuts
-    fit = found(_entries(here), Asked(**asked.model_dump(exclude={"page"})), cuts)
+    fit = found(here.shelf.entries(), Asked(**asked.model_dump(exclude={"page"})), cuts)
     shown = fit[asked.page * PAGE : (asked.page + 1) * PAGE]
     return LogbookOut(entries=[entry_out(entry, cuts) for entry in shown], count=len(fit))
 
@@ -167,7 +168,7 @@ def look_beside(here: Here, ids: Annotated[str, Query(max_length=400)]) -> Besid
         raise InputError(
             field="ids", given=ids[:60], wrong=f"{len(wanted)} batches.", accepted="Choose two to four of them."
         )
-    by_id = {entry.id: entry for entry in _entries(here)}
+    by_id = {entry.id: entry for entry in here.shelf.entries()}
     missing = next((identity for identity in wanted if identity not in by_id), None)
     if missing is not None:
         raise NotKept("batch in the logbook", missing)
@@ -181,30 +182,31 @@ def look_beside(here: Here, ids: Annotated[str, Query(max_length=400)]) -> Besid
 def follow_thread(identity: Identity, here: Here) -> list[EntryOut]:
     """All repeats of one dish, from the first, each with what was changed."""
     cuts = here.kitchen.cuts
-    return [entry_out(entry, cuts) for entry in thread_of(identity, _entries(here))]
+    return [entry_out(entry, cuts) for entry in thread_of(identity, here.shelf.entries())]
 
 
-def _entries(here: Context) -> list[Entry]:
-    """Batches that were tasted."""
-    said: dict[str, list[VerdictSaid]] = {}
-    for one in here.verdicts.all():
-        said.setdefault(one.batch_id, []).append(one.said)
-    descents = {one.batch_id: one for one in here.verdicts.descents()}
-    return [
-        Entry(
-            kept.id,
-            kept.draft,
-            tuple(read_verdict(one) for one in said[kept.id]),
-            descents[kept.id].from_id if kept.id in descents else "",
-            descents[kept.id].says if kept.id in descents else (),
-        )
-        for kept in here.batches.some(list(said))
-    ]
+class AgainBody(BaseModel):
+    """What is other about the cut; empty is as it was."""
+
+    model_config = ConfigDict(extra="forbid")
+
+    kind: Text = ""
+    mass: Text = ""
+    thickness: Text = ""
 
 
-def _tasted(here: Context) -> list[Tasted]:
-    forgotten = {one.batch_id for one in here.verdicts.all() if one.is_forgotten}
-    return [Tasted(one.id, one.draft, one.verdicts, one.id not in forgotten) for one in _entries(here)]
+@router.post("/logbook/{identity}/again", status_code=201)
+def make_again(identity: Identity, body: AgainBody, here: Here) -> BatchOut:
+    """A batch of the logbook made again, on another cut if one is said: its amounts are worked out anew."""
+    kept = here.batches.get(identity)
+    draft, says = made_again(kept.draft, here.kitchen, now=here.now(), cut=CutSaid(**body.model_dump()))
+    made = here.batches.add(here.new_id(), draft, now=here.now())
+    here.verdicts.note_descent(Descent(made.id, identity, says))
+    return answer(made, here)
+
+
+def _taught(tasted: list[Tasted], here: Context) -> Taught:
+    return learned_from(here.shelf.lessons(tasted, here.kitchen, now=here.now()))
 
 
 def _is_kept(identity: str, here: Context) -> bool:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
+from functools import cached_property
 
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.draft import Draft
@@ -30,13 +31,14 @@ class Entry:
         """When it came out, or its meal: a local moment as typed."""
         return self.draft.meal.pulled or self.draft.meal.at
 
-    @property
+    @cached_property
     def words(self) -> str:
         """Everything in it that can be searched, in small letters."""
         lines = " ".join(line.text for line in self.draft.mix)
         notes = " ".join(f"{verdict.eater} {verdict.note}" for verdict in self.verdicts)
         return f"{self.draft.name} {self.draft.cut.kind} {lines} {notes}".lower()
 
+    @cached_property
     def verdict_words(self) -> dict[Aspect, str]:
         """What all eaters together said, for each thing that was tasted."""
         found = {}
@@ -76,7 +78,7 @@ def _fits(entry: Entry, asked: Asked, cuts: Mapping[str, CutKind]) -> bool:
         return False
     if asked.ingredient and not any(asked.ingredient.lower() in line.text.lower() for line in draft.mix):
         return False
-    if asked.verdict and asked.verdict not in (f"{name}: {word}" for name, word in entry.verdict_words().items()):
+    if asked.verdict and asked.verdict not in (f"{name}: {word}" for name, word in entry.verdict_words.items()):
         return False
     words = entry.words
     return all(word in words for word in asked.search.lower().split())
@@ -133,7 +135,7 @@ def _told(entry: Entry, cuts: Mapping[str, CutKind]) -> dict[str, str]:
         told[parts[1] if parts else line.text.strip()] = f"{parts[0]:g} g" if parts else "yes"
     depths = [f"{verdict.depth_m * 1000:g} mm" for verdict in entry.verdicts if verdict.depth_m is not None]
     told["depth seen"] = ", ".join(depths) or ("right through" if any(v.is_through for v in entry.verdicts) else "")
-    told |= {f"{aspect}, as eaten": word for aspect, word in entry.verdict_words().items()}
+    told |= {f"{aspect}, as eaten": word for aspect, word in entry.verdict_words.items()}
     return told
 
 

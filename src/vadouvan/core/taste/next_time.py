@@ -14,7 +14,8 @@ from vadouvan.core.judge import Judgement, judge
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.amount import Portion
 from vadouvan.core.mix.measure import weighed_text
-from vadouvan.core.taste.held import as_held
+from vadouvan.core.taste.held import AsHeld, as_held
+from vadouvan.core.taste.in_hours import bath_hours, depth_advice
 from vadouvan.core.taste.verdict import Aspect, Verdict, mean_step
 
 MATTERS = 0.34  # of a step: one of three eaters, a little
@@ -58,7 +59,7 @@ def fresh(draft: Draft) -> Draft:
 def all_taken(draft: Draft, verdicts: list[Verdict], kitchen: Kitchen, *, now: datetime) -> tuple[Draft, list[str]]:
     """The next batch with every change in it, one after the other, and each in words."""
     plain, says = fresh(draft), []
-    for aspect in (*TASTED_IN, "tenderness"):
+    for aspect in (*TASTED_IN, "tenderness", "surface", "depth"):
         judgement = judge(plain, kitchen, now=now)
         if judgement.mix is None:
             break
@@ -76,13 +77,50 @@ def _changes(
         step = mean_step(verdicts, aspect)
         if step is None or abs(step) < MATTERS:
             continue
+        if aspect == "salt" and judgement.reading.mix.salting.school == "strong_bath":
+            yield _shorter_bath(plain, judgement, step)
+            continue
         factor = math.exp(-SALT_STEP.value * step) if aspect == "salt" else 1 - A_STEP * step
         lines, told = _scaled(plain, judgement, what, factor)
         if told:
             way = "less" if factor < 1 else "more"
             words = f"{_capital(NAMES[what])}: {number_told(abs(factor - 1) * 100)} % {way}: {', '.join(told)}."
             yield Advice(aspect, words, (), replace(plain, mix=lines))
-    yield from _tenderness(draft, plain, verdicts, judgement, kitchen, now)
+    held = as_held(judge(draft, kitchen, now=now))
+    yield from _tenderness(plain, verdicts, judgement, held)
+    yield from _surface(plain, verdicts, judgement)
+    if held is not None and judgement.window is not None:
+        for says in depth_advice(held, verdicts, judgement.window):
+            yield Advice("depth", says, (), plain)
+
+
+def _shorter_bath(plain: Draft, judgement: Judgement, step: float) -> Advice:
+    """Salt of a bath that is left early, by its hours: its amounts stay."""
+    was = judgement.reading.mix.salting.bath_s / 3600
+    hours = bath_hours(was, step)
+    words = f"Salt: {hours_told(hours)} in the bath instead of {hours_told(was)}."
+    return Advice("salt", words, (), replace(plain, aims=replace(plain.aims, bath_time=f"{hours:g} h")))
+
+
+def _surface(plain: Draft, verdicts: list[Verdict], judgement: Judgement) -> Iterator[Advice]:
+    """Too dark: less of what browns, or less heat; too pale: drier before it meets the heat."""
+    step = mean_step(verdicts, "surface")
+    if step is None or abs(step) < MATTERS:
+        return
+    if step > 0:
+        lines, told = _scaled(plain, judgement, "sugar", 1 - A_STEP * step)
+        if told:
+            words = f"Darker than you like: {', '.join(told)}; or brush the sweet part on late."
+            yield Advice("surface", words, (), replace(plain, mix=lines))
+        return
+    drier = {"as_is": ("patted", "pat it dry"), "patted": ("wiped", "wipe it clean")}
+    left = judgement.reading.fire.surface
+    if left in drier:
+        chosen, words = drier[left]
+        fire = replace(plain.fire, surface=chosen)
+        yield Advice(
+            "surface", f"Paler than you like: {words} before it meets the heat.", (), replace(plain, fire=fire)
+        )
 
 
 def _scaled(plain: Draft, judgement: Judgement, what: str, factor: float) -> tuple[tuple[LineSaid, ...], list[str]]:
@@ -109,12 +147,9 @@ def _amount(portion: Portion, what: str) -> float:
     return shares[what] * mass_kg
 
 
-def _tenderness(
-    draft: Draft, plain: Draft, verdicts: list[Verdict], judgement: Judgement, kitchen: Kitchen, now: datetime
-) -> Iterator[Advice]:
+def _tenderness(plain: Draft, verdicts: list[Verdict], judgement: Judgement, held: AsHeld | None) -> Iterator[Advice]:
     """Too soft with live fruit: less time, and boiled fruit; too firm: a little more of it, or nothing to be done."""
     step = mean_step(verdicts, "tenderness")
-    held = as_held(judge(draft, kitchen, now=now))
     if step is None or abs(step) < MATTERS:
         return
     fruit = judgement.balance.tenderiser if judgement.balance else None

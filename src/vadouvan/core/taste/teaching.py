@@ -15,6 +15,7 @@ from vadouvan.core.taste.learn import DepthSeen, Learned, SaltJudged, learned_pa
 from vadouvan.core.taste.verdict import Verdict, mean_step
 
 LEAST_DEPTH_M = 0.0005
+MOST_LESSONS = 60  # the latest: by then the band is a few per cent wide, and tastes and kitchens change
 GROUPS = {
     "red": "red meat",
     "poultry": "poultry",
@@ -48,22 +49,42 @@ class Taught:
         return OwnCorrection({family: learned.factor for family, learned in self.pace.items()}, self.salt.factor)
 
 
+@dataclass(frozen=True)
+class Lesson:
+    """What one batch teaches: of the pace in a family of meat, of salt, or of both."""
+
+    family: str
+    depth: DepthSeen | None
+    salt: SaltJudged | None
+
+
 def taught(batches: Iterable[Tasted], kitchen: Kitchen, *, now: datetime) -> Taught:
     """What tasted batches teach; batches that cannot be judged, or whose lesson was forgotten, teach nothing."""
-    plain = kitchen.with_correction(NOTHING_LEARNED)
+    lessons = (lesson_of(batch, kitchen, now=now) for batch in batches)
+    return learned_from([lesson for lesson in lessons if lesson is not None])
+
+
+def lesson_of(batch: Tasted, kitchen: Kitchen, *, now: datetime) -> Lesson | None:
+    """What one batch teaches: it is judged at the model's own pace and the usual target, whatever was learned since."""
+    held = as_held(judge(batch.draft, kitchen.with_correction(NOTHING_LEARNED), now=now)) if batch.counts else None
+    if held is None:
+        return None
+    step = mean_step(list(batch.verdicts), "salt")
+    salt = None
+    if step is not None and held.eaten_salt > 0:
+        salt = SaltJudged(batch.batch_id, held.eaten_salt, held.case.hold.salt_target, step)
+    return Lesson(held.case.cut.kind.family, _depth(batch, held), salt)
+
+
+def learned_from(lessons: Iterable[Lesson]) -> Taught:
+    """The factors that lessons come to together."""
     depths: dict[str, list[DepthSeen]] = defaultdict(list)
     salts: list[SaltJudged] = []
-    for batch in batches:
-        held = as_held(judge(batch.draft, plain, now=now)) if batch.counts else None
-        if held is None:
-            continue
-        family = held.case.cut.kind.family
-        depth = _depth(batch, held)
-        if depth is not None:
-            depths[family].append(depth)
-        step = mean_step(list(batch.verdicts), "salt")
-        if step is not None and held.eaten_salt > 0:
-            salts.append(SaltJudged(batch.batch_id, held.eaten_salt, held.case.hold.salt_target, step))
+    for lesson in lessons:
+        if lesson.depth is not None:
+            depths[lesson.family].append(lesson.depth)
+        if lesson.salt is not None:
+            salts.append(lesson.salt)
     return Taught({family: learned_pace(seen) for family, seen in depths.items()}, learned_salt(salts))
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass, field
 from typing import Literal, get_args
 
@@ -69,6 +70,17 @@ def read_verdict(said: VerdictSaid) -> Verdict:
     if problems:
         raise BadInput(problems)
     return Verdict(said.eater.strip(), steps, depth_m, is_through, said.note.strip())
+
+
+def readable_verdicts(said: Iterable[VerdictSaid]) -> tuple[Verdict, ...]:
+    """The verdicts that can be read; others came in with an archive, and stand on their batch as they are."""
+    found = []
+    for one in said:
+        try:
+            found.append(read_verdict(one))
+        except BadInput:
+            continue  # shown in its own words where the batch was tasted
+    return tuple(found)
 
 
 def _step(name: str, words: str, problems: list[InputError]) -> int | None:

@@ -15,9 +15,9 @@ from vadouvan.core.judge import Judgement, judge
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.reading.draft import read_draft
 from vadouvan.core.taste.logbook import Entry
-from vadouvan.core.taste.verdict import Verdict, VerdictSaid, read_verdict
+from vadouvan.core.taste.verdict import readable_verdicts
 from vadouvan.core.whole import WholeBatch, WholeKitchen
-from vadouvan.errors import BadInput, VadouvanError
+from vadouvan.errors import VadouvanError
 from vadouvan.formats import batch_file, batch_parts
 from vadouvan.formats.archive.container import Unpacked, pack, refused, unpack
 from vadouvan.formats.archive.records import read_batch, write_record
@@ -102,7 +102,7 @@ def entries_of(batches: Sequence[WholeBatch]) -> list[Entry]:
         Entry(
             batch.id,
             batch.draft,
-            tuple(verdict for one in batch.verdicts if (verdict := _readable(one.said)) is not None),
+            readable_verdicts(one.said for one in batch.verdicts),
             batch.from_id,
             batch.changed,
         )
@@ -118,13 +118,6 @@ def _in_hand(batch: WholeBatch, kitchen: Kitchen, now: datetime) -> Judgement | 
 def _card(batch: WholeBatch, kitchen: Kitchen, judgement: Judgement | None, now: datetime) -> Card:
     reading = judgement.reading if judgement else read_draft(batch.draft, kitchen, now=now)
     return card_of(batch, kitchen, reading, judgement)
-
-
-def _readable(said: VerdictSaid) -> Verdict | None:
-    try:
-        return read_verdict(said)
-    except BadInput:
-        return None  # its words stand in the record as they are
 
 
 def _latest(cards: list[tuple[WholeBatch, Card]]) -> list[tuple[WholeBatch, Card]]:

@@ -98,7 +98,7 @@ def _entry_row(entry: Entry, cuts: Mapping[str, CutKind]) -> dict[str, str]:
         "school": draft.aims.school,
         "held_h": "" if hours is None else f"{hours:.1f}",
         "eaters": ", ".join(verdict.eater for verdict in entry.verdicts if verdict.eater),
-        **{str(aspect): word for aspect, word in entry.verdict_words().items()},
+        **{str(aspect): word for aspect, word in entry.verdict_words.items()},
         "notes": "\n".join(verdict.note for verdict in entry.verdicts if verdict.note),
         "goes_on_from": entry.from_id,
     }

@@ -69,8 +69,14 @@ export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
           }}
         />
       ))}
-      {taste.middle_mm !== null && (
-        <DepthMark middle={taste.middle_mm} model={taste.model_depth_mm} value={depth} onMark={setDepth} />
+      {taste.middle_mm !== null && batch.judgement.piece && (
+        <DepthMark
+          piece={batch.judgement.piece}
+          middle={taste.middle_mm}
+          model={taste.model_depth_mm}
+          value={depth}
+          onMark={setDepth}
+        />
       )}
       {problems.map((problem) => (
         <Faulty key={problem.field} fault={problem} />

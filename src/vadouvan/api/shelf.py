@@ -1,0 +1,83 @@
+"""Tasted batches and what each teaches, kept in memory: a long logbook stays quick, only what changed is read anew.
+
+Nothing here is the truth: everything follows from the store, by the revision of a batch and the state of its verdicts.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from datetime import datetime
+from threading import Lock
+
+from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.taste.logbook import Entry
+from vadouvan.core.taste.teaching import MOST_LESSONS, Lesson, Tasted, lesson_of
+from vadouvan.core.taste.verdict import readable_verdicts
+from vadouvan.store.batches import Batches
+from vadouvan.store.verdicts import State, Verdicts
+
+
+class Shelf:
+    """Entries by batch, with the state that they were read from; lessons by that state and the kitchen's tables."""
+
+    def __init__(self, batches: Batches, verdicts: Verdicts) -> None:
+        self._batches = batches
+        self._verdicts = verdicts
+        self._entries: dict[str, tuple[State, Entry]] = {}
+        self._lessons: dict[tuple[str, State], Lesson | None] = {}
+        self._tables: object = None
+        self._lock = Lock()
+
+    def entries(self) -> list[Entry]:
+        """All batches that were tasted."""
+        with self._lock:
+            self._refresh()
+            return [entry for _, entry in self._entries.values()]
+
+    def tasted(self) -> list[Tasted]:
+        """The batches that may teach: the latest, as many as are learned from."""
+        with self._lock:
+            self._refresh()
+            latest = sorted(self._entries.values(), key=lambda kept: kept[1].eaten_on)[-MOST_LESSONS:]
+            return [
+                Tasted(entry.id, entry.draft, entry.verdicts, counts=not state.is_forgotten) for state, entry in latest
+            ]
+
+    def lessons(self, tasted: Sequence[Tasted], kitchen: Kitchen, *, now: datetime) -> list[Lesson]:
+        """What these batches teach; judged once for each state of theirs and of the kitchen's tables."""
+        with self._lock:
+            tables = (kitchen.cuts, kitchen.pantry, kitchen.household)
+            if tables != self._tables:
+                self._lessons, self._tables = {}, tables
+            found = []
+            for one in tasted:
+                kept = self._entries.get(one.batch_id)
+                if kept is None:
+                    continue
+                key = (one.batch_id, kept[0])
+                if key not in self._lessons:
+                    self._lessons[key] = lesson_of(one, kitchen, now=now)
+                lesson = self._lessons[key]
+                if lesson is not None:
+                    found.append(lesson)
+            return found
+
+    def _refresh(self) -> None:
+        states = self._verdicts.states()
+        changed = [name for name, state in states.items() if self._entries.get(name, (None,))[0] != state]
+        for name in self._entries.keys() - states.keys():
+            del self._entries[name]
+        if not changed:
+            return
+        said = self._verdicts.said_of(changed)
+        descents = {one.batch_id: one for one in self._verdicts.descents()}
+        for kept in self._batches.some(changed):
+            descent = descents.get(kept.id)
+            entry = Entry(
+                kept.id,
+                kept.draft,
+                readable_verdicts(said[kept.id]),
+                descent.from_id if descent else "",
+                descent.says if descent else (),
+            )
+            self._entries[kept.id] = (states[kept.id], entry)

@@ -95,10 +95,10 @@ def _alike(dish: Dish) -> bool:
     return len({tuple((h.start - one.slot, h.end - one.slot) for h in one.hands) for one in dish.contacts}) == 1
 
 
-def near_enough(dishes: Sequence[Dish], placed: Sequence[Placed], pulls_cost: float) -> list[Dish]:
+def near_enough(dishes: Sequence[Dish], placed: Sequence[Placed], pulls_cost_h: float) -> list[Dish]:
     """Dishes without choices that cost more than a plan at hand that holds as many dishes as can be.
 
-    The best plan costs no more than that one, and no choice in it can. ``pulls_cost`` is what the pulls of so many
+    The best plan costs no more than that one, and no choice in it can. ``pulls_cost_h`` is what the pulls of so many
     dishes cost at least.
     """
     cheapest = sum(one.cost for one in placed) + ROUNDING
@@ -107,7 +107,7 @@ def near_enough(dishes: Sequence[Dish], placed: Sequence[Placed], pulls_cost: fl
     )
     contacts_cost = sum(sorted(contact)[: len(placed)])
     other_contacts, other_pulls = (sum(sorted(costs)[: len(placed) - 1]) for costs in (contact, pull))
-    for_contact = cheapest - other_contacts - max(pulls_cost, sum(sorted(pull)[: len(placed)]))
+    for_contact = cheapest - other_contacts - max(pulls_cost_h, sum(sorted(pull)[: len(placed)]))
     for_pull = cheapest - other_pulls - contacts_cost
     return [
         replace(dish, contacts=_up_to(dish.contacts, for_contact), pulls=_up_to(dish.pulls, for_pull))

@@ -37,15 +37,15 @@ def plan_table(dishes: Sequence[Dish], kitchen: SharedKitchen) -> TablePlan:
     groups = [(group, most_inside([dishes[at] for at in group], kitchen)) for group in meeting(dishes)]
     most = sum(fit for _, fit in groups)
     dishes = needed_contacts(dishes, kitchen, together=together)
-    at_hand, pulls_cost = one_after_another(dishes, kitchen), 0.0
+    at_hand, pulls_cost_h = one_after_another(dishes, kitchen), 0.0
     if len(at_hand) < most and (cooked := _cooked(dishes)) is not None:
-        pulls_cost = sum(pull.cost for pull in cooked.values()) if len(cooked) <= most else 0.0
+        pulls_cost_h = sum(pull.cost for pull in cooked.values()) if len(cooked) <= most else 0.0
         most = min(most, len(cooked))
         at_pulls = [replace(dish, pulls=(cooked[dish.id],)) for dish in dishes if dish.id in cooked]
         at_hand = _better(at_hand, one_after_another(at_pulls, kitchen))
     reached = len(at_hand) == most
     if reached:
-        dishes = near_enough(dishes, at_hand, pulls_cost)
+        dishes = near_enough(dishes, at_hand, pulls_cost_h)
     program = Program()
     contacts = [[program.variable(choice.cost) for choice in dish.contacts] for dish in dishes]
     pulls = [[program.variable(choice.cost) for choice in dish.pulls] for dish in dishes]

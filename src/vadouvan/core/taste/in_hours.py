@@ -7,7 +7,6 @@ from collections.abc import Iterator
 
 import numpy as np
 
-from vadouvan.core.constants import SALT_STEP
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.hold.window import Window
 from vadouvan.core.taste.held import AsHeld
@@ -55,11 +54,11 @@ def depth_advice(held: AsHeld, verdicts: list[Verdict], window: Window) -> Itera
     yield f"{was}: {takes}{limit}. Scoring helps too."
 
 
-def bath_hours(hours: float, step: float) -> float:
-    """Hours in a strong bath for salt so many steps milder: uptake follows the root of time; to the half hour.
+def bath_hours(hours: float, salt_factor: float) -> float:
+    """Hours in a strong bath for so much of its salt: uptake follows the root of time; to the half hour.
 
-    >>> bath_hours(12.0, 1.0), bath_hours(12.0, -1.0)
-    (9.5, 15.5)
+    >>> bath_hours(12.0, 1.0), bath_hours(12.0, 0.8)
+    (12.0, 7.5)
     """
-    wanted = hours * math.exp(-2 * SALT_STEP.value * step)
+    wanted = hours * salt_factor**2
     return max(HALF_HOUR, round(wanted / HALF_HOUR) * HALF_HOUR)

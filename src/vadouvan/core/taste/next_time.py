@@ -97,7 +97,7 @@ def _changes(
 def _shorter_bath(plain: Draft, judgement: Judgement, step: float) -> Advice:
     """Salt of a bath that is left early, by its hours: its amounts stay."""
     was = judgement.reading.mix.salting.bath_s / 3600
-    hours = bath_hours(was, step)
+    hours = bath_hours(was, math.exp(-SALT_STEP.value * step))
     words = f"Salt: {hours_told(hours)} in the bath instead of {hours_told(was)}."
     return Advice("salt", words, (), replace(plain, aims=replace(plain.aims, bath_time=f"{hours:g} h")))
 

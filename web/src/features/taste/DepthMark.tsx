@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import type { Piece } from '../../api/client'
 import { Section } from '../../components/Section'
 
@@ -8,12 +9,14 @@ interface DepthMarkProps {
   model: number | null
   value: string
   onMark: (depth: string) => void
+  /** What ends the form, beside the section. */
+  children: ReactNode
 }
 
-const ROOM = { width: 300, height: 120 }
+const ROOM = { width: 230, height: 84 }
 
 /** The cut face as it lies on the board: how deep seasoning shows on the knife, beside what the model tells. */
-export function DepthMark({ piece, middle, model, value, onMark }: DepthMarkProps) {
+export function DepthMark({ piece, middle, model, value, onMark, children }: DepthMarkProps) {
   const through = value === 'through'
   const said = through ? middle : Number.parseFloat(value)
   const marked = Number.isNaN(said) ? null : said
@@ -25,13 +28,13 @@ export function DepthMark({ piece, middle, model, value, onMark }: DepthMarkProp
       <Section piece={piece} room={ROOM} seen={{ mm: marked, modelMm: model, onPoint: mark }} />
       <div>
         <p className="text-[0.95rem] text-quiet">
-          How deep it is seasoned, on the knife: point at the section, or slide.
-          {model !== null && ` The model tells ${model.toFixed(0)} mm of ${middle.toFixed(0)} (dashed).`}
+          Seasoned how deep, on the knife? Point at it, or slide.
+          {model !== null && ` Dashed: the model’s ${model.toFixed(0)} of ${middle.toFixed(0)} mm.`}
         </p>
         <div className="flex flex-wrap items-center gap-x-4">
           <input
             type="range"
-            className="h-11 min-w-40 grow accent-enamel"
+            className="h-11 min-w-24 grow accent-enamel"
             aria-label="Depth seen on the knife"
             aria-valuetext={value === '' ? 'not said' : through ? 'right through' : value}
             min={0}
@@ -41,7 +44,7 @@ export function DepthMark({ piece, middle, model, value, onMark }: DepthMarkProp
               mark(Number(event.target.value) / 2)
             }}
           />
-          <b className="w-28">{value === '' ? 'not said' : through ? 'right through' : value}</b>
+          <b className="w-24">{value === '' ? 'not said' : through ? 'right through' : value}</b>
           <label className="flex min-h-11 items-center gap-2">
             <input
               type="checkbox"
@@ -54,6 +57,7 @@ export function DepthMark({ piece, middle, model, value, onMark }: DepthMarkProp
             right through
           </label>
         </div>
+        {children}
       </div>
     </div>
   )

@@ -26,6 +26,14 @@ export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
     setDepth('')
     setNote('')
   }
+  const keeping = (
+    <div className="flex items-center gap-4 pt-1">
+      <button type="submit" className="act act-first">
+        Keep this verdict
+      </button>
+      <span role="status">{problems.length === 0 ? answer : ''}</span>
+    </div>
+  )
   return (
     <form
       aria-label="A verdict"
@@ -69,24 +77,22 @@ export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
           }}
         />
       ))}
-      {taste.middle_mm !== null && batch.judgement.piece && (
+      {problems.map((problem) => (
+        <Faulty key={problem.field} fault={problem} />
+      ))}
+      {taste.middle_mm !== null && batch.judgement.piece ? (
         <DepthMark
           piece={batch.judgement.piece}
           middle={taste.middle_mm}
           model={taste.model_depth_mm}
           value={depth}
           onMark={setDepth}
-        />
+        >
+          {keeping}
+        </DepthMark>
+      ) : (
+        keeping
       )}
-      {problems.map((problem) => (
-        <Faulty key={problem.field} fault={problem} />
-      ))}
-      <div className="flex items-center gap-4 pt-1">
-        <button type="submit" className="act act-first">
-          Keep this verdict
-        </button>
-        <span role="status">{problems.length === 0 ? answer : ''}</span>
-      </div>
     </form>
   )
 }

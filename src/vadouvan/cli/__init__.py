@@ -1,0 +1,15 @@
+"""The command line: every computation without a server, the server, and the kitchen's file."""
+
+from __future__ import annotations
+
+import os
+
+os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")  # small matrices: more threads only cost
+
+import typer
+
+from vadouvan.cli import batch, kitchen, mix, plan, serving
+
+app = typer.Typer(add_completion=False, no_args_is_help=True, help=__doc__)
+for part in (batch, mix, plan, kitchen, serving):
+    part.add_to(app)

@@ -1,0 +1,115 @@
+"""The kitchen's file: out and in as an archive, backup, restore, check."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from datetime import UTC, datetime
+from pathlib import Path
+from typing import Annotated
+
+import typer
+
+from vadouvan.cli.common import AsJson, bytes_in, refusing, tell
+from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.merging import FATES, merged
+from vadouvan.core.mix.label import readable_labels
+from vadouvan.core.whole import WholeKitchen
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.errors import InputError
+from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
+from vadouvan.settings import Settings
+from vadouvan.store.database import open_database
+from vadouvan.store.keeping import KitchenFile
+from vadouvan.store.whole import Whole
+
+DataDir = Annotated[Path | None, typer.Option(help="Folder that keeps the kitchen.")]
+
+
+def add_to(app: typer.Typer) -> None:
+    """The commands of this module."""
+    app.command("export")(export)
+    app.command("import")(take_in)
+    for command in (backup, restore, check):
+        app.command()(command)
+
+
+@refusing
+def export(file: Annotated[Path, typer.Argument(help="Where to write it.")], data_dir: DataDir = None) -> None:
+    """Write the whole kitchen as one archive of open files. The server may be running."""
+    with _opened(data_dir) as (whole, _):
+        found = whole.read()
+        file.write_bytes(write_archive(found, _own(found), now=datetime.now(UTC)))
+    typer.echo(f"{len(found.batches)} batches are in {file}.")
+
+
+@refusing
+def take_in(
+    file: Annotated[Path, typer.Argument(help="An archive.")],
+    preview: Annotated[bool, typer.Option(help="Only say what it would do.")] = False,
+    settings: Annotated[bool, typer.Option(help="Take its settings over as well.")] = False,
+    as_json: AsJson = False,
+    data_dir: DataDir = None,
+) -> None:
+    """Take an archive in: by identity, and never losing what is there."""
+    there, notes = read_archive(bytes_in(file))
+    with _opened(data_dir) as (whole, _):
+        merge = merged(whole.read(), there, with_settings=settings)
+        if not preview:
+            whole.take_in(merge, now=datetime.now(UTC))
+    told = [f"{one.name} {FATES[one.fate]}." for one in merge.told]
+    answer = {"counts": {fate: merge.count(fate) for fate in FATES}, "told": told, "notes": list(notes)}
+    tell(answer, [*notes, *told], as_json=as_json)
+
+
+@refusing
+def backup(file: Annotated[Path, typer.Argument(help="Where to write it.")], data_dir: DataDir = None) -> None:
+    """Copy the kitchen's file, with undo and all. The server may be running."""
+    if file.exists():
+        wrong, accepted = f"{file} is there already.", "Name a file that is not."
+        raise InputError(field="file", given=str(file), wrong=wrong, accepted=accepted)
+    with _opened(data_dir) as (_, kept):
+        kept.backup(file)
+    typer.echo(f"The kitchen is copied to {file}.")
+
+
+@refusing
+def restore(file: Annotated[Path, typer.Argument(help="A backup.")], data_dir: DataDir = None) -> None:
+    """Put a backup in the place of the kitchen, which is kept beside it first."""
+    bytes_in(file)
+    with _opened(data_dir) as (_, kept):
+        aside = kept.folder / f"kitchen-before-restore-{datetime.now(UTC):%Y-%m-%d-%H%M%S-%f}.sqlite"
+        checked = kept.restore(file, aside=aside)
+    typer.echo(f"Put back, {checked.rows} rows. The kitchen as it was is kept in {aside}.")
+
+
+@refusing
+def check(data_dir: DataDir = None, as_json: AsJson = False) -> None:
+    """Read everything that is kept. Exit code 1 if something is not as it should be."""
+    with _opened(data_dir) as (_, kept):
+        checked = kept.check()
+    findings = [f"{one.where}: {one.says}" for one in checked.findings]
+    tell(
+        {"rows": checked.rows, "findings": findings},
+        findings or [f"All well: {checked.rows} rows read."],
+        as_json=as_json,
+    )
+    if findings:
+        raise typer.Exit(1)
+
+
+@contextmanager
+def _opened(data_dir: Path | None) -> Iterator[tuple[Whole, KitchenFile]]:
+    settings = Settings() if data_dir is None else Settings(data_dir=data_dir)
+    engine = open_database(settings.database)
+    try:
+        yield Whole(engine), KitchenFile(engine)
+    finally:
+        engine.dispose()
+
+
+def _own(found: WholeKitchen) -> Kitchen:
+    """The shipped tables with the cook's own in them."""
+    tables = shipped_kitchen()
+    labels = readable_labels(((label.id, label.said) for label in found.labels), tables.pantry.by_id)
+    return tables.with_cuts({kind.id: kind for kind in found.cuts}).with_ingredients(labels)

@@ -1,0 +1,83 @@
+"""Plans: offers where one does not work, several batches together, what is next, the calendar, labels."""
+
+from __future__ import annotations
+
+from datetime import timedelta
+from pathlib import Path
+from typing import Annotated
+
+import typer
+
+from vadouvan.cli.common import AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell
+from vadouvan.core.asking.offers import plan_offers
+from vadouvan.core.judge import judge
+from vadouvan.core.reading.shared import SharedSaid, read_shared
+from vadouvan.core.table.gather import Batch, Clock
+from vadouvan.core.table.together import clashes_as_planned, plan_together
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.formats.calendar_file import calendar_text
+from vadouvan.formats.today import today_out
+
+BatchFiles = Annotated[list[Path], typer.Argument(help="Batch files.")]
+
+
+def add_to(app: typer.Typer) -> None:
+    """The commands of this module."""
+    for command in (offers, together, today, calendar):
+        app.command()(command)
+
+
+@refusing
+def offers(file: BatchFile, as_json: AsJson = False, now: Now = "") -> None:
+    """The nearest plans that work, for a batch whose plan does not."""
+    found = plan_offers(draft_in(file), shipped_kitchen(), now=moment_in(now))
+    says = [offer.says for offer in found]
+    tell(says, says or ["Its plan works, or nothing near it does."], as_json=as_json)
+
+
+@refusing
+def together(
+    files: BatchFiles,
+    fridge: Annotated[str, typer.Option(help='Litres free, such as "38 l".')] = "",
+    tubs: Annotated[str, typer.Option(help='Tubs, such as "2.5 l, 5 l".')] = "",
+    as_json: AsJson = False,
+    now: Now = "",
+) -> None:
+    """Several batches planned around each other: what clashed, what moves, what finds no place and why."""
+    kitchen, moment = shipped_kitchen(), moment_in(now)
+    shared = read_shared(SharedSaid(fridge, tubs))
+    drafts = [(str(file), draft_in(file)) for file in files]
+    batches = [Batch(name, draft, judge(draft, kitchen, now=moment)) for name, draft in drafts]
+    clock = Clock(moment, kitchen.routine)
+    clashes = [clash.says for clash in clashes_as_planned(batches, shared, clock)]
+    plan = plan_together(batches, shared, kitchen, clock)
+    moved = {one.batch.id: judge(one.draft, kitchen, now=moment).plan_says for one in plan.moved}
+    left = {one.batch.id: f"{one.says} {one.later_says}".strip() for one in plan.left_out}
+    answer = {"clashes": clashes, "moved": moved, "left_out": left, "proven": plan.proven}
+    lines = [*clashes, *(f"{name}: {says}" for name, says in (*moved.items(), *left.items()))]
+    tell(answer, lines or ["They go together as they are."], as_json=as_json)
+
+
+@refusing
+def today(
+    files: BatchFiles,
+    hours: Annotated[float, typer.Option(help="How far ahead.")] = 24.0,
+    as_json: AsJson = False,
+    now: Now = "",
+) -> None:
+    """Steps of all these batches that begin within so many hours, and the labels of their bags."""
+    kitchen, moment = shipped_kitchen(), moment_in(now)
+    drafts = [(str(file), draft_in(file)) for file in files]
+    judged = [(name, draft.name, judge(draft, kitchen, now=moment)) for name, draft in drafts]
+    answer = today_out(judged, moment, timedelta(hours=hours))
+    lines = [f"{step.day} {step.hour}  {step.batch}: {step.says}" for step in answer.steps]
+    tell(answer, lines or ["Nothing to do in this time."], as_json=as_json)
+
+
+@refusing
+def calendar(files: BatchFiles, now: Now = "") -> None:
+    """The plans of these batches as a calendar (iCalendar)."""
+    kitchen, moment = shipped_kitchen(), moment_in(now)
+    drafts = [(file.stem, draft_in(file)) for file in files]
+    plans = [(name, draft.name, judge(draft, kitchen, now=moment).steps) for name, draft in drafts]
+    typer.echo(calendar_text(plans, now=moment), nl=False)

@@ -1,0 +1,68 @@
+"""The server, and the documents that describe its interface and its files."""
+
+from __future__ import annotations
+
+import socket
+from pathlib import Path
+from typing import Annotated
+
+import typer
+
+from vadouvan.api.openapi import openapi_text
+from vadouvan.formats import batch_parts
+from vadouvan.settings import Settings
+
+
+def add_to(app: typer.Typer) -> None:
+    """The commands of this module."""
+    for command in (serve, openapi, schema):
+        app.command()(command)
+
+
+def serve(
+    port: Annotated[int | None, typer.Option(help="Port on 127.0.0.1; 0 takes a free one.")] = None,
+    data_dir: Annotated[Path | None, typer.Option(help="Folder that keeps the kitchen.")] = None,
+    demo: Annotated[bool, typer.Option(help="Fill an empty kitchen with the demo batches.")] = False,
+) -> None:
+    """Serve the kitchen on 127.0.0.1 and print its address."""
+    import uvicorn
+
+    from vadouvan.main import build
+
+    settings = Settings()
+    settings = settings.model_copy(
+        update={
+            "port": settings.port if port is None else port,
+            "data_dir": data_dir or settings.data_dir,
+            "demo": demo,
+        }
+    )
+    listener = _listener(settings.port)
+    application = build(settings)
+    typer.echo(f"Vadouvan is at http://127.0.0.1:{listener.getsockname()[1]}  (stop with Ctrl+C)")
+    typer.echo(f"The kitchen is kept in {settings.database}")
+    uvicorn.Server(uvicorn.Config(application, log_level="warning")).run(sockets=[listener])
+
+
+def openapi() -> None:
+    """Print the OpenAPI document of the HTTP interface."""
+    typer.echo(openapi_text(), nl=False)
+
+
+def schema() -> None:
+    """Print the JSON Schema of the batch file."""
+    typer.echo(batch_parts.json_schema(), nl=False)
+
+
+def _listener(port: int) -> socket.socket:
+    listener = socket.socket(socket.AF_INET, socket.SOCK_STREAM)
+    listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+    try:
+        listener.bind(("127.0.0.1", port))
+        listener.listen(128)  # from here on a request waits instead of being refused
+    except OSError:
+        typer.echo(
+            f"Port {port} is taken. Stop what runs there, or choose another: vadouvan serve --port 8141", err=True
+        )
+        raise typer.Exit(1) from None
+    return listener

@@ -1,0 +1,206 @@
+"""The command-line twins: each says what the page would, to a reader and a program; refusals have exit code 2."""
+
+from __future__ import annotations
+
+import csv
+import io
+import json
+import tempfile
+import unittest
+import zipfile
+from dataclasses import replace
+from pathlib import Path
+
+from icalendar import Calendar
+from pypdf import PdfReader
+from typer.testing import CliRunner
+
+from tests.drafts import NOW
+from tests.formats.test_archive import demo_archive, demo_whole
+from vadouvan.cli import app
+from vadouvan.core.weigh.press import Noted, Press
+from vadouvan.demo import demo_batches
+from vadouvan.demo_logbook import demo_logbook
+from vadouvan.formats import batch_file
+from vadouvan.formats.archive.records import write_record
+
+LEGS, SKEWERS, FLANK = demo_batches(NOW)[:3]
+COLLAR = next(one.draft for one in demo_logbook(NOW) if one.draft.name == "Pork collar, mustard and cider")
+
+
+class Twin(unittest.TestCase):
+    """A folder with batch files."""
+
+    def setUp(self) -> None:
+        """Four of the demo's."""
+        folder = tempfile.TemporaryDirectory()
+        self.addCleanup(folder.cleanup)
+        self.folder = Path(folder.name)
+        for name, draft in (("legs", LEGS), ("skewers", SKEWERS), ("flank", FLANK), ("collar", COLLAR)):
+            (self.folder / f"{name}.json").write_text(batch_file.write(draft), encoding="utf-8")
+
+    def path(self, name: str) -> str:
+        """A file of the folder."""
+        return str(self.folder / name)
+
+    def run_it(self, *words: str, code: int = 0, now: bool = True) -> str:
+        """What a command prints; its errors too if it fails."""
+        moment = ("--now", NOW.isoformat()) if now else ()
+        result = CliRunner().invoke(app, [*words, *moment])
+        self.assertEqual(result.exit_code, code, f"{words}: {result.output} {result.exception!r}")
+        return result.stdout if code == 0 else result.output
+
+
+class Mix(Twin):
+    """Amounts, corrections, swaps, labels."""
+
+    def test_amounts(self) -> None:
+        """Salt asked for by the kilogram is reached; the same for a program."""
+        out = self.run_it("amounts", self.path("skewers.json"), "--salt", "10")
+        self.assertIn("salt", out)
+        answer = json.loads(self.run_it("amounts", self.path("skewers.json"), "--salt", "10", "--json"))
+        salt = next(one for one in answer["reached"] if one["aim"] == "salt")
+        self.assertAlmostEqual(salt["got"], 10, delta=0.1)
+
+    def test_corrections(self) -> None:
+        """Too salty: something without salt is added; an unknown taste lists those there are."""
+        out = self.run_it("correct", self.path("skewers.json"), "too_salty")
+        self.assertIn("salt", out)
+        self.assertTrue(json.loads(self.run_it("correct", self.path("skewers.json"), "too_salty", "--json")))
+        self.assertIn("too_salty, too_sweet", self.run_it("correct", self.path("skewers.json"), "odd", code=2))
+
+    def test_swaps(self) -> None:
+        """Yoghurt without milk."""
+        answer = json.loads(self.run_it("swaps", self.path("legs.json"), "1", "--without", "milk", "--json"))
+        self.assertTrue(answer)
+        self.assertTrue(all("milk" in one["loses"] for one in answer))
+        self.assertIn("without milk", self.run_it("swaps", self.path("legs.json"), "1", "--without", "milk"))
+        self.assertIn("no such line", self.run_it("swaps", self.path("legs.json"), "40", code=2))
+
+    def test_label(self) -> None:
+        """Sodium becomes salt, and says so."""
+        (self.folder / "label.txt").write_text("Sugars 3 g\nSodium 920 mg", encoding="utf-8")
+        words = ("label", self.path("label.txt"), "--name", "Harbour sauce")
+        answer = json.loads(self.run_it(*words, "--json", now=False))
+        self.assertAlmostEqual(answer["g_per_100g"]["salt"], 0.92 * 2.54, delta=0.01)
+        self.assertIn("assumed: all sodium is salt", self.run_it(*words, now=False))
+
+
+class Batch(Twin):
+    """Cubes, comparisons, another cut, verdicts, cards, reading, weigh-in."""
+
+    def test_cubes_and_comparison(self) -> None:
+        """The present cube is marked; thicker takes longer, in the words of the page."""
+        self.assertIn("> ", self.run_it("cubes", self.path("skewers.json")))
+        edges = [one["edge_mm"] for one in json.loads(self.run_it("cubes", self.path("skewers.json"), "--json"))]
+        self.assertEqual(edges, sorted(edges))
+        self.assertTrue(self.run_it("compare", self.path("skewers.json"), "thickness", "50 mm").strip())
+        self.assertIn("thickness", self.run_it("compare", self.path("skewers.json"), "colour", code=2))
+
+    def test_again(self) -> None:
+        """Another weight: a batch file with its amounts, and no time of the old one."""
+        again = batch_file.read(self.run_it("again", self.path("collar.json"), "--mass", "800 g"))
+        self.assertEqual((again.cut.mass, again.meal.pulled), ("800 g", ""))
+        self.assertNotEqual([line.text for line in again.mix], [line.text for line in COLLAR.mix])
+
+    def test_verdict(self) -> None:
+        """Advice in grams and hours, what it teaches, and the next batch; no such word is refused."""
+        said = ("verdict", self.path("collar.json"), "--said", "salt=a little too much", "--depth", "8 mm")
+        out = self.run_it(*said)
+        for words in ("% less", "right through takes about", "In your red meat", "less salt than is usual"):
+            self.assertIn(words, out)
+        self.assertEqual([one["id"] for one in json.loads(self.run_it(*said, "--json"))["advice"]], ["salt", "depth"])
+        following = batch_file.read(self.run_it(*said, "--write"))
+        self.assertEqual(following.meal.contact, "")
+        wrong = self.run_it("verdict", self.path("collar.json"), "--said", "salt=lots", code=2)
+        self.assertIn("far too little", wrong)
+        self.assertIn("just right", self.run_it("verdict", self.path("collar.json"), "--said", "salty", code=2))
+
+    def test_cards(self) -> None:
+        """Markdown, JSON-LD and PDF."""
+        self.assertTrue(self.run_it("card", self.path("legs.json")).startswith("# Saturday legs"))
+        recipe = json.loads(self.run_it("card", self.path("legs.json"), "--form", "recipe"))
+        self.assertEqual(recipe["@type"], "Recipe")
+        self.run_it("card", self.path("legs.json"), "--form", "pdf", "--out", self.path("card.pdf"))
+        self.assertIn("Saturday legs", PdfReader(self.path("card.pdf")).pages[0].extract_text())
+        self.assertIn("markdown", self.run_it("card", self.path("legs.json"), "--form", "pdf", code=2))
+
+    def test_read(self) -> None:
+        """A list to a batch file."""
+        (self.folder / "list.txt").write_text("Harbour tofu\n\n800 g firm tofu\n2 tbsp tamarind paste\n")
+        draft = batch_file.read(self.run_it("read", self.path("list.txt"), now=False))
+        self.assertEqual((draft.name, draft.cut.kind, len(draft.mix)), ("Harbour tofu", "tofu_firm", 1))
+        self.assertIn("cannot be read", self.run_it("read", self.path("none.txt"), code=2, now=False))
+
+    def test_weigh(self) -> None:
+        """Two presses later: so much is in the bowl; a record of another kind is refused."""
+        batch = replace(
+            demo_whole().batches[1],
+            presses=(Noted(1, NOW, Press("tare", mass_kg=0.3)), Noted(2, NOW, Press("weighed", "1", 0.09))),
+        )
+        (self.folder / "record.json").write_text(write_record(batch), encoding="utf-8")
+        words = ("weigh", self.path("skewers.json"), self.path("record.json"))
+        answer = json.loads(self.run_it(*words, "--json"))
+        self.assertEqual((answer["number"], answer["tare_g"], answer["total_g"]), (2, 300, 90))
+        self.assertTrue(self.run_it(*words).strip())
+        self.run_it("weigh", self.path("skewers.json"), self.path("legs.json"), code=2)
+
+
+class Plans(Twin):
+    """Offers, several together, the list, the calendar."""
+
+    def test_offers(self) -> None:
+        """For a meal that comes too soon there are some; for a plan that works none."""
+        soon = replace(SKEWERS, meal=replace(SKEWERS.meal, at="2026-11-25T12:00"))
+        (self.folder / "soon.json").write_text(batch_file.write(soon), encoding="utf-8")
+        self.assertTrue(json.loads(self.run_it("offers", self.path("soon.json"), "--json")))
+        self.assertIn("works", self.run_it("offers", self.path("legs.json")))
+
+    def test_together_today_and_calendar(self) -> None:
+        """Three for Saturday."""
+        files = [self.path(f"{name}.json") for name in ("legs", "skewers", "flank")]
+        answer = json.loads(self.run_it("together", *files, "--fridge", "38 l", "--json"))
+        self.assertTrue(answer["proven"])
+        self.assertEqual(answer["left_out"], {})
+        tight = json.loads(self.run_it("together", *files, "--fridge", "4 l", "--json"))
+        self.assertTrue(tight["left_out"])
+        self.assertIn("Saturday legs", self.run_it("today", *files, "--hours", "96"))
+        events = Calendar.from_ical(self.run_it("calendar", *files)).walk("VEVENT")
+        owners = {str(event["UID"]).rsplit(".", 1)[1] for event in events}
+        self.assertEqual(owners, {"legs@vadouvan", "skewers@vadouvan", "flank@vadouvan"})
+
+
+class KitchenFile(Twin):
+    """Export, import, backup, restore, check."""
+
+    def test_out_and_in(self) -> None:
+        """Into another folder, a preview first; a second time all is the same; the check is content."""
+        here, there = ("--data-dir", self.path("here")), ("--data-dir", self.path("there"))
+        (self.folder / "seed.zip").write_bytes(demo_archive())
+        self.run_it("import", self.path("seed.zip"), *here, now=False)
+        self.run_it("export", self.path("out.zip"), *here, now=False)
+        preview = json.loads(self.run_it("import", self.path("out.zip"), "--preview", "--json", *there, now=False))
+        again = json.loads(self.run_it("import", self.path("out.zip"), "--json", *there, now=False))
+        self.assertEqual(preview, again, "the preview changed nothing")
+        self.assertEqual(again["counts"]["new"], len(demo_whole().batches) + 2)
+        third = json.loads(self.run_it("import", self.path("out.zip"), "--json", *there, now=False))
+        self.assertEqual(third["counts"]["same"], len(demo_whole().batches) + 2)
+        with zipfile.ZipFile(self.path("out.zip")) as archive:
+            rows = list(csv.DictReader(io.StringIO(archive.read("logbook.csv").decode(), newline="")))
+        self.assertEqual(len(rows), len(demo_logbook(NOW)))
+        self.assertIn("All well", self.run_it("check", *there, now=False))
+
+    def test_backup_and_restore(self) -> None:
+        """Back to an empty kitchen; a file that is there is not written over; no backup is refused."""
+        here = ("--data-dir", self.path("here"))
+        (self.folder / "seed.zip").write_bytes(demo_archive())
+        self.run_it("backup", self.path("empty.sqlite"), *here, now=False)
+        self.run_it("import", self.path("seed.zip"), *here, now=False)
+        self.assertIn("there already", self.run_it("backup", self.path("empty.sqlite"), *here, now=False, code=2))
+        self.assertIn("Put back, 0 rows", self.run_it("restore", self.path("empty.sqlite"), *here, now=False))
+        self.assertIn("no backup", self.run_it("restore", self.path("seed.zip"), *here, now=False, code=2))
+        self.assertEqual(json.loads(self.run_it("check", "--json", *here, now=False)), {"rows": 0, "findings": []})
+
+
+if __name__ == "__main__":
+    unittest.main()

@@ -36,6 +36,7 @@ VIEWS = {
     "learn": ("/learn", LAPTOP),
     "cautions": ("/cautions", LAPTOP),
     "settings": ("/settings", LAPTOP),
+    "data": ("/settings/data", LAPTOP),
     "pantry": ("/pantry", LAPTOP),
     "phone-weigh": ("/batch/{Slip skewers}/weigh", PHONE),
     "phone": ("/batch/{Saturday legs}/mix", PHONE),

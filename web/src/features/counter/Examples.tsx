@@ -5,7 +5,7 @@ import { examplesQuery } from '../../api/queries'
 export function Examples({ onStart }: { onStart: (id: string) => void }) {
   const examples = useQuery(examplesQuery)
   return (
-    <ul>
+    <ul aria-label="Examples">
       {(examples.data ?? []).map((example) => (
         <li
           key={example.id}

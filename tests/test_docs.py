@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+import json
 import re
 import unittest
 from pathlib import Path
 
 from tests.drafts import judged, of_kind
+from vadouvan.api.openapi import http_page, openapi_text
+from vadouvan.cli import app
 from vadouvan.data.tables import shipped_kitchen, source_keys
 from vadouvan.formats import batch_file
 from vadouvan.formats.judgement import JudgementOut, judgement_out
@@ -54,6 +57,20 @@ class Documents(unittest.TestCase):
         for edge in (answer.window.earliest, answer.window.best, answer.window.latest):
             for limit in (edge.limit, *(other.limit for other in edge.others)):
                 self.assertIn(f"`{limit}`", described)
+
+    def test_the_page_of_the_http_interface_is_current(self) -> None:
+        """docs/http-api.md is what ``make types`` writes, and every route is in it."""
+        page = (ROOT / "docs/http-api.md").read_text()
+        self.assertEqual(page, http_page())
+        for path in json.loads(openapi_text())["paths"]:
+            self.assertIn(path, page)
+
+    def test_commands_are_described(self) -> None:
+        """Every command of the command line is named in docs/formats.md."""
+        described = (ROOT / "docs/formats.md").read_text()
+        names = [command.name or command.callback.__name__ for command in app.registered_commands if command.callback]
+        self.assertGreater(len(names), 20)
+        self.assertEqual([name for name in names if f"`{name}`" not in described], [])
 
     def test_source_keys_are_in_the_references(self) -> None:
         """Keys of sources.csv stand in docs/references.md, but for those that explain themselves."""

@@ -154,6 +154,18 @@ class Offers(unittest.TestCase):
         self.assertEqual(plan_offers(replace(SKEWERS, meal=SATURDAY), KITCHEN, now=NOW), [])
         self.assertEqual(plan_offers(SKEWERS, KITCHEN, now=NOW), [])
 
+    def test_at_any_hour_a_later_meal_is_offered(self) -> None:
+        """A meal in 70 minutes: later the same day, or, in the evening, at the same hour of another."""
+        for hour in range(24):
+            now = datetime(2026, 11, 25, hour, 5, tzinfo=UTC)
+            meal = MealSaid(f"{now + timedelta(minutes=70):%Y-%m-%dT%H:%M}", "45 min", "UTC")
+            offers = plan_offers(replace(SKEWERS, meal=meal), KITCHEN, now=now)
+            with self.subTest(hour=hour):
+                (later,) = [offer for offer in offers if offer.id == "later-meal"]
+                plan = judge(later.draft, KITCHEN, now=now).plan
+                assert plan is not None
+                self.assertIsNone(plan.trouble)
+
     def test_hands_that_are_never_free(self) -> None:
         """Sleep of all but five minutes: the two things that collide are named."""
         routine = Routine(sleep=Span(time(0, 5), time(0, 0)))

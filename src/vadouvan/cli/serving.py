@@ -8,7 +8,7 @@ from typing import Annotated
 
 import typer
 
-from vadouvan.api.openapi import openapi_text
+from vadouvan.api.openapi import http_page, openapi_text
 from vadouvan.formats import batch_parts
 from vadouvan.settings import Settings
 
@@ -44,9 +44,9 @@ def serve(
     uvicorn.Server(uvicorn.Config(application, log_level="warning")).run(sockets=[listener])
 
 
-def openapi() -> None:
+def openapi(page: Annotated[bool, typer.Option(help="As the page docs/http-api.md.")] = False) -> None:
     """Print the OpenAPI document of the HTTP interface."""
-    typer.echo(openapi_text(), nl=False)
+    typer.echo(http_page() if page else openapi_text(), nl=False)
 
 
 def schema() -> None:

@@ -793,7 +793,7 @@ export interface paths {
         };
         /**
          * Start From Shipped
-         * @description A shipped ingredient as a label, to make an own copy of it.
+         * @description A shipped ingredient as a label, for an own copy of it.
          */
         get: operations["start_from_shipped_api_own_ingredients_start__identity__get"];
         put?: never;

@@ -48,7 +48,7 @@ def read_label_as_typed(body: LabelBody, here: Here) -> LabelAnswer:
 
 @router.get("/start/{identity}")
 def start_from_shipped(identity: Identity, here: Here) -> LabelBody:
-    """A shipped ingredient as a label, to make an own copy of it."""
+    """A shipped ingredient as a label, for an own copy of it."""
     items = here.tables.pantry.by_id
     if identity not in items:
         wrong, accepted = f'"{identity}" is not in the pantry.', "Choose an ingredient of the pantry."

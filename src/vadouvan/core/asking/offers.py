@@ -14,6 +14,7 @@ from vadouvan.core.figure import number_told
 from vadouvan.core.judge import Judgement, judge
 from vadouvan.core.kitchen import Kitchen
 
+DAYS_AHEAD = 3
 THINNER = (0.75, 0.5)
 SALTY_SHARE, SALT_FIRST_H = 0.05, 12.0
 
@@ -32,11 +33,11 @@ def plan_offers(draft: Draft, kitchen: Kitchen, *, now: datetime) -> list[PlanOf
     judgement = judge(draft, kitchen, now=now)
     if judgement.reading.meal is None or _works(judgement):
         return []
-    found = []
+    found: dict[str, PlanOffer] = {}
     for offer in _candidates(draft, judgement, kitchen, now):
-        if _works(judge(offer.draft, kitchen, now=now)):
-            found.append(offer)
-    return found
+        if offer.id not in found and _works(judge(offer.draft, kitchen, now=now)):
+            found[offer.id] = offer
+    return [*found.values()]
 
 
 def _works(judgement: Judgement) -> bool:
@@ -51,9 +52,7 @@ def _candidates(draft: Draft, judgement: Judgement, kitchen: Kitchen, now: datet
     if plan is not None and plan.meal.pulled_at is None:
         yield from _other_pulls(draft, plan, kitchen, now)
     if plan is not None and plan.ready_at is not None:
-        at = plan.ready_at
-        words = f"Eat at {at:%H:%M} on {at:%A} instead"
-        yield PlanOffer("later-meal", words, replace(draft, meal=replace(draft.meal, at=f"{at:%Y-%m-%dT%H:%M}")))
+        yield from _later_meals(draft, plan, plan.ready_at)
     if cut is not None and not draft.meal.contact:
         for share in THINNER:
             thickness = f"{number_told(cut.thickness_m * share * 1000)} mm"
@@ -69,6 +68,14 @@ def _candidates(draft: Draft, judgement: Judgement, kitchen: Kitchen, now: datet
     if draft.hold.goal != "surface":
         outside = replace(draft, hold=replace(draft.hold, goal="surface"))
         yield PlanOffer("surface", "Season the outside only", outside)
+
+
+def _later_meals(draft: Draft, plan: Plan, ready_at: datetime) -> Iterator[PlanOffer]:
+    """The earliest meal that could be, or, where that falls into the night, the same hour of the next days."""
+    hour = plan.meal.at
+    for at in (ready_at, *(hour + timedelta(days=days) for days in range(1, DAYS_AHEAD + 1))):
+        words = f"Eat at {at:%H:%M} on {at:%A} instead"
+        yield PlanOffer("later-meal", words, replace(draft, meal=replace(draft.meal, at=f"{at:%Y-%m-%dT%H:%M}")))
 
 
 def _other_pulls(draft: Draft, plan: Plan, kitchen: Kitchen, now: datetime) -> Iterator[PlanOffer]:

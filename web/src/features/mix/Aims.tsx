@@ -7,7 +7,7 @@ import { Said } from '../../components/Said'
 import { withTexts } from '../../lib/draft'
 import { faultOf } from '../lanes'
 import { Proposal } from './Proposal'
-import { SCHOOLS } from './schools'
+import { SCHOOLS } from '../schools'
 import type { DrawerProps } from './drawer'
 import { useAsking } from './useAsking'
 

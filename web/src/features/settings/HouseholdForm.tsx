@@ -5,7 +5,7 @@ import { householdQuery } from '../../api/queries'
 import { useKeep } from '../../api/useKeep'
 import { Pick, type Option } from '../../components/Pick'
 import { Faulty, Said } from '../../components/Said'
-import { SCHOOLS } from '../mix/schools'
+import { SCHOOLS } from '../schools'
 
 /** Who eats, and what stands on the shelf. */
 export function HouseholdForm() {

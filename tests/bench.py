@@ -12,6 +12,7 @@ import numpy as np
 from scipy.integrate import solve_ivp
 from scipy.optimize import minimize
 
+from tests.bench_logbook import print_logbook
 from tests.drafts import judged, of_kind
 from tests.kitchens import best_by_trying, evening_dish, random_kitchen, tight_kitchens
 from tests.mixes import portions
@@ -163,6 +164,7 @@ def print_table() -> None:
 def main() -> None:
     """Print the table."""
     print_table()
+    print_logbook()
     print_salt()
     print_acid()
     print_judgement()

@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 import json
+import tempfile
 import urllib.request
+from pathlib import Path
 from typing import Any
 
 from axe_playwright_python.sync_playwright import Axe
@@ -100,6 +102,30 @@ class Screens(BrowserCase):
             for phone, theme in ((False, "light"), (True, "evening")):
                 page = self.open(f"/batch/{identity}/{'fire' if where == 'out' else 'weigh'}", phone=phone, theme=theme)
                 self.assert_clean(page, f"{where} {theme}")
+                page.close()
+
+    def test_axe_finds_nothing_in_what_opens_over_settings_and_logbook(self) -> None:
+        """An archive looked at, the questions before something is put back or removed; a dish made again."""
+        with tempfile.TemporaryDirectory() as folder:
+            archive = Path(folder) / "kitchen.zip"
+            with urllib.request.urlopen(f"{self.kitchen.address}/api/kitchen/archive") as answer:
+                archive.write_bytes(answer.read())
+            for theme, phone in (("light", False), ("evening", True)):
+                page = self.open("/settings/data", theme=theme, phone=phone)
+                page.get_by_label("Archive of a kitchen").set_input_files(archive)
+                page.get_by_text("Each thing in it").click()
+                self.assert_clean(page, f"archive {theme}")
+                page.get_by_role("button", name="Remove everything").click()
+                self.assert_clean(page, f"remove {theme}")
+                page.get_by_role("button", name="Keep it").click()
+                page.get_by_label("Backup of a kitchen").set_input_files(archive)
+                self.assert_clean(page, f"restore {theme}")
+                page.get_by_role("button", name="Put it back").click()
+                page.get_by_role("alert").wait_for()
+                self.assert_clean(page, f"refused {theme}")
+                page.goto(f"{self.kitchen.address}/logbook")
+                page.get_by_role("button", name="Make it again").first.click()
+                self.assert_clean(page, f"again {theme}")
                 page.close()
 
     def ask(self, path: str, body: object = None) -> Any:

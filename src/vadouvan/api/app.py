@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+from collections.abc import AsyncIterator
+from contextlib import asynccontextmanager
 from pathlib import Path
+from threading import Thread
 
 from fastapi import FastAPI
 from fastapi.responses import FileResponse
@@ -40,7 +43,21 @@ SAFE_HEADERS = {
 
 def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
     """The application over a kitchen; with ``web_dir`` it serves the built page too."""
-    app = FastAPI(title="Vadouvan", version=__version__, docs_url=None, redoc_url=None, openapi_url="/api/openapi.json")
+
+    @asynccontextmanager
+    async def lifespan(_app: FastAPI) -> AsyncIterator[None]:
+        """A long logbook is read while the cook looks at the Counter."""
+        Thread(target=context.shelf.entries, daemon=True).start()
+        yield
+
+    app = FastAPI(
+        title="Vadouvan",
+        version=__version__,
+        docs_url=None,
+        redoc_url=None,
+        openapi_url="/api/openapi.json",
+        lifespan=lifespan,
+    )
     app.state.context = context
     add_error_handlers(app)
     responses: dict[int | str, dict[str, object]] = {code: {"model": TroubleOut} for code in (404, 409, 422)}

@@ -26,6 +26,7 @@ class Shelf:
         self._entries: dict[str, tuple[State, Entry]] = {}
         self._lessons: dict[tuple[str, State], Lesson | None] = {}
         self._tables: object = None
+        self._fingerprint: object = None
         self._lock = Lock()
 
     def entries(self) -> list[Entry]:
@@ -63,12 +64,13 @@ class Shelf:
             return found
 
     def _refresh(self) -> None:
+        fingerprint = self._verdicts.fingerprint()
+        if fingerprint == self._fingerprint:
+            return
         states = self._verdicts.states()
         changed = [name for name, state in states.items() if self._entries.get(name, (None,))[0] != state]
         for name in self._entries.keys() - states.keys():
             del self._entries[name]
-        if not changed:
-            return
         said = self._verdicts.said_of(changed)
         descents = {one.batch_id: one for one in self._verdicts.descents()}
         for kept in self._batches.some(changed):
@@ -81,3 +83,4 @@ class Shelf:
                 descent.says if descent else (),
             )
             self._entries[kept.id] = (states[kept.id], entry)
+        self._fingerprint = fingerprint

@@ -34,14 +34,17 @@ class Descent:
     says: tuple[str, ...]
 
 
+RECENT_JULIAN_DAY = 2_461_000  # taken off before times are summed, so that a sum tells a millisecond
+
+
 @dataclass(frozen=True)
 class State:
     """From which anything that is worked out of a tasted batch follows: its revision, and its verdicts' state."""
 
     revision: int
-    count: int
-    latest: str
+    said: str
     is_forgotten: bool
+    from_id: str
 
 
 class Verdicts:
@@ -61,20 +64,39 @@ class Verdicts:
         with Session(self._engine) as session:
             return [verdict_in(row) for row in session.scalars(wanted)]
 
+    def fingerprint(self) -> tuple[object, ...]:
+        """A value that is another after any change to a batch or a verdict, and quickly read."""
+        batches = select(func.count(), func.sum(BatchRow.revision), func.max(BatchRow.changed_at))
+        verdicts = select(
+            func.count(),
+            func.sum(VerdictRow.forgotten),
+            func.max(VerdictRow.at),
+            func.total(func.julianday(VerdictRow.at) - RECENT_JULIAN_DAY),
+            func.total(func.length(VerdictRow.said)),
+        )
+        with Session(self._engine) as session:
+            descents = session.scalar(select(func.count()).select_from(DescentRow))
+            return (*session.execute(batches).one(), *session.execute(verdicts).one(), descents)
+
     def states(self) -> dict[str, State]:
         """The state of every tasted batch."""
         columns = (
             VerdictRow.batch_id,
             BatchRow.revision,
-            func.count(),
-            func.max(VerdictRow.at),
+            func.group_concat(VerdictRow.said),
             func.max(VerdictRow.forgotten),
+            func.max(DescentRow.from_id),
         )
-        wanted = select(*columns).join(BatchRow, BatchRow.id == VerdictRow.batch_id).group_by(VerdictRow.batch_id)
+        wanted = (
+            select(*columns)
+            .join(BatchRow, BatchRow.id == VerdictRow.batch_id)
+            .outerjoin(DescentRow, DescentRow.batch_id == VerdictRow.batch_id)
+            .group_by(VerdictRow.batch_id)
+        )
         with Session(self._engine) as session:
             return {
-                name: State(revision, count, latest, bool(forgotten))
-                for name, revision, count, latest, forgotten in session.execute(wanted)
+                name: State(revision, said, bool(forgotten), from_id or "")
+                for name, revision, said, forgotten, from_id in session.execute(wanted)
             }
 
     def said_of(self, identities: Sequence[str]) -> dict[str, list[VerdictSaid]]:

@@ -48,6 +48,7 @@ export type LogEntry = Schemas['EntryOut']
 export type Learned = Schemas['LearnedOut']
 export interface LogbookAsked {
   search: string
+  cut: string
   species: string
   school: string
   verdict: string

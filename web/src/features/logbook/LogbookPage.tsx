@@ -17,6 +17,7 @@ const MOST = 4
 export function LogbookPage() {
   const [asked, setAsked] = useState({
     search: '',
+    cut: '',
     species: '',
     school: '',
     verdict: '',
@@ -31,6 +32,9 @@ export function LogbookPage() {
     setAsked((was) => ({ ...was, page: 0, ...part }))
   }
   const species = [...new Set(tables.data?.cuts.map((cut) => cut.species))].sort()
+  const cuts = (tables.data?.cuts ?? []).filter(
+    (cut) => asked.species === '' || cut.species === asked.species,
+  )
   const verdicts = Object.entries(scales.data ?? {}).flatMap(([aspect, words]) =>
     words.map((word) => `${aspect}: ${word}`),
   )
@@ -40,7 +44,7 @@ export function LogbookPage() {
         <h2 id="eaten" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
           what was eaten
         </h2>
-        <div role="search" className="grid grid-cols-2 gap-x-4 py-1 wide:grid-cols-5">
+        <div role="search" className="grid grid-cols-2 gap-x-4 py-1 wide:grid-cols-6">
           <Field name="Search">
             <input
               className="said"
@@ -66,7 +70,15 @@ export function LogbookPage() {
             value={asked.species}
             options={species.map((one) => [one, one])}
             onPick={(one) => {
-              ask({ species: one })
+              ask({ species: one, cut: '' })
+            }}
+          />
+          <Select
+            name="Cut"
+            value={asked.cut}
+            options={cuts.map((cut) => [cut.id, cut.name])}
+            onPick={(cut) => {
+              ask({ cut })
             }}
           />
           <Select

@@ -1,0 +1,79 @@
+"""The logbook in memory is at any time what a fresh reading gives."""
+
+from __future__ import annotations
+
+import unittest
+from dataclasses import asdict
+
+from fastapi.testclient import TestClient
+
+from tests.api.kitchen import kitchen_app
+from tests.drafts import NOW
+from vadouvan.api.context import Context
+from vadouvan.api.shelf import Shelf
+from vadouvan.demo_logbook import demo_logbook
+
+WORDS = {"eater": "Odile", "words": {"salt": "a little too much"}, "depth": "8 mm"}
+
+
+class InStep(unittest.TestCase):
+    """Every way in which batches and verdicts change."""
+
+    def setUp(self) -> None:
+        """Three eaten batches, the shelf read once."""
+        app = kitchen_app(self)
+        self.client = TestClient(app)
+        self.context: Context = app.state.context
+        self.ids = []
+        for one in demo_logbook(NOW)[:3]:
+            made = self.client.post("/api/batches", json=asdict(one.draft)).json()
+            self.ids.append(made["id"])
+            self.assertEqual(self.client.put(f"/api/taste/{made['id']}", json=WORDS).status_code, 200)
+        self.context.shelf.entries()
+
+    def assert_in_step(self, what: str) -> None:
+        """The shelf is as a new one, and so is what it teaches."""
+        with self.subTest(what):
+            new = Shelf(self.context.batches, self.context.verdicts)
+            shelf = self.context.shelf
+            self.assertEqual({one.id: one for one in shelf.entries()}, {one.id: one for one in new.entries()})
+            taught = [one.lessons(one.tasted(), self.context.kitchen, now=NOW) for one in (shelf, new)]
+            self.assertEqual(
+                *([(x.family, x.salt, x.depth and x.depth.depth_m) for x in lessons] for lessons in taught)
+            )
+
+    def test_after_every_change(self) -> None:
+        """Said again in other words, forgotten, said by another, taken back, renamed, removed, taken in, put back."""
+        first, second, third = self.ids
+        archive = self.client.get("/api/kitchen/archive").content
+        backup = self.client.get("/api/kitchen/backup").content
+        self.client.put(f"/api/taste/{first}", json={**WORDS, "words": {"salt": "far too much"}})
+        self.assert_in_step("said again")
+        self.client.post("/api/taste/forget", json={"batch_id": first, "forgotten": True})
+        self.assert_in_step("forgotten")
+        self.client.put(f"/api/taste/{second}", json={**WORDS, "eater": "Ines"})
+        self.assert_in_step("another eater")
+        self.client.delete(f"/api/taste/{second}", params={"eater": "Ines"})
+        self.assert_in_step("taken back")
+        batch = self.client.get(f"/api/batches/{third}").json()
+        change = {"revision": batch["revision"], "draft": {**batch["draft"], "name": "Another name"}}
+        self.assertEqual(self.client.put(f"/api/batches/{third}", json=change).status_code, 200)
+        self.assert_in_step("renamed")
+        self.client.delete(f"/api/batches/{third}")
+        self.assert_in_step("removed")
+        self.client.post("/api/kitchen/archive", content=archive)
+        self.assert_in_step("taken in")
+        self.client.delete("/api/kitchen", params={"sure": "remove everything"})
+        self.assert_in_step("all removed")
+        self.client.post("/api/kitchen/restore", content=backup)
+        self.assert_in_step("put back")
+        self.assertEqual(len(self.context.shelf.entries()), 3)
+
+    def test_another_salt_on_the_shelf_teaches_anew(self) -> None:
+        """What a batch taught rests on the kitchen's tables: other tables, other lessons."""
+        self.client.put("/api/settings/household", json={"salt": "salt_kosher_light"})
+        self.assert_in_step("another salt")
+
+
+if __name__ == "__main__":
+    unittest.main()

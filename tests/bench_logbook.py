@@ -1,0 +1,78 @@
+"""Speed of a long logbook, as part of ``make bench``."""
+
+from __future__ import annotations
+
+import statistics
+import tempfile
+import time
+from collections.abc import Callable
+from dataclasses import replace
+from datetime import UTC, datetime, timedelta
+from functools import partial
+from pathlib import Path
+
+from vadouvan.api.shelf import Shelf
+from vadouvan.core.merging import Merge
+from vadouvan.core.taste.logbook import Asked, Entry, found
+from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeVerdict
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.demo_logbook import demo_logbook
+from vadouvan.store.batches import Batches
+from vadouvan.store.database import open_database
+from vadouvan.store.verdicts import Verdicts
+from vadouvan.store.whole import Whole
+
+EATEN_BY = datetime(2026, 11, 25, tzinfo=UTC)
+RUNS = 9
+CUTS = shipped_kitchen().cuts
+
+
+def print_logbook() -> None:
+    """A long logbook against a short one: the first look after a start, later ones, and searches."""
+    questions = (
+        Asked(),
+        Asked(search="quail milder 77"),
+        Asked(verdict="salt: a little too much", ingredient="mustard"),
+    )
+    short, long = 100, 10_000
+    times: dict[int, list[float]] = {}
+    for count in (short, long):
+        with tempfile.TemporaryDirectory() as folder:
+            engine = open_database(Path(folder) / "kitchen.sqlite")
+            Whole(engine).take_in(Merge(_eaten(count), (), (), KitchenSettings(), ()), now=EATEN_BY)
+            shelf = Shelf(Batches(engine), Verdicts(engine))
+            start = time.perf_counter()
+            shelf.entries()
+            first = (time.perf_counter() - start) * 1000
+            later = [_median_ms(partial(_look, shelf, one)) for one in questions]
+            times[count] = [first, *later]
+            engine.dispose()
+    for name, *(few, many) in zip(("first look after a start", "all", "by words", "by verdict and ingredient"),
+                                  times[short], times[long], strict=True):  # fmt: skip
+        print(f"logbook of {long}, {name}: {many:.0f} ms, {many / few:.0f} times a logbook of {short}")
+
+
+def _look(shelf: Shelf, asked: Asked) -> list[Entry]:
+    return found(shelf.entries(), asked, CUTS)
+
+
+def _eaten(count: int) -> tuple[WholeBatch, ...]:
+    eaten = demo_logbook(EATEN_BY)
+    return tuple(
+        WholeBatch(
+            f"batch-{number}",
+            replace(one.draft, name=f"{one.draft.name} {number}"),
+            EATEN_BY - timedelta(hours=number),
+            verdicts=tuple(WholeVerdict(said, EATEN_BY) for said in one.verdicts),
+        )
+        for number, one in ((number, eaten[number % len(eaten)]) for number in range(count))
+    )
+
+
+def _median_ms(work: Callable[[], object]) -> float:
+    times = []
+    for _ in range(RUNS):
+        start = time.perf_counter()
+        work()
+        times.append((time.perf_counter() - start) * 1000)
+    return statistics.median(times)

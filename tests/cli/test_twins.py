@@ -97,6 +97,14 @@ class Batch(Twin):
         self.assertTrue(self.run_it("compare", self.path("skewers.json"), "thickness", "50 mm").strip())
         self.assertIn("thickness", self.run_it("compare", self.path("skewers.json"), "colour", code=2))
 
+    def test_cautions(self) -> None:
+        """Chicken calls for some, the gravest first."""
+        found = json.loads(self.run_it("cautions", self.path("legs.json"), "--json"))
+        kinds = [one["kind"] for one in found]
+        self.assertEqual(kinds, sorted(kinds, key=["stop", "warn", "note"].index))
+        self.assertGreater(len(kinds), 1)
+        self.assertIn(found[0]["says"], self.run_it("cautions", self.path("legs.json")))
+
     def test_again(self) -> None:
         """Another weight: a batch file with its amounts, and no time of the old one."""
         again = batch_file.read(self.run_it("again", self.path("collar.json"), "--mass", "800 g"))
@@ -155,6 +163,15 @@ class Plans(Twin):
         (self.folder / "soon.json").write_text(batch_file.write(soon), encoding="utf-8")
         self.assertTrue(json.loads(self.run_it("offers", self.path("soon.json"), "--json")))
         self.assertIn("works", self.run_it("offers", self.path("legs.json")))
+
+    def test_move(self) -> None:
+        """The meal an hour later; a mark that is none, and a batch without a plan, are refused."""
+        later = batch_file.read(self.run_it("move", self.path("legs.json"), "meal", "2026-11-28T20:00+00:00"))
+        self.assertEqual(later.meal.at, "2026-11-28T20:00")
+        self.assertIn("pull", self.run_it("move", self.path("legs.json"), "salt", "2026-11-28T20:00", code=2))
+        again = self.run_it("again", self.path("legs.json"), "--mass", "1 kg")
+        (self.folder / "again.json").write_text(again, encoding="utf-8")
+        self.assertIn("no plan", self.run_it("move", self.path("again.json"), "meal", "2026-11-28T20:00", code=2))
 
     def test_together_today_and_calendar(self) -> None:
         """Three for Saturday."""

@@ -9,6 +9,7 @@ import typer
 
 from vadouvan.cli.common import BAD_INPUT, AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell, text_in
 from vadouvan.core.asking.comparing import Change, compared
+from vadouvan.core.caution_triggers import cautions_of
 from vadouvan.core.draft import CutSaid
 from vadouvan.core.judge import judge as judge_draft
 from vadouvan.core.taste.again import made_again
@@ -39,7 +40,7 @@ Depth = Annotated[str, typer.Option(help='Depth seen on the knife, "9 mm" or "th
 
 def add_to(app: typer.Typer) -> None:
     """The commands of this module."""
-    for command in (judge, read, cubes, compare, again, verdict, card, weigh):
+    for command in (judge, cautions, read, cubes, compare, again, verdict, card, weigh):
         app.command()(command)
 
 
@@ -51,6 +52,15 @@ def judge(file: BatchFile, as_json: AsJson = False, now: Now = "") -> None:
     typer.echo(answer.model_dump_json(indent=2) if as_json else judgement_text(answer))
     if _unfit(answer):
         raise typer.Exit(BAD_INPUT)
+
+
+@refusing
+def cautions(file: BatchFile, as_json: AsJson = False, now: Now = "") -> None:
+    """What to take care of with this batch, the gravest first."""
+    kitchen = shipped_kitchen()
+    found = cautions_of(judge_draft(draft_in(file), kitchen, now=moment_in(now)), kitchen.cautions)
+    answer = [{"id": one.id, "kind": one.kind, "where": one.where, "says": one.says} for one in found]
+    tell(answer, [f"{one.kind}: {one.says}" for one in found] or ["Nothing in particular."], as_json=as_json)
 
 
 @refusing

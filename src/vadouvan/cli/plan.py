@@ -4,17 +4,20 @@ from __future__ import annotations
 
 from datetime import timedelta
 from pathlib import Path
-from typing import Annotated
+from typing import Annotated, get_args
 
 import typer
 
 from vadouvan.cli.common import AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell
 from vadouvan.core.asking.offers import plan_offers
+from vadouvan.core.clock.moving import Mark, moved
 from vadouvan.core.judge import judge
 from vadouvan.core.reading.shared import SharedSaid, read_shared
 from vadouvan.core.table.gather import Batch, Clock
 from vadouvan.core.table.together import clashes_as_planned, plan_together
 from vadouvan.data.tables import shipped_kitchen
+from vadouvan.errors import InputError
+from vadouvan.formats import batch_file
 from vadouvan.formats.calendar_file import calendar_text
 from vadouvan.formats.today import today_out
 
@@ -23,7 +26,7 @@ BatchFiles = Annotated[list[Path], typer.Argument(help="Batch files.")]
 
 def add_to(app: typer.Typer) -> None:
     """The commands of this module."""
-    for command in (offers, together, today, calendar):
+    for command in (offers, move, together, today, calendar):
         app.command()(command)
 
 
@@ -33,6 +36,29 @@ def offers(file: BatchFile, as_json: AsJson = False, now: Now = "") -> None:
     found = plan_offers(draft_in(file), shipped_kitchen(), now=moment_in(now))
     says = [offer.says for offer in found]
     tell(says, says or ["Its plan works, or nothing near it does."], as_json=as_json)
+
+
+@refusing
+def move(
+    file: BatchFile,
+    mark: Annotated[str, typer.Argument(help="meal, pull or start.")],
+    to: Annotated[str, typer.Argument(help='A moment with its offset, such as "2026-11-28T20:00+00:00".')],
+    now: Now = "",
+) -> None:
+    """Print the batch file with its meal, its pull or its start at another moment; its plan goes to standard error."""
+    kitchen, moment = shipped_kitchen(), moment_in(now)
+    draft = draft_in(file)
+    plan = judge(draft, kitchen, now=moment).plan
+    marks: dict[str, Mark] = {name: name for name in get_args(Mark)}
+    if mark not in marks:
+        accepted = "Choose from " + ", ".join(marks) + "."
+        raise InputError(field="mark", given=mark, wrong=f'"{mark}" is no mark of a plan.', accepted=accepted)
+    if plan is None:
+        accepted = "Say the meal, and mend what stops the plan."
+        raise InputError(field="plan", given=mark, wrong="This batch has no plan to move.", accepted=accepted)
+    other = moved(draft, plan, marks[mark], moment_in(to))
+    typer.echo(batch_file.write(other), nl=False)
+    typer.echo(judge(other, kitchen, now=moment).plan_says, err=True)
 
 
 @refusing

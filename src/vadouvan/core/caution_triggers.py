@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 
+from vadouvan.core.cautions import Caution
 from vadouvan.core.constants import (
     FRIDGE_ADVISED_C,
     FRIDGE_STOP_C,
@@ -53,6 +54,15 @@ class Known:
     def warm_min(self) -> float:
         """Minutes out of the cold before cooking, as planned."""
         return self.judgement.warm_min
+
+
+GRAVEST_FIRST = {"stop": 0, "warn": 1, "note": 2}
+
+
+def cautions_of(judgement: Judgement, cautions: Mapping[str, Caution]) -> list[Caution]:
+    """The cautions that a batch calls for, the gravest first."""
+    found = [cautions[name] for name in cautions_called_for(judgement)]
+    return sorted(found, key=lambda one: GRAVEST_FIRST[one.kind])
 
 
 def cautions_called_for(judgement: Judgement) -> tuple[str, ...]:

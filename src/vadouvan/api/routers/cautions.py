@@ -8,7 +8,7 @@ from fastapi import APIRouter, Path
 from pydantic import BaseModel
 
 from vadouvan.api.context import Here
-from vadouvan.core.caution_triggers import cautions_called_for
+from vadouvan.core.caution_triggers import cautions_of
 from vadouvan.core.cautions import Caution
 from vadouvan.core.judge import judge
 from vadouvan.core.kitchen import Kitchen
@@ -49,6 +49,4 @@ def list_cautions_of_batch(identity: Annotated[str, Path(max_length=64)], here: 
     """Those that a batch calls for, the gravest first."""
     kitchen = here.kitchen
     judgement = judge(here.batches.get(identity).draft, kitchen, now=here.now())
-    found = [kitchen.cautions[name] for name in cautions_called_for(judgement)]
-    grave = {"stop": 0, "warn": 1, "note": 2}
-    return [_out(caution, kitchen) for caution in sorted(found, key=lambda one: grave[one.kind])]
+    return [_out(caution, kitchen) for caution in cautions_of(judgement, kitchen.cautions)]

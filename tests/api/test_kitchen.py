@@ -100,6 +100,22 @@ class WholeKitchenOverHttp(unittest.TestCase):
             streamed = self.client.post("/api/kitchen/archive", content=(b"x" * 600 for _ in range(3)))
         self.assertEqual(streamed.status_code, 422)
 
+    def test_another_page_may_not_act(self) -> None:
+        """What a browser sends for a page of another origin is refused; the kitchen's own page and programs are not."""
+        archive = self.client.get("/api/kitchen/archive").content
+        for origin, status in (("http://evil.example", 403), ("null", 403), ("http://testserver", 200)):
+            with self.subTest(origin):
+                answer = self.client.post("/api/kitchen/archive", content=archive, headers={"origin": origin})
+                self.assertEqual(answer.status_code, status)
+        self.assertEqual(self.client.get("/api/batches", headers={"origin": "http://evil.example"}).status_code, 200)
+
+    def test_a_backup_too_large(self) -> None:
+        """Refused as it comes."""
+        with patch.object(router, "LARGEST_BACKUP_BYTES", 1000):
+            refused = self.client.post("/api/kitchen/restore", content=b"x" * 5000)
+        self.assertEqual(refused.status_code, 422)
+        self.assertIn("up to", refused.json()["sentence"])
+
     def test_no_archive(self) -> None:
         """Words say what would do; nothing changes."""
         before = self.everything()
@@ -171,6 +187,8 @@ class Household(unittest.TestCase):
         self.assertEqual(self.keep(salt="salt_kosher_light"), 200)
         self.assertLess(grams("1 tbsp salt"), 0.7 * fine)
         self.assertEqual(grams("1 tbsp salt"), grams("1 tbsp light kosher salt"))
+        offers = self.legs("200 g yoghurt")["judgement"]["salt_offers"]
+        self.assertIn("light kosher salt", offers[0]["text"])
         self.assertEqual(grams("1 tbsp fine salt"), named)
 
     def test_way_of_salting_of_new_batches(self) -> None:
@@ -178,6 +196,8 @@ class Household(unittest.TestCase):
         self.keep(school="equilibrium")
         draft = self.legs("20 g salt")["draft"]
         self.assertEqual(draft["aims"]["school"], "equilibrium")
+        read = self.client.post("/api/batches/from-file", json={"text": "1 kg lamb shoulder\n12 g salt"}).json()
+        self.assertEqual(read["batch"]["draft"]["aims"]["school"], "equilibrium")
         started = self.client.post("/api/examples/skewers").json()
         self.assertEqual(started["draft"]["aims"]["school"], "equilibrium")
 

@@ -14,6 +14,7 @@ from fastapi.staticfiles import StaticFiles
 from vadouvan import __version__
 from vadouvan.api.context import Context
 from vadouvan.api.errors import add_error_handlers
+from vadouvan.api.origin import OwnPagesOnly
 from vadouvan.api.routers import (
     batches,
     cautions,
@@ -59,6 +60,7 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
         lifespan=lifespan,
     )
     app.state.context = context
+    app.add_middleware(OwnPagesOnly)
     add_error_handlers(app)
     responses: dict[int | str, dict[str, object]] = {code: {"model": TroubleOut} for code in (404, 409, 422)}
     for router in (

@@ -22,17 +22,18 @@ ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredi
 
 @dataclass(frozen=True)
 class Brought:
-    """A draft from a file, and in words what could not be taken over."""
+    """A draft from a file, and in words what could not be taken over; ``is_ours`` for a batch file."""
 
     draft: Draft
     notes: tuple[str, ...] = ()
+    is_ours: bool = False
 
 
 def read_any(text: str, cuts: Mapping[str, CutKind]) -> Brought:
     """The draft in a file of any of these kinds; raises FormatError or BadInput saying what would do."""
     plain = text.lstrip("\ufeff \t\r\n")
     if len(plain.encode()) > batch_file.LARGEST_BYTES or _is_batch(plain):
-        return Brought(batch_file.read(plain))
+        return Brought(batch_file.read(plain), is_ours=True)
     if plain.startswith(("{", "[")):
         _refuse_broken(plain)
     if plain.startswith(("{", "[")) or (plain.startswith("<") and "ld+json" in plain):

@@ -83,7 +83,8 @@ class BroughtOut(BaseModel):
 def make_batch_from_file(body: BatchFileBody, here: Here) -> BroughtOut:
     """Keep a new batch read from the text of a batch file, a recipe in JSON-LD, or a list of ingredients."""
     brought = read_any(body.text, here.kitchen.cuts)
-    kept = here.batches.add(here.new_id(), brought.draft, now=here.now())
+    draft = brought.draft if brought.is_ours else here.started(brought.draft)
+    kept = here.batches.add(here.new_id(), draft, now=here.now())
     return BroughtOut(batch=answer(kept, here), notes=list(brought.notes))
 
 

@@ -21,6 +21,7 @@ from vadouvan.store.keeping import Checked
 router = APIRouter(prefix="/api/kitchen", tags=["kitchen"])
 
 MOST_TOLD = 200
+LARGEST_BACKUP_BYTES = 2_000_000_000  # it has every step of undo
 CLEAR_WORD = "remove everything"
 _BODY = {"requestBody": {"content": {"application/octet-stream": {"schema": {"type": "string", "format": "binary"}}}}}
 
@@ -86,8 +87,16 @@ def get_backup(here: Here) -> Response:
 @router.post("/restore", openapi_extra=_BODY)
 async def restore_backup(request: Request, here: Here) -> CheckOut:
     """Put a backup in the place of the kitchen; the kitchen as it was is kept beside it."""
-    data = await _body(request)
-    return await run_in_threadpool(_restore, data, here)
+    with tempfile.TemporaryDirectory() as folder:
+        source = Path(folder) / "backup.sqlite"
+        size = 0
+        with source.open("wb") as file:
+            async for part in request.stream():
+                size += len(part)
+                if size > LARGEST_BACKUP_BYTES:
+                    raise _backup_too_large(size)
+                file.write(part)
+        return await run_in_threadpool(_restore, source, here)
 
 
 @router.get("/check")
@@ -121,15 +130,18 @@ def _take_in(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
     return _merge_out(merge, notes, done=True)
 
 
-def _restore(data: bytes, here: Context) -> CheckOut:
+def _restore(source: Path, here: Context) -> CheckOut:
     aside = _aside(here, "before-restore")
-    with tempfile.TemporaryDirectory() as folder:
-        source = Path(folder) / "backup.sqlite"
-        source.write_bytes(data)
-        checked = here.file.restore(source, aside=aside)
+    checked = here.file.restore(source, aside=aside)
     learn(here)
     says = f"Put back, {checked.rows} rows. The kitchen as it was is kept in {aside}."
     return CheckOut(says=says, rows=checked.rows, findings=[])
+
+
+def _backup_too_large(size: int) -> InputError:
+    wrong = f"This is {size // 1_000_000} MB or more."
+    accepted = f"A backup of up to {LARGEST_BACKUP_BYTES // 1_000_000} MB is put back; kitchens are smaller."
+    return InputError(field="backup", given="", wrong=wrong, accepted=accepted)
 
 
 def _aside(here: Context, why: str) -> Path:

@@ -48,6 +48,11 @@ class Pantry:
         """The same pantry in which "salt", with no more said, means this ingredient."""
         return Pantry(self.by_id, {**self.by_name, _plain(PLAIN_SALT_NAME): identity})
 
+    @property
+    def plain_salt(self) -> Ingredient:
+        """What "salt" means with no more said."""
+        return self.by_id[self.by_name[_plain(PLAIN_SALT_NAME)]]
+
     def find(self, names: Sequence[str], *, field: str, given: str) -> Ingredient:
         """The ingredient that one of these names means, tried in turn; near spellings of the first count too.
 

@@ -14,7 +14,6 @@ from vadouvan.core.mix.solver import Aims, solve
 from vadouvan.core.mix.span import SaltState
 from vadouvan.core.said.numbers import Spread
 
-PLAIN_SALT = "salt_table"
 SALTY_FROM = 0.02  # salt share from which an ingredient of the mix can carry a correction
 MOST_OFFERS = 2
 TOLD_FROM_G_PER_KG = 0.3
@@ -49,7 +48,7 @@ def _ways(portions: Sequence[Portion], aims: Aims, film: Film, pantry: Pantry) -
 
 def _added(portions: Sequence[Portion], aims: Aims, film: Film, pantry: Pantry) -> Iterator[SaltOffer]:
     """Plain salt as a new line."""
-    fresh = Portion("new", "", pantry.by_id[PLAIN_SALT], Spread.exactly(0.0), guessed=False)
+    fresh = Portion("new", "", pantry.plain_salt, Spread.exactly(0.0), guessed=False)
     amount_kg = _amount_that_meets([*portions, fresh], fresh, aims)
     if amount_kg is not None:
         text = _text(fresh.ingredient, amount_kg)

@@ -38,7 +38,6 @@ FORMS: dict[str, Form] = {name: name for name in get_args(Form)}
 CONTAINERS: dict[str, Container] = {name: name for name in get_args(Container)}
 COATS: dict[str, Coat] = {name: name for name in get_args(Coat)}
 DEFAULT_BATH_H = 12.0
-PLAIN_SALT = "salt_table"
 
 
 @dataclass(frozen=True)
@@ -121,7 +120,7 @@ def _salting(said: AimsSaid, pantry: Pantry, notes: Notes) -> Salting:
 
 
 def _spoon_salt(said: str, pantry: Pantry, notes: Notes) -> Ingredient:
-    plain = pantry.by_id[PLAIN_SALT]
+    plain = pantry.plain_salt
     if not said:
         return notes.assume("aims.spoon_salt", plain, plain.also_called[0])
     item = pantry.by_id.get(said)

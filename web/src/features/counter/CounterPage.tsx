@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, type Batch } from '../../api/client'
 import { batchesQuery } from '../../api/queries'
+import { FileButton } from '../../components/FileButton'
 import { told } from '../../lib/clock'
 import { BLANK, withLines } from '../../lib/draft'
 import { inOrder } from '../lanes'
@@ -47,7 +48,6 @@ export function useStart() {
 export function CounterPage() {
   const batches = useQuery(batchesQuery)
   const start = useStart()
-  const picker = useRef<HTMLInputElement>(null)
   if (batches.isPending) return <p className="p-8">Looking at the counter</p>
   if (batches.isError)
     return (
@@ -86,22 +86,13 @@ export function CounterPage() {
             Start a batch
           </button>
           <PasteList onPaste={(lines, name) => void start.fromList(lines, name)} />
-          <button type="button" className="act" onClick={() => picker.current?.click()}>
-            Read a file
-          </button>
-          <input
-            ref={picker}
-            type="file"
+          <FileButton
+            name="Batch file, recipe or list"
             accept=".json,.jsonld,.txt,.md,.html,application/json,application/ld+json,text/plain"
-            className="sr-only"
-            tabIndex={-1}
-            aria-label="Batch file, recipe or list"
-            onChange={(event) => {
-              const file = event.target.files?.[0]
-              event.target.value = ''
-              if (file) void start.fromFile(file)
-            }}
-          />
+            onFile={(file) => void start.fromFile(file)}
+          >
+            Read a file
+          </FileButton>
           {batches.data.length > 0 && (
             <Link to="/today" className="grid min-h-12 items-center underline underline-offset-4">
               Today&rsquo;s list and bag labels, to print

@@ -1,11 +1,11 @@
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { calendarAddress } from '../../api/addresses'
 import { api } from '../../api/client'
+import { FileButton } from '../../components/FileButton'
 import type { AnswersProps } from './Answers'
 
 /** The plan to a calendar, and times that were moved there back into the plan. */
 export function CalendarActions({ batch, change }: Omit<AnswersProps, 'draft'>) {
-  const picker = useRef<HTMLInputElement>(null)
   const [answer, setAnswer] = useState('')
   const take = async (file: File) => {
     try {
@@ -21,22 +21,9 @@ export function CalendarActions({ batch, change }: Omit<AnswersProps, 'draft'>) 
       <a className="act inline-grid place-items-center" href={calendarAddress(batch.id)} download>
         Write to a calendar
       </a>
-      <button type="button" className="act" onClick={() => picker.current?.click()}>
+      <FileButton name="Calendar file" accept=".ics,text/calendar" onFile={(file) => void take(file)}>
         Take moved times back
-      </button>
-      <input
-        ref={picker}
-        type="file"
-        accept=".ics,text/calendar"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Calendar file"
-        onChange={(event) => {
-          const file = event.target.files?.[0]
-          event.target.value = ''
-          if (file) void take(file)
-        }}
-      />
+      </FileButton>
       {answer !== '' && (
         <p role="status" className="w-full whitespace-pre-line">
           {answer}

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Iterator
 from dataclasses import dataclass
+from datetime import datetime
 
 from vadouvan.core.cut.named import line_of
 from vadouvan.core.figure import hours_told, number_told
@@ -126,7 +127,8 @@ def _went(batch: WholeBatch) -> Iterator[str]:
     meal = batch.draft.meal
     hours = held_hours(batch.draft)
     if hours is not None:
-        yield f"In the mix for {hours_told(hours)}, out {meal.pulled.replace('T', ' ')}."
+        out = datetime.fromisoformat(meal.pulled)  # it could be read, or there were no hours
+        yield f"In the mix for {hours_told(hours)}, out {out:%Y-%m-%d %H:%M}."
     if batch.changed:
         yield f"Changed against the batch before: {' '.join(batch.changed)}"
 

@@ -155,6 +155,7 @@ function Select({ name, value, options, onPick }: SelectProps) {
     <Field name={name}>
       <select
         className="said"
+        aria-label={name}
         value={value}
         onChange={(event) => {
           onPick(event.target.value)

@@ -77,6 +77,8 @@ class Rules(unittest.TestCase):
                 self.assertEqual(taken.from_id, beside.id)
                 again = merged(after(here, merge), there)
                 self.assertEqual((again.batches, {one.fate for one in again.told}), ((), {"same"}))
+                turned = merged(here, WholeKitchen((child, other)))
+                self.assertEqual(turned.batches, merge.batches, "whatever their order")
 
     def test_own_cuts_and_ingredients(self) -> None:
         """Another label under the same identity gets a name of its own; batches follow their cut."""

@@ -222,7 +222,9 @@ class NextTime(unittest.TestCase):
             return balance.total("salt").value
 
         self.assertEqual(made_again(SKEWERS, KITCHEN, now=NOW, cut=CutSaid()), (fresh(SKEWERS), ()))
-        half, says = made_again(SKEWERS, KITCHEN, now=NOW, cut=CutSaid(mass="500 g"))
+        counted = replace(SKEWERS, cut=replace(SKEWERS.cut, pieces="35"))
+        half, says = made_again(counted, KITCHEN, now=NOW, cut=CutSaid(mass="500 g"))
+        self.assertEqual(half.cut.pieces, "", "half the weight in the same cubes is not as many")
         self.assertEqual((half.cut.kind, half.cut.mass, half.cut.thickness), (SKEWERS.cut.kind, "500 g", "30 mm"))
         self.assertAlmostEqual(salt_per_kg(half), salt_per_kg(SKEWERS), delta=1e-4)
         self.assertIn("500 g instead of 1 kg.", says)

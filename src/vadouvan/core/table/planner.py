@@ -149,20 +149,20 @@ def _share_hands(
 
 
 def _share_oven(program: Program, dishes: Sequence[Dish], pulls: Sequence[Sequence[int]]) -> None:
-    """One heat at a time: for each pull of one dish, no pull of another that wants another heat meanwhile."""
-    for one, other in combinations(range(len(dishes)), 2):
-        for mine, column in zip(dishes[one].pulls, pulls[one], strict=True):
-            clashing = {
-                theirs_column: 1.0
-                for theirs, theirs_column in zip(dishes[other].pulls, pulls[other], strict=True)
-                if any(
-                    use.stretch.meets(their.stretch) and use.heat_c != their.heat_c
-                    for use in mine.oven
-                    for their in theirs.oven
-                )
-            }
-            if clashing:
-                program.row({**clashing, column: 1.0}, -np.inf, 1)
+    """One heat at a time: in each slot, of two dishes at different heats only one has the oven."""
+    using: dict[int, dict[tuple[int, float], dict[int, float]]] = defaultdict(lambda: defaultdict(dict))
+    for number, dish in enumerate(dishes):
+        for choice, column in zip(dish.pulls, pulls[number], strict=True):
+            for use in choice.oven:
+                for slot in range(use.stretch.start, use.stretch.end):
+                    using[slot][number, use.heat_c][column] = 1.0
+    seen = set()
+    for uses in using.values():
+        for ((one, heat), mine), ((other, other_heat), theirs) in combinations(uses.items(), 2):
+            key = frozenset((*mine, *theirs))
+            if one != other and heat != other_heat and key not in seen:
+                seen.add(key)
+                program.row({**mine, **theirs}, -np.inf, 1)
 
 
 def _share_fridge(

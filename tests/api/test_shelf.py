@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 import unittest
-from dataclasses import asdict
+from dataclasses import asdict, replace
+from datetime import timedelta
+from unittest.mock import patch
 
 from fastapi.testclient import TestClient
 
@@ -11,6 +13,8 @@ from tests.api.kitchen import kitchen_app
 from tests.drafts import NOW
 from vadouvan.api.context import Context
 from vadouvan.api.shelf import Shelf
+from vadouvan.core.merging import Merge
+from vadouvan.core.whole import KitchenSettings
 from vadouvan.demo_logbook import demo_logbook
 
 WORDS = {"eater": "Odile", "words": {"salt": "a little too much"}, "depth": "8 mm"}
@@ -68,6 +72,23 @@ class InStep(unittest.TestCase):
         self.client.post("/api/kitchen/restore", content=backup)
         self.assert_in_step("put back")
         self.assertEqual(len(self.context.shelf.entries()), 3)
+
+    def test_another_state_under_the_same_identity(self) -> None:
+        """Removed unlooked at, and taken in with the same verdicts but another draft: the new one is on the shelf."""
+        whole = self.context.whole.read()
+        other = tuple(replace(one, draft=replace(one.draft, name="Another name")) for one in whole.batches)
+        self.context.shelf.entries()
+        self.context.whole.clear()
+        merge = Merge(other, (), (), KitchenSettings(), ())
+        self.context.whole.take_in(merge, now=NOW + timedelta(hours=1))
+        self.assertEqual({one.draft.name for one in self.context.shelf.entries()}, {"Another name"})
+
+    def test_the_latest_teach(self) -> None:
+        """No more than are learned from, and of those the latest."""
+        with patch("vadouvan.api.shelf.MOST_LESSONS", 2):
+            taught = [one.draft.meal.pulled for one in self.context.shelf.tasted()]
+        every = sorted(one.eaten_on for one in self.context.shelf.entries())
+        self.assertEqual(taught, every[-2:])
 
     def test_another_salt_on_the_shelf_teaches_anew(self) -> None:
         """What a batch taught rests on the kitchen's tables: other tables, other lessons."""

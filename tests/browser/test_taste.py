@@ -25,7 +25,13 @@ class Tasting(BrowserCase):
         form.get_by_role("radiogroup", name="salt").get_by_text("far too much").click()
         form.get_by_role("radiogroup", name="tenderness").get_by_text("mushy").click()
         depth = form.get_by_role("slider", name="Depth seen on the knife")
-        for _ in range(22):
+        section = form.get_by_role("img", name=re.compile("^Section to scale, 28 mm thick"))
+        drawn = section.locator("rect.cursor-crosshair")
+        box = drawn.bounding_box()
+        assert box is not None
+        drawn.click(position={"x": box["width"] / 2, "y": box["height"] / 4})
+        expect(depth).to_have_attribute("aria-valuetext", "7 mm")
+        for _ in range(8):
             depth.press("ArrowRight")
         form.get_by_role("button", name="Keep this verdict").click()
         expect(form.get_by_text("Kept, from Tobiah.")).to_be_visible()

@@ -5,6 +5,7 @@ from __future__ import annotations
 import csv
 import io
 import json
+import re
 import tempfile
 import unittest
 import zipfile
@@ -15,13 +16,17 @@ from icalendar import Calendar
 from pypdf import PdfReader
 from typer.testing import CliRunner
 
-from tests.drafts import NOW
+from tests.drafts import NOW, steak
 from tests.formats.test_archive import demo_archive, demo_whole
 from vadouvan.cli import app
+from vadouvan.core.reading.household import HouseholdSaid
 from vadouvan.core.weigh.press import Noted, Press
+from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeKitchen
+from vadouvan.data.tables import shipped_kitchen
 from vadouvan.demo import demo_batches
 from vadouvan.demo_logbook import demo_logbook
 from vadouvan.formats import batch_file
+from vadouvan.formats.archive.kitchen_archive import write_archive
 from vadouvan.formats.archive.records import write_record
 
 LEGS, SKEWERS, FLANK = demo_batches(NOW)[:3]
@@ -206,6 +211,24 @@ class KitchenFile(Twin):
             rows = list(csv.DictReader(io.StringIO(archive.read("logbook.csv").decode(), newline="")))
         self.assertEqual(len(rows), len(demo_logbook(NOW)))
         self.assertIn("All well", self.run_it("check", *there, now=False))
+
+    def test_cards_of_an_export_are_those_of_the_household(self) -> None:
+        """The salt on the shelf weighs what it weighs on the page."""
+        here = ("--data-dir", self.path("here"))
+        whole = WholeKitchen(
+            (WholeBatch("salted", steak("1 tbsp salt"), NOW),),
+            settings=KitchenSettings(household=HouseholdSaid("salt_kosher_light")),
+        )
+        (self.folder / "seed.zip").write_bytes(write_archive(whole, shipped_kitchen(), now=NOW))
+        self.run_it("import", self.path("seed.zip"), *here, now=False)
+        self.run_it("export", self.path("out.zip"), *here, now=False)
+        grams = []
+        for name in ("seed.zip", "out.zip"):
+            with zipfile.ZipFile(self.path(name)) as archive:
+                grams.append(re.search(r"\| ([\d.]+) g \|", archive.read("cards/salted.md").decode()))
+        assert grams[0]
+        assert grams[1]
+        self.assertLess(float(grams[1][1]), 0.7 * float(grams[0][1]), "table salt in the one, flakes in the other")
 
     def test_backup_and_restore(self) -> None:
         """Back to an empty kitchen; a file that is there is not written over; no backup is refused."""

@@ -9,7 +9,7 @@ import struct
 import unittest
 import zipfile
 from collections.abc import Callable
-from dataclasses import replace
+from dataclasses import asdict, replace
 from unittest.mock import patch
 
 import jsonschema
@@ -30,7 +30,7 @@ from vadouvan.demo_logbook import demo_logbook
 from vadouvan.errors import FormatError, VadouvanError
 from vadouvan.formats.archive import container
 from vadouvan.formats.archive.csv_text import read_csv, write_csv
-from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
+from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, read_archive, write_archive
 from vadouvan.formats.archive.tables import pantry_csv
 
 KITCHEN = shipped_kitchen()
@@ -280,6 +280,30 @@ class Refused(unittest.TestCase):
                 "notes.txt is not part of the archive and was passed over.",
             ),
         )
+
+    def test_settings_and_cuts_that_cannot_be(self) -> None:
+        """What a hand has written into them is read as the application will, before anything is taken in."""
+
+        def settings_with(**part: object) -> Callable[[dict[str, bytes]], object]:
+            def change(files: dict[str, bytes]) -> None:
+                files["settings.json"] = json.dumps({**json.loads(files["settings.json"]), **part}).encode()
+
+            return change
+
+        usable, _ = kitchen_to_take_in(demo_archive(), KITCHEN.pantry)
+        self.assertEqual(usable.settings.shared, DEMO_SHARED)
+        for part, told in (
+            ({"routine": {"sleep_from": "late", "sleep_to": "early"}}, "late"),
+            ({"shared": {"fridge": "roomy", "tubs": ""}}, "roomy"),
+            ({"household": {"salt": "honey"}}, "no salt"),
+        ):
+            with self.subTest(told), self.assertRaisesRegex(FormatError, f"settings.json: .*{told}"):
+                kitchen_to_take_in(repacked(demo_archive(), settings_with(**part)), KITCHEN.pantry)
+        kind = next(iter(KITCHEN.cuts.values()))
+        for change in ({"thickness_m": 0.0}, {"mass_kg": -1.0}, {"bone_share": 1.0}):
+            cut = {**asdict(kind), "id": "own-1", **change}
+            text = json.dumps({"format": "vadouvan-cuts", "version": 1, "cuts": [cut]}).encode()
+            self.refused(repacked(demo_archive(), lambda f, t=text: f.update({"own_cuts.json": t})), "own_cuts.json")  # type: ignore[misc]
 
     def test_tables_that_are_none(self) -> None:
         """A formula, a missing column, uneven rows, no text, an unknown word."""

@@ -79,7 +79,7 @@ class Kept(unittest.TestCase):
         for name in ("a", "b", "c"):
             self.batches.add(name, Draft(name), now=NOW)
         self.batches.remove("b")
-        self.assertEqual([kept.id for kept in self.batches.all()], ["a", "c"])
+        self.assertEqual([kept.id for kept in self.batches.in_hand()], ["a", "c"])
 
     def test_a_power_cut_costs_nothing_committed(self) -> None:
         """Write-ahead log, full synchronous commits, foreign keys on, on every connection."""

@@ -95,7 +95,7 @@ class BackupAndRestore(Kept):
         self.assertEqual((Whole(self.engine).read(), checked.findings), (before, ()))
         self.assertEqual(Whole(self.opened("aside.sqlite")).read(), after)
         self.batches.add("d", steak("8 g salt"), now=NOW)
-        self.assertEqual([kept.id for kept in self.batches.all()], ["a", "b", "d"])
+        self.assertEqual([kept.id for kept in self.batches.in_hand()], ["b", "d"])
 
     def test_what_is_no_backup_is_refused_and_nothing_moves(self) -> None:
         """Text, another program's database, an empty file, a newer kitchen, a damaged one."""
@@ -139,6 +139,11 @@ class Check(Kept):
             ("UPDATE batch SET draft = '[]' WHERE id = 'b'", "batch b", "cannot be read"),
             ("UPDATE verdict SET said = '{\"tongue\": 1}'", "verdict of Odile", "cannot be read"),
             ("INSERT INTO press VALUES ('gone', 1, '2026-11-25', '{\"kind\": \"turned\"}')", "press", "not there"),
+            (
+                'INSERT INTO setting VALUES (\'routine\', \'{"sleep_from": "late", "work_days": []}\')',
+                "routine",
+                "late",
+            ),
             ("UPDATE alembic_version SET version_num = '0004'", "the file", "0004"),
         )
         for statement, where, says in cases:

@@ -60,7 +60,7 @@ class Context:
         )
 
     def household(self) -> Household:
-        """The household; a salt of one's own that was removed since is passed over."""
+        """The household; a salt that the pantry no longer has is passed over."""
         said = self.settings.household()
         known = said.salt in self.tables.pantry.by_id
         return read_household(said if known else replace(said, salt=""), self.tables.pantry)

@@ -11,13 +11,11 @@ from typing import Annotated
 import typer
 
 from vadouvan.cli.common import AsJson, bytes_in, refusing, tell
-from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.merging import FATES, merged
-from vadouvan.core.mix.label import readable_labels
-from vadouvan.core.whole import WholeKitchen
+from vadouvan.core.whole import kitchen_of
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
-from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
+from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_archive
 from vadouvan.settings import Settings
 from vadouvan.store.database import open_database
 from vadouvan.store.keeping import KitchenFile
@@ -39,7 +37,7 @@ def export(file: Annotated[Path, typer.Argument(help="Where to write it.")], dat
     """Write the whole kitchen as one archive of open files. The server may be running."""
     with _opened(data_dir) as (whole, _):
         found = whole.read()
-        file.write_bytes(write_archive(found, _own(found), now=datetime.now(UTC)))
+        file.write_bytes(write_archive(found, kitchen_of(found, shipped_kitchen()), now=datetime.now(UTC)))
     typer.echo(f"{len(found.batches)} batches are in {file}.")
 
 
@@ -52,7 +50,7 @@ def take_in(
     data_dir: DataDir = None,
 ) -> None:
     """Take an archive in: by identity, and never losing what is there."""
-    there, notes = read_archive(bytes_in(file))
+    there, notes = kitchen_to_take_in(bytes_in(file), shipped_kitchen().pantry)
     with _opened(data_dir) as (whole, _):
         merge = merged(whole.read(), there, with_settings=settings)
         if not preview:
@@ -106,10 +104,3 @@ def _opened(data_dir: Path | None) -> Iterator[tuple[Whole, KitchenFile]]:
         yield Whole(engine), KitchenFile(engine)
     finally:
         engine.dispose()
-
-
-def _own(found: WholeKitchen) -> Kitchen:
-    """The shipped tables with the cook's own in them."""
-    tables = shipped_kitchen()
-    labels = readable_labels(((label.id, label.said) for label in found.labels), tables.pantry.by_id)
-    return tables.with_cuts({kind.id: kind for kind in found.cuts}).with_ingredients(labels)

@@ -27,8 +27,8 @@ FATES: dict[Fate, str] = {
     "same": "is here already, the same",
     "added_to": "is here; what is new in it is added",
     "beside": "is here in another state; this one comes in beside it",
-    "kept": "differ; yours stay",
-    "replaced": "are taken over",
+    "kept": "differs; yours stays",
+    "replaced": "is taken over",
 }
 
 
@@ -161,9 +161,9 @@ def _settings(
 ) -> KitchenSettings:
     """Those parts of the other's settings that are taken over."""
     return KitchenSettings(
-        _part("Hours of sleep and work", mine.routine, other.routine, told, wanted=with_settings),
-        _part("Fridge and tubs", mine.shared, other.shared, told, wanted=with_settings),
-        _part("Household", mine.household, other.household, told, wanted=with_settings),
+        _part("Your week (sleep and work)", mine.routine, other.routine, told, wanted=with_settings),
+        _part("Your room (fridge and tubs)", mine.shared, other.shared, told, wanted=with_settings),
+        _part("Your household", mine.household, other.household, told, wanted=with_settings),
     )
 
 

@@ -7,10 +7,12 @@ from datetime import datetime
 
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.draft import Draft
-from vadouvan.core.mix.label import LabelSaid
-from vadouvan.core.reading.household import HouseholdSaid
-from vadouvan.core.reading.routine import RoutineSaid
-from vadouvan.core.reading.shared import SharedSaid
+from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.mix.label import LabelSaid, readable_labels
+from vadouvan.core.mix.pantry import Pantry
+from vadouvan.core.reading.household import HouseholdSaid, read_household
+from vadouvan.core.reading.routine import RoutineSaid, read_routine
+from vadouvan.core.reading.shared import SharedSaid, read_shared
 from vadouvan.core.taste.verdict import VerdictSaid
 from vadouvan.core.weigh.press import Noted
 
@@ -65,3 +67,26 @@ class WholeKitchen:
     labels: tuple[OwnLabel, ...] = ()
     cuts: tuple[CutKind, ...] = ()
     settings: KitchenSettings = KitchenSettings()
+
+
+def check_settings(settings: KitchenSettings, pantry: Pantry) -> None:
+    """Read every setting as the application will; raises BadInput for the first part that cannot be used."""
+    if settings.routine is not None:
+        read_routine(settings.routine)
+    if settings.shared is not None:
+        read_shared(settings.shared)
+    if settings.household is not None:
+        read_household(settings.household, pantry)
+
+
+def kitchen_of(whole: WholeKitchen, tables: Kitchen) -> Kitchen:
+    """The shipped tables with the cook's own cuts and ingredients in them, for the cook's household and week."""
+    labels = ((label.id, label.said) for label in whole.labels)
+    own = readable_labels(labels, tables.pantry.by_id)
+    kitchen = tables.with_cuts({kind.id: kind for kind in whole.cuts}).with_ingredients(own)
+    settings = whole.settings
+    if settings.routine is not None:
+        kitchen = kitchen.with_routine(read_routine(settings.routine))
+    if settings.household is not None:
+        kitchen = kitchen.with_household(read_household(settings.household, tables.pantry))
+    return kitchen

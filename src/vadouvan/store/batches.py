@@ -40,12 +40,6 @@ class Batches:
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
 
-    def all(self) -> list[KeptBatch]:
-        """All batches in the order they were made."""
-        with Session(self._engine) as session:
-            rows = session.scalars(select(BatchRow).order_by(BatchRow.made_at, BatchRow.id))
-            return [_kept(session, row) for row in rows]
-
     def in_hand(self) -> list[KeptBatch]:
         """Batches that nobody has tasted yet, in the order they were made."""
         tasted = select(VerdictRow.batch_id)

@@ -15,18 +15,22 @@ from typing import Any
 from alembic.runtime.migration import MigrationContext
 from alembic.script import ScriptDirectory
 from sqlalchemy import Engine, create_engine, select, text
+from sqlalchemy.exc import DatabaseError
 from sqlalchemy.orm import Session
 
-from vadouvan.errors import FormatError
+from vadouvan.core.reading.routine import read_routine
+from vadouvan.core.reading.shared import read_shared
+from vadouvan.errors import BadInput, FormatError
 from vadouvan.store.database import migrate, migration_config, open_database
 from vadouvan.store.drafts_json import from_json
 from vadouvan.store.own_cuts import kind_in
 from vadouvan.store.own_ingredients import label_in
 from vadouvan.store.presses import noted_in
 from vadouvan.store.rows import BatchRow, HistoryRow, OwnCutRow, OwnIngredientRow, PressRow, SettingRow, VerdictRow
+from vadouvan.store.settings_kept import HOUSEHOLD, ROUTINE, SHARED, household_in, routine_in, shared_in
 from vadouvan.store.verdicts import verdict_in
 
-UNREADABLE = (ValueError, TypeError, KeyError, AttributeError)
+UNREADABLE = (ValueError, TypeError, KeyError, AttributeError, BadInput)
 ACCEPTED = "Choose a backup that Settings or `vadouvan backup` wrote."
 MOST_TOLD = 50
 
@@ -127,9 +131,7 @@ def _refuse_foreign(copy: Path) -> None:
         with engine.connect() as connection:
             tables = {row[0] for row in connection.execute(text("SELECT name FROM sqlite_master WHERE type='table'"))}
             present = MigrationContext.configure(connection).get_current_revision() if tables else None
-    except Exception as error:
-        if not isinstance(error.__cause__, sqlite3.DatabaseError) and not isinstance(error, sqlite3.DatabaseError):
-            raise
+    except DatabaseError:
         raise _refused("This is no backup of a kitchen, or it was cut short.") from None
     finally:
         engine.dispose()
@@ -142,6 +144,17 @@ def _refuse_foreign(copy: Path) -> None:
             wrong="This backup was written by a newer Vadouvan.",
             accepted="Update this one, then put it back.",
         )
+
+
+def _setting(row: SettingRow) -> object:
+    """A setting as the application reads it."""
+    raw = json.loads(row.value)
+    readers: dict[str, Callable[[Any], object]] = {
+        ROUTINE: lambda said: read_routine(routine_in(said)),
+        SHARED: lambda said: read_shared(shared_in(said)),
+        HOUSEHOLD: household_in,
+    }
+    return readers.get(row.name, dict)(raw)
 
 
 def _refused(wrong: str) -> FormatError:
@@ -159,5 +172,5 @@ _READERS: tuple[tuple[type[Any], Callable[..., object], Callable[..., str]], ...
     (VerdictRow, verdict_in, lambda row: f"batch {row.batch_id}, verdict of {row.eater or 'somebody'}"),
     (OwnCutRow, lambda row: kind_in(row.kind), lambda row: f"own cut {row.id}"),
     (OwnIngredientRow, lambda row: label_in(row.label), lambda row: f"own ingredient {row.id}"),
-    (SettingRow, lambda row: json.loads(row.value), lambda row: f"setting {row.name}"),
+    (SettingRow, _setting, lambda row: f"setting {row.name}"),
 )

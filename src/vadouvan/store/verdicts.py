@@ -42,6 +42,7 @@ class State:
     """From which anything that is worked out of a tasted batch follows: its revision, and its verdicts' state."""
 
     revision: int
+    changed_at: str
     said: str
     is_forgotten: bool
     from_id: str
@@ -52,11 +53,6 @@ class Verdicts:
 
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
-
-    def all(self) -> list[KeptVerdict]:
-        """All verdicts, the oldest first."""
-        with Session(self._engine) as session:
-            return [verdict_in(row) for row in session.scalars(select(VerdictRow).order_by(VerdictRow.at))]
 
     def of(self, batch_id: str) -> list[KeptVerdict]:
         """The verdicts on one batch."""
@@ -83,6 +79,7 @@ class Verdicts:
         columns = (
             VerdictRow.batch_id,
             BatchRow.revision,
+            BatchRow.changed_at,
             func.group_concat(VerdictRow.said),
             func.max(VerdictRow.forgotten),
             func.max(DescentRow.from_id),
@@ -95,8 +92,8 @@ class Verdicts:
         )
         with Session(self._engine) as session:
             return {
-                name: State(revision, said, bool(forgotten), from_id or "")
-                for name, revision, said, forgotten, from_id in session.execute(wanted)
+                name: State(revision, changed_at, said, bool(forgotten), from_id or "")
+                for name, revision, changed_at, said, forgotten, from_id in session.execute(wanted)
             }
 
     def said_of(self, identities: Sequence[str]) -> dict[str, list[VerdictSaid]]:
@@ -109,11 +106,6 @@ class Verdicts:
                 if name in wanted:
                     found[name].append(VerdictSaid(**json.loads(said)))
         return found
-
-    def tasted(self) -> set[str]:
-        """Identities of all batches that somebody tasted."""
-        with Session(self._engine) as session:
-            return set(session.scalars(select(VerdictRow.batch_id).distinct()))
 
     def keep(self, batch_id: str, said: VerdictSaid, *, now: datetime) -> None:
         """Keep a verdict in the place of the eater's earlier one; raises NotKept without the batch."""

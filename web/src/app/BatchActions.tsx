@@ -1,18 +1,10 @@
-import {
-  Dialog,
-  DialogBackdrop,
-  DialogPanel,
-  DialogTitle,
-  Menu,
-  MenuButton,
-  MenuItem,
-  MenuItems,
-} from '@headlessui/react'
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { fileAddress } from '../api/addresses'
 import { api, type Batch } from '../api/client'
+import { Sure } from '../components/Sure'
 import { dropUnsaved } from '../lib/unsaved'
 
 const WRITTEN = [
@@ -72,32 +64,20 @@ export function BatchActions({ batch }: { batch: Batch }) {
           </MenuItem>
         </MenuItems>
       </Menu>
-      <Dialog open={asking} onClose={setAsking} className="relative z-30">
-        <DialogBackdrop className="fixed inset-0 bg-black/40" />
-        <div className="fixed inset-0 grid place-items-center p-4">
-          <DialogPanel className="max-w-md rounded-md border-2 border-enamel bg-raised p-6">
-            <DialogTitle className="text-xl">Throw away {batch.draft.name || 'this batch'}?</DialogTitle>
-            <p className="mt-2">
-              It cannot be brought back from here. Write it to a file first if you may want it again.
-            </p>
-            {refused !== '' && <p className="mt-2 text-stop">{refused}</p>}
-            <div className="mt-4 flex gap-3">
-              <button
-                type="button"
-                className="act act-first"
-                onClick={() => {
-                  setAsking(false)
-                }}
-              >
-                Keep it
-              </button>
-              <button type="button" className="act" onClick={() => void remove()}>
-                Throw it away
-              </button>
-            </div>
-          </DialogPanel>
-        </div>
-      </Dialog>
+      {asking && (
+        <Sure
+          title={`Throw away ${batch.draft.name || 'this batch'}?`}
+          yes="Throw it away"
+          no="Keep it"
+          trouble={refused}
+          onYes={() => void remove()}
+          onNo={() => {
+            setAsking(false)
+          }}
+        >
+          It cannot be brought back from here. Write it to a file first if you may want it again.
+        </Sure>
+      )}
     </div>
   )
 }

@@ -15,7 +15,7 @@ from vadouvan.api.routers.taste import learn
 from vadouvan.core.merging import FATES, Merge, merged
 from vadouvan.errors import InputError
 from vadouvan.formats.archive.container import LARGEST_ARCHIVE_BYTES, too_large
-from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
+from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_archive
 from vadouvan.store.keeping import Checked
 
 router = APIRouter(prefix="/api/kitchen", tags=["kitchen"])
@@ -118,12 +118,12 @@ def remove_everything(here: Here, sure: Annotated[str, Query(max_length=40)] = "
 
 
 def _preview(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
-    there, notes = read_archive(data)
+    there, notes = kitchen_to_take_in(data, here.tables.pantry)
     return _merge_out(merged(here.whole.read(), there, with_settings=with_settings), notes, done=False)
 
 
 def _take_in(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
-    there, notes = read_archive(data)
+    there, notes = kitchen_to_take_in(data, here.tables.pantry)
     merge = merged(here.whole.read(), there, with_settings=with_settings)
     here.whole.take_in(merge, now=here.now())
     learn(here)

@@ -13,11 +13,12 @@ from datetime import datetime
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.judge import Judgement, judge
 from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.mix.pantry import Pantry
 from vadouvan.core.reading.draft import read_draft
 from vadouvan.core.taste.logbook import Entry
 from vadouvan.core.taste.verdict import readable_verdicts
-from vadouvan.core.whole import WholeBatch, WholeKitchen
-from vadouvan.errors import VadouvanError
+from vadouvan.core.whole import WholeBatch, WholeKitchen, check_settings
+from vadouvan.errors import BadInput, VadouvanError
 from vadouvan.formats import batch_file, batch_parts
 from vadouvan.formats.archive.container import Unpacked, pack, refused, unpack
 from vadouvan.formats.archive.records import read_batch, write_record
@@ -89,6 +90,16 @@ def read_archive(data: bytes) -> tuple[WholeKitchen, tuple[str, ...]]:
         read_settings(_text(unpacked, SETTINGS), name=SETTINGS),
     )
     return whole, unpacked.notes
+
+
+def kitchen_to_take_in(data: bytes, pantry: Pantry) -> tuple[WholeKitchen, tuple[str, ...]]:
+    """The kitchen in an archive, once its settings are known to be usable; raises FormatError."""
+    whole, notes = read_archive(data)
+    try:
+        check_settings(whole.settings, pantry)
+    except BadInput as error:
+        raise refused(f"{SETTINGS}: {error}") from None
+    return whole, notes
 
 
 def card_of_batch(batch: WholeBatch, kitchen: Kitchen, *, now: datetime) -> Card:

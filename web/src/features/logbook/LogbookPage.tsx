@@ -1,16 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { logbookQuery, scalesQuery, tablesQuery } from '../../api/queries'
+import { SCHOOLS } from '../schools'
 import { Beside } from './Beside'
 import { Correction } from './Correction'
 import { Entries } from './Entries'
 
-const SCHOOLS = [
-  ['per_kg', 'by the kilogram'],
-  ['equilibrium', 'equilibrium'],
-  ['strong_bath', 'strong bath'],
-  ['spoon_per_pound', 'by the spoon'],
-] as const
 const MOST = 4
 
 /** What was eaten: found again, side by side, and what was learned from it. */
@@ -58,7 +53,7 @@ export function LogbookPage() {
           <Field name="With">
             <input
               className="said"
-              placeholder="an ingredient"
+              placeholder="miso"
               value={asked.ingredient}
               onChange={(event) => {
                 ask({ ingredient: event.target.value })
@@ -84,7 +79,7 @@ export function LogbookPage() {
           <Select
             name="Salted"
             value={asked.school}
-            options={SCHOOLS}
+            options={SCHOOLS.map((one) => [one.value, one.label])}
             onPick={(school) => {
               ask({ school })
             }}

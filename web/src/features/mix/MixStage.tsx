@@ -89,7 +89,7 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
   }
   const tooMany = faultOf(batch, 'mix')
   return (
-    <div>
+    <div className="wide:flex wide:max-h-[calc(100dvh-13.2rem)] wide:flex-col">
       <QuantityBar batch={batch} onMakeEnough={onMakeEnough} />
       {judgement.mix?.household.map((says) => (
         <p key={says} className="mb-1 border-l-4 border-stop pl-2 font-semibold">
@@ -103,9 +103,7 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
         }}
       />
       {tooMany && <Faulty fault={tooMany} />}
-      <ol
-        className={`${judgement.salt_offers.length > 0 ? 'wide:max-h-[calc(100dvh-26.5rem)]' : 'wide:max-h-[calc(100dvh-22.5rem)]'} wide:overflow-y-auto`}
-      >
+      <ol className="wide:min-h-20 wide:overflow-y-auto">
         {draft.mix.map((line) => (
           <LedgerLine
             key={line.id}

@@ -1,10 +1,19 @@
-"""The demo kitchen: made-up batches for the coming Saturday at the Slipway House."""
+"""The demo kitchen: the Slipway House at work, whatever the day and hour at which it is first opened.
+
+One dish in its bag since yesterday with a turn due, one being weighed in, one on the heat, two for a later table that
+want the one oven at different heats, and a logbook behind them. All made up.
+"""
 
 from __future__ import annotations
 
+from collections.abc import Callable, Iterator, Sequence
+from dataclasses import replace
 from datetime import datetime, time, timedelta
 from zoneinfo import ZoneInfo
 
+from vadouvan.core.clock.plan import Meal, plan_for
+from vadouvan.core.clock.routine import Routine, later, on_a_step
+from vadouvan.core.clock.steps import work_of
 from vadouvan.core.draft import (
     CutSaid,
     Draft,
@@ -17,20 +26,193 @@ from vadouvan.core.draft import (
     StepSaid,
 )
 from vadouvan.core.examples import lines
-from vadouvan.core.reading.routine import RoutineSaid
+from vadouvan.core.judge import judge
+from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.reading.routine import RoutineSaid, read_routine
 from vadouvan.core.reading.shared import SharedSaid
+from vadouvan.core.weigh.as_weighed import after_press
+from vadouvan.core.weigh.plan import LineToWeigh, lines_to_weigh
+from vadouvan.core.weigh.press import Noted, Press
+from vadouvan.core.weigh.record import record_of
+from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeKitchen
+from vadouvan.demo_logbook import eaten_batches
 
 ZONE = "Europe/Lisbon"
 SATURDAY = 5
 DEMO_SHARED = SharedSaid("38 l", "2.5 l, 5 l")
 DEMO_WEEK = RoutineSaid("23:00", "06:30", "08:00", "16:30")
 TOO_SOON = timedelta(hours=30)
+QUARTER = timedelta(minutes=15)
+MINUTE = timedelta(minutes=1)
+AtTheCounter = tuple[timedelta, Press]
 
 
-def demo_batches(now: datetime) -> list[Draft]:
-    """The batches of the demo, hung on the coming Saturday (or the one after, if it is too near)."""
-    saturday = coming_saturday(now)
-    sunday = saturday + timedelta(days=1)
+def demo_kitchen(now: datetime, tables: Kitchen, new_id: Callable[[], str]) -> WholeKitchen:
+    """The whole demo as of a moment."""
+    local = on_a_step(now.astimezone(ZoneInfo(ZONE)))
+    kitchen = tables.with_routine(read_routine(DEMO_WEEK))
+    made = [
+        _in_its_bag(local, kitchen),
+        _being_weighed(local, kitchen),
+        _on_the_heat(local, kitchen),
+        *((draft, ()) for draft in _for_a_later_table(local)),
+    ]
+    batches = tuple(
+        WholeBatch(new_id(), draft, later(now, -timedelta(days=2) + number * MINUTE), noted)
+        for number, (draft, noted) in enumerate(made)
+    )
+    return WholeKitchen(
+        (*batches, *eaten_batches(now, new_id)), settings=KitchenSettings(routine=DEMO_WEEK, shared=DEMO_SHARED)
+    )
+
+
+def _noted(
+    draft: Draft, weighed: Sequence[LineToWeigh], presses: Sequence[AtTheCounter], local: datetime
+) -> tuple[Draft, tuple[Noted, ...]]:
+    """The draft and its record after presses at the counter, each so long before now."""
+    noted: list[Noted] = []
+    for number, (ago, press) in enumerate(presses, start=1):
+        before = record_of(noted)
+        noted.append(Noted(number, later(local, -ago), press))
+        draft = after_press(draft, tuple(weighed), before, record_of(noted))
+    return draft, tuple(noted)
+
+
+def _lines_of(draft: Draft, local: datetime, kitchen: Kitchen) -> tuple[LineToWeigh, ...]:
+    return lines_to_weigh(judge(draft, kitchen, now=local))
+
+
+def _all_weighed(weighed: Sequence[LineToWeigh], ago: timedelta) -> Iterator[AtTheCounter]:
+    """Every line as planned, tasted, nothing set aside: the last of it so long ago."""
+    for number, line in enumerate(weighed):
+        before = ago + (len(weighed) - number + 2) * MINUTE
+        yield before, Press("weighed", line.id, line.mass_kg, how="scale")
+    yield ago + 2 * MINUTE, Press("tasted", words="good as it is")
+    yield ago + MINUTE, Press("set_aside", mass_kg=0.0)
+
+
+# --- in its bag since yesterday ----------------------------------------------------------------
+
+
+def _in_its_bag(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[Noted, ...]]:
+    """A turkey crown since yesterday; its second turn is due, or is the first thing after sleep or work."""
+    held, hold, lead = _crown_times(local, kitchen.routine)
+    pull = later(local, hold - held)
+    draft = Draft(
+        "Harbour crown",
+        CutSaid(kind="turkey_crown", mass="2.9 kg", thickness="80 mm", pieces="1"),
+        lines("1 l buttermilk", "45 g fine salt", "6 sprigs thyme", "1 tbsp black pepper"),
+        HoldSaid("4", "surface", "12"),
+        _meal(later(pull, lead), f"{lead / MINUTE:.0f} min"),
+        OccasionSaid("9", "normal"),
+        quantity=QuantitySaid(container="tub", size="5 l"),
+        fire=FireSaid("patted", (StageSaid("1", "oven", "170 C", "plain", "110 min", "74 C"),)),
+    )
+    contact = (held, Press("contact", mass_kg=2.9, celsius=4.0))
+    fridge = (held - timedelta(hours=1), Press("fridge", celsius=4.2))
+    weighed = _lines_of(draft, local, kitchen)
+    return _noted(draft, weighed, [*_all_weighed(weighed, held), contact, fridge], local)
+
+
+def _crown_times(local: datetime, routine: Routine) -> tuple[timedelta, timedelta, timedelta]:
+    """Hours since contact, hours of the whole hold, and from the pull to the table.
+
+    Of all that the bird allows: the turn at two thirds nearest to half an hour from now, with hands free at each end.
+    """
+    quarters = [QUARTER * number for number in range(13 * 4, 27 * 4)]
+    leads = [QUARTER * number for number in range(11, 15)]
+    ways = [(held, hold, lead) for held in quarters for hold in _holds(held) for lead in leads]
+
+    def cost(way: tuple[timedelta, timedelta, timedelta]) -> float:
+        """How far from what one would like to see [h]."""
+        held, hold, lead = way
+        contact, pull, turn = later(local, -held), later(local, hold - held), hold * 2 / 3 - held
+        table = later(pull, lead)
+        wrong = routine.busy(contact) + 4 * (not routine.free_for(pull, QUARTER)) + 2 * (not 12 <= table.hour <= 21)
+        return 100.0 * wrong + abs(turn / timedelta(hours=1) - 0.5)
+
+    return min(ways, key=cost)
+
+
+def _holds(held: timedelta) -> Iterator[timedelta]:
+    """Whole holds of up to 40 h with their second turn within two hours and a half."""
+    for number in range(1, 11):
+        hold = round((held + QUARTER * number) * 1.5 / QUARTER) * QUARTER
+        if timedelta(hours=20) <= hold <= timedelta(hours=40):
+            yield hold
+
+
+# --- being weighed in --------------------------------------------------------------------------
+
+
+def _being_weighed(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[Noted, ...]]:
+    """Flank strips with kiwi for the next table that the hands allow; two of five ingredients are in the bowl."""
+    draft = Draft(
+        "Quick flank",
+        CutSaid(kind="beef_flank_strips", mass="900 g", thickness="12 mm"),
+        lines("80 g kiwi", "2 tbsp mustard", "3 tbsp rapeseed oil", "1 tbsp honey", "1 1/2 tsp fine sea salt"),
+        HoldSaid("4", "", "12"),
+        fire=FireSaid("wiped", (StageSaid("1", "grill", "", "", "6 min", "", "yes"),)),
+    )
+    draft = replace(draft, meal=_meal(_soonest_table(draft, local, kitchen), "45 min"))
+    weighed = _lines_of(draft, local, kitchen)
+    presses = [
+        (ago, Press("weighed", line.id, line.mass_kg, how="scale"))
+        for ago, line in zip((6 * MINUTE, 3 * MINUTE), weighed, strict=False)
+    ]
+    return _noted(draft, weighed, presses, local)
+
+
+def _soonest_table(draft: Draft, local: datetime, kitchen: Kitchen) -> datetime:
+    """The next quarter of an hour at which the dish can be on the table, contact and pull with hands free."""
+    judgement = judge(draft, kitchen, now=local)
+    window, cut, mix = judgement.window, judgement.reading.cut, judgement.mix
+    if window is None or cut is None or mix is None:
+        raise ValueError(f"the demo's {draft.name} cannot be judged: {judgement.sentence}")
+    work = work_of(cut, mix, judgement.reading.stages)
+    lead = timedelta(minutes=45)
+    first = later(local, timedelta(hours=window.best.hours) + lead + work.length)
+    for quarters in range(4 * 36):
+        at = on_a_step(later(first, QUARTER * quarters))
+        if plan_for(window, Meal(at, lead), local, kitchen.routine, work).trouble is None:
+            return at
+    raise ValueError(f"the demo's {draft.name} finds no table within a day and a half")
+
+
+# --- on the heat -------------------------------------------------------------------------------
+
+
+def _on_the_heat(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[Noted, ...]]:
+    """Lamb on the grill since some minutes, on the table in a quarter of an hour."""
+    out, held = timedelta(minutes=30), timedelta(hours=7)
+    draft = Draft(
+        "Slip skewers",
+        CutSaid(kind="lamb_shoulder_cubes", mass="1.8 kg", thickness="30 mm"),
+        lines(
+            "juice of 2 lemons", "1 1/2 tbsp dried oregano", "90 ml olive oil", "6 bay leaves", "22 g fine sea salt"
+        ),
+        HoldSaid("4", "through", "12"),
+        _meal(later(local, QUARTER), "45 min"),
+        fire=FireSaid("patted", (StageSaid("1", "grill", "", "", "12 min", "63 C", "yes"),)),
+    )  # fmt: skip
+    weighed = _lines_of(draft, local, kitchen)
+    presses = [
+        *_all_weighed(weighed, out + held),
+        (out + held, Press("contact", mass_kg=1.8, celsius=4.0)),
+        (out + held / 2, Press("turned")),
+        (out, Press("pulled")),
+        (4 * MINUTE, Press("probe", celsius=21.0)),
+        (MINUTE, Press("probe", celsius=29.0)),
+    ]
+    return _noted(draft, weighed, presses, local)
+
+
+# --- for a later table -------------------------------------------------------------------------
+
+
+def _for_a_later_table(local: datetime) -> list[Draft]:
+    """Legs and tofu for the coming Saturday: both want the oven, at 200 and at 220 degrees."""
+    saturday = coming_saturday(local)
     return [
         Draft(
             "Saturday legs",
@@ -49,39 +231,12 @@ def demo_batches(now: datetime) -> list[Draft]:
             fire=FireSaid("patted", (StageSaid("1", "oven", "200 C", "plain", "50 min", "74 C"),)),
         ),
         Draft(
-            "Slip skewers",
-            CutSaid(kind="lamb_shoulder_cubes", mass="1.8 kg", thickness="30 mm"),
-            lines(
-                "juice of 2 lemons", "1 1/2 tbsp dried oregano", "90 ml olive oil",
-                "6 bay leaves", "22 g fine sea salt",
-            ),
-            HoldSaid("4", "through", "12"),
-            _meal(saturday, ""),
-            fire=FireSaid("patted", (StageSaid("1", "grill", "", "", "12 min", "63 C", "yes"),)),
-        ),
-        Draft(
-            "Quick flank",
-            CutSaid(kind="beef_flank_strips", mass="900 g", thickness="12 mm"),
-            lines("80 g kiwi", "2 tbsp mustard", "3 tbsp rapeseed oil", "1 tbsp honey", "1 1/2 tsp fine sea salt"),
-            HoldSaid("4", "", "12"),
-            _meal(saturday, ""),
-            fire=FireSaid("wiped", (StageSaid("1", "grill", "", "", "6 min", "", "yes"),)),
-        ),
-        Draft(
             "Harbour tofu",
             CutSaid(kind="tofu_firm", mass="800 g", thickness="25 mm", pieces="4", steps=(StepSaid("1", "pressed"),)),
             lines("2 tbsp tamarind paste", "1 tsp turmeric", "150 ml coconut milk", "60 ml soy sauce"),
             HoldSaid("4", "", "12"),
             _meal(saturday, ""),
             fire=FireSaid("as_is", (StageSaid("1", "oven", "220 C", "plain", "25 min"),)),
-        ),
-        Draft(
-            "Crown for Sunday",
-            CutSaid(kind="turkey_crown", mass="2.9 kg", thickness="80 mm", pieces="1"),
-            lines("1 l buttermilk", "45 g fine salt", "6 sprigs thyme", "1 tbsp black pepper"),
-            HoldSaid("4", "surface", "12"),
-            _meal(sunday, "3 h"),
-            fire=FireSaid("patted", (StageSaid("1", "oven", "170 C", "plain", "", "74 C"),)),
         ),
     ]  # fmt: skip
 

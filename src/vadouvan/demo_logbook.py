@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
@@ -9,8 +10,10 @@ from zoneinfo import ZoneInfo
 from vadouvan.core.draft import CutSaid, Draft, FireSaid, HoldSaid, MealSaid, StageSaid, StepSaid
 from vadouvan.core.examples import lines
 from vadouvan.core.taste.verdict import VerdictSaid
+from vadouvan.core.whole import WholeBatch, WholeVerdict
 
 ZONE = ZoneInfo("Europe/Lisbon")
+A_MEAL = timedelta(hours=3)  # from the pull to the words said over it
 
 
 @dataclass(frozen=True)
@@ -23,7 +26,28 @@ class Eaten:
     changed: tuple[str, ...] = ()
 
 
-def demo_logbook(now: datetime) -> list[Eaten]:
+def eaten_batches(now: datetime, new_id: Callable[[], str]) -> tuple[WholeBatch, ...]:
+    """The logbook's batches with their verdicts, each with the one it goes on from."""
+    ids: dict[str, str] = {}
+    found = []
+    for eaten in _eaten_of_late(now):
+        ids[eaten.draft.name] = new_id()
+        out = datetime.fromisoformat(eaten.draft.meal.pulled)
+        verdicts = tuple(WholeVerdict(said, out + A_MEAL) for said in eaten.verdicts)
+        found.append(
+            WholeBatch(
+                ids[eaten.draft.name],
+                eaten.draft,
+                datetime.fromisoformat(eaten.draft.meal.contact),
+                verdicts=verdicts,
+                from_id=ids.get(eaten.goes_on_from, ""),
+                changed=eaten.changed,
+            )
+        )
+    return tuple(found)
+
+
+def _eaten_of_late(now: datetime) -> list[Eaten]:
     """Eight batches of the last months, the oldest first."""
     right = "just right"
     return [

@@ -3,16 +3,19 @@
 from __future__ import annotations
 
 import uuid
-from datetime import UTC, datetime
+from pathlib import Path
 
 from fastapi import FastAPI
 
 from vadouvan.api.app import make_app
 from vadouvan.api.context import Context
 from vadouvan.api.routers.taste import learn
+from vadouvan.clock import Clock, clock_from
+from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.merging import merged
+from vadouvan.core.whole import WholeKitchen
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.demo import DEMO_SHARED, DEMO_WEEK, demo_batches
-from vadouvan.demo_logbook import demo_logbook
+from vadouvan.demo import demo_kitchen
 from vadouvan.devices.counter import Devices
 from vadouvan.settings import Settings
 from vadouvan.store.batches import Batches
@@ -22,13 +25,8 @@ from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
 from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
-from vadouvan.store.verdicts import Descent, Verdicts
+from vadouvan.store.verdicts import Verdicts
 from vadouvan.store.whole import Whole
-
-
-def utc_now() -> datetime:
-    """The present."""
-    return datetime.now(UTC)
 
 
 def new_id() -> str:
@@ -36,43 +34,36 @@ def new_id() -> str:
     return str(uuid.uuid4())
 
 
-def fill_logbook(batches: Batches, verdicts: Verdicts) -> None:
-    """The demo's eaten batches, with what was said of them."""
-    ids: dict[str, str] = {}
-    for eaten in demo_logbook(utc_now()):
-        made = batches.add(new_id(), eaten.draft, now=utc_now())
-        ids[eaten.draft.name] = made.id
-        for said in eaten.verdicts:
-            verdicts.keep(made.id, said, now=utc_now())
-        if eaten.goes_on_from:
-            verdicts.note_descent(Descent(made.id, ids[eaten.goes_on_from], eaten.changed))
+def context_over(database: Path, tables: Kitchen, now: Clock) -> Context:
+    """What requests need of the kitchen that is kept in a file."""
+    engine = open_database(database)
+    return Context(
+        tables,
+        Batches(engine),
+        OwnCuts(engine),
+        OwnIngredients(engine),
+        KeptSettings(engine),
+        Presses(engine),
+        Verdicts(engine),
+        Whole(engine),
+        KitchenFile(engine),
+        Devices(),
+        now=now,
+        new_id=new_id,
+    )
+
+
+def fill_kitchen(context: Context, whole: WholeKitchen) -> None:
+    """Write a whole kitchen into an empty one, in one transaction, and learn from its verdicts."""
+    context.whole.take_in(merged(WholeKitchen(), whole), now=context.now())
+    learn(context)
 
 
 def build(settings: Settings) -> FastAPI:
     """The application for these settings; a demo kitchen is filled on its first start only."""
     is_new = not settings.database.exists()
-    engine = open_database(settings.database)
-    batches, kept_settings, verdicts = Batches(engine), KeptSettings(engine), Verdicts(engine)
+    now = clock_from(settings.clock)
+    context = context_over(settings.database, shipped_kitchen(), now)
     if settings.demo and is_new:
-        kept_settings.keep_routine(DEMO_WEEK)
-        kept_settings.keep_shared(DEMO_SHARED)
-        for draft in demo_batches(utc_now()):
-            batches.add(new_id(), draft, now=utc_now())
-        fill_logbook(batches, verdicts)
-    context = Context(
-        shipped_kitchen(),
-        batches,
-        OwnCuts(engine),
-        OwnIngredients(engine),
-        kept_settings,
-        Presses(engine),
-        verdicts,
-        Whole(engine),
-        KitchenFile(engine),
-        Devices(),
-        now=utc_now,
-        new_id=new_id,
-    )
-    if settings.demo and is_new:
-        learn(context)
+        fill_kitchen(context, demo_kitchen(now(), context.tables, new_id))
     return make_app(context, settings.web_dir if settings.web_dir.is_dir() else None)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from datetime import datetime
 from pathlib import Path
 
 from platformdirs import user_data_path
@@ -18,6 +19,7 @@ class Settings(BaseSettings):
     web_dir: Path = Path(__file__).resolve().parents[2] / "web" / "dist"
     port: int = Field(default=8140, ge=0, le=65535)
     demo: bool = False
+    clock: datetime | None = None
 
     @property
     def database(self) -> Path:

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import atexit
+import json
 import os
 import re
 import shutil
@@ -9,9 +11,18 @@ import subprocess
 import sys
 import tempfile
 import unittest
+import urllib.request
+from collections.abc import Callable
+from datetime import datetime
+from functools import cache
 from pathlib import Path
+from typing import Any, ClassVar
 
-from playwright.sync_api import Browser, Page, Playwright, Request, ViewportSize, sync_playwright
+from playwright.sync_api import Browser, BrowserContext, Page, Request, ViewportSize, sync_playwright
+
+from tests.drafts import NOW
+from tests.filling import fill
+from vadouvan.core.whole import WholeKitchen
 
 ROOT = Path(__file__).resolve().parent.parent.parent
 ARGUMENTS = [
@@ -51,17 +62,23 @@ def _install() -> None:
 
 
 class Kitchen:
-    """``vadouvan serve`` on a free port, with a data folder of its own."""
+    """``vadouvan serve`` on a free port with a data folder of its own, its clock started at a told moment."""
 
-    def __init__(self, *, demo: bool, data_dir: Path) -> None:
-        self.demo, self.data_dir = demo, data_dir
+    def __init__(self, *, data_dir: Path, demo: bool = False, at: datetime = NOW) -> None:
+        self.demo, self.data_dir, self.at = demo, data_dir, at
         self.address = ""
         self._process: subprocess.Popen[str] | None = None
 
     def start(self, port: int = 0) -> None:
         """Start, and wait until the address is printed."""
         command = [sys.executable, "-m", "vadouvan.cli", "serve", "--port", str(port), "--data-dir", str(self.data_dir)]
-        env = {**os.environ, "PYTHONPATH": str(ROOT / "src"), "PYTHONUNBUFFERED": "1"}
+        env = {
+            **os.environ,
+            "PYTHONPATH": str(ROOT / "src"),
+            "PYTHONUNBUFFERED": "1",
+            "VADOUVAN_CLOCK": self.at.isoformat(),
+        }
+        env.pop("PYTHONDONTWRITEBYTECODE", None)
         self._process = subprocess.Popen(
             [*command, "--demo"] if self.demo else command, stdout=subprocess.PIPE, text=True, env=env, cwd=ROOT
         )
@@ -86,26 +103,73 @@ class Kitchen:
                 self._process.stdout.close()
 
 
+@cache
+def the_browser() -> Browser:
+    """One headless Chromium for all classes that run in this process."""
+    playwright = sync_playwright().start()
+    browser = playwright.chromium.launch(executable_path=chromium(), args=ARGUMENTS)
+    atexit.register(playwright.stop)
+    atexit.register(browser.close)
+    return browser
+
+
+class Traffic:
+    """The requests of a page that are under way, but for streams, which never end."""
+
+    def __init__(self, page: Page) -> None:
+        self._page = page
+        self._under_way: set[Request] = set()
+        page.on("request", self._begun)
+        page.on("requestfinished", self._ended)
+        page.on("requestfailed", self._ended)
+
+    def _begun(self, request: Request) -> None:
+        if "/stream" not in request.url:
+            self._under_way.add(request)
+
+    def _ended(self, request: Request) -> None:
+        self._under_way.discard(request)
+
+    def settle(self) -> None:
+        """Wait until the page has asked for nothing for a moment."""
+        self._page.wait_for_function("document.getElementById('root')?.childElementCount > 0")
+        quiet = 0
+        while quiet < 3:
+            self._page.wait_for_timeout(20)
+            quiet = 0 if self._under_way else quiet + 1
+
+
 class BrowserCase(unittest.TestCase):
     """A kitchen and a browser for all tests of a class; fails on requests to other origins."""
 
     demo = False
-    playwright: Playwright
+    filled: ClassVar[Callable[[datetime], WholeKitchen] | None] = None
+    at = NOW
     browser: Browser
+    context: BrowserContext
     kitchen: Kitchen
 
     @classmethod
     def setUpClass(cls) -> None:
-        """Start both."""
+        """Start the kitchen, filled if the class says with what; one context, so that the page is fetched once."""
         folder = tempfile.TemporaryDirectory()
         cls.addClassCleanup(folder.cleanup)
-        cls.kitchen = Kitchen(demo=cls.demo, data_dir=Path(folder.name))
+        if cls.filled is not None:
+            fill(Path(folder.name), cls.filled(cls.at), cls.at)
+        cls.kitchen = Kitchen(demo=cls.demo, data_dir=Path(folder.name), at=cls.at)
         cls.kitchen.start()
         cls.addClassCleanup(cls.kitchen.kill)
-        cls.playwright = sync_playwright().start()
-        cls.addClassCleanup(cls.playwright.stop)
-        cls.browser = cls.playwright.chromium.launch(executable_path=chromium(), args=ARGUMENTS)
-        cls.addClassCleanup(cls.browser.close)
+        cls.browser = the_browser()
+        cls.context = cls.new_context()
+        cls.addClassCleanup(cls.context.close)
+
+    @classmethod
+    def new_context(cls, **options: Any) -> BrowserContext:
+        """A context in the kitchen's zone, at the kitchen's moment."""
+        wanted = {"viewport": LAPTOP, "timezone_id": "Europe/Lisbon", "locale": "en-GB", **options}
+        context = cls.browser.new_context(**wanted)
+        context.clock.set_fixed_time(cls.at)
+        return context
 
     def setUp(self) -> None:
         """Watch what a page asks for and complains about."""
@@ -115,17 +179,34 @@ class BrowserCase(unittest.TestCase):
         self.addCleanup(lambda: self.assertEqual(self.complaints, [], "errors on the page"))
 
     def open(self, path: str, *, phone: bool = False, theme: str = "light") -> Page:
-        """A page of the kitchen, in a size and a theme."""
-        page = self.browser.new_page(viewport=PHONE if phone else LAPTOP, timezone_id="Europe/Lisbon", locale="en-GB")
+        """A page of the kitchen, in a size and a theme, on a device that holds nothing yet."""
+        page = self.context.new_page()
         self.addCleanup(page.close)
-        page.add_init_script(f"localStorage.setItem('vadouvan.theme', '{theme}')")
+        page.set_viewport_size(PHONE if phone else LAPTOP)
+        page.add_init_script(
+            "if (!sessionStorage.getItem('begun')) { localStorage.clear(); sessionStorage.setItem('begun', 'yes');"
+            f" localStorage.setItem('vadouvan.theme', '{theme}') }}"
+        )
         page.on("request", self._watch)
         page.on("pageerror", lambda error: self.complaints.append(str(error)))
         # Someone listens from the start: a chooser asked for only just before it opens can be missed.
         page.on("filechooser", lambda _: None)
+        self.traffic = Traffic(page)
         page.goto(self.kitchen.address + path)
-        page.wait_for_load_state("networkidle")
+        self.traffic.settle()
         return page
+
+    def ask(self, path: str, body: Any = None, method: str = "POST") -> Any:
+        """A request to the kitchen; without a body it only looks."""
+        data = None if body is None else json.dumps(body).encode()
+        request = urllib.request.Request(
+            self.kitchen.address + path,
+            data,
+            {"Content-Type": "application/json"},
+            method="GET" if body is None else method,
+        )
+        with urllib.request.urlopen(request) as answer:
+            return json.load(answer)
 
     def _watch(self, request: Request) -> None:
         if not request.url.startswith((self.kitchen.address, "data:", "blob:")):

@@ -9,6 +9,7 @@ from playwright.sync_api import Page, expect
 
 from tests.browser.keyboard import answer, tab_to
 from tests.browser.support import BrowserCase
+from tests.saturday import saturday_kitchen
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.data.tables import shipped_kitchen
 
@@ -16,7 +17,7 @@ from vadouvan.data.tables import shipped_kitchen
 class CutByKeyboard(BrowserCase):
     """A chicken leg and lamb cubes of the demo kitchen."""
 
-    demo = True
+    filled = staticmethod(saturday_kitchen)
 
     def open_cut(self, name: str) -> Page:
         """The Cut stage of a demo batch."""

@@ -11,12 +11,13 @@ from playwright.sync_api import Page, expect
 
 from tests.browser.keyboard import tab_to
 from tests.browser.support import BrowserCase
+from tests.saturday import saturday_kitchen
 
 
 class HoldByKeyboard(BrowserCase):
     """The demo kitchen, no mouse."""
 
-    demo = True
+    filled = staticmethod(saturday_kitchen)
 
     def hold_of(self, name: str) -> Page:
         """The hold of a demo batch."""
@@ -90,7 +91,7 @@ class HoldByKeyboard(BrowserCase):
 class PlanOnThePage(BrowserCase):
     """Steps, collisions with their offers, a late contact, the calendar, the cook's week."""
 
-    demo = True
+    filled = staticmethod(saturday_kitchen)
 
     def plan_of(self, name: str) -> Page:
         """The plan of a demo batch."""
@@ -105,7 +106,7 @@ class PlanOnThePage(BrowserCase):
         """A meal in an hour: later, or thinner; one press and it is planned."""
         page = self.plan_of("Slip skewers")
         page.get_by_role("tab", name="Answers").click()
-        soon = datetime.now(ZoneInfo("Europe/Lisbon")) + timedelta(minutes=70)
+        soon = self.at.astimezone(ZoneInfo("Europe/Lisbon")) + timedelta(minutes=70)
         page.get_by_label("Meal on the table").fill(f"{soon:%Y-%m-%dT%H:%M}")
         page.get_by_role("tab", name="Plan").click()
         offers = page.get_by_role("region", name="Plans that work")

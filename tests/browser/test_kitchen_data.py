@@ -12,6 +12,7 @@ from typing import Any
 from playwright.sync_api import Page, expect
 
 from tests.browser.support import BrowserCase
+from tests.saturday import saturday_kitchen
 
 RECIPE = {
     "@context": "https://schema.org",
@@ -25,7 +26,7 @@ RECIPE = {
 class WholeStory(BrowserCase):
     """The demo kitchen, by keyboard where a file dialog allows it."""
 
-    demo = True
+    filled = staticmethod(saturday_kitchen)
 
     def everything(self) -> list[Any]:
         """What a cook sees of the kitchen, without the numbers that count changes."""

@@ -8,6 +8,7 @@ from playwright.sync_api import Page, expect
 
 from tests.browser.keyboard import answer, tab_to, tab_to_back
 from tests.browser.support import BrowserCase
+from tests.saturday import saturday_kitchen
 from tests.mixes import FIVE_SALTY
 
 
@@ -147,7 +148,7 @@ class ByKeyboard(BrowserCase):
 class Details(BrowserCase):
     """The demo kitchen, one thing at a time."""
 
-    demo = True
+    filled = staticmethod(saturday_kitchen)
 
     def mix_of(self, name: str) -> Page:
         """The mix of a demo batch."""

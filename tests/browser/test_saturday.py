@@ -15,6 +15,7 @@ import vobject  # type: ignore[import-untyped]
 from playwright.sync_api import Page, expect
 
 from tests.browser.support import BrowserCase
+from tests.saturday import saturday_kitchen
 from vadouvan.core.clock.routine import Routine, later
 from vadouvan.core.reading.routine import read_routine
 from vadouvan.demo import DEMO_WEEK
@@ -26,7 +27,7 @@ SATURDAY = ("Saturday legs", "Slip skewers", "Quick flank", "Harbour tofu")
 class Saturday(BrowserCase):
     """From the Counter, by one press, and through what happens then."""
 
-    demo = True
+    filled = staticmethod(saturday_kitchen)
 
     def get(self, path: str) -> Any:
         """An answer of the kitchen."""
@@ -104,7 +105,7 @@ class Saturday(BrowserCase):
 
     def test_marks_are_moved_by_touch(self) -> None:
         """A finger on the meal of the Sunday crown, drawn to the right: the meal is later."""
-        context = self.browser.new_context(has_touch=True, viewport={"width": 1280, "height": 800})
+        context = self.new_context(has_touch=True)
         self.addCleanup(context.close)
         page = context.new_page()
         page.goto(self.kitchen.address)
@@ -178,7 +179,7 @@ class Reminders(BrowserCase):
             ("Object.defineProperty(Notification, 'permission', { get: () => 'denied' })", "was told not to show"),
             ("delete window.Notification", "shows no reminders"),
         ):
-            page = self.browser.new_page()
+            page = self.context.new_page()
             self.addCleanup(page.close)
             page.add_init_script(script)
             page.goto(f"{self.kitchen.address}/settings/device")
@@ -187,7 +188,7 @@ class Reminders(BrowserCase):
 
     def test_a_step_that_begins_now_is_told_once(self) -> None:
         """A batch whose contact is due: one reminder with its words, and no second one."""
-        context = self.browser.new_context(permissions=["notifications"], timezone_id="Europe/Lisbon")
+        context = self.new_context(permissions=["notifications"])
         self.addCleanup(context.close)
         page = context.new_page()
         page.add_init_script(
@@ -203,7 +204,7 @@ class Reminders(BrowserCase):
                     "steps": [
                         {
                             "batch_id": "b", "batch": "Slip skewers", "step_id": "contact", "day": "", "hour": "18:00",
-                            "at": (datetime.now(LISBON) - timedelta(minutes=1)).isoformat(),
+                            "at": (self.at.astimezone(LISBON) - timedelta(minutes=1)).isoformat(),
                             "says": "Meat into the mix.", "minutes": 5, "hands_on": True, "beside": [],
                         }
                     ],
@@ -211,7 +212,7 @@ class Reminders(BrowserCase):
             ),
         )  # fmt: skip
         page.goto(f"{self.kitchen.address}/settings/device")
-        page.wait_for_load_state("networkidle")
+        expect(page.get_by_role("button", name="No reminders")).to_be_visible()
         self.assertEqual(page.evaluate("window.told"), ["Slip skewers: 18:00: Meat into the mix."])
         expect(page.get_by_role("button", name="No reminders")).to_be_visible()
         page.get_by_role("button", name="No reminders").click()

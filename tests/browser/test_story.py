@@ -11,6 +11,7 @@ from playwright.sync_api import Page, expect
 
 from tests.browser.keyboard import answer, tab_to, tab_to_back
 from tests.browser.support import BrowserCase
+from tests.saturday import saturday_kitchen
 
 
 class KeyboardStory(BrowserCase):
@@ -82,7 +83,7 @@ class KeyboardStory(BrowserCase):
         page.keyboard.press("h")
         meal = page.get_by_label("Meal on the table")
         tab_to(page, meal)
-        day = datetime.now() + timedelta(days=2)
+        day = self.at + timedelta(days=2)
         # The browser's own date field: month, day and year, then the hour, in the order of its language.
         page.keyboard.type(day.strftime("%m%d%Y"))
         page.keyboard.press("Tab")
@@ -122,7 +123,7 @@ class KeyboardStory(BrowserCase):
 class Keeping(BrowserCase):
     """Saving, conflicts and files."""
 
-    demo = True
+    filled = staticmethod(saturday_kitchen)
 
     def test_what_is_typed_while_the_kitchen_is_down_is_kept_on_the_device(self) -> None:
         """The page says so, and hands it over when the kitchen is back."""

@@ -7,12 +7,13 @@ import re
 from playwright.sync_api import expect
 
 from tests.browser.support import BrowserCase
+from tests.saturday import saturday_kitchen
 
 
 class Tasting(BrowserCase):
     """The demo kitchen."""
 
-    demo = True
+    filled = staticmethod(saturday_kitchen)
 
     def test_a_verdict_goes_into_the_next_batch_and_moves_the_correction(self) -> None:
         """Two eaters and a depth; advice in grams; one press makes the next batch; what is learned has moved."""

@@ -5,12 +5,13 @@ from __future__ import annotations
 from playwright.sync_api import expect
 
 from tests.browser.support import BrowserCase
+from tests.saturday import saturday_kitchen
 
 
 class OnPaper(BrowserCase):
     """The demo kitchen's week."""
 
-    demo = True
+    filled = staticmethod(saturday_kitchen)
 
     def test_from_the_counter_to_paper_by_keyboard(self) -> None:
         """The link is on the Counter; paper shows dark ink, the steps and the labels, and nothing to press."""

@@ -39,7 +39,7 @@ class AtTheCounter(BrowserCase):
 
     def make_batch(self) -> Any:
         """A batch of eight ingredients with a set-aside and a stage on the grill, on the table in three days."""
-        at = datetime.now(UTC) + timedelta(days=1)
+        at = self.at + timedelta(days=1)
         return self.ask(
             "/api/batches",
             {
@@ -192,7 +192,7 @@ class AtTheCounter(BrowserCase):
     def test_when_the_readings_stop_the_figure_is_typed(self) -> None:
         """The stream is cut: the page says so, and typing goes on."""
         batch = self.make_batch()
-        page = self.browser.new_page()
+        page = self.context.new_page()
         self.addCleanup(page.close)
         page.route("**/api/devices/stream", lambda route: route.abort())
         page.goto(f"{self.kitchen.address}/batch/{batch['id']}/weigh")

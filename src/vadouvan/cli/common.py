@@ -13,9 +13,11 @@ from typing import Annotated, ParamSpec
 import typer
 from pydantic import TypeAdapter
 
+from vadouvan.clock import clock_from
 from vadouvan.core.draft import Draft
 from vadouvan.errors import InputError, VadouvanError
 from vadouvan.formats import batch_file
+from vadouvan.settings import Settings
 
 BAD_INPUT = 2
 P = ParamSpec("P")
@@ -79,7 +81,7 @@ def bytes_in(file: Path) -> bytes:
 def moment_in(text: str) -> datetime:
     """A moment as said, or the present."""
     if not text:
-        return datetime.now().astimezone()
+        return clock_from(Settings().clock)().astimezone()
     try:
         return datetime.fromisoformat(text).astimezone()
     except ValueError:

@@ -4,13 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from contextlib import contextmanager
-from datetime import UTC, datetime
 from pathlib import Path
 from typing import Annotated
 
 import typer
 
-from vadouvan.cli.common import AsJson, bytes_in, refusing, tell
+from vadouvan.cli.common import AsJson, bytes_in, moment_in, refusing, tell
 from vadouvan.core.merging import FATES, merged
 from vadouvan.core.whole import kitchen_of
 from vadouvan.data.tables import shipped_kitchen
@@ -37,7 +36,7 @@ def export(file: Annotated[Path, typer.Argument(help="Where to write it.")], dat
     """Write the whole kitchen as one archive of open files. The server may be running."""
     with _opened(data_dir) as (whole, _):
         found = whole.read()
-        file.write_bytes(write_archive(found, kitchen_of(found, shipped_kitchen()), now=datetime.now(UTC)))
+        file.write_bytes(write_archive(found, kitchen_of(found, shipped_kitchen()), now=moment_in("")))
     typer.echo(f"{len(found.batches)} batches are in {file}.")
 
 
@@ -54,7 +53,7 @@ def take_in(
     with _opened(data_dir) as (whole, _):
         merge = merged(whole.read(), there, with_settings=settings)
         if not preview:
-            whole.take_in(merge, now=datetime.now(UTC))
+            whole.take_in(merge, now=moment_in(""))
     told = [f"{one.name} {FATES[one.fate]}." for one in merge.told]
     answer = {"counts": {fate: merge.count(fate) for fate in FATES}, "told": told, "notes": list(notes)}
     tell(answer, [*notes, *told], as_json=as_json)
@@ -76,7 +75,7 @@ def restore(file: Annotated[Path, typer.Argument(help="A backup.")], data_dir: D
     """Put a backup in the place of the kitchen, which is kept beside it first."""
     bytes_in(file)
     with _opened(data_dir) as (_, kept):
-        aside = kept.folder / f"kitchen-before-restore-{datetime.now(UTC):%Y-%m-%d-%H%M%S-%f}.sqlite"
+        aside = kept.folder / f"kitchen-before-restore-{moment_in(''):%Y-%m-%d-%H%M%S-%f}.sqlite"
         checked = kept.restore(file, aside=aside)
     typer.echo(f"Put back, {checked.rows} rows. The kitchen as it was is kept in {aside}.")
 

@@ -37,7 +37,7 @@ def serve(
             "demo": demo,
         }
     )
-    listener = _listener(settings.port)
+    listener = listener_on(settings.port)
     application = build(settings)
     typer.echo(f"Vadouvan is at http://127.0.0.1:{listener.getsockname()[1]}  (stop with Ctrl+C)")
     typer.echo(f"The kitchen is kept in {settings.database}")
@@ -54,7 +54,8 @@ def schema() -> None:
     typer.echo(batch_parts.json_schema(), nl=False)
 
 
-def _listener(port: int) -> socket.socket:
+def listener_on(port: int) -> socket.socket:
+    """A socket that listens on a port of this machine; 0 takes a free one."""
     listener = socket.socket(socket.AF_INET, socket.SOCK_STREAM)
     listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
     try:

@@ -49,20 +49,19 @@ def window_in_short(window: Window) -> str:
 
 def plan_sentence(plan: Plan) -> str:
     """When to put it in and take it out, on the clock."""
-    pull = f"{plan.pull_at:%a %H:%M}"
+    pull = plan.told(plan.pull_at)
     if plan.trouble:
-        zone = plan.meal.at.tzinfo
         ready = (
-            f" From now, it is on the table at {plan.ready_at.astimezone(zone):%a %H:%M} at the earliest."
+            f" From now, it is on the table at {plan.told(plan.ready_at)} at the earliest."
             if plan.ready_at
             else ""
         )
         return f"{plan.trouble}{ready}"
-    span = f"from {plan.pull_from:%a %H:%M} until {plan.pull_until:%a %H:%M}"
+    span = f"from {plan.told(plan.pull_from)} until {plan.told(plan.pull_until)}"
     if plan.meal.contact_at is not None:
-        went = f"It went in at {plan.contact_at:%a %H:%M}"
+        went = f"It went in at {plan.told(plan.contact_at)}"
         if plan.overdue:
-            return f"{went}. It was to come out at {plan.meal.pull_at:%a %H:%M}: take it out now."
+            return f"{went}. It was to come out at {plan.told(plan.meal.pull_at)}: take it out now."
         if plan.meal.pulled_at is not None:
             early = hours_between(plan.pull_at, plan.pull_from) > 0
             late = hours_between(plan.pull_until, plan.pull_at) > 0
@@ -70,7 +69,7 @@ def plan_sentence(plan: Plan) -> str:
             return f"{went} and came out at {pull}.{said}"
         return f"{went}; out {pull}. It may come out {span}."
     night = " (kept out of sleep and work)" if plan.after_sleep else ""
-    return f"In {plan.contact_at:%a %H:%M}{night}, out {pull}. It may come out {span}."
+    return f"In {plan.told(plan.contact_at)}{night}, out {pull}. It may come out {span}."
 
 
 def stop_sentence(stops: Sequence[str]) -> str:

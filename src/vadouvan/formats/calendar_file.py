@@ -72,7 +72,7 @@ def moved_draft(text: str, identity: str, draft: Draft, plan: Plan | None) -> tu
         except InputError as error:
             raise FormatError(field="file", given=error.given, wrong=error.wrong, accepted=error.accepted) from None
         local = to.astimezone(plan.meal.at.tzinfo)
-        said.append(f"the {mark}, to {local:%a %H:%M}")
+        said.append(f"the {mark}, to {plan.told(local)}")
         if mark == "meal":
             plan = replace(plan, meal=replace(plan.meal, at=local))
     return draft, said

@@ -8,6 +8,7 @@ from datetime import datetime, timedelta
 from pydantic import BaseModel
 
 from vadouvan.core.clock.plan import Plan
+from vadouvan.core.clock.telling import dated
 from vadouvan.core.clock.today import DayStep, coming_steps
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.judge import Judgement
@@ -104,4 +105,4 @@ def _meat(cut: Cut) -> str:
 
 
 def _moment(moment: datetime) -> str:
-    return f"{moment:%a} {moment.day} {moment:%b} {moment:%H:%M}"
+    return dated(moment)

@@ -129,6 +129,7 @@ export function Rail({ lanes, busy, now, current, onMove }: RailProps) {
                 momentAt={(px) => x.invert(px)}
                 top={26 + index * step}
                 height={step}
+                width={width}
                 side={mark === 'meal' ? 'after' : 'before'}
                 onMove={(to) => onMove(lane.id, mark, to)}
               />

@@ -15,6 +15,8 @@ interface RailHandleProps {
   momentAt: (px: number) => Date
   top: number
   height: number
+  /** How wide the rail is: the handle stays on it. */
+  width: number
   /** On which side of its mark the handle is taken, so that two near each other stay apart. */
   side: 'before' | 'after'
   /** Answers whether it was moved. */
@@ -23,7 +25,7 @@ interface RailHandleProps {
 
 /** A mark of the rail that is moved by arrow keys, mouse or touch; it settles a moment later. */
 export function RailHandle(props: RailHandleProps) {
-  const { label, at, span, x, momentAt, top, height, side, onMove } = props
+  const { label, at, span, x, momentAt, top, height, width, side, onMove } = props
   const [wish, setWish] = useState<{ from: number; to: Date }>()
   const dragged = useRef<{ from: number; at: Date } | null>(null)
   const timer = useRef(0)
@@ -55,7 +57,7 @@ export function RailHandle(props: RailHandleProps) {
     PageDown: -1,
     PageUp: 1,
   }
-  const left = x(shown) - (side === 'before' ? WIDE_PX : 0)
+  const left = Math.min(x(shown) - (side === 'before' ? WIDE_PX : 0), width - WIDE_PX)
   return (
     <div
       role="slider"

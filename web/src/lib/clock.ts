@@ -3,16 +3,20 @@ const HOUR_MS = 3_600_000
 
 export const hoursLater = (moment: Date, hours: number) => new Date(moment.getTime() + hours * HOUR_MS)
 
-/** "Sat 19:00", in the zone of the batch where one is known. */
-export function told(moment: Date, timeZone?: string): string {
+const THIS_WEEK_H = 144
+
+/** "Sat 19:00", in the zone of the batch where one is known; with its date where it could be another week's. */
+export function told(moment: Date, timeZone?: string, now = new Date()): string {
+  const far = Math.abs(moment.getTime() - now.getTime()) >= THIS_WEEK_H * HOUR_MS
   return new Intl.DateTimeFormat('en-GB', {
     weekday: 'short',
+    ...(far ? { day: 'numeric', month: 'short' } : {}),
     hour: '2-digit',
     minute: '2-digit',
     ...(timeZone ? { timeZone } : {}),
   })
     .format(moment)
-    .replace(',', '')
+    .replaceAll(',', '')
 }
 
 /** Whole local hours of a given kind between two moments, such as every midnight. */

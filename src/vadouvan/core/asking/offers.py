@@ -74,7 +74,7 @@ def _later_meals(draft: Draft, plan: Plan, ready_at: datetime) -> Iterator[PlanO
     """The earliest meal that could be, or, where that falls into the night, the same hour of the next days."""
     hour = plan.meal.at
     for at in (ready_at, *(hour + timedelta(days=days) for days in range(1, DAYS_AHEAD + 1))):
-        words = f"Eat at {at:%H:%M} on {at:%A} instead"
+        words = f"Eat at {plan.told(at)} instead"
         yield PlanOffer("later-meal", words, replace(draft, meal=replace(draft.meal, at=f"{at:%Y-%m-%dT%H:%M}")))
 
 
@@ -90,7 +90,7 @@ def _other_pulls(draft: Draft, plan: Plan, kitchen: Kitchen, now: datetime) -> I
         lead_min = round(hours_between(at, plan.meal.at) * 60) if at is not None else 0
         if at is not None and at > now and 0 < lead_min <= LONGEST_LEAD_H * 60:
             moved = replace(draft, meal=replace(draft.meal, lead=f"{lead_min} min", early=""))
-            yield PlanOffer(f"pull-{at:%H:%M}", f"Take it out at {at:%a %H:%M}", moved)
+            yield PlanOffer(f"pull-{at:%H:%M}", f"Take it out at {plan.told(at)}", moved)
 
 
 def _salt_first(draft: Draft, judgement: Judgement) -> Iterator[PlanOffer]:

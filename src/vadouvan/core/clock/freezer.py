@@ -14,6 +14,7 @@ from vadouvan.core.clock.lead import DRY_MIN
 from vadouvan.core.clock.plan import Plan
 from vadouvan.core.clock.routine import Routine, hours_between, later, on_a_step
 from vadouvan.core.clock.steps import FROM_FREEZER_MIN, thaw_minutes
+from vadouvan.core.clock.telling import dated
 from vadouvan.core.constants import FREEZER_QUALITY_S
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.window import Window
@@ -94,5 +95,4 @@ def _later_steps(
 
 
 def _told(moment: datetime, like: datetime) -> str:
-    local = moment.astimezone(like.tzinfo)
-    return f"{local:%a} {local.day} {local:%b} {local:%H:%M}"
+    return dated(moment.astimezone(like.tzinfo))

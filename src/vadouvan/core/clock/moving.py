@@ -30,11 +30,11 @@ def moved(draft: Draft, plan: Plan, mark: Mark, to: datetime) -> Draft:
     if mark == "start":
         if plan.meal.contact_at is not None:
             raise _refused(
-                mark, to, f"It went in at {plan.contact_at:%a %H:%M}.", "Correct that hour, if it was another."
+                mark, to, f"It went in at {plan.told(plan.contact_at)}.", "Correct that hour, if it was another."
             )
         return replace(draft, meal=replace(draft.meal, start=_typed(local)))
     if plan.meal.pulled_at is not None:
-        raise _refused(mark, to, f"It came out at {plan.pull_at:%a %H:%M}.", "Correct that hour, if it was another.")
+        raise _refused(mark, to, f"It came out at {plan.told(plan.pull_at)}.", "Correct that hour, if it was another.")
     lead_h = hours_between(local, plan.meal.at) - plan.meal.early / timedelta(hours=1)
     if not 0 <= lead_h <= LONGEST_LEAD_H:
         wrong = f"The pull would be {round(abs(lead_h) * 60)} minutes {'after' if lead_h < 0 else 'before'} the meal."

@@ -8,6 +8,7 @@ from datetime import datetime, timedelta
 
 from vadouvan.core.clock.chain import Task, in_steps, laid_before, last_block
 from vadouvan.core.clock.routine import A_STEP, Routine, hours_between, later, on_a_step
+from vadouvan.core.clock.telling import moment_told
 from vadouvan.core.hold.window import Window
 
 DRYING = A_STEP  # hands are wanted at the pull for so long
@@ -42,7 +43,7 @@ class Plan:
 
     ``trouble`` says what does not fit, if anything; ``after_sleep`` that contact was moved out of sleep or work;
     ``overdue`` that the pull was missed and is planned for now. ``ready_at`` is the earliest meal that would work
-    from now on, where this one does not.
+    from now on, where this one does not; ``asked_at`` is the moment as of which it was made.
     """
 
     meal: Meal
@@ -56,6 +57,12 @@ class Plan:
     after_sleep: bool
     overdue: bool = False
     ready_at: datetime | None = None
+    asked_at: datetime | None = None
+
+    def told(self, moment: datetime) -> str:
+        """A moment of this plan in words, in the zone of its meal."""
+        local = moment.astimezone(self.meal.at.tzinfo)
+        return moment_told(local, self.asked_at or local)
 
     @property
     def hold_h(self) -> float:
@@ -122,6 +129,7 @@ def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, work: 
             trouble=None,
             after_sleep=meal.contact_at is None and meal.start_at is None and free is not None and free != wanted,
             overdue=overdue,
+            asked_at=now,
         ),
         now,
         routine,
@@ -162,23 +170,22 @@ def _ready_at(window: Window, plan: Plan, now: datetime, routine: Routine, work:
 def _contact_trouble(window: Window, plan: Plan, free: datetime | None) -> str | None:
     """Contact too late or too early for the pull, or no free hands between."""
     meal, contact_at = plan.meal, plan.contact_at
-    zone = meal.at.tzinfo
-    until = f"{plan.contact_until.astimezone(zone):%a %H:%M}"
+    until = plan.told(plan.contact_until)
     if meal.pulled_at is not None:
         return None
     if meal.contact_at is not None:
         if contact_at > plan.contact_until:
-            return f"It went in at {contact_at:%a %H:%M}; for this meal it should have by {until}."
+            return f"It went in at {plan.told(contact_at)}; for this meal it should have by {until}."
         if contact_at < plan.contact_from:
-            by = f"{on_a_step(later(contact_at, timedelta(hours=window.safe_latest_h))):%a %H:%M}"
+            by = plan.told(on_a_step(later(contact_at, timedelta(hours=window.safe_latest_h))))
             if plan.overdue:
-                return f"It went in at {contact_at:%a %H:%M} and should have come out by {by}."
-            return f"It went in at {contact_at:%a %H:%M} and has to come out by {by}, before this meal."
+                return f"It went in at {plan.told(contact_at)} and should have come out by {by}."
+            return f"It went in at {plan.told(contact_at)} and has to come out by {by}, before this meal."
         return None
     if contact_at > plan.contact_until:
         return f"The meat should have gone in by {until} for this meal."
     if free is None:
-        since = f"{plan.contact_from.astimezone(zone):%a %H:%M}"
+        since = plan.told(plan.contact_from)
         return f"It has to go in between {since} and {until}, and your hands are not free then."
     return None
 
@@ -188,10 +195,9 @@ def _start_trouble(plan: Plan, free: datetime | None) -> str | None:
     meal = plan.meal
     if meal.start_at is None or meal.contact_at is not None or (free is not None and free == meal.start_at):
         return None
-    zone = meal.at.tzinfo
-    asked = f"You want to put it in at {meal.start_at:%a %H:%M}"
+    asked = f"You want to put it in at {plan.told(meal.start_at)}"
     if not plan.contact_from <= meal.start_at <= plan.contact_until:
-        since, until = (f"{end.astimezone(zone):%a %H:%M}" for end in (plan.contact_from, plan.contact_until))
+        since, until = (plan.told(end) for end in (plan.contact_from, plan.contact_until))
         return f"{asked}; for this meal it goes in between {since} and {until}."
     return f"{asked}, and your hands are not free to get it ready by then."
 
@@ -202,7 +208,7 @@ def _pull_trouble(plan: Plan, now: datetime, routine: Routine) -> str | None:
         return None
     if routine.free_for(plan.pull_at, DRYING):
         return None
-    return f"It has to come out at {plan.pull_at:%a %H:%M}, and your hands are not free then."
+    return f"It has to come out at {plan.told(plan.pull_at)}, and your hands are not free then."
 
 
 def _lead_trouble(plan: Plan, work: Work) -> str | None:
@@ -210,5 +216,5 @@ def _lead_trouble(plan: Plan, work: Work) -> str | None:
     if plan.lead >= work.least_lead:
         return None
     needed, left = (round(span / timedelta(minutes=1)) for span in (work.least_lead, plan.lead))
-    out = f"Out at {plan.pull_at:%a %H:%M}, " if plan.overdue or plan.meal.pulled_at else ""
+    out = f"Out at {plan.told(plan.pull_at)}, " if plan.overdue or plan.meal.pulled_at else ""
     return f"{out}it takes {needed} minutes to dry, cook and rest, and there are {max(0, left)} until the meal."

@@ -20,21 +20,21 @@ def pull_now(window: Window, plan: Plan, now: datetime) -> str:
     hours = hours_between(meal.contact_at, now)
     held = hours_told(hours) if hours >= JUST_IN_H else "a few minutes"
     if hours < window.safe_earliest_h:
-        opens = _told(meal.contact_at, window.safe_earliest_h)
+        opens = _told(plan, meal.contact_at, window.safe_earliest_h)
         return f"Not yet, after {held}: it opens at {opens}, when {window.earliest.limit.says}."
     if hours > window.safe_latest_h:
         return f"Yes, at once: after {held} it is past its latest. {_capital(window.latest.limit.says)}."
     if hours < window.best.low_hours:
-        best = _told(meal.contact_at, window.best.hours)
+        best = _told(plan, meal.contact_at, window.best.hours)
         return f"It may, after {held}; it is better about {best}."
-    closes = _told(meal.contact_at, window.safe_latest_h)
+    closes = _told(plan, meal.contact_at, window.safe_latest_h)
     if hours <= window.best.high_hours:
         return f"Yes: after {held} it is at its best. It may stay until {closes}."
     return f"Yes: after {held} it is past its best. It has to come out by {closes}."
 
 
-def _told(contact: datetime, hours: float) -> str:
-    return f"{on_a_step(later(contact, timedelta(hours=hours))):%a %H:%M}"
+def _told(plan: Plan, contact: datetime, hours: float) -> str:
+    return plan.told(on_a_step(later(contact, timedelta(hours=hours))))
 
 
 def _capital(text: str) -> str:

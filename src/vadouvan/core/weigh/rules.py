@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Literal
 
+from vadouvan.core.clock.telling import dated
 from vadouvan.core.mix.curing import curing_refused, names_curing_salt
 from vadouvan.core.weigh.plan import LineToWeigh
 from vadouvan.core.weigh.press import KINDS, Press
@@ -159,7 +160,7 @@ def _check_after_contact(press: Press, counter: Counter) -> None:
 
 
 def _hour(moment: datetime) -> str:
-    return f"{moment:%a %H:%M}"
+    return dated(moment)
 
 
 def _refused(press: Press, wrong: str, accepted: str) -> InputError:

@@ -127,9 +127,9 @@ function BatchRow({ batch }: { batch: Batch }) {
         to={`/batch/${batch.id}/${piece ? 'mix' : 'cut'}`}
         className="grid gap-x-5 py-2 wide:grid-cols-[9rem_minmax(0,1fr)]"
       >
-        <span className={`text-[1.5rem] font-bold leading-tight ${tooLate ? 'text-stop' : ''}`}>{when}</span>
+        <span className={`text-[1.4rem] font-bold leading-tight ${tooLate ? 'text-stop' : ''}`}>{when}</span>
         <span>
-          <span className="flex items-baseline gap-4">
+          <span className="flex flex-wrap items-baseline gap-x-4">
             <span className="font-slab text-[1.35rem] leading-tight">
               {batch.draft.name || 'Unnamed batch'}
             </span>

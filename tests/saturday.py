@@ -1,0 +1,93 @@
+"""A made-up kitchen before a Saturday's table: five dishes of which the oven cannot hold all, and a logbook."""
+
+from __future__ import annotations
+
+import itertools
+from datetime import datetime, timedelta
+
+from vadouvan.core.draft import (
+    CutSaid,
+    Draft,
+    FireSaid,
+    HoldSaid,
+    MealSaid,
+    OccasionSaid,
+    QuantitySaid,
+    StageSaid,
+    StepSaid,
+)
+from vadouvan.core.examples import lines
+from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeKitchen
+from vadouvan.demo import DEMO_SHARED, DEMO_WEEK, ZONE, coming_saturday
+from vadouvan.demo_logbook import eaten_batches
+
+
+def saturday_kitchen(now: datetime) -> WholeKitchen:
+    """All of it, hung on the coming Saturday."""
+    numbers = itertools.count(1)
+    made = [WholeBatch(f"dish-{number}", draft, now) for number, draft in enumerate(saturday_drafts(now), start=1)]
+    eaten = eaten_batches(now, lambda: f"eaten-{next(numbers)}")
+    return WholeKitchen((*made, *eaten), settings=KitchenSettings(DEMO_WEEK, DEMO_SHARED))
+
+
+def saturday_drafts(now: datetime) -> list[Draft]:
+    """The dishes, hung on the coming Saturday (or the one after, if it is too near)."""
+    saturday = coming_saturday(now)
+    sunday = saturday + timedelta(days=1)
+    return [
+        Draft(
+            "Saturday legs",
+            CutSaid(
+                kind="chicken_leg", mass="2.6 kg", thickness="45 mm", pieces="9", cover="none",
+                steps=(StepSaid("1", "scored", depth="8 mm", spacing="25 mm"), StepSaid("2", "patted")),
+            ),
+            lines(
+                "600 g yoghurt", "4 tbsp vadouvan", "juice of half a lemon", "8 cloves garlic", "3 cm ginger",
+                "29 g fine salt", "a good splash of rapeseed oil",
+            ),
+            HoldSaid("4", "through", "12"),
+            _meal(saturday, ""),
+            OccasionSaid("9", "normal"),
+            quantity=QuantitySaid(container="tub"),
+            fire=FireSaid("patted", (StageSaid("1", "oven", "200 C", "plain", "50 min", "74 C"),)),
+        ),
+        Draft(
+            "Slip skewers",
+            CutSaid(kind="lamb_shoulder_cubes", mass="1.8 kg", thickness="30 mm"),
+            lines(
+                "juice of 2 lemons", "1 1/2 tbsp dried oregano", "90 ml olive oil",
+                "6 bay leaves", "22 g fine sea salt",
+            ),
+            HoldSaid("4", "through", "12"),
+            _meal(saturday, ""),
+            fire=FireSaid("patted", (StageSaid("1", "grill", "", "", "12 min", "63 C", "yes"),)),
+        ),
+        Draft(
+            "Quick flank",
+            CutSaid(kind="beef_flank_strips", mass="900 g", thickness="12 mm"),
+            lines("80 g kiwi", "2 tbsp mustard", "3 tbsp rapeseed oil", "1 tbsp honey", "1 1/2 tsp fine sea salt"),
+            HoldSaid("4", "", "12"),
+            _meal(saturday, ""),
+            fire=FireSaid("wiped", (StageSaid("1", "grill", "", "", "6 min", "", "yes"),)),
+        ),
+        Draft(
+            "Harbour tofu",
+            CutSaid(kind="tofu_firm", mass="800 g", thickness="25 mm", pieces="4", steps=(StepSaid("1", "pressed"),)),
+            lines("2 tbsp tamarind paste", "1 tsp turmeric", "150 ml coconut milk", "60 ml soy sauce"),
+            HoldSaid("4", "", "12"),
+            _meal(saturday, ""),
+            fire=FireSaid("as_is", (StageSaid("1", "oven", "220 C", "plain", "25 min"),)),
+        ),
+        Draft(
+            "Crown for Sunday",
+            CutSaid(kind="turkey_crown", mass="2.9 kg", thickness="80 mm", pieces="1"),
+            lines("1 l buttermilk", "45 g fine salt", "6 sprigs thyme", "1 tbsp black pepper"),
+            HoldSaid("4", "surface", "12"),
+            _meal(sunday, "3 h"),
+            fire=FireSaid("patted", (StageSaid("1", "oven", "170 C", "plain", "", "74 C"),)),
+        ),
+    ]  # fmt: skip
+
+
+def _meal(at: datetime, lead: str) -> MealSaid:
+    return MealSaid(at.strftime("%Y-%m-%dT%H:%M"), lead, ZONE)

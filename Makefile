@@ -10,7 +10,7 @@ export PYTHONPATH := src
 # Compiled modules save two seconds a start.
 unexport PYTHONDONTWRITEBYTECODE
 
-.PHONY: demo demo-reset run test check unit browser bench pictures lock types format setup setup-test clean
+.PHONY: demo demo-reset run test check unit fuzz browser bench pictures lock types format setup setup-test clean
 
 ## Start with the demo kitchen; changes are kept in .demo
 demo: setup web/dist/index.html
@@ -31,6 +31,10 @@ test: setup-test web/dist/index.html
 ## The quick part of `make test`, without the browser
 unit: setup-test
 	$(BIN)/python -m tests.everything --without-browser
+
+## Other examples at every run, and more of them: the drawn tests alone, with a longer breath than the gate's
+fuzz: setup-test
+	VADOUVAN_EXAMPLES=fuzz $(BIN)/python -m tests.everything --without-browser --drawn
 
 ## Speed, as ratios
 bench: setup-test

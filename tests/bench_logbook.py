@@ -11,12 +11,12 @@ from datetime import UTC, datetime, timedelta
 from functools import partial
 from pathlib import Path
 
+from tests.saturday import eaten_logbook
 from vadouvan.api.shelf import Shelf
 from vadouvan.core.merging import Merge
 from vadouvan.core.taste.logbook import Asked, Entry, found
-from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeVerdict
+from vadouvan.core.whole import KitchenSettings, WholeBatch
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.demo_logbook import demo_logbook
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
 from vadouvan.store.verdicts import Verdicts
@@ -57,13 +57,13 @@ def _look(shelf: Shelf, asked: Asked) -> list[Entry]:
 
 
 def _eaten(count: int) -> tuple[WholeBatch, ...]:
-    eaten = demo_logbook(EATEN_BY)
+    eaten = eaten_logbook(EATEN_BY)
     return tuple(
         WholeBatch(
             f"batch-{number}",
             replace(one.draft, name=f"{one.draft.name} {number}"),
             EATEN_BY - timedelta(hours=number),
-            verdicts=tuple(WholeVerdict(said, EATEN_BY) for said in one.verdicts),
+            verdicts=one.verdicts,
         )
         for number, one in ((number, eaten[number % len(eaten)]) for number in range(count))
     )

@@ -24,10 +24,14 @@ from vadouvan.demo_logbook import eaten_batches
 
 def saturday_kitchen(now: datetime) -> WholeKitchen:
     """All of it, hung on the coming Saturday."""
-    numbers = itertools.count(1)
     made = [WholeBatch(f"dish-{number}", draft, now) for number, draft in enumerate(saturday_drafts(now), start=1)]
-    eaten = eaten_batches(now, lambda: f"eaten-{next(numbers)}")
-    return WholeKitchen((*made, *eaten), settings=KitchenSettings(DEMO_WEEK, DEMO_SHARED))
+    return WholeKitchen((*made, *eaten_logbook(now)), settings=KitchenSettings(DEMO_WEEK, DEMO_SHARED))
+
+
+def eaten_logbook(now: datetime) -> tuple[WholeBatch, ...]:
+    """The dishes that were eaten, the oldest first."""
+    numbers = itertools.count(1)
+    return eaten_batches(now, lambda: f"eaten-{next(numbers)}")
 
 
 def saturday_drafts(now: datetime) -> list[Draft]:

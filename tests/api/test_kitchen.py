@@ -11,9 +11,9 @@ from fastapi.testclient import TestClient
 
 from tests.api.kitchen import kitchen_app
 from tests.drafts import NOW
+from tests.saturday import saturday_drafts
 from vadouvan.api.routers import kitchen as router
 from vadouvan.core.draft import Draft
-from vadouvan.demo import demo_batches
 
 SURE = {"sure": "remove everything"}
 
@@ -26,7 +26,7 @@ class WholeKitchenOverHttp(unittest.TestCase):
         self.app = kitchen_app(self)
         self.client = TestClient(self.app)
         self.ids = []
-        for draft in demo_batches(NOW)[:2]:
+        for draft in saturday_drafts(NOW)[:2]:
             made = self.client.post("/api/batches", json=_body(draft))
             self.ids.append(made.json()["id"])
         self.client.put(f"/api/taste/{self.ids[0]}", json={"eater": "Odile", "words": {"salt": "a little too much"}})
@@ -138,7 +138,7 @@ class WholeKitchenOverHttp(unittest.TestCase):
 
     def test_a_long_line_can_be_written_out(self) -> None:
         """What is too long for one ingredient is kept, told, and goes to the file."""
-        draft = _body(demo_batches(NOW)[0])
+        draft = _body(saturday_drafts(NOW)[0])
         draft["mix"][0]["text"] = "x" * 900
         made = self.client.post("/api/batches", json=draft).json()
         self.assertTrue(made["judgement"]["problems"])
@@ -169,7 +169,7 @@ class Household(unittest.TestCase):
 
     def legs(self, *lines: str) -> dict[str, Any]:
         """The demo's legs with another mix, as the page gets them."""
-        draft = _body(demo_batches(NOW)[0])
+        draft = _body(saturday_drafts(NOW)[0])
         draft["mix"] = [{"id": str(n), "text": text} for n, text in enumerate(lines, start=1)]
         answer = self.client.post("/api/batches", json=draft)
         self.assertEqual(answer.status_code, 201, answer.text)

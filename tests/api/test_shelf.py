@@ -11,11 +11,11 @@ from fastapi.testclient import TestClient
 
 from tests.api.kitchen import kitchen_app
 from tests.drafts import NOW
+from tests.saturday import eaten_logbook
 from vadouvan.api.context import Context
 from vadouvan.api.shelf import Shelf
 from vadouvan.core.merging import Merge
 from vadouvan.core.whole import KitchenSettings
-from vadouvan.demo_logbook import demo_logbook
 
 WORDS = {"eater": "Odile", "words": {"salt": "a little too much"}, "depth": "8 mm"}
 
@@ -29,7 +29,7 @@ class InStep(unittest.TestCase):
         self.client = TestClient(app)
         self.context: Context = app.state.context
         self.ids = []
-        for one in demo_logbook(NOW)[:3]:
+        for one in eaten_logbook(NOW)[:3]:
             made = self.client.post("/api/batches", json=asdict(one.draft)).json()
             self.ids.append(made["id"])
             self.assertEqual(self.client.put(f"/api/taste/{made['id']}", json=WORDS).status_code, 200)

@@ -12,11 +12,10 @@ import sys
 import tempfile
 import unittest
 import urllib.request
-from collections.abc import Callable
 from datetime import datetime
 from functools import cache
 from pathlib import Path
-from typing import Any, ClassVar
+from typing import Any
 
 from playwright.sync_api import Browser, BrowserContext, Page, Request, ViewportSize, sync_playwright
 
@@ -143,19 +142,23 @@ class BrowserCase(unittest.TestCase):
     """A kitchen and a browser for all tests of a class; fails on requests to other origins."""
 
     demo = False
-    filled: ClassVar[Callable[[datetime], WholeKitchen] | None] = None
     at = NOW
     browser: Browser
     context: BrowserContext
     kitchen: Kitchen
+
+    @staticmethod
+    def filled(now: datetime) -> WholeKitchen | None:
+        """What the kitchen holds when it starts: nothing, unless a class says so."""
+        return None
 
     @classmethod
     def setUpClass(cls) -> None:
         """Start the kitchen, filled if the class says with what; one context, so that the page is fetched once."""
         folder = tempfile.TemporaryDirectory()
         cls.addClassCleanup(folder.cleanup)
-        if cls.filled is not None:
-            fill(Path(folder.name), cls.filled(cls.at), cls.at)
+        if whole := cls.filled(cls.at):
+            fill(Path(folder.name), whole, cls.at)
         cls.kitchen = Kitchen(demo=cls.demo, data_dir=Path(folder.name), at=cls.at)
         cls.kitchen.start()
         cls.addClassCleanup(cls.kitchen.kill)

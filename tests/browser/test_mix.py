@@ -8,8 +8,8 @@ from playwright.sync_api import Page, expect
 
 from tests.browser.keyboard import answer, tab_to, tab_to_back
 from tests.browser.support import BrowserCase
-from tests.saturday import saturday_kitchen
 from tests.mixes import FIVE_SALTY
+from tests.saturday import saturday_kitchen
 
 
 def drawer(page: Page, name: str) -> None:

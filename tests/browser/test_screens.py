@@ -136,7 +136,10 @@ class AtTheCounter(Looked):
                     {"kind": "fridge", "celsius": 5},
                 ],
             ),
-            ("out", [{"kind": "pulled", "sure": True}, *({"kind": "probe", "celsius": c} for c in (20, 30))]),
+            (
+                "out",
+                [{"kind": "pulled", "sure": True}, {"kind": "probe", "celsius": 20}, {"kind": "probe", "celsius": 30}],
+            ),
         ]
         number = 0
         for where, presses in steps:

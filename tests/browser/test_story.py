@@ -5,7 +5,7 @@ from __future__ import annotations
 import json
 import re
 import unittest
-from datetime import datetime, timedelta
+from datetime import timedelta
 
 from playwright.sync_api import Page, expect
 

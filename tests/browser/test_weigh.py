@@ -5,7 +5,7 @@ from __future__ import annotations
 import json
 import re
 import urllib.request
-from datetime import UTC, datetime, timedelta
+from datetime import timedelta
 from typing import Any
 
 from playwright.sync_api import Locator, Page, expect

@@ -18,19 +18,18 @@ from typer.testing import CliRunner
 
 from tests.drafts import NOW, steak
 from tests.formats.test_archive import demo_archive, demo_whole
+from tests.saturday import eaten_logbook, saturday_drafts
 from vadouvan.cli import app
 from vadouvan.core.reading.household import HouseholdSaid
 from vadouvan.core.weigh.press import Noted, Press
 from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeKitchen
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.demo import demo_batches
-from vadouvan.demo_logbook import demo_logbook
 from vadouvan.formats import batch_file
 from vadouvan.formats.archive.kitchen_archive import write_archive
 from vadouvan.formats.archive.records import write_record
 
-LEGS, SKEWERS, FLANK = demo_batches(NOW)[:3]
-COLLAR = next(one.draft for one in demo_logbook(NOW) if one.draft.name == "Pork collar, mustard and cider")
+LEGS, SKEWERS, FLANK = saturday_drafts(NOW)[:3]
+COLLAR = next(one.draft for one in eaten_logbook(NOW) if one.draft.name == "Pork collar, mustard and cider")
 
 
 class Twin(unittest.TestCase):
@@ -209,7 +208,7 @@ class KitchenFile(Twin):
         self.assertEqual(third["counts"]["same"], len(demo_whole().batches) + 2)
         with zipfile.ZipFile(self.path("out.zip")) as archive:
             rows = list(csv.DictReader(io.StringIO(archive.read("logbook.csv").decode(), newline="")))
-        self.assertEqual(len(rows), len(demo_logbook(NOW)))
+        self.assertEqual(len(rows), len(eaten_logbook(NOW)))
         self.assertIn("All well", self.run_it("check", *there, now=False))
 
     def test_cards_of_an_export_are_those_of_the_household(self) -> None:

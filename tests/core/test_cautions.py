@@ -5,7 +5,6 @@ from __future__ import annotations
 import re
 import unittest
 from dataclasses import replace
-from datetime import date
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from vadouvan.core.caution_triggers import TRIGGERS, cautions_called_for
@@ -82,10 +81,9 @@ class Table(unittest.TestCase):
         """And a text that no trigger has yet stands on the page alone."""
         self.assertLessEqual(set(TRIGGERS), set(CAUTIONS))
 
-    def test_dates_and_lengths(self) -> None:
-        """Looked at on a day that was; read in three minutes at 200 words a minute, all of them together."""
+    def test_lengths(self) -> None:
+        """Read in four minutes at 200 words a minute, all of them together."""
         words = 0
         for caution in CAUTIONS.values():
-            self.assertLessEqual(date.fromisoformat(caution.looked_at), date(2026, 12, 31))
             words += len(re.findall(r"\w+", caution.says))
-        self.assertLessEqual(words, 700)
+        self.assertLessEqual(words, 800)

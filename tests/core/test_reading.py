@@ -9,12 +9,12 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.drafts import NOW, judged, of_kind, steak
+from tests.saturday import saturday_drafts
 from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid
 from vadouvan.core.examples import EXAMPLES, lines
 from vadouvan.core.reading.draft import Reading, read_draft
 from vadouvan.core.said.quantity import MASS, quantity
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.demo import demo_batches
 
 
 def reading(draft: Draft) -> Reading:
@@ -56,7 +56,7 @@ class Assumed(unittest.TestCase):
 
     def test_demo_and_examples_are_clean(self) -> None:
         """Nothing to mend in what we ship."""
-        for draft in (*demo_batches(NOW), *(example.draft for example in EXAMPLES.values())):
+        for draft in (*saturday_drafts(NOW), *(example.draft for example in EXAMPLES.values())):
             with self.subTest(draft=draft.name):
                 judgement = judged(draft)
                 self.assertEqual(judgement.reading.problems, [])

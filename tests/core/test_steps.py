@@ -13,12 +13,12 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
+from tests.saturday import saturday_drafts
 from vadouvan.core.asking.offers import plan_offers
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import Routine, Span, hours_between, later
 from vadouvan.core.draft import AimsSaid, Draft, MakingSaid, MealSaid, QuantitySaid
 from vadouvan.core.judge import Judgement, judge
-from vadouvan.demo import demo_batches
 
 LISBON = ZoneInfo("Europe/Lisbon")
 WEEK = Routine(work=Span(time(8, 0), time(16, 30), frozenset(range(5))))
@@ -54,7 +54,7 @@ class Steps(unittest.TestCase):
 
     def test_no_hand_is_asked_for_in_sleep_or_at_work(self) -> None:
         """The demo Saturday, and every hour of meals from Thursday to Sunday."""
-        for draft in demo_batches(NOW):
+        for draft in saturday_drafts(NOW):
             judgement = judge(draft, KITCHEN.with_routine(WEEK), now=NOW)
             before_pull = [step for step in judgement.steps if judgement.plan and step.at < judgement.plan.meal.pull_at]
             self.assertEqual([step.id for step in busy_steps(before_pull, WEEK)], [], draft.name)

@@ -20,13 +20,13 @@ from icalendar import Calendar
 from pypdf import PdfReader
 
 from tests.drafts import NOW
+from tests.saturday import eaten_logbook, saturday_drafts
 from tests.strategies import whole_kitchens, words
 from vadouvan.core.mix.label import LabelSaid
 from vadouvan.core.taste.verdict import VerdictSaid
 from vadouvan.core.whole import OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.demo import DEMO_SHARED, demo_batches
-from vadouvan.demo_logbook import demo_logbook
+from vadouvan.demo import DEMO_SHARED
 from vadouvan.errors import FormatError, VadouvanError
 from vadouvan.formats.archive import container
 from vadouvan.formats.archive.csv_text import read_csv, write_csv
@@ -39,10 +39,10 @@ FORMULA = '=HYPERLINK("x","y")'
 
 def demo_whole() -> WholeKitchen:
     """The demo kitchen as one value, with an own ingredient whose name would be a formula."""
-    planned = [WholeBatch(f"plan-{number}", draft, NOW) for number, draft in enumerate(demo_batches(NOW))]
+    planned = [WholeBatch(f"plan-{number}", draft, NOW) for number, draft in enumerate(saturday_drafts(NOW))]
     eaten = [
-        WholeBatch(f"eaten-{number}", one.draft, NOW, verdicts=tuple(WholeVerdict(said, NOW) for said in one.verdicts))
-        for number, one in enumerate(demo_logbook(NOW))
+        WholeBatch(f"eaten-{number}", one.draft, NOW, verdicts=one.verdicts)
+        for number, one in enumerate(eaten_logbook(NOW))
     ]
     label = OwnLabel("own-1", LabelSaid(FORMULA, label="Salt 10 g"))
     return replace(
@@ -116,7 +116,7 @@ class OpenFiles(unittest.TestCase):
         self.assertEqual([row["name"] for row in pantry if row["whose"] == "own"], [f"'{FORMULA}"])
         self.assertEqual(len([row for row in pantry if row["whose"] == "shipped"]), len(KITCHEN.pantry.by_id))
         logbook = list(csv.DictReader(io.StringIO(self.files["logbook.csv"].decode(), newline="")))
-        self.assertEqual(len(logbook), len(demo_logbook(NOW)))
+        self.assertEqual(len(logbook), len(eaten_logbook(NOW)))
 
     def test_no_cell_is_a_formula_to_a_spreadsheet(self) -> None:
         """Openpyxl takes what begins with "=" for a formula (data type "f"): no cell of ours is one."""
@@ -133,7 +133,7 @@ class OpenFiles(unittest.TestCase):
         """icalendar: an event for each hands-on step, of every planned batch."""
         events = Calendar.from_ical(self.files["plans.ics"].decode()).walk("VEVENT")
         batches = {str(event["UID"]).split("@")[0].split(".", 1)[1] for event in events}
-        self.assertEqual(batches, {f"plan-{number}" for number in range(len(demo_batches(NOW)))})
+        self.assertEqual(batches, {f"plan-{number}" for number in range(len(saturday_drafts(NOW)))})
 
     def test_cards(self) -> None:
         """Markdown with the name as its head and grams in a table; a PDF with a page or more each."""

@@ -11,11 +11,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.drafts import NOW, of_kind
+from tests.saturday import saturday_drafts
 from tests.strategies import drafts
 from vadouvan.core.draft import (
     Draft,
 )
-from vadouvan.demo import demo_batches
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.formats import batch_file, batch_parts
 
@@ -54,7 +54,7 @@ class Schema(unittest.TestCase):
     def test_demo_batches_follow_it(self) -> None:
         """Checked by a general schema library."""
         schema = json.loads(batch_parts.json_schema())
-        for draft in demo_batches(NOW):
+        for draft in saturday_drafts(NOW):
             jsonschema.validate(json.loads(batch_file.write(draft)), schema)
 
 

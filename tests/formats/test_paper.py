@@ -12,7 +12,7 @@ from PIL import Image
 from pypdf import PdfReader
 
 from tests.drafts import NOW, judged
-from vadouvan.demo import demo_batches
+from tests.saturday import saturday_drafts
 from vadouvan.formats.paper import batch_address, code_svg, labels_pdf, today_pdf
 from vadouvan.formats.today import BagLabelOut, TodayOut, today_out
 
@@ -21,7 +21,7 @@ ADDRESS = "http://127.0.0.1:8140/"
 
 def week() -> TodayOut:
     """Seven days of the demo kitchen."""
-    kept = [(f"id-{number}", draft.name, judged(draft)) for number, draft in enumerate(demo_batches(NOW))]
+    kept = [(f"id-{number}", draft.name, judged(draft)) for number, draft in enumerate(saturday_drafts(NOW))]
     return today_out(kept, NOW, timedelta(days=7))
 
 

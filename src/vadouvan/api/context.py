@@ -10,8 +10,10 @@ from typing import Annotated, cast
 
 from fastapi import Depends, Request
 
+from vadouvan.api.judged import Judged
 from vadouvan.api.shelf import Shelf
 from vadouvan.core.draft import Draft
+from vadouvan.core.judge import Judgement
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.label import readable_labels
 from vadouvan.core.reading.household import Household, read_household
@@ -25,6 +27,14 @@ from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
 from vadouvan.store.verdicts import Verdicts
 from vadouvan.store.whole import Whole
+
+
+@dataclass
+class _LastKitchen:
+    """The kitchen last put together, and what it was put together from."""
+
+    said: object = None
+    kitchen: Kitchen | None = None
 
 
 @dataclass(frozen=True)
@@ -46,18 +56,40 @@ class Context:
 
     @property
     def kitchen(self) -> Kitchen:
-        """The shipped tables with the cook's own cuts, ingredients, week and what verdicts have taught."""
-        labels = ((kept.id, kept.said) for kept in self.own_ingredients.all())
-        own = readable_labels(labels, self.tables.pantry.by_id)
-        routine = read_routine(self.settings.routine())
-        correction = self.settings.correction()
-        return (
-            self.tables.with_cuts(self.own_cuts.all())
-            .with_ingredients(own)
-            .with_routine(routine)
-            .with_household(self.household())
-            .with_correction(correction)
+        """The shipped tables with the cook's own cuts, ingredients, week and what verdicts have taught.
+
+        The same value until one of them changes.
+        """
+        said = (
+            [(kept.id, kept.said) for kept in self.own_ingredients.all()],
+            self.own_cuts.all(),
+            self.settings.routine(),
+            self.settings.household(),
+            self.settings.correction(),
         )
+        if self._last.said != said:
+            labels, cuts, routine, _, correction = said
+            kitchen = (
+                self.tables.with_cuts(cuts)
+                .with_ingredients(readable_labels(labels, self.tables.pantry.by_id))
+                .with_routine(read_routine(routine))
+                .with_household(self.household())
+                .with_correction(correction)
+            )
+            self._last.said, self._last.kitchen = said, kitchen
+        return self._last.kitchen or self.tables
+
+    def judged(self, draft: Draft) -> Judgement:
+        """A draft judged in this kitchen as of now."""
+        return self._judged.of(draft, self.kitchen, now=self.now())
+
+    @cached_property
+    def _last(self) -> _LastKitchen:
+        return _LastKitchen()
+
+    @cached_property
+    def _judged(self) -> Judged:
+        return Judged()
 
     def household(self) -> Household:
         """The household; a salt that the pantry no longer has is passed over."""

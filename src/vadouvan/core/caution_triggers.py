@@ -7,15 +7,14 @@ from dataclasses import dataclass
 
 from vadouvan.core.cautions import Caution
 from vadouvan.core.constants import (
+    AIRLESS_WARMEST_C,
     FRIDGE_ADVISED_C,
-    FRIDGE_STOP_C,
     METAL_ACID_PH,
     SALTY_SERVING_KG,
     SODIUM_SHARE_OF_SALT,
-    TWO_HOUR_RULE,
 )
 from vadouvan.core.cut.cut import Cut
-from vadouvan.core.hold.hold import REACTIVE
+from vadouvan.core.hold.storage import room_minutes, used_share
 from vadouvan.core.judge import Judgement
 from vadouvan.core.mix.balance import Balance
 from vadouvan.core.mix.curing import names_curing_salt
@@ -27,6 +26,11 @@ HOT_SHU = 1000.0
 MANY_SERVINGS = 40
 SMALL_PIECE_KG = 0.1
 TWO_DAYS_H = 48.0
+FRESH_AROMATICS = ("aromatic_fresh", "herb_fresh", "chilli_fresh")
+UNDER_OIL = 0.10  # share of fat in a mix from which what is in it lies under oil (our calibration)
+SOUR_THROUGHOUT_PH, SOUR_THROUGHOUT_OIL = 4.2, 0.5  # well under 4.6, and with less oil than half of its water (ours)
+SALT_SET_KG_PER_KG = 0.025  # salt on fish from which it is set rather than seasoned (common practice)
+SPIRIT_FROM, FLARES_FROM_KG = 0.20, 0.030  # share of alcohol, and how much of it, from which it flares (ours)
 
 
 @dataclass(frozen=True)
@@ -83,7 +87,16 @@ def _steps(*kinds: str) -> Callable[[Known], bool]:
 
 
 def _raw(known: Known) -> bool:
-    return known.cut.kind.family != "plant"
+    return known.cut.kind.is_animal
+
+
+def _cold(known: Known) -> bool:
+    return known.cut.kind.needs_cold
+
+
+def _stopped(*ids: str) -> Callable[[Known], bool]:
+    """What the one list of stops says, told as a caution too."""
+    return lambda known: any(stop.id in ids for stop in known.judgement.stops)
 
 
 def _sour(known: Known) -> bool:
@@ -106,8 +119,12 @@ def _cubed(known: Known) -> bool:
 
 
 def _too_long(known: Known, *families: str) -> bool:
-    kind = known.cut.kind
-    return kind.family in families and known.held_h > kind.hold_max_s / 3600
+    """Raw past its days by the clock of raw food, as planned or as it was held."""
+    kind, hold = known.cut.kind, known.judgement.reading.hold
+    if kind.family not in families or not kind.needs_cold or hold is None:
+        return False
+    used = used_share(kind.keeps_s / 3600, hold.course, known.held_h, known.cut.age_s / 3600)
+    return used > 1 or _stopped("raw-too-long")(known)
 
 
 def _aside(known: Known) -> bool:
@@ -115,14 +132,38 @@ def _aside(known: Known) -> bool:
     return _raw(known) and (mix is None or mix.bowl.set_aside_kg <= 0)
 
 
-def _reactive(known: Known) -> bool:
-    hold = known.judgement.reading.hold
-    return hold is not None and hold.metal in REACTIVE and _sour(known)
-
-
 def _garlic_in_oil(known: Known) -> bool:
-    fresh, oil = known.has("aromatic_fresh", "herb_fresh"), known.has("fat")
-    return fresh and oil and known.balance.water_kg < 0.3 * known.balance.mass_kg.value
+    """Raw aromatics under oil, the more of them the worse; not where the mix is sour throughout and oil is the less."""
+    reading = known.judgement.reading
+    raw = reading.mix.making.method != "cooked" and any(item.group in FRESH_AROMATICS for item in known.items)
+    oil_kg = sum(one.mass_kg.value for one in reading.portions if one.ingredient.group == "fat")
+    ph = known.balance.ph
+    sour_throughout = (
+        ph is not None and ph < SOUR_THROUGHOUT_PH and oil_kg < SOUR_THROUGHOUT_OIL * known.balance.water_kg
+    )
+    return raw and oil_kg >= UNDER_OIL * known.balance.mass_kg.value and not sour_throughout
+
+
+def _eaten_raw(known: Known) -> bool:
+    """Fish, squid, octopus or shellfish that acid or salt sets, or that no heat is said to reach through."""
+    if known.cut.kind.family not in ("fish", "shellfish"):
+        return False
+    fire = known.judgement.fire
+    raw = fire is not None and (fire.doneness.is_below or not known.judgement.reading.stages)
+    return raw or _sour(known) or known.balance.total("salt").value >= SALT_SET_KG_PER_KG
+
+
+def _near_flame(known: Known) -> bool:
+    """Enough of a spirit with a flame or a hot pan after it."""
+    spirit_kg = sum(
+        one.mass_kg.value for one in known.judgement.reading.portions if one.ingredient.alcohol >= SPIRIT_FROM
+    )
+    hot = any(stage.place in ("pan", "grill", "fryer") for stage in known.judgement.reading.stages)
+    return hot and spirit_kg >= FLARES_FROM_KG
+
+
+def _vacuum(known: Known) -> bool:
+    return known.judgement.reading.mix.vessel.container == "vacuum"
 
 
 def _jar(known: Known) -> bool:
@@ -152,11 +193,23 @@ def _curing(known: Known) -> bool:
     return refused or any(is_curing(portion) for portion in reading.portions)
 
 
+def _warm_jar(known: Known) -> bool:
+    return _jar(known) and _warmest(known) > AIRLESS_WARMEST_C.value
+
+
+def _too_warm(known: Known) -> bool:
+    hold = known.judgement.reading.hold
+    return hold is not None and _cold(known) and known.warm_min > room_minutes(hold.room_c)
+
+
 TRIGGERS: Mapping[str, Callable[[Known], bool]] = {
     "curing": _curing,
-    "reactive": _reactive,
-    "fridge-warm": lambda known: _warmest(known) > FRIDGE_ADVISED_C.value,
-    "two-hours": lambda known: known.warm_min > TWO_HOUR_RULE.value,
+    "unknown-species": _family("other"),
+    "reactive": _stopped("reactive"),
+    "vacuum-warm": _stopped("airless-warm"),
+    "raw-too-long": _stopped("raw-too-long"),
+    "fridge-warm": lambda known: _cold(known) and _warmest(known) > FRIDGE_ADVISED_C.value,
+    "two-hours": _too_warm,
     "hold-cubed": _cubed,
     "hold-mince": _family("mince"),
     "wash": _steps("rinsed", "acid_rinsed"),
@@ -166,17 +219,18 @@ TRIGGERS: Mapping[str, Callable[[Known], bool]] = {
     "taste-raw": _raw,
     "cool-first": lambda known: known.judgement.reading.mix.making.method in ("cooked", "concentrate"),
     "garlic-oil": _garlic_in_oil,
-    "parasite": lambda known: known.cut.kind.family == "fish" and _sour(known),
+    "parasite": _eaten_raw,
     "hold-poultry": lambda known: _too_long(known, "poultry"),
     "hold-red": lambda known: _too_long(known, "red"),
     "hold-fish": lambda known: _too_long(known, "fish", "shellfish"),
-    "fridge": _raw,
+    "hold-curd": lambda known: _too_long(known, "plant"),
+    "fridge": _cold,
     "thaw": lambda known: known.cut.frozen or known.judgement.reading.frozen_share > 0,
-    "counter-pickle": lambda known: _jar(known) and _warmest(known) > FRIDGE_STOP_C.value,
+    "counter-pickle": _warm_jar,
     "hot-fat": _wet_into_fat,
     "jar": _jar,
     "gas": _gas,
-    "vacuum": lambda known: known.judgement.reading.mix.vessel.container == "vacuum",
+    "vacuum": _vacuum,
     "enzyme-skin": lambda known: any(
         item.enzyme is not None and any(name in item.id for name in ENZYME_SKIN) for item in known.items
     ),
@@ -185,6 +239,7 @@ TRIGGERS: Mapping[str, Callable[[Known], bool]] = {
     "allergens": lambda known: any(item.allergens or item.allergens_to_check for item in known.items),
     "sodium": _salty,
     "alcohol": lambda known: any(item.alcohol > 0 for item in known.items),
+    "alcohol-flame": _near_flame,
     "doneness": _raw,
     "below-guidance": lambda known: known.judgement.fire is not None and known.judgement.fire.doneness.is_below,
     "baste-late": lambda known: _raw(known) and any(stage.brush for stage in known.judgement.reading.stages),

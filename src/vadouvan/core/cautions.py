@@ -18,4 +18,3 @@ class Caution:
     where: Where
     says: str
     source: str
-    looked_at: str

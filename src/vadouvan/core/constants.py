@@ -163,7 +163,17 @@ THIN_M = Constant(0.016, 0.012, 0.020, "m", "common_practice", "practice")
 THIN_RED_QUALITY_S = Constant(86_400.0, 43_200.0, 129_600.0, "s", "common_practice", "practice")
 RED_QUALITY_S = Constant(259_200.0, 172_800.0, 345_600.0, "s", "common_practice", "practice")
 FRIDGE_ADVISED_C = Constant(5.0, 4.0, 5.0, "C", "fsis", "published")
-FRIDGE_STOP_C = Constant(8.0, 8.0, 8.0, "C", "fsis", "published")
+FRIDGE_WARMEST_C = Constant(15.0, 10.0, 15.0, "C", "calibration", "ours")  # warmer than this is no fridge
+# Hours that raw food keeps fall, in their logarithm, from its days at 5 C to the two hours at room temperature and the
+# one at 32 C: between the figures of the authorities, and steeper than growth rates measured between them.
+ROOM_C = Constant(20.0, 18.0, 25.0, "C", "fsis", "published")
+ROOM_KEEPS_H = Constant(2.0, 2.0, 2.0, "h", "fsis", "published")
+HOT_ROOM_C = Constant(32.0, 32.0, 32.0, "C", "fsis", "published")
+HOT_ROOM_KEEPS_H = Constant(1.0, 1.0, 1.0, "h", "fsis", "published")
+AIRLESS_WARMEST_C = Constant(5.0, 3.0, 5.0, "C", "fda_food_code", "published")
+AIRLESS_COLD_C = Constant(3.0, 3.0, 3.0, "C", "fda_food_code", "published")
+AIRLESS_KEEPS_S = Constant(86_400.0, 86_400.0, 86_400.0, "s", "fda_food_code", "published")  # fish, mild mixes
+MOST_ON_THE_HEAT = Constant(240.0, 120.0, 480.0, "min", "common_practice", "practice")  # where it was not said
 
 # --- vessel, turns, air ----------------------------------------------------------------------
 VACUUM_CLAIM = Constant(2.0, 1.0, 3.0, "1", "common_practice", "practice")
@@ -215,6 +225,7 @@ TWO_HOUR_RULE = Constant(120.0, 60.0, 120.0, "min", "fsis", "published")  # one 
 POULTRY_DONE_C = Constant(74.0, 74.0, 74.0, "C", "fsis", "published")
 WHOLE_RED_DONE_C = Constant(63.0, 63.0, 63.0, "C", "fsis", "published")
 WHOLE_RED_REST = Constant(3.0, 3.0, 3.0, "min", "fsis", "published")
+GAME_DONE_C = Constant(71.0, 71.0, 71.0, "C", "us_storage", "published")
 MINCE_DONE_C = Constant(71.0, 71.0, 71.0, "C", "fsis", "published")
 FISH_DONE_C = Constant(63.0, 63.0, 63.0, "C", "fsis", "published")
 NON_INTACT_DONE_C = Constant(68.0, 68.0, 68.0, "C", "fda_food_code", "published")  # for 17 s

@@ -42,7 +42,9 @@ class OccasionSaid:
 
 @dataclass(frozen=True)
 class CutSaid:
-    """Answers about the cut. ``kind`` is an id of the table of cuts; ``state`` whether it starts fresh or frozen."""
+    """Answers about the cut. ``kind`` is an id of the table of cuts; ``state`` whether it starts fresh or frozen;
+    ``age`` how long it has been raw in the fridge, bought or thawed, when it goes into the mix.
+    """
 
     kind: str = ""
     mass: str = ""
@@ -58,6 +60,7 @@ class CutSaid:
     evenness: str = ""
     steps: tuple[StepSaid, ...] = ()
     state: str = ""
+    age: str = ""
 
 
 @dataclass(frozen=True)
@@ -114,7 +117,9 @@ class MakingSaid:
 
 @dataclass(frozen=True)
 class HoldSaid:
-    """Answers about the hold; ``readings`` are temperatures as they were noted: "0 h 4 C, 6 h 9 C"."""
+    """Answers about the hold; ``readings`` are temperatures as they were noted: "0 h 4 C, 6 h 9 C"; ``room`` is how
+    warm the kitchen is.
+    """
 
     fridge: str = ""
     goal: str = ""
@@ -124,6 +129,7 @@ class HoldSaid:
     metal: str = ""
     open_air: str = ""
     readings: str = ""
+    room: str = ""
 
 
 @dataclass(frozen=True)

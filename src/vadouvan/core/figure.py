@@ -10,6 +10,7 @@ import math
 from dataclasses import dataclass
 from typing import Literal
 
+Towards = Literal["near", "down", "up"]
 Unit = Literal["g", "g/kg", "g/100 g", "h", "mm", "1", "%", "pieces", "pH", "C", "cm2", "SHU", "mg"]
 
 
@@ -33,7 +34,10 @@ class Working:
 
 @dataclass(frozen=True)
 class Figure:
-    """A value in a unit, with an 80 % band (``low`` to ``high``) where it is uncertain."""
+    """A value in a unit, with an 80 % band (``low`` to ``high``) where it is uncertain.
+
+    ``towards`` is the safe side: a latest hour is rounded down, an earliest and a temperature up.
+    """
 
     name: str
     value: float
@@ -41,11 +45,12 @@ class Figure:
     working: Working
     low: float | None = None
     high: float | None = None
+    towards: Towards = "near"
 
     @property
     def shown(self) -> str:
         """The value as a cook reads it, unit included."""
-        return told(self.value, self.unit)
+        return told(self.value, self.unit, self.towards)
 
     @property
     def band_shown(self) -> str | None:
@@ -59,14 +64,16 @@ class Figure:
         return f"{bare} to {high}"
 
 
-def told(value: float, unit: Unit) -> str:
-    """A value rounded to what can be acted on, with its unit.
+def told(value: float, unit: Unit, towards: Towards = "near") -> str:
+    """A value rounded to what can be acted on, with its unit; the only place where a side is taken.
 
     >>> told(612.3, "g"), told(4.26, "g"), told(0.42, "h"), told(26.4, "h")
     ('612 g', '4.3 g', '25 min', '26 h')
     """
     if unit == "h":
-        return hours_told(value)
+        return hours_told(value, towards)
+    if unit == "C":
+        return f"{degrees_told(value)} C"
     if unit == "pH":
         return f"{value:.1f}"
     if unit == "1":
@@ -90,7 +97,13 @@ def number_told(value: float) -> str:
     return f"{value:.0f}"
 
 
-Towards = Literal["near", "down", "up"]
+def degrees_told(celsius: float, towards: Towards = "up") -> str:
+    """A temperature to be reached, to the degree: never told lower than it is, unless that is the safe side.
+
+    >>> degrees_told(73.2), degrees_told(62.6, "down"), degrees_told(74.0)
+    ('74', '62', '74')
+    """
+    return f"{math.floor(celsius + 1e-6) if towards == 'down' else math.ceil(celsius - 1e-6):d}"
 
 
 def hours_told(hours: float, towards: Towards = "near") -> str:

@@ -12,7 +12,7 @@ from vadouvan.core.clock.steps import next_hands_on
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft import Draft
-from vadouvan.core.figure import Figure, Given, Working
+from vadouvan.core.figure import Figure, Given, Towards, Working
 from vadouvan.core.fire.fire import FireJudgement, fire_judgement
 from vadouvan.core.hold.case import NEVER_H, HoldCase, hold_case
 from vadouvan.core.hold.course import HoldCourse, hold_course
@@ -25,15 +25,18 @@ from vadouvan.core.mix.balance import Balance
 from vadouvan.core.mix.salt_offers import SaltOffer, salt_offers
 from vadouvan.core.mix.span import SaltState
 from vadouvan.core.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement
-from vadouvan.core.planned import Board, planned_of
+from vadouvan.core.planned import planned_of
 from vadouvan.core.reading.draft import Reading, read_draft
-from vadouvan.core.sentences import judgement_sentence, trouble_sentence
-from vadouvan.core.stops import stops_before_planning
+from vadouvan.core.sentences import judgement_sentence, stop_sentence, trouble_sentence
+from vadouvan.core.stops import Board, Stop, stops_of
 
 
 @dataclass(frozen=True)
 class Judgement:
-    """All answers about a batch. What could not be answered is empty, and ``sentence`` says why."""
+    """All answers about a batch. What could not be answered is empty, and ``sentence`` says why.
+
+    ``stops`` are what is unsafe: with one there is no plan, and no window to act on.
+    """
 
     reading: Reading
     sentence: str
@@ -53,6 +56,7 @@ class Judgement:
     steps: tuple[PlanStep, ...] = ()
     warm_min: float = 0.0
     next_step: PlanStep | None = None
+    stops: tuple[Stop, ...] = ()
 
     @property
     def all_figures(self) -> tuple[Figure, ...]:
@@ -87,11 +91,12 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     case = hold_case(cut, bowl.balance, hold)
     mix = mix_judgement(reading, bowl, case, kitchen.household)
     remarks = remarks_on(case, window.best.hours)
-    stops = stops_before_planning(mix, remarks, reading)
-    planned = planned_of(Board(reading, cut, mix, window), kitchen.routine, now, stops)
+    board = Board(reading, cut, hold, mix)
+    planned = planned_of(board, window, kitchen.routine, now, stops_of(board, now))
     return Judgement(
         reading=reading,
-        sentence=judgement_sentence(window, cut),
+        sentence=stop_sentence(planned.stops) or judgement_sentence(window, cut),
+        stops=planned.stops,
         mix=mix,
         figures=(*_window_figures(window, case), *_salt_figures(case, window.best.hours)),
         grams=grams,
@@ -114,7 +119,7 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
             planned.plan.hold_h if planned.plan else window.best.hours,
             planned.steps,
         ),
-        pull_now=pull_now(window, planned.plan, now) if planned.plan else "",
+        pull_now=pull_now(window, planned.plan, now) if planned.plan else stop_sentence(planned.stops),
     )
 
 
@@ -153,6 +158,7 @@ def _window_figures(window: Window, case: HoldCase) -> tuple[Figure, ...]:
     return tuple(_edge_figure(name, edge, inputs) for name, edge in edges)
 
 
+_SAFE_SIDES: dict[str, Towards] = {"earliest": "up", "best": "near", "latest": "down"}
 _EDGE_RULES = {
     "earliest": "The last of these to be met, while salt spreads inward by diffusion from the mix.",
     "best": "The last of these aims to be met; if that is near the latest hour, three quarters of the latest.",
@@ -164,7 +170,7 @@ def _edge_figure(name: str, edge: Edge, inputs: tuple[Given, ...]) -> Figure:
     limits = (edge.limit, *edge.others)
     near = tuple(Given(limit.says, limit.hours, "h") for limit in limits if limit.hours < NEVER_H)
     working = Working(_EDGE_RULES[name], (*near, *inputs), tuple({edge.limit.source: None, "calibration": None}))
-    return Figure(f"window.{name}", edge.hours, "h", working, edge.low_hours, edge.high_hours)
+    return Figure(f"window.{name}", edge.hours, "h", working, edge.low_hours, edge.high_hours, _SAFE_SIDES[name])
 
 
 def _salt_figures(case: HoldCase, hours: float) -> tuple[Figure, ...]:

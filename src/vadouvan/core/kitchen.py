@@ -27,8 +27,8 @@ NOTHING_LEARNED = OwnCorrection()
 
 @dataclass(frozen=True)
 class Kitchen:
-    """Kinds of cut by id, the pantry, cautions by id, titles of sources by key, known swaps, the cook's week,
-    the correction that verdicts have taught, and the household.
+    """Kinds of cut by id, the pantry, cautions by id, titles of sources by key and how far each was looked into, known
+    swaps, the cook's week, the correction that verdicts have taught, and the household.
     """
 
     cuts: Mapping[str, CutKind]
@@ -39,6 +39,7 @@ class Kitchen:
     routine: Routine = USUAL_WEEK
     own: OwnCorrection = NOTHING_LEARNED
     household: Household = ANYBODY
+    standings: Mapping[str, str] = field(default_factory=dict)
 
     def with_cuts(self, own: Mapping[str, CutKind]) -> Kitchen:
         """The same kitchen with the cook's own cuts before the shipped ones."""

@@ -2,68 +2,48 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
 
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.freezer import cooked_portion, frozen_part
 from vadouvan.core.clock.plan import Plan, plan_for
-from vadouvan.core.clock.routine import Routine, hours_between
-from vadouvan.core.clock.steps import steps_of, warm_fridge_minutes, warm_minutes, work_of
-from vadouvan.core.cut.cut import Cut
+from vadouvan.core.clock.routine import Routine
+from vadouvan.core.clock.steps import raw_hours, steps_of, warm_minutes, work_of
 from vadouvan.core.hold.window import Window
-from vadouvan.core.mix_judgement import MixJudgement
-from vadouvan.core.reading.draft import Reading
-from vadouvan.core.sentences import plan_sentence, stop_sentence
-from vadouvan.core.stops import warm_stop
+from vadouvan.core.sentences import plan_sentence
+from vadouvan.core.stops import Board, Stop, waiting_stop, warm_stop
 
-
-@dataclass(frozen=True)
-class Board:
-    """What is on the board: the draft as read, with the cut, the mix and the window."""
-
-    reading: Reading
-    cut: Cut
-    mix: MixJudgement
-    window: Window
+NOT_PLANNED = "Not planned."
 
 
 @dataclass(frozen=True)
 class Planned:
-    """A plan with its steps, minutes of raw meat out of the cold, and the plan in words."""
+    """A plan with its steps, minutes of raw meat out of the cold, the plan in words, and what stops it after all."""
 
     plan: Plan | None = None
     steps: tuple[PlanStep, ...] = ()
     warm_min: float = 0.0
     says: str = ""
+    stops: tuple[Stop, ...] = ()
 
 
-def _warm_so_far(reading: Reading, plan: Plan, now: datetime) -> float:
-    """Minutes in which the fridge was noted too warm since contact; none for plants."""
-    if reading.hold is None or plan.meal.contact_at is None or reading.cut is None:
-        return 0.0
-    if reading.cut.kind.family == "plant":
-        return 0.0
-    return warm_fridge_minutes(reading.hold.readings, hours_between(plan.contact_at, now))
-
-
-def planned_of(board: Board, routine: Routine, now: datetime, stops: Sequence[str]) -> Planned:
+def planned_of(board: Board, window: Window, routine: Routine, now: datetime, stops: tuple[Stop, ...]) -> Planned:
     """The plan of a batch; nothing but the reason if something refuses it, nothing at all without a meal."""
-    reading, cut, mix, window = board.reading, board.cut, board.mix, board.window
+    reading, cut, mix = board.reading, board.cut, board.mix
     meal = reading.meal
-    if meal is None or (window.is_closed and not stops):
-        return Planned()
     if stops:
-        return Planned(says=stop_sentence(stops))
-    plan = plan_for(window, meal, now, routine, work_of(cut, mix, reading.stages))
+        return Planned(says=NOT_PLANNED if meal is not None else "", stops=stops)
+    if meal is None or window.is_closed:
+        return Planned()
+    plan = plan_for(window, meal, now, routine, work_of(cut, mix, reading.stages, meal.lead))
     if plan.trouble:
         return Planned(plan, says=plan_sentence(plan))
     steps = steps_of(plan, cut, mix, reading.stages, routine, now)
-    warm_min = warm_minutes(steps) + _warm_so_far(reading, plan, now)
-    too_warm = warm_stop(warm_min)
-    if too_warm:
-        return Planned(says=stop_sentence([too_warm]), warm_min=warm_min)
+    warm_min = warm_minutes(steps)
+    refused = warm_stop(warm_min, board.hold.room_c) or waiting_stop(board, raw_hours(plan, steps))
+    if refused is not None:
+        return Planned(says=NOT_PLANNED, warm_min=warm_min, stops=(refused,))
     says = plan_sentence(plan)
     if reading.frozen_share > 0 and reading.fire.freezes_cooked:
         steps = [*steps, cooked_portion(plan, cut, reading.frozen_share)]

@@ -10,6 +10,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.window import Window
 from vadouvan.core.reading.draft import Reading
+from vadouvan.core.stops import Stop
 
 
 def judgement_sentence(window: Window, cut: Cut) -> str:
@@ -51,11 +52,7 @@ def plan_sentence(plan: Plan) -> str:
     """When to put it in and take it out, on the clock."""
     pull = plan.told(plan.pull_at)
     if plan.trouble:
-        ready = (
-            f" From now, it is on the table at {plan.told(plan.ready_at)} at the earliest."
-            if plan.ready_at
-            else ""
-        )
+        ready = f" From now, it is on the table at {plan.told(plan.ready_at)} at the earliest." if plan.ready_at else ""
         return f"{plan.trouble}{ready}"
     span = f"from {plan.told(plan.pull_from)} until {plan.told(plan.pull_until)}"
     if plan.meal.contact_at is not None:
@@ -72,9 +69,9 @@ def plan_sentence(plan: Plan) -> str:
     return f"In {plan.told(plan.contact_at)}{night}, out {pull}. It may come out {span}."
 
 
-def stop_sentence(stops: Sequence[str]) -> str:
-    """Why nothing is planned, if something stops it."""
-    return f"Not planned. {' '.join(stops)}" if stops else ""
+def stop_sentence(stops: Sequence[Stop]) -> str:
+    """Why nothing is planned and what would do, if something stops it."""
+    return "Stop. " + " ".join(f"{stop.says} {stop.accepted}" for stop in stops) if stops else ""
 
 
 def trouble_sentence(reading: Reading) -> str:

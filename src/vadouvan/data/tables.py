@@ -28,6 +28,13 @@ T = TypeVar("T")
 TEASPOON_M3 = 5e-6
 CONFIDENCES = ("high", "medium", "low")
 PARTS_MAY_MISS_PCT = 1.0
+# How far a source was looked into, as it stands in sources.csv, in words for a cook.
+STANDING_WORDS = {
+    "from memory": "from memory, not looked up; check the current text",
+    "exact": "exact",
+    "worked out": "worked out",
+    "none": "no source",
+}
 
 
 def table_rows(name: str) -> list[Row]:
@@ -49,9 +56,10 @@ def shipped_kitchen() -> Kitchen:
     pantry = Pantry.of(_checked("pantry", row, _ingredient) for row in table_rows("pantry"))
     cautions = {row["id"]: _caution(row) for row in table_rows("cautions")}
     sources = {row["key"]: row["title"] for row in table_rows("sources")}
+    standings = {row["key"]: STANDING_WORDS[row["checked"]] for row in table_rows("sources")}
     swaps = tuple(_checked("swaps", row, _swap) for row in table_rows("swaps"))
     _name_known_ingredients(swaps, pantry)
-    return Kitchen(cuts, pantry, cautions, sources, swaps)
+    return Kitchen(cuts, pantry, cautions, sources, swaps, standings=standings)
 
 
 def _name_known_ingredients(swaps: tuple[Swap, ...], pantry: Pantry) -> None:
@@ -221,6 +229,8 @@ def _cut(row: Row) -> CutKind:
         prep=row["prep"],
         source=row["source"],
         confidence=row["confidence"],
+        core_c=float(row["core_c"]) if row["core_c"] else None,
+        core_source=row["core_source"],
     )
 
 
@@ -239,5 +249,4 @@ def _caution(row: Row) -> Caution:
         _one_of(row, "where", get_args(Where)),
         row["says"],
         row["source"],
-        row["looked_at"],
     )

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from pydantic import BaseModel
 
 from vadouvan.core.said.quantity import (
+    AGE,
     BOIL,
     CONTACT,
     COOK,
@@ -53,6 +54,7 @@ _NUMBERS: dict[str, tuple[NumberField, ...]] = {
         NumberField("length_mm", "length", _of_kind(SIDE, 1000), "{:g} mm"),
         NumberField("pieces", "pieces", int, "{}"),
         NumberField("bone_share_pct", "bone_share", float, "{:g}"),
+        NumberField("age_h", "age", _of_kind(AGE, 1 / 3600), "{:g} h"),
     ),
     "step": (
         NumberField("amount_g", "amount", _of_kind(TRIMMED, 1000), "{:g} g"),
@@ -61,8 +63,9 @@ _NUMBERS: dict[str, tuple[NumberField, ...]] = {
         NumberField("count", "count", int, "{}"),
     ),
     "hold": (
-        NumberField("fridge_c", "fridge", float, "{:g}"),
+        NumberField("fridge_c", "fridge", _degrees, "{:g}"),
         NumberField("salt_target_g_per_kg", "salt_target", float, "{:g}"),
+        NumberField("room_c", "room", _degrees, "{:g} C"),
     ),
     "meal": (
         NumberField("lead_min", "lead", _of_kind(LEAD, 1 / 60), "{:g} min"),

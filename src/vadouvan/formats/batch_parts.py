@@ -38,6 +38,7 @@ class CutPart(Part):
 
     kind: Text = ""
     state: Text = ""
+    age_h: Number | None = None
     mass_g: Number | None = None
     shape: Text = ""
     thickness_mm: Number | None = None
@@ -71,6 +72,7 @@ class HoldPart(Part):
     metal: Text = ""
     open_air: Text = ""
     readings: Text = ""
+    room_c: Number | None = None
 
 
 class MealPart(Part):

@@ -189,7 +189,7 @@ class CubeChoiceOut(BaseModel):
 def cube_choices_out(judgement: Judgement) -> list[CubeChoiceOut]:
     """The cube series of a judged batch; empty if it has no window."""
     cut, hold = judgement.reading.cut, judgement.reading.hold
-    if cut is None or hold is None or judgement.balance is None or judgement.window is None:
+    if cut is None or hold is None or judgement.balance is None or judgement.window is None or judgement.stops:
         return []
     return [
         CubeChoiceOut(

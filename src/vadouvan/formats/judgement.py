@@ -21,6 +21,7 @@ from vadouvan.core.judge import Judgement
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.mix.balance import SUBSTANCES
 from vadouvan.core.sentences import window_in_short
+from vadouvan.core.stops import StopId
 from vadouvan.errors import InputError
 from vadouvan.formats.course_out import CourseOut, RemarkOut, course_out
 from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out
@@ -108,6 +109,14 @@ class WindowOut(BaseModel):
     in_short: str
 
 
+class StopOut(BaseModel):
+    """Something unsafe: why, and what would do."""
+
+    id: StopId
+    says: str
+    accepted: str
+
+
 class PlanStepOut(BaseModel):
     """One step on the clock; ``waits_for`` is the id of the step before it."""
 
@@ -175,6 +184,7 @@ class JudgementOut(BaseModel):
     occasion: OccasionOut | None = None
     course: CourseOut | None = None
     remarks: list[RemarkOut]
+    stops: list[StopOut]
     why_not_longer: str = ""
     why_not_now: str = ""
     figures: dict[str, FigureOut]
@@ -195,7 +205,7 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
         ingredients=ingredients_out(judgement),
         spans=spans_out(judgement.mix.spans) if judgement.mix else [],
         mix=mix_out(judgement.mix) if judgement.mix else None,
-        window=_window(judgement.window) if judgement.window else None,
+        window=_window(judgement.window) if judgement.window and not judgement.stops else None,
         plan=_plan(judgement.plan, judgement) if judgement.plan else None,
         plan_says=judgement.plan_says,
         pull_now=judgement.pull_now,
@@ -204,9 +214,10 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
         preparation=effects_out(cut, kitchen.cautions) if cut else [],
         occasion=occasion_out(judgement),
         course=course_out(judgement.course) if judgement.course else None,
+        stops=[StopOut(id=one.id, says=one.says, accepted=one.accepted) for one in judgement.stops],
         remarks=[RemarkOut(id=one.id, kind=one.kind, says=one.says) for one in judgement.remarks],
-        why_not_longer=why_not_longer(judgement.window) if judgement.window else "",
-        why_not_now=why_not_now(judgement.window) if judgement.window else "",
+        why_not_longer=why_not_longer(judgement.window) if judgement.window and not judgement.stops else "",
+        why_not_now=why_not_now(judgement.window) if judgement.window and not judgement.stops else "",
         figures=figures,
         assumed=judgement.reading.assumed,
         problems=[problem_out(problem) for problem in judgement.reading.problems],

@@ -100,7 +100,7 @@ def _label(identity: str, name: str, judgement: Judgement, plan: Plan) -> BagLab
 
 
 def _meat(cut: Cut) -> str:
-    raw = "" if cut.kind.family == "plant" else ", raw"
+    raw = ", raw" if cut.kind.is_animal else ""
     return f"{cut.kind.name}, {cut.mass_kg * 1000:.0f} g{raw}"
 
 

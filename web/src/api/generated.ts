@@ -1591,12 +1591,12 @@ export interface components {
             id: string;
             /** Kind */
             kind: string;
-            /** Looked At */
-            looked_at: string;
             /** Says */
             says: string;
             /** Source */
             source: string;
+            /** Standing */
+            standing: string;
             /** Where */
             where: string;
         };
@@ -1775,6 +1775,11 @@ export interface components {
          */
         CutBody: {
             /**
+             * Age
+             * @default
+             */
+            age: string;
+            /**
              * Bone
              * @default
              */
@@ -1897,6 +1902,7 @@ export interface components {
             aims: components["schemas"]["AimsBody"];
             /**
              * @default {
+             *       "age": "",
              *       "bone": "",
              *       "bone_share": "",
              *       "cover": "",
@@ -1934,6 +1940,7 @@ export interface components {
              *       "metal": "",
              *       "open_air": "",
              *       "readings": "",
+             *       "room": "",
              *       "salt_target": "",
              *       "turned": "",
              *       "vacuum_school": ""
@@ -2263,6 +2270,11 @@ export interface components {
              */
             readings: string;
             /**
+             * Room
+             * @default
+             */
+            room: string;
+            /**
              * Salt Target
              * @default
              */
@@ -2436,6 +2448,8 @@ export interface components {
             sodium_mg_per_serving?: number | null;
             /** Spans */
             spans: components["schemas"]["SpanOut"][];
+            /** Stops */
+            stops: components["schemas"]["StopOut"][];
             /** Sugar G Per Kg */
             sugar_g_per_kg?: number | null;
             /** Waiting */
@@ -3603,6 +3617,21 @@ export interface components {
              * @default
              */
             through_skin: string;
+        };
+        /**
+         * StopOut
+         * @description Something unsafe: why, and what would do.
+         */
+        StopOut: {
+            /** Accepted */
+            accepted: string;
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "curing" | "reactive" | "cool-first" | "brush-used" | "airless-warm" | "raw-too-long" | "two-hours";
+            /** Says */
+            says: string;
         };
         /**
          * SwapOut

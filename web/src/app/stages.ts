@@ -23,14 +23,16 @@ const ROOMS: Record<StageName, string[]> = {
 
 /** The state of each stage: what is to mend, or what it came to. */
 export function stageWords(batch: Batch): Record<StageName, string> {
-  const { piece, ingredients, salt_says, window, problems, fire, plan } = batch.judgement
+  const { piece, ingredients, salt_says, window, problems, fire, plan, stops } = batch.judgement
   const wrong = (stage: StageName) =>
     problems.some((problem) => ROOMS[stage].some((room) => problem.field.startsWith(room)))
   const words = {
     cut: piece ? `${(piece.meat_g / 1000).toFixed(1)} kg, ${piece.thickness_mm.toFixed(0)} mm` : 'not said',
     mix: ingredients.length === 0 ? 'empty' : (salt_says ?? `${ingredients.length} ingredients`),
     hold: !window
-      ? 'not judged'
+      ? stops.length > 0
+        ? '✕ stop'
+        : 'not judged'
       : window.closed
         ? 'no good time'
         : `${window.earliest.shown} to ${window.latest.shown}`,

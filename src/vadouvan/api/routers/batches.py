@@ -12,7 +12,6 @@ from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
 from vadouvan.api.schemas.draft import DraftBody
 from vadouvan.core.draft import Draft
-from vadouvan.core.judge import judge
 from vadouvan.core.weigh.as_weighed import locked_parts_changed
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
@@ -43,7 +42,7 @@ def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchO
     kitchen = here.kitchen
     if marks is None:
         marks = Marks(kept.id in here.presses.in_contact(kept.id), bool(here.verdicts.of(kept.id)))
-    judgement = judge(kept.draft, kitchen, now=here.now())
+    judgement = here.judged(kept.draft)
     return BatchOut(
         id=kept.id,
         revision=kept.revision,
@@ -137,7 +136,7 @@ def _locked_check(identity: str, here: Context) -> Check | None:
 @router.get("/{identity}/cubes")
 def get_cube_series(identity: Identity, here: Here) -> list[CubeChoiceOut]:
     """What bigger and smaller cubes of the same meat in the same mix would do; empty while not judged."""
-    judgement = judge(here.batches.get(identity).draft, here.kitchen, now=here.now())
+    judgement = here.judged(here.batches.get(identity).draft)
     return cube_choices_out(judgement)
 
 

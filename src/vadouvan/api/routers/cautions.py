@@ -10,7 +10,6 @@ from pydantic import BaseModel
 from vadouvan.api.context import Here
 from vadouvan.core.caution_triggers import cautions_of
 from vadouvan.core.cautions import Caution
-from vadouvan.core.judge import judge
 from vadouvan.core.kitchen import Kitchen
 
 router = APIRouter(prefix="/api/cautions", tags=["cautions"])
@@ -24,7 +23,7 @@ class CautionOut(BaseModel):
     where: str
     says: str
     source: str
-    looked_at: str
+    standing: str
 
 
 def _out(caution: Caution, kitchen: Kitchen) -> CautionOut:
@@ -34,7 +33,7 @@ def _out(caution: Caution, kitchen: Kitchen) -> CautionOut:
         where=caution.where,
         says=caution.says,
         source=kitchen.sources[caution.source],
-        looked_at=caution.looked_at,
+        standing=kitchen.standings[caution.source],
     )
 
 
@@ -48,5 +47,5 @@ def list_cautions(here: Here) -> list[CautionOut]:
 def list_cautions_of_batch(identity: Annotated[str, Path(max_length=64)], here: Here) -> list[CautionOut]:
     """Those that a batch calls for, the gravest first."""
     kitchen = here.kitchen
-    judgement = judge(here.batches.get(identity).draft, kitchen, now=here.now())
+    judgement = here.judged(here.batches.get(identity).draft)
     return [_out(caution, kitchen) for caution in cautions_of(judgement, kitchen.cautions)]

@@ -12,7 +12,6 @@ from fastapi.responses import StreamingResponse
 from pydantic import BaseModel, Field
 
 from vadouvan.api.context import Context, Here
-from vadouvan.core.judge import judge
 from vadouvan.devices.counter import BenchAction
 from vadouvan.devices.ports import Reading
 from vadouvan.formats.paper import labels_pdf
@@ -84,7 +83,7 @@ def handle_bench(body: BenchBody, here: Here) -> ReadingsOut:
 def print_label(identity: Annotated[str, Path(max_length=64)], request: Request, here: Here) -> PrintedOut:
     """Print the label of a bag; says why not, if it cannot."""
     kept, now = here.batches.get(identity), here.now()
-    found = today_out([(kept.id, kept.draft.name, judge(kept.draft, here.kitchen, now=now))], now, timedelta(0))
+    found = today_out([(kept.id, kept.draft.name, here.judged(kept.draft))], now, timedelta(0))
     state = here.devices.printer.print(labels_pdf(found.labels, address=str(request.base_url), now=now), now)
     return PrintedOut(state=state, says=PRINT_SAYS[state])
 

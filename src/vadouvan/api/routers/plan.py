@@ -12,7 +12,6 @@ from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.draft import DraftBody
 from vadouvan.core.asking.offers import plan_offers
 from vadouvan.core.clock.moving import Mark, moved
-from vadouvan.core.judge import judge
 from vadouvan.core.reading.shared import read_shared
 from vadouvan.core.table.gather import Batch, Clock
 from vadouvan.core.table.together import clashes_as_planned, plan_together
@@ -73,7 +72,7 @@ class MoveBody(BaseModel):
 def move(body: MoveBody, here: Here) -> DraftBody:
     """The draft with its meal, its pull or its start at another moment; nothing is kept yet."""
     draft = body.draft.to_core()
-    plan = judge(draft, here.kitchen, now=here.now()).plan
+    plan = here.judged(draft).plan
     if plan is None:
         accepted = "Say the meal, and mend what stops the plan."
         raise InputError(field="plan", given=body.mark, wrong="This batch has no plan to move.", accepted=accepted)
@@ -122,7 +121,7 @@ def plan_table_together(here: Here) -> TogetherOut:
     for one in plan.moved:
         kept = here.batches.get(one.batch.id)
         here.batches.change(kept.id, one.draft, revision=kept.revision, now=here.now())
-        said.append(f"{one.batch.name}: {judge(one.draft, here.kitchen, now=here.now()).plan_says}")
+        said.append(f"{one.batch.name}: {here.judged(one.draft).plan_says}")
     left = [
         LeftOutOut(
             batch_id=one.batch.id,
@@ -138,15 +137,15 @@ def plan_table_together(here: Here) -> TogetherOut:
 
 def _at_the_table(here: Context) -> tuple[list[Batch], Clock]:
     kitchen, now = here.kitchen, here.now()
-    batches = [Batch(one.id, one.draft, judge(one.draft, kitchen, now=now)) for one in here.in_hand()]
+    batches = [Batch(one.id, one.draft, here.judged(one.draft)) for one in here.in_hand()]
     return batches, Clock(now, kitchen.routine)
 
 
 @router.get("/today")
 def what_is_next(here: Here, hours: Annotated[float, Query(gt=0, le=24 * 31)] = 24.0) -> TodayOut:
     """Steps of all plans that begin within so many hours, and the labels of the bags."""
-    kitchen, now = here.kitchen, here.now()
-    kept = [(one.id, one.draft.name, judge(one.draft, kitchen, now=now)) for one in here.in_hand()]
+    now = here.now()
+    kept = [(one.id, one.draft.name, here.judged(one.draft)) for one in here.in_hand()]
     return today_out(kept, now, timedelta(hours=hours))
 
 
@@ -163,7 +162,7 @@ def today_on_paper(request: Request, here: Here, hours: Annotated[float, Query(g
 def label_on_paper(identity: Identity, request: Request, here: Here) -> Response:
     """The label of one bag as PDF, with a code that opens the batch."""
     kept, now = here.batches.get(identity), here.now()
-    found = today_out([(kept.id, kept.draft.name, judge(kept.draft, here.kitchen, now=now))], now, timedelta(0))
+    found = today_out([(kept.id, kept.draft.name, here.judged(kept.draft))], now, timedelta(0))
     return _pdf(labels_pdf(found.labels, address=str(request.base_url), now=now), f"label-{identity[:8]}")
 
 
@@ -177,8 +176,8 @@ def code_of_batch(identity: Identity, request: Request, here: Here) -> Response:
 @router.get("/calendar.ics")
 def all_as_calendar(here: Here) -> Response:
     """Every hands-on step of every plan as one calendar."""
-    kitchen, now = here.kitchen, here.now()
-    kept = [(one.id, one.draft.name, judge(one.draft, kitchen, now=now).steps) for one in here.in_hand()]
+    now = here.now()
+    kept = [(one.id, one.draft.name, here.judged(one.draft).steps) for one in here.in_hand()]
     return _file(calendar_text(kept, now=now), "vadouvan")
 
 
@@ -186,7 +185,7 @@ def all_as_calendar(here: Here) -> Response:
 def batch_as_calendar(identity: Identity, here: Here) -> Response:
     """The hands-on steps of one plan as a calendar."""
     kept, now = here.batches.get(identity), here.now()
-    steps = judge(kept.draft, here.kitchen, now=now).steps
+    steps = here.judged(kept.draft).steps
     return _file(calendar_text([(kept.id, kept.draft.name, steps)], now=now), identity)
 
 
@@ -194,7 +193,7 @@ def batch_as_calendar(identity: Identity, here: Here) -> Response:
 def read_calendar(identity: Identity, body: CalendarBody, here: Here) -> MovedOut:
     """What was moved in a calendar that was written here."""
     kept = here.batches.get(identity)
-    plan = judge(kept.draft, here.kitchen, now=here.now()).plan
+    plan = here.judged(kept.draft).plan
     draft, says = moved_draft(body.text, identity, kept.draft, plan)
     return MovedOut(says=says, draft=DraftBody.model_validate(draft))
 

@@ -12,7 +12,6 @@ from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut
 from vadouvan.api.schemas.draft import Text
 from vadouvan.core.draft import CutSaid
-from vadouvan.core.judge import judge
 from vadouvan.core.taste.again import made_again
 from vadouvan.core.taste.held import as_held
 from vadouvan.core.taste.logbook import MOST_BESIDE, Asked, found, side_by_side, thread_of
@@ -102,7 +101,7 @@ def get_taste(identity: Identity, here: Here) -> TasteOut:
     said = here.verdicts.of(identity)
     verdicts = list(readable_verdicts(one.said for one in said))
     kitchen, now = here.kitchen, here.now()
-    held = as_held(judge(kept.draft, kitchen, now=now))
+    held = as_held(here.judged(kept.draft))
     advice = next_time(kept.draft, verdicts, kitchen, now=now)
     descents = {one.batch_id: one for one in here.verdicts.descents()}
     origin = descents.get(identity)

@@ -63,6 +63,7 @@ class CutBody(_Body):
 
     kind: Text = ""
     state: Text = ""
+    age: Text = ""
     mass: Text = ""
     shape: Text = ""
     thickness: Text = ""
@@ -137,6 +138,7 @@ class HoldBody(_Body):
     metal: Text = ""
     open_air: Text = ""
     readings: Text = ""
+    room: Text = ""
 
 
 class MealBody(_Body):

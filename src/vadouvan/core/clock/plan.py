@@ -77,10 +77,13 @@ class Plan:
 
 @dataclass(frozen=True)
 class Work:
-    """What is to be done before contact, in order, and the least time from the pull to the table."""
+    """What is to be done before contact, in order, the least time from the pull to the table, and how long it waits
+    raw between the two.
+    """
 
     tasks: Sequence[Task]
     least_lead: timedelta = timedelta(0)
+    waits: timedelta = timedelta(0)
 
     @property
     def length(self) -> timedelta:
@@ -104,7 +107,8 @@ def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, work: 
     zone = meal.at.tzinfo
     overdue = meal.contact_at is not None and meal.pulled_at is None and hours_between(meal.pull_at, now) > 0
     pull_at = on_a_step(now.astimezone(zone)) if overdue else meal.pull_at
-    contact_from = later(pull_at, -timedelta(hours=window.safe_latest_h))
+    closes_h = closing_hours(window, work)
+    contact_from = later(pull_at, -timedelta(hours=closes_h))
     contact_until = later(pull_at, -timedelta(hours=window.safe_earliest_h))
     earliest = later(now, work.length).astimezone(zone)
     best = later(pull_at, -timedelta(hours=window.best.hours))
@@ -125,7 +129,7 @@ def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, work: 
             contact_until=on_a_step(contact_until),
             pull_at=pull_at,
             pull_from=on_a_step(later(contact_at, timedelta(hours=window.safe_earliest_h))),
-            pull_until=on_a_step(later(contact_at, timedelta(hours=window.safe_latest_h))),
+            pull_until=on_a_step(later(contact_at, timedelta(hours=closes_h))),
             trouble=None,
             after_sleep=meal.contact_at is None and meal.start_at is None and free is not None and free != wanted,
             overdue=overdue,
@@ -136,6 +140,11 @@ def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, work: 
         work,
         free,
     )
+
+
+def closing_hours(window: Window, work: Work) -> float:
+    """The latest hour to act on: what the window says, and no wait after it past what raw food keeps [h]."""
+    return max(0.0, min(window.safe_latest_h, window.keeps_h - work.waits / timedelta(hours=1)))
 
 
 def _told(window: Window, plan: Plan, now: datetime, routine: Routine, work: Work, free: datetime | None) -> Plan:

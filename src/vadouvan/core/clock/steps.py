@@ -16,8 +16,8 @@ from vadouvan.core.clock.routine import Routine, hours_between, later, on_a_step
 from vadouvan.core.constants import (
     BRINE_REST,
     FAN_OVEN_LOWER_C,
-    FRIDGE_ADVISED_C,
     LEAST_THAW_S,
+    MOST_ON_THE_HEAT,
     TEMPER,
     THAW_S_PER_KG,
 )
@@ -47,9 +47,10 @@ def thaw_minutes(mass_kg: float) -> float:
     return max(LEAST_THAW_S.value, THAW_S_PER_KG.value * mass_kg) / 60
 
 
-def work_of(cut: Cut, mix: MixJudgement, stages: Sequence[CookStage]) -> Work:
-    """What is done before contact, and the least time from the pull to the table."""
-    return Work(before_contact(cut, mix), least_lead(cut, stages))
+def work_of(cut: Cut, mix: MixJudgement, stages: Sequence[CookStage], lead: timedelta) -> Work:
+    """What is done before contact, the least time from the pull to the table, and how much of a lead it waits raw."""
+    waits = max(timedelta(0), lead - most_hot(cut, stages))
+    return Work(before_contact(cut, mix), least_lead(cut, stages), waits if cut.kind.needs_cold else timedelta(0))
 
 
 def before_contact(cut: Cut, mix: MixJudgement) -> list[Task]:
@@ -80,23 +81,14 @@ def warm_minutes(steps: Iterable[PlanStep]) -> float:
     return sum(step.minutes for step in steps if step.zone == "warm")
 
 
-def warm_fridge_minutes(readings: Sequence[tuple[float, float]], now_h: float) -> float:
-    """Minutes so far in which the fridge was noted warmer than advised; each reading [h, C] holds until the next.
-
-    >>> warm_fridge_minutes([(0.0, 4.0), (2.0, 7.0), (3.0, 4.0)], 10.0)
-    60.0
-    """
-    ends = [hour for hour, _ in readings[1:]] + [max(now_h, readings[-1][0])] if readings else []
-    warm = [
-        min(end, now_h) - start
-        for (start, celsius), end in zip(readings, ends, strict=True)
-        if celsius > FRIDGE_ADVISED_C.value and start < now_h
-    ]
-    return 60 * sum(warm)
+def raw_hours(plan: Plan, steps: Iterable[PlanStep]) -> float:
+    """Hours from contact until the heat first gets at it, waits in the fridge included."""
+    first = min((step.at for step in steps if step.zone == "hot"), default=plan.pull_at)
+    return hours_between(plan.contact_at, first)
 
 
 def _warm(cut: Cut) -> Zone:
-    return "none" if cut.kind.family == "plant" else "warm"
+    return "warm" if cut.kind.needs_cold else "none"
 
 
 def _thaw(cut: Cut) -> Iterator[Task]:
@@ -191,15 +183,27 @@ def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, stages: Sequence[Coo
         says = "Out of the fridge, up to 30 minutes at most in all."
         temper = [Task("temper", says, TEMPER.value, False, "counter", "warm")]
         spare -= TEMPER.value
-    if stages and all(stage.minutes is not None for stage in stages):
-        if spare > 0:
-            tasks.append(Task("wait", "It waits in the fridge, uncovered.", spare, False, "fridge", "cold"))
-        spare = 0.0
+    waits = max(0.0, spare - longer_on_heat(stages))
+    if waits > 0:
+        tasks.append(Task("wait", "It waits in the fridge, uncovered.", waits, False, "fridge", "cold"))
+    spare -= waits
     after = [rest]
     if plan.meal.early > timedelta(0):
         early = plan.meal.early / timedelta(minutes=1)
         after.append(Task("keep-warm", "Covered and kept warm, above 60 °C.", early, False, "counter", "hot"))
     return [*tasks, *temper, *_cook(stages, spare), *after, Task("serve", "On the table.", 0.0, True, "table")]
+
+
+def longer_on_heat(stages: Sequence[CookStage]) -> float:
+    """Minutes by which the open stage, or cooking that was not planned, may be longer than its shortest."""
+    if stages and all(stage.minutes is not None for stage in stages):
+        return 0.0
+    return MOST_ON_THE_HEAT.value - LEAST_COOK_MIN
+
+
+def most_hot(cut: Cut, stages: Sequence[CookStage]) -> timedelta:
+    """Of a lead, the most that it is on the heat and rests [min]; what is left of it is waited raw."""
+    return timedelta(minutes=least_on_heat(stages) + longer_on_heat(stages) + rest_minutes(cut))
 
 
 def _cook(stages: Sequence[CookStage], spare: float) -> Iterator[Task]:

@@ -12,9 +12,9 @@ THIS_WEEK = timedelta(days=6)
 def moment_told(moment: datetime, now: datetime) -> str:
     """A moment in its own zone, as of another.
 
-    >>> told = moment_told(datetime.fromisoformat("2026-12-05T19:00+00:00"), datetime.fromisoformat("2026-11-28T09:00Z"))
-    >>> told, moment_told(datetime.fromisoformat("2026-11-28T19:00Z"), datetime.fromisoformat("2026-11-28T09:00Z"))
-    ('Sat 5 Dec 19:00', 'Sat 19:00')
+    >>> now = datetime.fromisoformat("2026-11-28T09:00Z")
+    >>> [moment_told(datetime.fromisoformat(text), now) for text in ("2026-12-05T19:00Z", "2026-11-28T19:00Z")]
+    ['Sat 5 Dec 19:00', 'Sat 19:00']
     """
     if abs(hours_between(now, moment)) < THIS_WEEK / timedelta(hours=1):
         return f"{moment:%a %H:%M}"

@@ -20,7 +20,7 @@ EVENNESS = {"even": EVEN_LOG_SD, "uneven": UNEVEN_LOG_SD, "very uneven": VERY_UN
 class Cut:
     """A described cut in SI. ``mass_kg`` is as weighed, bone included; widths left open are worked out.
 
-    ``frozen`` if it starts so.
+    ``frozen`` if it starts so; ``age_s`` it has been raw in the fridge before it goes into the mix [s].
     """
 
     kind: CutKind
@@ -37,6 +37,7 @@ class Cut:
     thickness_log_sd: float = UNEVEN_LOG_SD.value
     steps: tuple[Step, ...] = ()
     frozen: bool = False
+    age_s: float = 0.0
 
     @property
     def untrimmed_kg(self) -> float:

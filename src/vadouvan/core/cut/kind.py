@@ -8,16 +8,29 @@ from typing import Literal
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.shape import Bone, ShapeName
 
-Family = Literal["red", "poultry", "fish", "shellfish", "plant", "mince"]
+Family = Literal["red", "poultry", "fish", "shellfish", "plant", "mince", "other"]
 
+BIRDS = (
+    "chicken", "turkey", "duck", "quail", "goose", "guinea fowl", "pheasant", "partridge", "pigeon", "grouse", "hen",
+)  # fmt: skip
+GAME = ("venison", "wild boar", "rabbit", "hare", "elk", "moose", "reindeer", "kangaroo", "bison")
+FRESH_CURDS = ("tofu", "tempeh", "seitan", "paneer", "cheese")  # no meat, and kept as cold as meat
 _FAMILIES: dict[str, Family] = {
-    **dict.fromkeys(("chicken", "turkey", "duck", "quail"), "poultry"),
-    **dict.fromkeys(("pork", "beef", "veal", "lamb", "goat", "venison", "wild boar", "rabbit"), "red"),
-    **dict.fromkeys(("prawn", "squid", "octopus", "scallop"), "shellfish"),
+    **dict.fromkeys(BIRDS, "poultry"),
+    **dict.fromkeys(("pork", "beef", "veal", "lamb", "mutton", "goat", *GAME), "red"),
     **dict.fromkeys(
-        ("tofu", "tempeh", "seitan", "paneer", "mushroom", "cauliflower", "aubergine", "jackfruit"), "plant"
+        (
+            "salmon", "cod", "tilapia", "tuna", "swordfish", "mackerel", "sea bass / snapper", "trout", "catfish",
+            "monkfish", "halibut", "herring", "sardine", "eel", "pike", "carp",
+        ),
+        "fish",
     ),
-}
+    **dict.fromkeys(
+        ("prawn", "squid", "octopus", "scallop", "mussel", "clam", "oyster", "crab", "lobster"), "shellfish"
+    ),
+    **dict.fromkeys((*FRESH_CURDS, "mushroom", "cauliflower", "aubergine", "jackfruit"), "plant"),
+}  # fmt: skip
+STRICTEST_DAYS_S = 86_400.0  # of an unknown animal: as fish, the shortest
 
 
 @dataclass(frozen=True)
@@ -45,6 +58,8 @@ class CutKind:
     prep: str
     source: str
     confidence: str
+    core_c: float | None = None
+    core_source: str = ""
 
     @property
     def name(self) -> str:
@@ -53,10 +68,34 @@ class CutKind:
 
     @property
     def family(self) -> Family:
-        """The group that shares limits: red meat, poultry, fish, shellfish, plant or mince."""
-        if self.form == "ground":
-            return "mince"
-        return _FAMILIES.get(self.species, "fish")
+        """The group that shares limits: red meat, poultry, fish, shellfish, plant, mince; other if it is not known."""
+        known = _FAMILIES.get(self.species, "other")
+        return "mince" if self.form == "ground" and known not in ("plant", "other") else known
+
+    @property
+    def is_bird(self) -> bool:
+        """Whether it is poultry, minced or not."""
+        return self.species in BIRDS
+
+    @property
+    def is_game(self) -> bool:
+        """Whether it is furred game."""
+        return self.species in GAME
+
+    @property
+    def is_animal(self) -> bool:
+        """Whether it is meat, fish or shellfish: what was with it raw is no sauce."""
+        return self.family != "plant"
+
+    @property
+    def needs_cold(self) -> bool:
+        """Whether its days and its hours out of the cold are a matter of safety: meat, fish, tofu, fresh cheese."""
+        return self.is_animal or self.species in FRESH_CURDS
+
+    @property
+    def keeps_s(self) -> float:
+        """How long it keeps raw in the fridge, from purchase or thawing to the heat [s]; the strictest if unknown."""
+        return min(self.hold_max_s, STRICTEST_DAYS_S) if self.family == "other" else self.hold_max_s
 
     @property
     def is_fish(self) -> bool:

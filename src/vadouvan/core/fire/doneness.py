@@ -7,6 +7,7 @@ from typing import Literal
 
 from vadouvan.core.constants import (
     FISH_DONE_C,
+    GAME_DONE_C,
     MINCE_DONE_C,
     NON_INTACT_DONE_C,
     POULTRY_DONE_C,
@@ -16,7 +17,7 @@ from vadouvan.core.constants import (
     Constant,
 )
 from vadouvan.core.cut.cut import Cut
-from vadouvan.core.figure import number_told
+from vadouvan.core.figure import degrees_told, number_told
 
 School = Literal["guidance", "own"]
 
@@ -46,40 +47,51 @@ def guidance_for(cut: Cut) -> Guidance | None:
 
     Whole red meat that was pricked, slit or stuffed counts as non-intact: bacteria of the surface are inside.
     """
-    family, poultry = cut.kind.family, cut.kind.species in ("chicken", "turkey", "duck", "quail", "hen")
+    found = _by_kind(cut)
+    row_c = cut.kind.core_c
+    if found is None or row_c is None or row_c <= found.core_c:
+        return found
+    return Guidance(row_c, found.rest_min, found.says, cut.kind.core_source)
+
+
+def _by_kind(cut: Cut) -> Guidance | None:
+    """What the authorities ask of its kind; a row of the table of cuts may ask for more, never for less."""
+    kind, family = cut.kind, cut.kind.family
     if family == "plant":
         return None
-    if family == "poultry" or (family == "mince" and poultry):
+    if family == "other":
+        return _guidance(POULTRY_DONE_C, "meat of a kind not known here, as the strictest")
+    if kind.is_bird:
         return _guidance(POULTRY_DONE_C, "poultry")
     if family == "mince":
         return _guidance(MINCE_DONE_C, "minced meat")
     if family in ("fish", "shellfish"):
         return _guidance(FISH_DONE_C, "fish and seafood")
+    if kind.is_game:
+        return _guidance(GAME_DONE_C, "game")
     if not cut.prepared.surface.intact:
-        core = NON_INTACT_DONE_C
-        return Guidance(core.value, 0.0, "opened up: non-intact meat, for 17 seconds in the middle", core.source)
-    core = WHOLE_RED_DONE_C
-    return Guidance(core.value, WHOLE_RED_REST.value, "whole meat, then 3 minutes of rest", core.source)
+        return _guidance(NON_INTACT_DONE_C, "opened up: non-intact meat, for 17 seconds in the middle")
+    return _guidance(WHOLE_RED_DONE_C, "whole meat, then 3 minutes of rest", WHOLE_RED_REST.value)
 
 
-def _guidance(core: Constant, what: str) -> Guidance:
-    return Guidance(core.value, 0.0, what, core.source)
+def _guidance(core: Constant, what: str, rest_min: float = 0.0) -> Guidance:
+    return Guidance(core.value, rest_min, what, core.source)
 
 
 def doneness_of(cut: Cut, school: School, own_c: float | None) -> Doneness:
     """The core to cook to: guidance, unless the cook chose one of their own."""
     guidance = guidance_for(cut)
     if guidance is None:
-        return Doneness(own_c, None, False, "" if own_c is None else f"To a core of {number_told(own_c)} °C.")
+        return Doneness(own_c, None, False, "" if own_c is None else f"To a core of {degrees_told(own_c)} °C.")
     core_c = own_c if school == "own" and own_c is not None else guidance.core_c
     is_below = core_c < guidance.core_c
-    asks = f"{number_told(guidance.core_c)} °C ({guidance.says})"
+    asks = f"{degrees_told(guidance.core_c)} °C ({guidance.says})"
     uk = f"In the UK {number_told(UK_DONE_C.value)} °C for 2 minutes, or the same effect."
     if is_below:
         warned = "Not for the old, the young, the ill or the pregnant."
-        says = f"{number_told(core_c)} °C is below guidance, which asks for {asks}. {warned}"
+        says = f"{degrees_told(core_c, 'down')} °C is below guidance, which asks for {asks}. {warned}"
     elif core_c == guidance.core_c:
         says = f"Guidance asks for {asks}. {uk}"
     else:
-        says = f"{number_told(core_c)} °C, above the {asks} that guidance asks for."
+        says = f"{degrees_told(core_c)} °C, above the {asks} that guidance asks for."
     return Doneness(core_c, guidance, is_below, says)

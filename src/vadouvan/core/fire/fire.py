@@ -43,7 +43,7 @@ def fire_judgement(
     doneness = doneness_of(cut, fire.school, fire.own_core_c)
     sauce = _sauce(fire, case, bowl.balance.mass_kg.value, surface, held_h)
     told = [*surface.told, *_doneness_told(doneness, fire.stages)]
-    if cut.kind.family != "plant":
+    if cut.kind.is_animal:
         told += brushing_told(fire.stages, bowl.set_aside_kg, fire.boils)
     order = ("stop", "warn", "note")
     return FireJudgement(

@@ -21,9 +21,11 @@ _POULTRY = {3.9: 0.065, 4.4: 0.060, 4.9: 0.030, 3.86: 0.100, 6.1: 0.030, 6.6: 0.
 _FISH = {3.9: 0.055, 4.4: 0.050, 4.9: 0.028, 3.86: 0.050, 6.1: 0.028, 6.6: 0.045, 7.1: 0.030}
 SITES: Mapping[Family, Mapping[float, float]] = {
     "red": _RED, "mince": _RED, "poultry": _POULTRY, "fish": _FISH, "shellfish": _FISH, "plant": _FISH,
+    "other": _RED,
 }  # fmt: skip
 RAW_PH: Mapping[Family, float] = {
     "red": 5.6, "mince": 5.6, "poultry": 5.9, "fish": 6.5, "shellfish": 6.9, "plant": 6.5,
+    "other": 5.6,
 }  # fmt: skip
 MOST_ACID_PH, STEPS = 1.2, 500
 

@@ -14,7 +14,11 @@ from vadouvan.core.constants import (
     ACID_BAND_SHARE,
     ACID_BAND_SHELLFISH_M,
     ACID_PH_EITHER_WAY,
+    AIRLESS_COLD_C,
+    AIRLESS_KEEPS_S,
     FISH_IN_STRONG_BATH_S,
+    FRIDGE_ADVISED_C,
+    JAR_SAFE_PH,
     OVER_SALT_FACTOR,
     RED_QUALITY_S,
     SHELL_M,
@@ -37,6 +41,7 @@ from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.hold.case import NEVER_H, HoldCase
 from vadouvan.core.hold.limits import Basis, Limit
 from vadouvan.core.hold.modes import Array
+from vadouvan.core.hold.storage import keeps_until_h
 
 SOUR_FOR_LONG: Mapping[Family, Constant] = {
     "poultry": SOUR_POULTRY_S,
@@ -47,18 +52,41 @@ SOUR_FOR_LONG: Mapping[Family, Constant] = {
 
 def endings(case: HoldCase) -> Iterator[Limit]:
     """Every limit that could end a hold but softening, which is counted with the enzyme."""
-    kind = case.cut.kind
-    days = kind.hold_max_s / 3600
-    basis: Basis = "quality" if kind.hold_source == "quality" else "safety"
-    yield Limit(
-        "storage", days, f"{hours_told(days)} is the most for {kind.species} in the fridge", basis, kind.hold_source
-    )
+    yield storage_limit(case)
     if case.can_over_salt:
         yield from _over_salt(case)
     if _is_strong_acid(case):
         yield from _sour_for_long(case)
     yield from _acid_band(case)
     yield from _quality(case)
+
+
+def storage_limit(case: HoldCase) -> Limit:
+    """The hour at which it has been raw for as long as it keeps: the clock of raw food, not only of the mix."""
+    kind, hold = case.cut.kind, case.hold
+    days_h, age_h = kind.keeps_s / 3600, case.cut.age_s / 3600
+    words = f"{hours_told(days_h)} is the most for {kind.species} in the fridge"
+    basis: Basis = "safety" if kind.needs_cold else "quality"
+    if not kind.needs_cold:
+        return Limit("storage", days_h, words, basis, kind.hold_source)
+    if airless_hours(case) is not None:
+        days_h = min(days_h, AIRLESS_KEEPS_S.value / 3600)
+        words = f"{hours_told(days_h)} is the most without air for fish, or in a mix that is not sour"
+    hours = keeps_until_h(days_h, hold.course, age_h)
+    if age_h > 0:
+        words += f", and it has had {hours_told(age_h)} of them"
+    elif hours < days_h - 0.01:
+        words += f", and less in one that is warmer than {FRIDGE_ADVISED_C.value:.0f} °C"
+    return Limit("storage", hours, words, basis, kind.hold_source)
+
+
+def airless_hours(case: HoldCase) -> float | None:
+    """Hours that are left to a vacuum bag above 3 C, where the mix or the food asks for fewer than its days [h]."""
+    sour = case.balance.ph is not None and case.balance.ph < JAR_SAFE_PH.value
+    warm = max(celsius for _, celsius in case.hold.course) > AIRLESS_COLD_C.value
+    if not case.hold.vacuum or not warm or (sour and not case.cut.kind.is_fish):
+        return None
+    return AIRLESS_KEEPS_S.value / 3600
 
 
 def _acid_band(case: HoldCase) -> Iterator[Limit]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from typing import Literal
 
-from vadouvan.core.constants import OPEN_AIR_PACE, UNTURNED_SHARE, VACUUM_CLAIM
+from vadouvan.core.constants import OPEN_AIR_PACE, ROOM_C, UNTURNED_SHARE, VACUUM_CLAIM
 
 Goal = Literal["surface", "through"]
 Metal = Literal["none", "stainless", "aluminium", "copper", "iron", "galvanised"]
@@ -18,7 +18,8 @@ class Hold:
 
     ``readings`` are temperatures from an hour on [(h, C)], if they were recorded; ``vacuum_claim`` takes
     the school that says a vacuum bag is faster; ``turned`` that pieces are turned so that all faces meet
-    the mix; ``open_air`` that nothing covers them; ``learned_pace`` is the cook's own factor on the pace of salt.
+    the mix; ``open_air`` that nothing covers them; ``learned_pace`` is the cook's own factor on the pace of salt;
+    ``room_c`` is how warm the kitchen is [C].
     """
 
     fridge_c: float
@@ -31,6 +32,7 @@ class Hold:
     metal: Metal = "none"
     open_air: bool = False
     learned_pace: float = 1.0
+    room_c: float = ROOM_C.value
 
     @property
     def course(self) -> tuple[tuple[float, float], ...]:

@@ -1,4 +1,4 @@
-"""What the vessel, the air, the turns and the fridge mean for a hold: remarks, warnings, and stops."""
+"""What the vessel, the air, the turns and the fridge mean for a hold: remarks and warnings."""
 
 from __future__ import annotations
 
@@ -9,9 +9,7 @@ from typing import Literal
 
 from vadouvan.core.constants import (
     FRIDGE_ADVISED_C,
-    FRIDGE_STOP_C,
     JAR_SAFE_PH,
-    METAL_ACID_PH,
     OPEN_AIR_LOSS_KG_PER_M2_S,
     SUGAR_OVER_SALT,
     UNTURNED_SHARE,
@@ -20,15 +18,15 @@ from vadouvan.core.constants import (
 from vadouvan.core.figure import number_told
 from vadouvan.core.hold.acid import settled_ph
 from vadouvan.core.hold.case import HoldCase
-from vadouvan.core.hold.hold import REACTIVE
+from vadouvan.core.hold.storage import hours_allowed
 
 MATTERS_KG_PER_KG = 0.001
-Kind = Literal["note", "warn", "stop"]
+Kind = Literal["note", "warn"]
 
 
 @dataclass(frozen=True)
 class Remark:
-    """One remark with the source it rests on; a stop refuses the plan."""
+    """One remark with the source it rests on."""
 
     id: str
     kind: Kind
@@ -40,7 +38,6 @@ def remarks_on(case: HoldCase, hours: float) -> list[Remark]:
     """All remarks on a hold of so many hours."""
     return [
         *_near_surface(case),
-        *_metal(case),
         *_fridge(case, hours),
         *_vacuum(case),
         *_turns(case),
@@ -60,21 +57,16 @@ def _near_surface(case: HoldCase) -> Iterator[Remark]:
     yield Remark("near-surface", "note", says, "calibration")
 
 
-def _metal(case: HoldCase) -> Iterator[Remark]:
-    metal, ph = case.hold.metal, case.balance.ph
-    if metal in REACTIVE and ph is not None and ph < METAL_ACID_PH.value:
-        says = f"Acid takes up {metal}: use glass, stainless steel, food-grade plastic, or enamel without chips."
-        yield Remark("reactive", "stop", says, "fsis")
-
-
 def _fridge(case: HoldCase, hours: float) -> Iterator[Remark]:
+    if not case.cut.kind.needs_cold:
+        return
     warmest = max(degrees for hour, degrees in case.hold.course if hour <= hours)
-    if warmest > FRIDGE_STOP_C.value:
-        says = f"It was {number_told(warmest)} C at some time: too warm to go on. Cook it now or throw it away."
-        yield Remark("fridge-warm", "stop", says, "fsis")
-    elif warmest > FRIDGE_ADVISED_C.value:
+    if warmest > FRIDGE_ADVISED_C.value:
+        days_h = case.cut.kind.keeps_s / 3600
+        times = days_h / hours_allowed(days_h, warmest)
         says = (
-            f"{number_told(warmest)} C is warmer than the {FRIDGE_ADVISED_C.value:.0f} C advised at most: shorten it."
+            f"{number_told(warmest)} C is warmer than the {FRIDGE_ADVISED_C.value:.0f} C advised at most: each hour of "
+            f"it counts for {number_told(times)} of the hours that it keeps."
         )
         yield Remark("fridge-warm", "warn", says, "fsis")
     else:

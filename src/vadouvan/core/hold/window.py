@@ -10,7 +10,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from vadouvan.core.constants import (
     BEST_AT_MOST_SHARE_OF_LATEST,
@@ -22,6 +22,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.candidates import Candidates, candidates_of
 from vadouvan.core.hold.case import hold_case
+from vadouvan.core.hold.endings import storage_limit
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.limits import Limit
 from vadouvan.core.mix.balance import Balance
@@ -46,7 +47,8 @@ class Edge:
 class Window:
     """Earliest, best and latest; ``unreached`` is the aim that the latest hour cuts off.
 
-    ``good_enough`` is the hour at which many cooks stop, where it lies inside and before best.
+    ``good_enough`` is the hour at which many cooks stop, where it lies inside and before best; ``keeps_h`` the hour at
+    which it has been raw for as long as it keeps.
     """
 
     earliest: Edge
@@ -54,6 +56,7 @@ class Window:
     latest: Edge
     unreached: Limit | None
     good_enough: Limit | None = None
+    keeps_h: float = math.inf
 
     @property
     def safe_earliest_h(self) -> float:
@@ -106,7 +109,7 @@ def window_of(cut: Cut, balance: Balance, hold: Hold) -> Window:
     earliest = _edge(runs, lambda run: _last(run.earliest))
     latest = _edge(runs, lambda run: _first(run.latest))
     best = _edge(runs, lambda run: _last(run.best))
-    return _placed(earliest, best, latest, base.good_enough)
+    return replace(_placed(earliest, best, latest, base.good_enough), keeps_h=storage_limit(case).hours)
 
 
 def _placed(earliest: Edge, best: Edge, latest: Edge, good_enough: Limit | None) -> Window:

@@ -2,19 +2,30 @@
 
 from __future__ import annotations
 
+import re
+
 from vadouvan.errors import InputError
 
-CURING_WORDS = ("nitrit", "nitrat", "saltpet", "curing salt", "cure salt", "pink cure", "curing mix")
+# A number after a cure or a pink salt is what tells a curing salt from a rock salt that is only pink.
+_NUMBERED = r"(?:#|no\.?|nr\.?|number|n°)?\s*[12]\b"
+_CURING = re.compile(
+    rf"nitrit|nitrat|salt\s*pet(?:er|re)|\bcuring\b|\bcures?\s+(?:salt|mix)|\bpink\s+cur|\bcure\s*{_NUMBERED}"
+    rf"|\bpink\s+salt\s*{_NUMBERED}|\btinted\s+cur|\bprague\b|\bpr[aä]g(?:er)?\s+(?:powder|salt)|\bpökel"
+    r"|\be\s*(?:249|250|251|252)\b",
+    re.IGNORECASE,
+)
 
 
 def names_curing_salt(words: str) -> bool:
     """Whether words name a salt for curing.
 
-    >>> names_curing_salt("2 g curing salt"), names_curing_salt("pink salt")
-    (True, False)
+    >>> [names_curing_salt(words) for words in ("2 g curing salt", "5 g pink salt #1", "cure #1", "pink salt")]
+    [True, True, True, False]
     """
-    lowered = words.lower()
-    return any(word in lowered for word in CURING_WORDS)
+    return _CURING.search(words[:LONGEST]) is not None
+
+
+LONGEST = 2000
 
 
 def curing_refused(words: str, field: str) -> InputError:

@@ -16,6 +16,7 @@ from vadouvan.core.figure import number_told
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.reading.notes import Notes
 from vadouvan.core.said.quantity import (
+    AGE,
     DEPTH,
     MASS,
     SIDE,
@@ -79,6 +80,7 @@ def read_cut(said: CutSaid, kitchen: Kitchen, notes: Notes) -> Cut | None:
         thickness_log_sd=evenness.value,
         steps=steps,
         frozen=notes.choice(said.state, STATES, (False, "fresh"), "cut.state"),
+        age_s=_age_s(said, kind, notes),
     )
     disagreements = check_agreement(cut)
     notes.problems += disagreements
@@ -117,6 +119,15 @@ def _thickness(said: CutSaid, kind: CutKind, notes: Notes) -> float | None:
         return notes.attempt(lambda: quantity(said.thickness, THICKNESS, field="cut.thickness_mm"))
     words = f"{number_told(kind.thickness_m * 1000)} mm, usual for this cut"
     return notes.assume("cut.thickness_mm", kind.thickness_m, words)
+
+
+def _age_s(said: CutSaid, kind: CutKind, notes: Notes) -> float:
+    """How long it has been raw in the fridge when it goes in; thawed for it, its clock starts there [s]."""
+    if not kind.needs_cold or said.state == "frozen":
+        return 0.0
+    if not said.age.strip():
+        return notes.assume("cut.age_h", 0.0, "bought the day it goes in")
+    return notes.attempt(lambda: quantity(said.age, AGE, field="cut.age_h")) or 0.0
 
 
 def _side(said: str, field: str, notes: Notes) -> float | None:

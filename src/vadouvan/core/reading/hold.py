@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from typing import get_args
 
-from vadouvan.core.constants import FRIDGE_ADVISED_C, FRIDGE_STOP_C, SALT_TARGET_KG_PER_KG
+from vadouvan.core.constants import FRIDGE_ADVISED_C, FRIDGE_WARMEST_C, ROOM_C, SALT_TARGET_KG_PER_KG
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.draft import HoldSaid
 from vadouvan.core.hold.hold import Goal, Hold, Metal
@@ -13,7 +13,7 @@ from vadouvan.core.kitchen import OwnCorrection
 from vadouvan.core.mix.schools import Salting, spoon_target
 from vadouvan.core.reading.mix import MixReading
 from vadouvan.core.reading.notes import Notes
-from vadouvan.core.said.quantity import decimal
+from vadouvan.core.said.quantity import decimal, degrees
 from vadouvan.errors import InputError
 
 DEFAULT_FRIDGE_C = 4.0
@@ -48,6 +48,7 @@ def read_hold(said: HoldSaid, cut: Cut | None, mix: MixReading, own: OwnCorrecti
         metal=notes.choice(said.metal, METALS, ("none", "none"), "hold.metal"),
         open_air=notes.choice(said.open_air, AIR, (False, "wrapped"), "hold.open_air"),
         learned_pace=own.pace.get(cut.kind.family, 1.0) if cut is not None else 1.0,
+        room_c=_room(said, notes),
     )
     return hold if len(notes.problems) == before else None
 
@@ -55,15 +56,20 @@ def read_hold(said: HoldSaid, cut: Cut | None, mix: MixReading, own: OwnCorrecti
 def _fridge(said: HoldSaid, notes: Notes) -> float:
     if not said.fridge:
         return notes.assume("hold.fridge_c", DEFAULT_FRIDGE_C, f"{DEFAULT_FRIDGE_C:.0f} C")
+    most = FRIDGE_WARMEST_C.value
     accepted = (
-        f"A hold is judged from 0 to {FRIDGE_STOP_C.value:.0f} C; advised is at most {FRIDGE_ADVISED_C.value:.0f} C."
+        f"A hold is judged from 0 to {most:.0f} C (32 to 59 F); advised is at most {FRIDGE_ADVISED_C.value:.0f} C."
     )
-    value = notes.attempt(
-        lambda: decimal(
-            said.fridge, field="hold.fridge_c", low=0, high=FRIDGE_STOP_C.value, units=("c", "°c"), accepted=accepted
-        )
-    )
+    value = notes.attempt(lambda: degrees(said.fridge, field="hold.fridge_c", low=0, high=most, accepted=accepted))
     return DEFAULT_FRIDGE_C if value is None else value
+
+
+def _room(said: HoldSaid, notes: Notes) -> float:
+    if not said.room.strip():
+        return notes.assume("hold.room_c", ROOM_C.value, f"{ROOM_C.value:.0f} C")
+    accepted = 'Write how warm the kitchen is, 10 to 45 C, such as "27 C" or "80 F".'
+    value = notes.attempt(lambda: degrees(said.room, field="hold.room_c", low=10, high=45, accepted=accepted))
+    return ROOM_C.value if value is None else value
 
 
 def _salt_target(said: HoldSaid, salting: Salting, own_factor: float, notes: Notes) -> float:
@@ -100,9 +106,9 @@ def _readings(text: str, notes: Notes) -> tuple[tuple[float, float], ...]:
     back = next((hours[i] for i in range(1, len(hours)) if hours[i] <= hours[i - 1]), None)
     if back is not None:
         return _refuse(text, f"The reading at {back:g} h does not come after the one before it.", notes)
-    for hour, degrees in pairs:
-        if not COLDEST_READING_C <= degrees <= WARMEST_READING_C or hour > LONGEST_H:
-            return _refuse(text, f"{degrees:g} C at {hour:g} h is outside what can be judged.", notes)
+    for hour, celsius in pairs:
+        if not COLDEST_READING_C <= celsius <= WARMEST_READING_C or hour > LONGEST_H:
+            return _refuse(text, f"{celsius:g} C at {hour:g} h is outside what can be judged.", notes)
     return tuple(pairs)
 
 

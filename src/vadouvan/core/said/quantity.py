@@ -51,6 +51,7 @@ LEAD = Kind(
     "time from pull to plate", DURATION_S, "min", 0.0, 86_400.0, 'Write up to 24 h, such as "75 min" or "1 h 30 min".'
 )
 
+AGE = Kind("time raw in the fridge", DURATION_S, "h", 0.0, 864_000.0, 'Write up to 10 days, such as "1 day" or "6 h".')
 EARLY = Kind("time kept warm", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "20 min".')
 CONTACT = Kind(
     "time in the mix", DURATION_S, "h", 300.0, 864_000.0, 'Write 5 minutes to 10 days, such as "45 min" or "12 h".'

@@ -143,7 +143,7 @@ def _litres(facts: _Facts) -> float:
 def _dish(facts: _Facts, clock: Clock) -> Dish:
     """A dish with all its places: pulls up to half an hour early, contacts wherever hands are free in the window."""
     meal, reading = replace(facts.meal, early=timedelta(0), start_at=None), facts.batch.judgement.reading
-    work = work_of(facts.cut, facts.mix, reading.stages)
+    work = work_of(facts.cut, facts.mix, reading.stages, meal.lead)
     plan = plan_for(facts.window, meal, clock.now, clock.routine, work)
     dish = _bare(facts)
     if meal.pulled_at is not None or plan.overdue:

@@ -23,6 +23,7 @@ GROUPS = {
     "shellfish": "shellfish",
     "plant": "plants",
     "mince": "minced meat",
+    "other": "other meat",
 }
 
 

@@ -95,11 +95,8 @@ def _check_ready(session: Session, press: Press) -> None:
         return
     if problems:
         raise InputError(field="weigh", given="contact", wrong=problems[0].wrong, accepted=problems[0].accepted)
-    mix = session.judgement.mix
-    stops = [remark.says for remark in session.judgement.remarks if remark.kind == "stop"]
-    stops += [step.says for step in mix.steps if step.kind == "stop"] if mix else []
-    if stops:
-        raise InputError(field="weigh", given="contact", wrong=stops[0], accepted="Mend that before the meat goes in.")
+    for stop in session.judgement.stops:
+        raise InputError(field="weigh", given="contact", wrong=stop.says, accepted=stop.accepted)
 
 
 def _vessel_meat_kg(judgement: Judgement) -> float | None:

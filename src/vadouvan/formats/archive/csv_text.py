@@ -1,7 +1,8 @@
 """CSV that a spreadsheet opens without running anything, and that comes back as it was written.
 
 A cell that would be taken for a formula gets an apostrophe in front, and so does one that begins with an apostrophe;
-reading takes one away.
+reading takes one away. A negative number stays bare, since a spreadsheet gives it back as it was; one with a plus sign
+does not, since a spreadsheet would take the sign away.
 """
 
 from __future__ import annotations
@@ -52,7 +53,8 @@ def read_csv(text: str, *, name: str, columns: Sequence[str]) -> list[dict[str, 
 
 
 def _guarded(cell: str) -> str:
-    return f"'{cell}" if cell.startswith(_RISKY) and not _NUMBER.fullmatch(cell) else cell
+    bare = cell.startswith("-") and _NUMBER.fullmatch(cell)
+    return f"'{cell}" if cell.startswith(_RISKY) and not bare else cell
 
 
 def _plain(cell: str, name: str, number: int, column: str) -> str:

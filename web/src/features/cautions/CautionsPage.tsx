@@ -10,7 +10,7 @@ const PLACES = [
 ]
 const WORD: Record<string, string> = { note: 'note', warn: '▲ mind', stop: '✕ stop' }
 
-/** Every caution on one page, with what it rests on and when it was last looked at. */
+/** Every caution on one page, with what it rests on and how far that was looked into. */
 export function CautionsPage() {
   const found = useQuery(cautionsQuery)
   return (
@@ -47,7 +47,7 @@ export function CautionsPage() {
                   <span>
                     {caution.says}
                     <span className="block text-[0.9rem] text-quiet">
-                      {caution.source}; looked at {caution.looked_at}
+                      {caution.source}: {caution.standing}
                     </span>
                   </span>
                 </li>

@@ -110,13 +110,15 @@ export function CounterPage() {
 }
 
 function BatchRow({ batch }: { batch: Batch }) {
-  const { plan, plan_says, window, sentence, salt_says, piece } = batch.judgement
+  const { plan, window, sentence, salt_says, piece, stops } = batch.judgement
   const zone = batch.draft.meal.time_zone || undefined
   const tooLate = plan?.trouble != null
   const when = !plan
-    ? plan_says === ''
-      ? 'no meal yet'
-      : 'not planned'
+    ? stops.length > 0
+      ? '✕ stop'
+      : batch.draft.meal.at === ''
+        ? 'no meal yet'
+        : 'not planned'
     : tooLate
       ? 'too late'
       : told(new Date(plan.next_step?.at ?? plan.contact_at), zone)

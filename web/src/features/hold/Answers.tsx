@@ -52,6 +52,17 @@ export function Answers({ batch, draft, change }: AnswersProps) {
         }}
       />
       <Said
+        question="Kitchen, °C"
+        placeholder="not said"
+        inputMode="decimal"
+        value={draft.hold.room}
+        assumed={assumed['hold.room_c']}
+        fault={faultOf(batch, 'hold.room_c')}
+        onType={(room) => {
+          hold({ room })
+        }}
+      />
+      <Said
         question="Salt you aim for, g/kg"
         placeholder="not said"
         inputMode="decimal"

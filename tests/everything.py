@@ -18,6 +18,8 @@ from time import perf_counter
 from types import TracebackType
 from typing import Any
 
+from hypothesis import is_hypothesis_test
+
 os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
 
 ROOT = Path(__file__).resolve().parent.parent
@@ -86,6 +88,11 @@ def name_of(test: unittest.TestCase) -> str:
     return DOCTESTS if kind.__module__ == "doctest" else f"{kind.__module__}.{kind.__qualname__}"
 
 
+def is_drawn(test: unittest.TestCase) -> bool:
+    """Whether its examples are drawn by chance."""
+    return is_hypothesis_test(getattr(test, test.id().rpartition(".")[2], None))
+
+
 def in_order(names: Sequence[str]) -> list[str]:
     """Classes, those that take longest first."""
     return sorted(dict.fromkeys(names), key=lambda name: next((i for i, p in enumerate(LONGEST) if p in name), 99))
@@ -115,6 +122,8 @@ def main() -> int:
     started = perf_counter()
     wanted = [word for word in sys.argv[1:] if not word.startswith("--")]
     tests = found(with_browser="--without-browser" not in sys.argv)
+    if "--drawn" in sys.argv:
+        tests = [test for test in tests if is_drawn(test)]
     names = in_order([name_of(test) for test in tests if not wanted or any(word in test.id() for word in wanted)])
     done: list[Ran] = []
     with ProcessPoolExecutor(max_workers=os.cpu_count(), mp_context=get_context("spawn")) as pool:

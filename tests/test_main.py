@@ -19,16 +19,16 @@ class Demo(unittest.TestCase):
         """Even when every demo batch was thrown away."""
         with tempfile.TemporaryDirectory() as folder:
             settings = Settings(data_dir=Path(folder), web_dir=Path(folder) / "none", demo=True)
-            client = TestClient(build(settings))
+            client = TestClient(build(settings), base_url="http://127.0.0.1")
             names = [batch["draft"]["name"] for batch in client.get("/api/batches").json()]
             self.assertEqual(len(names), 5)
             self.assertIn("Saturday legs", names)
             for batch in client.get("/api/batches").json():
                 client.delete(f"/api/batches/{batch['id']}")
-            self.assertEqual(TestClient(build(settings)).get("/api/batches").json(), [])
+            self.assertEqual(TestClient(build(settings), base_url="http://127.0.0.1").get("/api/batches").json(), [])
 
     def test_run_starts_empty(self) -> None:
         """Without the demo there is nothing on the counter."""
         with tempfile.TemporaryDirectory() as folder:
             settings = Settings(data_dir=Path(folder), web_dir=Path(folder) / "none")
-            self.assertEqual(TestClient(build(settings)).get("/api/batches").json(), [])
+            self.assertEqual(TestClient(build(settings), base_url="http://127.0.0.1").get("/api/batches").json(), [])

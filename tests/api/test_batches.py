@@ -23,7 +23,7 @@ class Batch(unittest.TestCase):
 
     def setUp(self) -> None:
         """A client on an empty kitchen."""
-        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False, base_url="http://127.0.0.1")
 
     def test_made_judged_changed_and_found_again(self) -> None:
         """The answer to a change is the new judgement."""
@@ -149,7 +149,7 @@ class NeverAServerError(unittest.TestCase):
 
     def test_no_request_ends_in_5xx(self) -> None:
         """Every operation answers any request with something below 500."""
-        schema = schemathesis.openapi.from_asgi("/api/openapi.json", kitchen_app(self))
+        schema = schemathesis.openapi.from_asgi("http://127.0.0.1/api/openapi.json", kitchen_app(self))
         for operation in schema.get_all_operations():
             found = operation.ok() if hasattr(operation, "ok") else None
             assert found is not None, operation

@@ -24,7 +24,7 @@ class WholeKitchenOverHttp(unittest.TestCase):
     def setUp(self) -> None:
         """Over HTTP, as the page makes them."""
         self.app = kitchen_app(self)
-        self.client = TestClient(self.app)
+        self.client = TestClient(self.app, base_url="http://127.0.0.1")
         self.ids = []
         for draft in saturday_drafts(NOW)[:2]:
             made = self.client.post("/api/batches", json=_body(draft))
@@ -103,11 +103,22 @@ class WholeKitchenOverHttp(unittest.TestCase):
     def test_another_page_may_not_act(self) -> None:
         """What a browser sends for a page of another origin is refused; the kitchen's own page and programs are not."""
         archive = self.client.get("/api/kitchen/archive").content
-        for origin, status in (("http://evil.example", 403), ("null", 403), ("http://testserver", 200)):
+        for origin, status in (("http://evil.example", 403), ("null", 403), ("http://127.0.0.1", 200)):
             with self.subTest(origin):
                 answer = self.client.post("/api/kitchen/archive", content=archive, headers={"origin": origin})
                 self.assertEqual(answer.status_code, status)
         self.assertEqual(self.client.get("/api/batches", headers={"origin": "http://evil.example"}).status_code, 200)
+
+    def test_only_the_kitchens_own_names_answer(self) -> None:
+        """A page elsewhere that turns its name to this machine gets nothing, reads included."""
+        own = ("127.0.0.1", "127.0.0.1:8000", "localhost:8000", "[::1]:8000", "[::1]")
+        others = ("evil.example", "evil.example:8000", "127.0.0.1.evil.example", "localhost@evil.example", "[::1", "")
+        for host, status in (*((name, 200) for name in own), *((name, 400) for name in others)):
+            with self.subTest(host):
+                headers = {"host": host, "origin": f"http://{host}"}
+                self.assertEqual(self.client.get("/api/batches", headers=headers).status_code, status)
+                made = self.client.post("/api/batches", json={}, headers=headers)
+                self.assertEqual(made.status_code == 400, status == 400)
 
     def test_a_backup_too_large(self) -> None:
         """Refused as it comes."""
@@ -161,7 +172,7 @@ class Household(unittest.TestCase):
 
     def setUp(self) -> None:
         """An empty kitchen."""
-        self.client = TestClient(kitchen_app(self))
+        self.client = TestClient(kitchen_app(self), base_url="http://127.0.0.1")
 
     def keep(self, **said: object) -> int:
         """Keep it; the answer's status."""

@@ -23,7 +23,7 @@ class Questions(unittest.TestCase):
 
     def setUp(self) -> None:
         """A client on an empty kitchen."""
-        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False, base_url="http://127.0.0.1")
 
     def ask(self, what: str, **body: Any) -> Any:
         """The answer to a question about the steak."""
@@ -87,7 +87,7 @@ class Holds(unittest.TestCase):
 
     def setUp(self) -> None:
         """A client on an empty kitchen."""
-        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False, base_url="http://127.0.0.1")
 
     def test_comparison(self) -> None:
         """The other judgement, and the differences in words."""
@@ -123,7 +123,7 @@ class OwnIngredients(unittest.TestCase):
 
     def setUp(self) -> None:
         """A client on an empty kitchen."""
-        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False, base_url="http://127.0.0.1")
 
     def salt(self) -> float:
         """Salt a kilogram of a steak with 100 g of the own ingredient."""

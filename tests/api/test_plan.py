@@ -23,7 +23,7 @@ class Plans(unittest.TestCase):
 
     def setUp(self) -> None:
         """A client on an empty kitchen, and the batch in it."""
-        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False, base_url="http://127.0.0.1")
         self.batch = self.client.post("/api/batches", json=SKEWERS).json()
 
     def test_steps_in_the_judgement(self) -> None:
@@ -86,7 +86,7 @@ class Plans(unittest.TestCase):
     def test_cautions(self) -> None:
         """All with source and date; those of a batch gravest first."""
         everything = self.client.get("/api/cautions").json()
-        self.assertTrue(all(caution["source"] and caution["looked_at"] for caution in everything))
+        self.assertTrue(all(caution["source"] and "from memory" in caution["standing"] for caution in everything))
         of_batch = [caution["kind"] for caution in self.client.get(f"/api/cautions/{self.batch['id']}").json()]
         self.assertEqual(of_batch, sorted(of_batch, key=["stop", "warn", "note"].index))
         self.assertIn("warn", of_batch)
@@ -134,7 +134,7 @@ class Moving(unittest.TestCase):
 
     def setUp(self) -> None:
         """A client on an empty kitchen, and the batch in it."""
-        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False, base_url="http://127.0.0.1")
         self.batch = self.client.post("/api/batches", json=SKEWERS).json()
 
     def move(self, mark: str, to: str, draft: Any = None) -> Any:
@@ -143,8 +143,9 @@ class Moving(unittest.TestCase):
 
     def test_moved_marks(self) -> None:
         """To five minutes; what cannot be is refused with what would do, and nothing is kept."""
-        self.assertEqual(self.move("meal", "2026-11-28T20:02:00Z").json()["meal"]["at"], "2026-11-28T20:00")
-        self.assertEqual(self.move("pull", "2026-11-28T17:30:00Z").json()["meal"]["lead"], "90 min")
+        self.assertEqual(self.move("meal", "2026-11-28T20:02:00Z").json()["draft"]["meal"]["at"], "2026-11-28T20:00")
+        self.assertEqual(self.move("pull", "2026-11-28T17:30:00Z").json()["draft"]["meal"]["lead"], "90 min")
+        self.assertIn("out Sat 17:30", self.move("pull", "2026-11-28T17:30:00Z").json()["says"])
         for mark, to, status in (("pull", "2026-11-28T21:00:00Z", 422), ("moon", "2026-11-28T21:00:00Z", 422)):
             answer = self.move(mark, to)
             self.assertEqual(answer.status_code, status)

@@ -26,7 +26,7 @@ class InStep(unittest.TestCase):
     def setUp(self) -> None:
         """Three eaten batches, the shelf read once."""
         app = kitchen_app(self)
-        self.client = TestClient(app)
+        self.client = TestClient(app, base_url="http://127.0.0.1")
         self.context: Context = app.state.context
         self.ids = []
         for one in eaten_logbook(NOW)[:3]:

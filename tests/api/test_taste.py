@@ -25,7 +25,7 @@ class Tasting(unittest.TestCase):
 
     def setUp(self) -> None:
         """A client on an empty kitchen, and the batch in it."""
-        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False, base_url="http://127.0.0.1")
         self.batch = self.client.post("/api/batches", json=EATEN).json()["id"]
 
     def say(self, batch: str = "", **verdict: Any) -> Any:

@@ -18,12 +18,12 @@ SKEWERS: dict[str, Any] = {
 }
 
 
-class Weighing(unittest.TestCase):
+class OneBatch(unittest.TestCase):
     """One batch at the counter."""
 
     def setUp(self) -> None:
         """A client on an empty kitchen, and the batch in it."""
-        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False, base_url="http://127.0.0.1")
         self.batch = self.client.post("/api/batches", json=SKEWERS).json()
         self.path = f"/api/weigh/{self.batch['id']}"
         self.number = 0
@@ -42,6 +42,23 @@ class Weighing(unittest.TestCase):
         self.press("tasted", words="good")
         self.press("set_aside", mass_g=0)
         self.press("contact", mass_g=950, celsius=4)
+
+    def ready(self) -> None:
+        """Weighed, tasted, nothing set aside."""
+        self.press("weighed", line_id="1", mass_g=12.5)
+        self.press("weighed", line_id="2", mass_g=50)
+        self.press("tasted", words="good")
+        self.press("set_aside", mass_g=0)
+
+    def refused(self, says: str, **body: Any) -> None:
+        """A press that is refused with these words and changes nothing."""
+        answer = self.client.post(self.path, json={"after": self.number, **body})
+        self.assertEqual(answer.status_code, 422, answer.text)
+        self.assertIn(says, answer.json()["sentence"])
+
+
+class Weighing(OneBatch):
+    """In its order."""
 
     def test_counts_down_and_keeps_what_was_pressed(self) -> None:
         """What is left of a line, over several tares; found again by another look."""
@@ -102,7 +119,7 @@ class Weighing(unittest.TestCase):
         self.press("turned")
         self.press("fridge", celsius=6.0)
         self.press("later", mass_g=10, words="olive oil")
-        self.press("pulled")
+        self.press("pulled", sure=True)
         answer = self.press("probe", celsius=20.0)
         self.assertEqual(
             (answer["phase"], len(answer["turned_at"]), answer["later"][0]["words"]), ("out", 1, "olive oil")
@@ -131,7 +148,7 @@ class Devices(unittest.TestCase):
 
     def setUp(self) -> None:
         """A client on an empty kitchen."""
-        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False)
+        self.client = TestClient(kitchen_app(self), raise_server_exceptions=False, base_url="http://127.0.0.1")
 
     def test_readings_as_a_stream(self) -> None:
         """Server-sent events, each with all devices."""
@@ -155,3 +172,84 @@ class Devices(unittest.TestCase):
         self.assertEqual(self.client.post(f"/api/devices/print/{batch['id']}").json()["state"], "printed")
         self.client.post("/api/devices/bench", json={"action": "paper_out"})
         self.assertIn("no paper", self.client.post(f"/api/devices/print/{batch['id']}").json()["says"])
+
+
+class AsTyped(OneBatch):
+    """What a cook types at the counter is read on the server, told back, or refused in words."""
+
+    def test_the_weight_at_contact(self) -> None:
+        """Kilograms, pounds, thousands; told back in grams."""
+        for typed, grams in (("2.6 kg", 2600), ("1,100", 1100), ("1,1 kg", 1100), ("1.100 g", 1100), ("2 lb", 907.2)):
+            with self.subTest(typed):
+                self.setUp()
+                self.ready()
+                after = self.press("contact", mass=typed, degrees="38 F")
+                self.assertAlmostEqual(after["meat_g"], grams, delta=0.1)
+                self.assertAlmostEqual(after["meat_c"], 3.3, delta=0.05)
+                self.assertIn(f"{grams:.0f} g", after["last_says"])
+
+    def test_unclear_is_refused_in_words(self) -> None:
+        """One gram or a thousand on the scale; no weight at all; a piece that no cut can be: nothing is locked."""
+        self.refused("may be 1 g or 1000 g", kind="weighed", line_id="1", mass="1,000")
+        self.refused("could not be read", kind="weighed", line_id="1", mass="some")
+        self.ready()
+        self.refused("too little", kind="contact", mass="1.1 g")
+        self.refused("could not be read", kind="contact", mass="950", degrees="cold")
+        self.assertIsNone(self.client.get(self.path).json()["contact_at"])
+
+    def test_read_while_it_is_typed(self) -> None:
+        """The beam follows what the kitchen understands."""
+        self.assertEqual(
+            self.client.post("/api/weigh/typed", json={"mass": "1.2 kg"}).json(), {"grams": 1200, "told": "1200 g"}
+        )
+        self.assertEqual(self.client.post("/api/weigh/typed", json={"mass": "much"}).status_code, 422)
+
+
+class TakenBack(OneBatch):
+    """Every event goes back by an event of its own, the last one first, and the draft with it."""
+
+    def test_all_of_a_weigh_in(self) -> None:
+        """From out of the mix back to the empty bowl; the draft is as it was."""
+        drafts = [self.draft()]
+        self.ready()
+        drafts.append(self.draft())
+        self.press("contact", mass="950 g")
+        drafts.append(self.draft())
+        self.press("later", mass="15 g", words="soy sauce")
+        self.press("fridge", degrees="7 C")
+        self.press("pulled", sure=True)
+        for _ in ("pulled", "fridge", "later"):
+            after = self.press("undone")
+        self.assertEqual((after["phase"], after["pulled_at"], after["fridge"], after["later"]), ("hold", None, [], []))
+        self.assertEqual(self.draft(), drafts[2])
+        self.assertEqual(self.press("undone")["phase"], "contact")
+        self.assertEqual(self.draft(), drafts[1])
+        self.assertEqual([self.press("undone")["phase"] for _ in range(3)], ["set_aside", "taste", "weigh"])
+        self.assertEqual(self.press("undone")["total_g"], 0)
+        self.assertEqual(self.draft(), drafts[0])
+        self.refused("Nothing has been pressed", kind="undone")
+
+    def test_undo_of_the_draft_does_not_half_clear_it(self) -> None:
+        """Moments that the counter noted go back there, or not at all."""
+        self.to_contact()
+        self.press("pulled", sure=True)
+        batch = self.client.get(f"/api/batches/{self.batch['id']}").json()
+        undone = self.client.post(f"/api/batches/{self.batch['id']}/undo", json={"revision": batch["revision"]})
+        self.assertEqual(undone.status_code, 422)
+        self.assertIn("Take it back under Weigh-in", undone.json()["sentence"])
+        self.assertEqual(self.client.get(self.path).json()["phase"], "out")
+
+    def test_far_off_and_too_early_are_asked(self) -> None:
+        """A line of 2 for 50 g before tasting and again before contact; a pull after seconds."""
+        self.press("weighed", line_id="1", mass_g=12.5)
+        self.press("weighed", line_id="2", mass_g=2)
+        self.refused("2 of 50 g lemon juice", kind="tasted", words="good")
+        self.press("tasted", words="good", sure=True)
+        self.press("set_aside", mass_g=0)
+        self.refused("2 of 50 g lemon juice", kind="contact", mass="1 kg")
+        self.press("contact", mass="1 kg", sure=True)
+        self.refused("It is early", kind="pulled")
+
+    def draft(self) -> Any:
+        """The draft as it is kept."""
+        return self.client.get(f"/api/batches/{self.batch['id']}").json()["draft"]

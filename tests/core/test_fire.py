@@ -149,7 +149,8 @@ class Brushing(unittest.TestCase):
         """Raw contact: refused with what would do; tofu has none."""
         used = cooked(self.LAMB, StageSaid("1", "grill", minutes="12 min", brush="used"))
         self.assertIsNone(used.plan)
-        self.assertIn("boil it first", used.plan_says)
+        self.assertIn("brush-used", [stop.id for stop in used.stops])
+        self.assertIn("boil it first", used.sentence)
         tofu = of_kind("tofu_firm", "800 g", "slab", "25 mm", "60 g soy sauce")
         self.assertIsNotNone(cooked(tofu, StageSaid("1", "grill", minutes="12 min", brush="used")).plan)
 

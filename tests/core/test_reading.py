@@ -111,7 +111,7 @@ class Refused(unittest.TestCase):
 
     def test_hold(self) -> None:
         """A warm fridge is not judged; salt aims have a range."""
-        self.assertIn("0 to 8 C", complaint(steak(hold=HoldSaid(fridge="30")), "hold.fridge_c"))
+        self.assertIn("0 to 15 C", complaint(steak(hold=HoldSaid(fridge="30")), "hold.fridge_c"))
         self.assertIn("0 to 30 grams", complaint(steak(hold=HoldSaid(salt_target="90")), "hold.salt_target_g_per_kg"))
 
     def test_meal_in_the_past(self) -> None:

@@ -17,7 +17,7 @@ from tests.saturday import saturday_drafts
 from vadouvan.core.asking.offers import plan_offers
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import Routine, Span, hours_between, later
-from vadouvan.core.draft import AimsSaid, Draft, MakingSaid, MealSaid, QuantitySaid
+from vadouvan.core.draft import AimsSaid, Draft, LineSaid, MakingSaid, MealSaid, QuantitySaid
 from vadouvan.core.judge import Judgement, judge
 
 LISBON = ZoneInfo("Europe/Lisbon")
@@ -111,13 +111,16 @@ class Happened(unittest.TestCase):
         self.assertEqual(late.contact_at, datetime(2026, 11, 28, 9, 0, tzinfo=LISBON))
 
     def test_too_late_and_too_early_say_what_collides(self) -> None:
-        """Half an hour before the pull; five days before."""
+        """Half an hour before the pull; the night before last; five days before it is no more food."""
         now = datetime(2026, 11, 28, 17, 50, tzinfo=LISBON)
         late = planned(SKEWERS, replace(SATURDAY, contact="2026-11-28T17:30"), now=now)
         self.assertIn("should have by", late.plan_says)
         self.assertIn("at the earliest", late.plan_says)
-        early = planned(SKEWERS, replace(SATURDAY, contact="2026-11-23T09:00"), now=now)
+        softened = replace(SKEWERS, mix=(*SKEWERS.mix, LineSaid("k", "250 g kiwi")))
+        early = planned(softened, replace(SATURDAY, contact="2026-11-27T02:00"), now=now)
         self.assertIn("has to come out by", early.plan_says)
+        raw = planned(SKEWERS, replace(SATURDAY, contact="2026-11-23T09:00"), now=now)
+        self.assertEqual([stop.id for stop in raw.stops], ["raw-too-long"])
 
     def test_what_is_still_to_come_is_refused(self) -> None:
         """A contact in the future has not happened."""

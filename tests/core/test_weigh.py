@@ -50,7 +50,7 @@ class Table:
     def press(self, kind: str, line_id: str = "", grams: float | None = None, **more: object) -> None:
         """Press; a minute goes by."""
         mass_kg = None if grams is None else grams / 1000
-        press = Press(kind, line_id, mass_kg, **more)  # type: ignore[arg-type]
+        press = Press(kind, line_id, mass_kg, **{"sure": True, **more})  # type: ignore[arg-type]
         carried = carry_out(self.session, press, KITCHEN, now=self.now)
         self.noted.append(carried.noted)
         self.draft = carried.draft or self.draft
@@ -294,11 +294,18 @@ class Judged(unittest.TestCase):
         self.assertEqual(table.draft.hold.readings, "0 h 4 C, 2 h 7 C")
         table.now += timedelta(hours=1)
         table.press("fridge", celsius=4.0)
-        judgement = judge(table.draft, KITCHEN, now=table.now)
-        self.assertGreaterEqual(judgement.warm_min, 60)
+        warm, cold = (judge(one, KITCHEN, now=table.now).window for one in (table.draft, self.kept_cold(table.draft)))
+        assert warm is not None
+        assert cold is not None
+        self.assertLess(warm.keeps_h, cold.keeps_h - 0.5)
+
+    @staticmethod
+    def kept_cold(draft: Draft) -> Draft:
+        """The same, in a fridge at 4 C throughout."""
+        return replace(draft, hold=replace(draft.hold, readings=""))
 
     def test_pull_now(self) -> None:
-        """Answered at any moment: not yet, yes, at once."""
+        """Answered at any moment: not yet, yes, past its best, no more."""
         table = Table()
         table.to_contact()
         contact = table.record.contact
@@ -308,7 +315,7 @@ class Judged(unittest.TestCase):
             (5, "It may"),
             (12, "at its best"),
             (30, "past its best"),
-            (60, "at once"),
+            (60, "It has been raw for"),
         ):
             meal = replace(table.draft.meal, at="2026-12-03T19:00")
             judgement = judge(replace(table.draft, meal=meal), KITCHEN, now=contact.at + timedelta(hours=hours))

@@ -14,7 +14,7 @@ from fastapi.staticfiles import StaticFiles
 from vadouvan import __version__
 from vadouvan.api.context import Context
 from vadouvan.api.errors import add_error_handlers
-from vadouvan.api.origin import OwnPagesOnly
+from vadouvan.api.origin import OwnNamesOnly, OwnPagesOnly
 from vadouvan.api.routers import (
     batches,
     cautions,
@@ -61,6 +61,7 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
     )
     app.state.context = context
     app.add_middleware(OwnPagesOnly)
+    app.add_middleware(OwnNamesOnly)
     add_error_handlers(app)
     responses: dict[int | str, dict[str, object]] = {code: {"model": TroubleOut} for code in (404, 409, 422)}
     for router in (

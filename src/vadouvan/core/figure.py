@@ -97,13 +97,13 @@ def number_told(value: float) -> str:
     return f"{value:.0f}"
 
 
-def degrees_told(celsius: float, towards: Towards = "up") -> str:
+def degrees_told(told_c: float, towards: Towards = "up") -> str:
     """A temperature to be reached, to the degree: never told lower than it is, unless that is the safe side.
 
     >>> degrees_told(73.2), degrees_told(62.6, "down"), degrees_told(74.0)
     ('74', '62', '74')
     """
-    return f"{math.floor(celsius + 1e-6) if towards == 'down' else math.ceil(celsius - 1e-6):d}"
+    return f"{math.floor(told_c + 1e-6) if towards == 'down' else math.ceil(told_c - 1e-6):d}"
 
 
 def hours_told(hours: float, towards: Towards = "near") -> str:

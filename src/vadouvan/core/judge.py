@@ -28,7 +28,7 @@ from vadouvan.core.mix_judgement import MixJudgement, aims_of, grams_figure, mix
 from vadouvan.core.planned import planned_of
 from vadouvan.core.reading.draft import Reading, read_draft
 from vadouvan.core.sentences import judgement_sentence, stop_sentence, trouble_sentence
-from vadouvan.core.stops import Board, Stop, stops_of
+from vadouvan.core.stops import Board, Stop, curing_stops, stops_of
 
 
 @dataclass(frozen=True)
@@ -81,18 +81,20 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     grams = tuple(grams_figure(portion) for portion in reading.portions)
     needed, servings = _occasion(reading)
     cut, hold = reading.cut, reading.hold
+    stops = curing_stops(reading)
+    says = stop_sentence(stops) or trouble_sentence(reading)
     if cut is None or not reading.portions:
-        return Judgement(reading, trouble_sentence(reading), grams=grams, needed=needed, servings=servings)
+        return Judgement(reading, says, grams=grams, needed=needed, servings=servings, stops=stops)
     bowl = bowl_of(reading.mix, cut)
     if hold is None or any(problem.field.startswith(("mix", "aims", "making")) for problem in reading.problems):
         mix = mix_judgement(reading, bowl, None, kitchen.household)
-        return Judgement(reading, trouble_sentence(reading), mix=mix, grams=grams, needed=needed, servings=servings)
+        return Judgement(reading, says, mix=mix, grams=grams, needed=needed, servings=servings, stops=stops)
     window = window_of(cut, bowl.balance, hold)
     case = hold_case(cut, bowl.balance, hold)
     mix = mix_judgement(reading, bowl, case, kitchen.household)
     remarks = remarks_on(case, window.best.hours)
     board = Board(reading, cut, hold, mix)
-    planned = planned_of(board, window, kitchen.routine, now, stops_of(board, now))
+    planned = planned_of(board, window, kitchen.routine, now, (*stops, *stops_of(board, now)))
     return Judgement(
         reading=reading,
         sentence=stop_sentence(planned.stops) or judgement_sentence(window, cut),

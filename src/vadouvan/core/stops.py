@@ -47,9 +47,19 @@ class Board:
     mix: MixJudgement
 
 
+def curing_stops(reading: Reading) -> tuple[Stop, ...]:
+    """A curing salt in the mix, whether or not the line that names it could be read."""
+    named = [one.ingredient.name for one in reading.portions if is_curing(one)]
+    named += [one.given.strip() for one in reading.problems if names_curing_salt(one.given)]
+    if not named:
+        return ()
+    says = f"{named[0]} is for curing: that needs a tested recipe and exact dosing, and is not planned here."
+    return (Stop("curing", says, "Season with plain salt, and hold the meat in the fridge."),)
+
+
 def stops_of(board: Board, now: datetime) -> tuple[Stop, ...]:
     """All that is known before there is a plan; empty if nothing refuses it."""
-    return (*_curing(board), *_vessel(board), *_making(board), *_brushing(board), *_too_long(board, now))
+    return (*_vessel(board), *_making(board), *_brushing(board), *_too_long(board, now))
 
 
 def warm_stop(warm_min: float, room_c: float) -> Stop | None:
@@ -82,14 +92,6 @@ def waiting_stop(board: Board, raw_h: float) -> Stop | None:
 def is_curing(portion: Portion) -> bool:
     """Whether a line is a curing salt."""
     return names_curing_salt(portion.ingredient.name)
-
-
-def _curing(board: Board) -> Iterator[Stop]:
-    named = [one.ingredient.name for one in board.reading.portions if is_curing(one)]
-    named += [one.given.strip() for one in board.reading.problems if names_curing_salt(one.given)]
-    if named:
-        says = f"{named[0]} is for curing: that needs a tested recipe and exact dosing, and is not planned here."
-        yield Stop("curing", says, "Season with plain salt, and hold the meat in the fridge.")
 
 
 def _vessel(board: Board) -> Iterator[Stop]:

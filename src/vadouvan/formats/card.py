@@ -11,6 +11,7 @@ from vadouvan.core.cut.named import line_of
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.judge import Judgement
 from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.mix.allergens import allergens_of, allergens_told
 from vadouvan.core.mix.measure import as_weighed_g, weighed_parts
 from vadouvan.core.reading.draft import Reading
 from vadouvan.core.taste.logbook import held_hours
@@ -44,7 +45,7 @@ class Card:
     servings: str
     lines: tuple[CardLine, ...]
     steps: tuple[str, ...]
-    contains: tuple[str, ...]
+    allergens: str
     went: tuple[str, ...]
     tasted: tuple[str, ...]
 
@@ -59,7 +60,7 @@ def card_of(batch: WholeBatch, kitchen: Kitchen, reading: Reading, judgement: Ju
         servings=draft.occasion.servings.strip(),
         lines=tuple(_lines(batch, reading)),
         steps=tuple(_steps(judgement)) if judgement else (),
-        contains=tuple(sorted(_allergens(reading))),
+        allergens=allergens_told(allergens_of(reading.portions, reading.cut.kind if reading.cut else None)),
         went=tuple(_went(batch)),
         tasted=tuple(_said(one) for one in batch.verdicts),
     )
@@ -82,8 +83,8 @@ def _markdown(card: Card) -> Iterator[str]:
         yield "|---:|---|---|"
         yield from (f"| {line.grams} | {_plain(line.beside_grams)} | {line.mark} |" for line in card.lines)
         yield ""
-    if card.contains:
-        yield f"Contains {', '.join(card.contains)}."
+    if card.allergens:
+        yield card.allergens
         yield ""
     for number, step in enumerate(card.steps, start=1):
         yield f"{number}. {_plain(step)}"
@@ -116,11 +117,6 @@ def _steps(judgement: Judgement) -> Iterator[str]:
         yield f"{step.says}{lasts}"
         if step.id == "contact":
             yield judgement.sentence
-
-
-def _allergens(reading: Reading) -> set[str]:
-    found = {name for portion in reading.portions for name in portion.ingredient.allergens}
-    return found | set(reading.cut.kind.allergens if reading.cut else ())
 
 
 def _went(batch: WholeBatch) -> Iterator[str]:

@@ -204,7 +204,7 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
         salt_offers=[SaltOfferOut(**asdict(offer)) for offer in judgement.offers],
         ingredients=ingredients_out(judgement),
         spans=spans_out(judgement.mix.spans) if judgement.mix else [],
-        mix=mix_out(judgement.mix) if judgement.mix else None,
+        mix=mix_out(judgement.mix, cut.kind if cut else None) if judgement.mix else None,
         window=_window(judgement.window) if judgement.window and not judgement.stops else None,
         plan=_plan(judgement.plan, judgement) if judgement.plan else None,
         plan_says=judgement.plan_says,

@@ -6,7 +6,9 @@ from collections.abc import Sequence
 
 from pydantic import BaseModel
 
+from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.judge import Judgement
+from vadouvan.core.mix.allergens import allergens_of, allergens_told
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
 from vadouvan.core.mix.need import ENOUGH, TOO_LITTLE
 from vadouvan.core.mix.span import Span
@@ -99,6 +101,7 @@ class MixOut(BaseModel):
     steps: list[MakingStepOut]
     spans_in_mix: list[SpanOut]
     allergens: list[AllergenOut]
+    allergens_told: str
     household: list[str]
 
 
@@ -152,9 +155,10 @@ def spans_out(spans: Sequence[Span], suffix: str = "") -> list[SpanOut]:
     ]
 
 
-def mix_out(mix: MixJudgement) -> MixOut:
-    """The mix as data."""
+def mix_out(mix: MixJudgement, kind: CutKind | None) -> MixOut:
+    """The mix as data; the cut brings allergens too."""
     bowl = mix.bowl
+    allergens = allergens_of(bowl.whole, kind)
     return MixOut(
         need_says=bowl.need_says,
         enough=bowl.need_says == ENOUGH,
@@ -170,21 +174,7 @@ def mix_out(mix: MixJudgement) -> MixOut:
             for step in mix.steps
         ],
         spans_in_mix=spans_out(mix.mix_spans, "_mix"),
-        allergens=allergens_out(mix),
+        allergens=[AllergenOut(name=one.name, brought_by=list(one.brought_by), sure=one.sure) for one in allergens],
+        allergens_told=allergens_told(allergens),
         household=list(mix.household),
     )
-
-
-def allergens_out(mix: MixJudgement) -> list[AllergenOut]:
-    """Every allergen of the mix with the ingredients that bring it, sure ones first."""
-    sure: dict[str, list[str]] = {}
-    possible: dict[str, list[str]] = {}
-    for portion in mix.bowl.whole:
-        item = portion.ingredient
-        for name in item.allergens:
-            sure.setdefault(name, []).append(item.also_called[0])
-        for name in item.allergens_to_check:
-            possible.setdefault(name, []).append(item.also_called[0])
-    found = [AllergenOut(name=name, brought_by=by, sure=True) for name, by in sorted(sure.items())]
-    rest = sorted((name, by) for name, by in possible.items() if name not in sure)
-    return [*found, *(AllergenOut(name=name, brought_by=by, sure=False) for name, by in rest)]

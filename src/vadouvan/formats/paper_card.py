@@ -40,8 +40,8 @@ def _card(paper: FPDF, card: Card) -> None:
         paper.set_x(MARGIN_MM)
         paper.cell(GRAMS_MM - 4, LINE_MM, line.grams, align="R")
         write(paper, plain(f"{line.beside_grams}{mark}"), left=GRAMS_MM)
-    if card.contains:
-        write(paper, f"Contains {', '.join(card.contains)}.")
+    if card.allergens:
+        write(paper, card.allergens)
     if card.steps:
         _section(paper, "How")
     for number, step in enumerate(card.steps, start=1):

@@ -43,6 +43,8 @@ def write_recipe(batch: WholeBatch, card: Card, *, batch_path: str = "") -> str:
     }
     if card.servings:
         recipe["recipeYield"] = f"{card.servings} servings"
+    if card.allergens:
+        recipe["description"] = card.allergens
     if card.steps:
         recipe["recipeInstructions"] = [{"@type": "HowToStep", "text": step} for step in card.steps]
     if batch.verdicts:

@@ -47,6 +47,7 @@ class TasteOut(BaseModel):
     middle_mm: float | None
     from_name: str
     changed: list[str]
+    learned_says: str
 
 
 class LearnedOut(BaseModel):
@@ -69,6 +70,7 @@ class TeacherOut(BaseModel):
     batch_id: str
     batch: str
     forgotten: bool
+    left_out: str
 
 
 class OwnCorrectionOut(BaseModel):
@@ -100,7 +102,12 @@ class EntryOut(BaseModel):
 
 
 def taste_out(
-    said: Sequence[VerdictSaid], held: AsHeld | None, advice: Sequence[Advice], changed: Sequence[str], from_name: str
+    said: Sequence[VerdictSaid],
+    held: AsHeld | None,
+    advice: Sequence[Advice],
+    changed: Sequence[str],
+    from_name: str,
+    learned_says: str,
 ) -> TasteOut:
     """A tasted batch in the shape that leaves the core."""
     return TasteOut(
@@ -111,6 +118,7 @@ def taste_out(
         middle_mm=held.depth_to_middle_m * 1000 if held else None,
         from_name=from_name,
         changed=list(changed),
+        learned_says=learned_says,
     )
 
 
@@ -121,7 +129,12 @@ def correction_out(found: Taught, tasted: Sequence[Tasted]) -> OwnCorrectionOut:
         for family, one in found.pace.items()
     ]
     rests_on = [
-        TeacherOut(batch_id=one.batch_id, batch=one.draft.name or "Unnamed batch", forgotten=not one.counts)
+        TeacherOut(
+            batch_id=one.batch_id,
+            batch=one.draft.name or "Unnamed batch",
+            forgotten=not one.counts,
+            left_out=found.left_out.get(one.batch_id, ""),
+        )
         for one in tasted
     ]
     return OwnCorrectionOut(

@@ -12,7 +12,7 @@ from vadouvan.core.clock.telling import dated
 from vadouvan.core.clock.today import DayStep, coming_steps
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.judge import Judgement
-from vadouvan.formats.mix_out import allergens_out
+from vadouvan.core.mix.allergens import allergens_of, contains, may_contain
 
 
 class TodayStepOut(BaseModel):
@@ -83,8 +83,8 @@ def _step(one: DayStep) -> TodayStepOut:
 
 
 def _label(identity: str, name: str, judgement: Judgement, plan: Plan) -> BagLabelOut:
-    cut, mix = judgement.reading.cut, judgement.mix
-    found = allergens_out(mix) if mix else []
+    cut = judgement.reading.cut
+    found = allergens_of(judgement.reading.portions, cut.kind if cut else None)
     return BagLabelOut(
         batch_id=identity,
         batch=name or "Unnamed batch",
@@ -94,8 +94,8 @@ def _label(identity: str, name: str, judgement: Judgement, plan: Plan) -> BagLab
         comes_out=_moment(plan.pull_at),
         not_after=_moment(plan.pull_until),
         table=_moment(plan.meal.at),
-        contains=", ".join(one.name for one in found if one.sure),
-        check_label=", ".join(one.name for one in found if not one.sure),
+        contains=contains(found),
+        check_label=may_contain(found),
     )
 
 

@@ -10,8 +10,10 @@ from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.mix.measure import weighed_parts
 from vadouvan.core.weigh.advice import Advice
 from vadouvan.core.weigh.plan import LineToWeigh, next_line
+from vadouvan.core.weigh.press import Kind
 from vadouvan.core.weigh.record import AddedLine, Record
-from vadouvan.core.weigh.session import Session, probe_forecast
+from vadouvan.core.weigh.session import Session, probe_forecast, questions_of
+from vadouvan.core.weigh.telling import told_of
 
 
 class WeighLineOut(BaseModel):
@@ -106,6 +108,8 @@ class WeighOut(BaseModel):
     probe_says: str
     boiled_at: datetime | None
     clock_went_back: bool
+    questions: dict[Kind, str]
+    last_says: str
 
 
 def weigh_out(session: Session, advice: list[Advice], now: datetime) -> WeighOut:
@@ -143,6 +147,8 @@ def weigh_out(session: Session, advice: list[Advice], now: datetime) -> WeighOut
         probe_says=told.says if (told := probe_forecast(session)) else "",
         boiled_at=record.boiled_at,
         clock_went_back=record.last_at is not None and hours_between(now, record.last_at) > 0,
+        questions=questions_of(session, now),
+        last_says=told_of(record.last, session.lines) if record.last else "",
     )
 
 

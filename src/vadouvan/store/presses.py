@@ -6,14 +6,14 @@ import json
 from dataclasses import asdict
 from datetime import datetime
 
-from sqlalchemy import Engine, select
-from sqlalchemy.orm import Session
+from sqlalchemy import Engine, exists, select
+from sqlalchemy.orm import Session, aliased
 
 from vadouvan.core.draft import Draft
 from vadouvan.core.weigh.press import Noted, Press
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.store.batches import put_draft
-from vadouvan.store.drafts_json import to_json
+from vadouvan.store.drafts_json import from_json, to_json
 from vadouvan.store.rows import BatchRow, PressRow
 
 
@@ -31,7 +31,9 @@ class Presses:
 
     def in_contact(self, batch_id: str | None = None) -> set[str]:
         """Identities of batches whose meat went in at the counter: of all, or of one."""
-        wanted = select(PressRow.batch_id).where(PressRow.press.startswith('{"kind":"contact"'))
+        later = aliased(PressRow)
+        undone = exists().where(later.batch_id == PressRow.batch_id, later.undoes == PressRow.number)
+        wanted = select(PressRow.batch_id).where(PressRow.kind == "contact", ~undone)
         if batch_id is not None:
             wanted = wanted.where(PressRow.batch_id == batch_id)
         with Session(self._engine) as session:
@@ -58,10 +60,18 @@ class Presses:
 
 def press_row(batch_id: str, noted: Noted) -> PressRow:
     """A press as a row."""
-    text = json.dumps(asdict(noted.press), separators=(",", ":"))
-    return PressRow(batch_id=batch_id, number=noted.number, at=noted.at.isoformat(), press=text)
+    return PressRow(
+        batch_id=batch_id,
+        number=noted.number,
+        at=noted.at.isoformat(),
+        press=json.dumps(asdict(noted.press), separators=(",", ":")),
+        kind=noted.press.kind,
+        undoes=noted.press.undoes,
+        before=None if noted.before is None else to_json(noted.before),
+    )
 
 
 def noted_in(row: PressRow) -> Noted:
     """The press in a row."""
-    return Noted(row.number, datetime.fromisoformat(row.at), Press(**json.loads(row.press)))
+    before = None if row.before is None else from_json(row.before)
+    return Noted(row.number, datetime.fromisoformat(row.at), Press(**json.loads(row.press)), before)

@@ -37,7 +37,10 @@ class HistoryRow(Base):
 
 
 class PressRow(Base):
-    """One press at the counter, as JSON, with its number in the batch and when it was."""
+    """One press at the counter, as JSON, with its number in the batch, its kind and when it was.
+
+    ``undoes`` is the number of the press it takes back; ``before`` the draft it changed, as JSON.
+    """
 
     __tablename__ = "press"
 
@@ -45,6 +48,9 @@ class PressRow(Base):
     number: Mapped[int] = mapped_column(primary_key=True)
     at: Mapped[str]
     press: Mapped[str]
+    kind: Mapped[str]
+    undoes: Mapped[int | None] = mapped_column(default=None)
+    before: Mapped[str | None] = mapped_column(default=None)
 
 
 class VerdictRow(Base):

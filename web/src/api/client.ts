@@ -35,11 +35,8 @@ export type Today = Schemas['TodayOut']
 export type Week = Schemas['RoutineBody']
 export type Weigh = Schemas['WeighAnswer']
 export type WeighLine = Schemas['WeighLineOut']
-export type PressSaid = Omit<Schemas['PressBody'], 'after' | 'line_id' | 'words' | 'how'> & {
-  line_id?: string
-  words?: string
-  how?: Schemas['PressBody']['how']
-}
+export type PressSaid = Partial<Omit<Schemas['PressBody'], 'after' | 'kind'>> &
+  Pick<Schemas['PressBody'], 'kind'>
 export type DeviceReadings = Schemas['ReadingsOut']
 export type BenchAction = Schemas['BenchBody']['action']
 export type Taste = Schemas['TasteOut']
@@ -153,9 +150,11 @@ export const api = {
     answered(
       await client.POST('/api/weigh/{identity}', {
         params: { path: { identity } },
-        body: { line_id: '', words: '', how: '', ...press },
+        body: { line_id: '', words: '', how: '', mass: '', degrees: '', sure: false, ...press },
       }),
     ),
+  typedMass: async (mass: string, kind: PressSaid['kind']) =>
+    answered(await client.POST('/api/weigh/typed', { body: { mass, kind } })),
   scales: async () => answered(await client.GET('/api/taste/scales')),
   taste: async (identity: string) =>
     answered(await client.GET('/api/taste/{identity}', { params: { path: { identity } } })),

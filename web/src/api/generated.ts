@@ -1272,6 +1272,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/weigh/typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Typed
+         * @description A weight as it is typed, read; 422 for what is none.
+         */
+        post: operations["typed_api_weigh_typed_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/weigh/{identity}": {
         parameters: {
             query?: never;
@@ -2780,6 +2800,8 @@ export interface components {
         MixOut: {
             /** Allergens */
             allergens: components["schemas"]["AllergenOut"][];
+            /** Allergens Told */
+            allergens_told: string;
             /** Enough */
             enough: boolean;
             /** Heat Says */
@@ -2821,6 +2843,15 @@ export interface components {
              * Format: date-time
              */
             to: string;
+        };
+        /**
+         * MoveOut
+         * @description The draft with a mark moved, and the plan that it then has, in words.
+         */
+        MoveOut: {
+            draft: components["schemas"]["DraftBody"];
+            /** Says */
+            says: string;
         };
         /**
          * MovedOut
@@ -3206,12 +3237,19 @@ export interface components {
         /**
          * PressBody
          * @description A press; ``after`` is the number of the last one that the page knew.
+         *
+         *     ``mass_g`` and ``celsius`` are what a device showed; ``mass`` and ``degrees`` what a cook typed, read here.
          */
         PressBody: {
             /** After */
             after: number;
             /** Celsius */
             celsius?: number | null;
+            /**
+             * Degrees
+             * @default
+             */
+            degrees: string;
             /**
              * How
              * @default
@@ -3222,14 +3260,24 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled";
+            kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled" | "undone";
             /**
              * Line Id
              * @default
              */
             line_id: string;
+            /**
+             * Mass
+             * @default
+             */
+            mass: string;
             /** Mass G */
             mass_g?: number | null;
+            /**
+             * Sure
+             * @default false
+             */
+            sure: boolean;
             /**
              * Words
              * @default
@@ -3720,6 +3768,8 @@ export interface components {
             from_name: string;
             /** Held Hours */
             held_hours: number | null;
+            /** Learned Says */
+            learned_says: string;
             /** Middle Mm */
             middle_mm: number | null;
             /** Model Depth Mm */
@@ -3738,6 +3788,8 @@ export interface components {
             batch_id: string;
             /** Forgotten */
             forgotten: boolean;
+            /** Left Out */
+            left_out: string;
         };
         /**
          * TodayOut
@@ -3813,6 +3865,30 @@ export interface components {
             sentence: string;
         };
         /**
+         * TypedAnswer
+         * @description How it is understood, in grams and in words.
+         */
+        TypedAnswer: {
+            /** Grams */
+            grams: number;
+            /** Told */
+            told: string;
+        };
+        /**
+         * TypedBody
+         * @description A weight as it is being typed, for the beam to follow.
+         */
+        TypedBody: {
+            /**
+             * Kind
+             * @default weighed
+             * @enum {string}
+             */
+            kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled" | "undone";
+            /** Mass */
+            mass: string;
+        };
+        /**
          * VerdictBody
          * @description A verdict as it is said.
          */
@@ -3878,6 +3954,8 @@ export interface components {
             draft: components["schemas"]["DraftBody"];
             /** Fridge */
             fridge: components["schemas"]["DegreesOut"][];
+            /** Last Says */
+            last_says: string;
             /** Later */
             later: components["schemas"]["AddedOut"][];
             /** Lines */
@@ -3900,6 +3978,10 @@ export interface components {
             probe_says: string;
             /** Pulled At */
             pulled_at: string | null;
+            /** Questions */
+            questions: {
+                [key: string]: string;
+            };
             /** Salt Says */
             salt_says: string;
             /** Sentence */
@@ -6378,7 +6460,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DraftBody"];
+                    "application/json": components["schemas"]["MoveOut"];
                 };
             };
             /** @description Not Found */
@@ -7561,6 +7643,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    typed_api_weigh_typed_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TypedAnswer"];
                 };
             };
             /** @description Not Found */

@@ -7,6 +7,7 @@ import {
   type Draft,
   type Label,
   type LogbookAsked,
+  type PressSaid,
   type SwapsQuestion,
 } from './client'
 
@@ -92,6 +93,13 @@ export const offersQuery = (draft: Draft) =>
 export const tableQuery = queryOptions({ queryKey: ['batches', 'table'], queryFn: api.table })
 export const weighQuery = (identity: string) =>
   queryOptions({ queryKey: ['weigh', identity], queryFn: () => api.weigh(identity), refetchInterval: 2000 })
+export const typedQuery = (mass: string, kind: PressSaid['kind']) =>
+  queryOptions({
+    queryKey: ['typed', kind, mass],
+    queryFn: () => api.typedMass(mass, kind),
+    retry: false,
+    staleTime: Infinity,
+  })
 export const scalesQuery = queryOptions({ queryKey: ['scales'], queryFn: api.scales, staleTime: Infinity })
 export const tasteQuery = (identity: string) =>
   queryOptions({ queryKey: ['taste', identity], queryFn: () => api.taste(identity) })

@@ -53,10 +53,12 @@ interface RailProps {
   now: Date
   current?: string | undefined
   onMove?: ((lane: string, mark: Mark, to: Date) => Promise<boolean>) | undefined
+  /** Answers what a move would do, in words. */
+  onAsk?: ((lane: string, mark: Mark, to: Date) => Promise<string>) | undefined
 }
 
 /** Time from left to right: now, sleep, work, the meals, and each batch with its window. */
-export function Rail({ lanes, busy, now, current, onMove }: RailProps) {
+export function Rail({ lanes, busy, now, current, onMove, onAsk }: RailProps) {
   const { frame, width } = useWidth()
   const names = width < 700 ? 0 : NAMES_PX
   const last = lanes.reduce(
@@ -132,6 +134,7 @@ export function Rail({ lanes, busy, now, current, onMove }: RailProps) {
                 width={width}
                 side={mark === 'meal' ? 'after' : 'before'}
                 onMove={(to) => onMove(lane.id, mark, to)}
+                onAsk={(to) => onAsk?.(lane.id, mark, to) ?? Promise.resolve('')}
               />
             )),
         )}

@@ -4,6 +4,10 @@ import { hoursLater, told } from '../lib/clock'
 const STEP_H = 5 / 60
 const SETTLES_MS = 350
 const WIDE_PX = 26
+const ASKS_AFTER_MS = 120
+/** A finger that only brushes the rail moves nothing: it has to rest on the mark first. */
+const HOLD_MS = 450
+const STILL_PX = 10
 
 interface RailHandleProps {
   /** "Meal of Slip skewers". */
@@ -21,13 +25,19 @@ interface RailHandleProps {
   side: 'before' | 'after'
   /** Answers whether it was moved. */
   onMove: (to: Date) => Promise<boolean>
+  /** Answers what a move would do, in words. */
+  onAsk: (to: Date) => Promise<string>
 }
 
 /** A mark of the rail that is moved by arrow keys, mouse or touch; it settles a moment later. */
 export function RailHandle(props: RailHandleProps) {
-  const { label, at, span, x, momentAt, top, height, width, side, onMove } = props
+  const { label, at, span, x, momentAt, top, height, width, side, onMove, onAsk } = props
   const [wish, setWish] = useState<{ from: number; to: Date }>()
+  const [does, setDoes] = useState('')
   const dragged = useRef<{ from: number; at: Date } | null>(null)
+  const hold = useRef(0)
+  const touched = useRef(0)
+  const asking = useRef(0)
   const timer = useRef(0)
   const asked = wish?.from === at.getTime() ? wish.to : undefined
   const shown = asked ?? at
@@ -36,10 +46,24 @@ export function RailHandle(props: RailHandleProps) {
   }
   useEffect(
     () => () => {
-      window.clearTimeout(timer.current)
+      for (const one of [timer, hold, asking]) window.clearTimeout(one.current)
     },
     [],
   )
+  const preview = (to: Date) => {
+    setAsked(to)
+    window.clearTimeout(asking.current)
+    asking.current = window.setTimeout(() => void onAsk(to).then(setDoes), ASKS_AFTER_MS)
+  }
+  const takeHold = (from: number) => {
+    dragged.current = { from, at: shown }
+    setDoes('')
+    setAsked(shown)
+  }
+  const letGo = () => {
+    window.clearTimeout(hold.current)
+    dragged.current = null
+  }
   const ask = (to: Date) => {
     setAsked(to)
     window.clearTimeout(timer.current)
@@ -79,24 +103,32 @@ export function RailHandle(props: RailHandleProps) {
       }}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId)
-        dragged.current = { from: event.clientX, at: shown }
+        touched.current = event.clientX
+        if (event.pointerType !== 'touch') takeHold(event.clientX)
+        else hold.current = window.setTimeout(takeHold, HOLD_MS, event.clientX)
       }}
       onPointerMove={(event) => {
-        if (dragged.current) setAsked(momentAt(x(dragged.current.at) + event.clientX - dragged.current.from))
+        const start = dragged.current
+        if (start) preview(momentAt(x(start.at) + event.clientX - start.from))
+        else if (Math.abs(event.clientX - touched.current) > STILL_PX) window.clearTimeout(hold.current)
       }}
       onPointerUp={(event) => {
         const start = dragged.current
-        dragged.current = null
+        letGo()
         if (start && event.clientX !== start.from) ask(momentAt(x(start.at) + event.clientX - start.from))
+        else setAsked(undefined)
       }}
       onPointerCancel={() => {
-        dragged.current = null
+        letGo()
         setAsked(undefined)
       }}
     >
       {asked && (
         <span className="pointer-events-none absolute bottom-full left-1/2 -translate-x-1/2 rounded-sm bg-ink px-2 text-[1.05rem] font-bold whitespace-nowrap text-paper">
           {told(shown)}
+          {does !== '' && (
+            <span className="block max-w-80 text-[0.9rem] font-normal whitespace-normal">{does}</span>
+          )}
         </span>
       )}
     </div>

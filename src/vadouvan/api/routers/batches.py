@@ -13,6 +13,7 @@ from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBo
 from vadouvan.api.schemas.draft import DraftBody
 from vadouvan.core.draft import Draft
 from vadouvan.core.weigh.as_weighed import locked_parts_changed
+from vadouvan.core.weigh.record import record_of
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
 from vadouvan.formats.any_file import read_any
@@ -119,16 +120,25 @@ def _stepped(identity: str, way: Way, at: AtBody, here: Context) -> BatchOut:
 
 
 def _locked_check(identity: str, here: Context) -> Check | None:
-    """Refuses changes to what is locked once the meat is in the mix."""
-    if identity not in here.presses.in_contact(identity):
+    """Refuses changes to what is locked once the meat is in the mix, and to moments that the counter noted."""
+    noted = here.presses.of(identity)
+    record = record_of(noted)
+    was_in = any(one.press.kind == "contact" for one in noted)
+    if not was_in:
         return None
 
     def check(before: Draft, after: Draft) -> None:
-        changed = locked_parts_changed(before, after)
+        changed = locked_parts_changed(before, after) if record.is_locked else []
         if changed:
             wrong = "The meat is in the mix: cut and mix stay as they were weighed."
             accepted = "Note what you add under Weigh-in; plan, hold and fire may still change."
             raise InputError(field=changed[0], given=changed[0], wrong=wrong, accepted=accepted)
+        noted_there = before.meal.contact != after.meal.contact or (
+            before.meal.pulled != after.meal.pulled and record.pulled_at is not None
+        )
+        if noted_there:
+            wrong = "When it went in and came out was noted at the counter."
+            raise InputError(field="meal", given="", wrong=wrong, accepted="Take it back under Weigh-in.")
 
     return check
 

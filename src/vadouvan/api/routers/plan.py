@@ -68,8 +68,15 @@ class MoveBody(BaseModel):
     to: datetime
 
 
+class MoveOut(BaseModel):
+    """The draft with a mark moved, and the plan that it then has, in words."""
+
+    draft: DraftBody
+    says: str
+
+
 @router.post("/move")
-def move(body: MoveBody, here: Here) -> DraftBody:
+def move(body: MoveBody, here: Here) -> MoveOut:
     """The draft with its meal, its pull or its start at another moment; nothing is kept yet."""
     draft = body.draft.to_core()
     plan = here.judged(draft).plan
@@ -77,7 +84,10 @@ def move(body: MoveBody, here: Here) -> DraftBody:
         accepted = "Say the meal, and mend what stops the plan."
         raise InputError(field="plan", given=body.mark, wrong="This batch has no plan to move.", accepted=accepted)
     to = body.to if body.to.tzinfo is not None else body.to.replace(tzinfo=plan.meal.at.tzinfo)
-    return DraftBody.model_validate(moved(draft, plan, body.mark, to))
+    after = moved(draft, plan, body.mark, to)
+    judgement = here.judged(after)
+    says = judgement.sentence if judgement.stops else judgement.plan_says
+    return MoveOut(draft=DraftBody.model_validate(after), says=says)
 
 
 class TableOut(BaseModel):

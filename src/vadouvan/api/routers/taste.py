@@ -16,7 +16,7 @@ from vadouvan.core.taste.again import made_again
 from vadouvan.core.taste.held import as_held
 from vadouvan.core.taste.logbook import MOST_BESIDE, Asked, found, side_by_side, thread_of
 from vadouvan.core.taste.next_time import all_taken, next_time
-from vadouvan.core.taste.teaching import Tasted, Taught, learned_from
+from vadouvan.core.taste.teaching import Tasted, Taught, learned_from, learned_says
 from vadouvan.core.taste.verdict import ASPECTS, WORDS, VerdictSaid, read_verdict, readable_verdicts
 from vadouvan.errors import InputError, NotKept
 from vadouvan.formats.taste_out import EntryOut, OwnCorrectionOut, TasteOut, correction_out, entry_out, taste_out
@@ -106,7 +106,14 @@ def get_taste(identity: Identity, here: Here) -> TasteOut:
     descents = {one.batch_id: one for one in here.verdicts.descents()}
     origin = descents.get(identity)
     name = here.batches.get(origin.from_id).draft.name if origin and _is_kept(origin.from_id, here) else ""
-    return taste_out([one.said for one in said], held, advice, origin.says if origin else (), name)
+    return taste_out(
+        [one.said for one in said],
+        held,
+        advice,
+        origin.says if origin else (),
+        name,
+        learned_says(_taught(here.shelf.tasted(), here), identity),
+    )
 
 
 @router.put("/taste/{identity}")

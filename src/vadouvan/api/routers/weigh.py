@@ -9,9 +9,11 @@ from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.draft import DraftBody, Text
+from vadouvan.core.figure import number_told
 from vadouvan.core.weigh.advice import advice_on
 from vadouvan.core.weigh.press import How, Kind, Press
 from vadouvan.core.weigh.session import Session, carry_out, session_of
+from vadouvan.core.weigh.telling import typed_celsius, typed_mass_kg
 from vadouvan.errors import Overtaken
 from vadouvan.formats.weigh_out import WeighOut, weigh_out
 
@@ -22,7 +24,10 @@ Number = Annotated[float, Field(allow_inf_nan=False, ge=-1e9, le=1e9)]
 
 
 class PressBody(BaseModel):
-    """A press; ``after`` is the number of the last one that the page knew."""
+    """A press; ``after`` is the number of the last one that the page knew.
+
+    ``mass_g`` and ``celsius`` are what a device showed; ``mass`` and ``degrees`` what a cook typed, read here.
+    """
 
     model_config = ConfigDict(extra="forbid")
 
@@ -31,14 +36,53 @@ class PressBody(BaseModel):
     line_id: Annotated[Text, Field(max_length=64)] = ""
     mass_g: Number | None = None
     celsius: Number | None = None
+    mass: Annotated[Text, Field(max_length=64)] = ""
+    degrees: Annotated[Text, Field(max_length=64)] = ""
     words: Text = ""
     how: How = ""
+    sure: bool = False
+
+    def to_core(self) -> Press:
+        """The press, with what was typed read; raises InputError for what is unclear."""
+        mass_kg = None if self.mass_g is None else round(self.mass_g / 1000, 9)
+        return Press(
+            kind=self.kind,
+            line_id=self.line_id,
+            mass_kg=typed_mass_kg(self.mass, self.kind) if self.mass.strip() else mass_kg,
+            celsius=typed_celsius(self.degrees) if self.degrees.strip() else self.celsius,
+            words=self.words,
+            how=self.how,
+            sure=self.sure,
+        )
+
+
+class TypedBody(BaseModel):
+    """A weight as it is being typed, for the beam to follow."""
+
+    model_config = ConfigDict(extra="forbid")
+
+    mass: Annotated[Text, Field(max_length=64)]
+    kind: Kind = "weighed"
+
+
+class TypedAnswer(BaseModel):
+    """How it is understood, in grams and in words."""
+
+    grams: float
+    told: str
 
 
 class WeighAnswer(WeighOut):
     """Where a weigh-in stands, with the draft as it was weighed so far, for questions about it."""
 
     draft: DraftBody
+
+
+@router.post("/typed")
+def typed(body: TypedBody) -> TypedAnswer:
+    """A weight as it is typed, read; 422 for what is none."""
+    grams = typed_mass_kg(body.mass, body.kind) * 1000
+    return TypedAnswer(grams=grams, told=f"{number_told(grams)} g")
 
 
 @router.get("/{identity}")
@@ -51,14 +95,7 @@ def look(identity: Identity, here: Here) -> WeighAnswer:
 def press(identity: Identity, body: PressBody, here: Here) -> WeighAnswer:
     """Carry a press out; 422 if it cannot be now, 409 if another came first."""
     session, now = _session(identity, here), here.now()
-    said = Press(
-        kind=body.kind,
-        line_id=body.line_id,
-        mass_kg=None if body.mass_g is None else round(body.mass_g / 1000, 9),
-        celsius=body.celsius,
-        words=body.words,
-        how=body.how,
-    )
+    said = body.to_core()
     if body.after != session.record.number:
         raise Overtaken(identity, expected=body.after, stored=session.record.number)
     carried = carry_out(session, said, here.kitchen, now=now)

@@ -20,18 +20,18 @@ from vadouvan.core.constants import (
 )
 
 
-def hours_allowed(days_h: float, celsius: float) -> float:
+def hours_allowed(days_h: float, held_c: float) -> float:
     """Hours that food keeps at one temperature, where it keeps so many at 5 C [h].
 
     >>> [round(hours_allowed(48.0, c), 1) for c in (4.0, 5.0, 8.0, 20.0, 28.0, 32.0)]
     [48.0, 48.0, 25.4, 2.0, 1.3, 1.0]
     """
-    if celsius <= FRIDGE_ADVISED_C.value:
+    if held_c <= FRIDGE_ADVISED_C.value:
         return days_h
     room_h = min(ROOM_KEEPS_H.value, days_h)
-    if celsius <= ROOM_C.value:
-        return _between(celsius, (FRIDGE_ADVISED_C.value, days_h), (ROOM_C.value, room_h))
-    return _between(celsius, (ROOM_C.value, room_h), (HOT_ROOM_C.value, min(HOT_ROOM_KEEPS_H.value, room_h)))
+    if held_c <= ROOM_C.value:
+        return _between(held_c, (FRIDGE_ADVISED_C.value, days_h), (ROOM_C.value, room_h))
+    return _between(held_c, (ROOM_C.value, room_h), (HOT_ROOM_C.value, min(HOT_ROOM_KEEPS_H.value, room_h)))
 
 
 def _between(celsius: float, colder: tuple[float, float], warmer: tuple[float, float]) -> float:

@@ -27,8 +27,11 @@ _SIGNS = "".join(VULGAR)
 _DIGITS = re.compile(
     rf"(?P<whole>\d+)\s*(?P<sign>[{_SIGNS}])|(?P<only>[{_SIGNS}])"
     r"|(?:(?P<mixed>\d+)\s+)?(?P<top>\d+)\s*[/⁄]\s*(?P<bottom>\d+)"
-    r"|(?P<decimal>\d{1,15}(?:[.,]\d{1,15})?)"
+    r"|(?P<decimal>[1-9]\d{0,2}(?:,\d{3}){2,}|[1-9]\d{0,2}(?:\.\d{3}){2,}|\d{1,15}(?:[.,]\d{1,15})?)"
 )
+# A full stop is a decimal point unless the last digit is a nought: nobody ends a decimal with one.
+_GROUPS = re.compile(r"[1-9]\d{0,2}(?:,\d{3})+|[1-9]\d{0,2}(?:\.\d{3})*\.\d{2}0")
+SMALL_UNIT_SI = 1e-3  # a gram, a millimetre, a millilitre: nobody cooks with a thousandth of it
 _WORD = re.compile(r"[a-z]+", re.IGNORECASE)
 _RANGE = re.compile(r"\s*(?:-|–|—|\bto\b|\bor\b)\s*", re.IGNORECASE)
 
@@ -53,10 +56,22 @@ class Spread:
 
 @dataclass(frozen=True)
 class Found:
-    """A number found at the start of a text, and what follows it."""
+    """A number found at the start of a text, and what follows it.
+
+    ``grouped`` is the same read with its mark between thousands ("1,100" as 1100), where that may be meant too.
+    """
 
     number: Spread
     rest: str
+    grouped: Spread | None = None
+
+    def read_for(self, unit_si: float) -> Spread:
+        """The number with a unit of that size [kg, m3 or m]: a thousandth of a gram or of a millilitre is no amount.
+
+        >>> leading_number("1,100 g").read_for(1e-3).value, leading_number("1,250 kg").read_for(1.0).value
+        (1100.0, 1.25)
+        """
+        return self.grouped if self.grouped is not None and unit_si <= SMALL_UNIT_SI else self.number
 
 
 def leading_number(text: str) -> Found | None:
@@ -73,21 +88,37 @@ def leading_number(text: str) -> Found | None:
     first = _single(text)
     if first is None:
         return None
+    grouped = first.grouped
     joined = _RANGE.match(first.rest)
     if joined:
         second = _single(first.rest[joined.end() :])
         if second and second.number.value > first.number.value:
             low, high = first.number.low, second.number.high
-            return Found(Spread((low + high) / 2, low, high), second.rest.lstrip())
-    return Found(first.number, first.rest.lstrip())
+            return Found(Spread((low + high) / 2, low, high), second.rest.lstrip(), _grouped_range(first, second))
+    return Found(first.number, first.rest.lstrip(), grouped)
+
+
+def _grouped_range(first: Found, second: Found) -> Spread | None:
+    """A range whose ends may both be thousands, or of which the lower one plainly is not."""
+    if second.grouped is None:
+        return None
+    low, high = (first.grouped or first.number).low, second.grouped.high
+    return Spread((low + high) / 2, low, high)
 
 
 def _single(text: str) -> Found | None:
     digits = _DIGITS.match(text)
     if digits:
         value = _digits_value(digits)
-        return None if value is None else Found(Spread.exactly(value), text[digits.end() :])
+        if value is None:
+            return None
+        return Found(Spread.exactly(value), text[digits.end() :], _thousands(digits["decimal"] or ""))
     return _words(text)
+
+
+def _thousands(text: str) -> Spread | None:
+    """A number such as "1,100", "12.500" or "1,234,567" with its marks taken as those of thousands."""
+    return Spread.exactly(float(re.sub(r"[.,]", "", text))) if _GROUPS.fullmatch(text) else None
 
 
 def _digits_value(match: re.Match[str]) -> float | None:
@@ -99,6 +130,8 @@ def _digits_value(match: re.Match[str]) -> float | None:
     if part["bottom"]:
         bottom = int(part["bottom"])
         return None if bottom == 0 else int(part["mixed"] or 0) + int(part["top"]) / bottom
+    if part["decimal"].count(",") + part["decimal"].count(".") > 1:
+        return float(re.sub(r"[.,]", "", part["decimal"]))
     return float(part["decimal"].replace(",", "."))
 
 

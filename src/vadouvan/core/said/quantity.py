@@ -91,7 +91,9 @@ def quantity(text: str, kind: Kind, *, field: str) -> float:
         factor = kind.units.get(unit_word(unit.group()) if unit else kind.bare)
         if factor is None or (unit is None and (found.rest or parts)):
             raise _unread(text, kind, field)
-        total += found.number.value * factor
+        if unit is None and found.grouped is not None:
+            return _either(text, kind, field, (found.number.value * factor, found.grouped.value * factor))
+        total += found.read_for(factor).value * factor
         rest = found.rest[unit.end() :].lstrip(" ,") if unit else ""
         rest = re.sub(r"^and\s+", "", rest)
         parts += 1
@@ -103,6 +105,26 @@ def quantity(text: str, kind: Kind, *, field: str) -> float:
             field=field, given=text, wrong=f'"{text.strip()}" is {size} for a {kind.name} here.', accepted=kind.accepted
         )
     return total
+
+
+def _either(text: str, kind: Kind, field: str, readings: tuple[float, float]) -> float:
+    """A bare "1,100": the one of the two readings that can be meant; asked where both can.
+
+    >>> round(_either("1,100", MASS, "cut.mass_g", (0.0011, 1.1)), 3)
+    1.1
+    """
+    fits = [value for value in readings if kind.low < value <= kind.high]
+    if len(fits) == 1:
+        return fits[0]
+    small, large = (value / kind.units[kind.bare] for value in readings)
+    if not fits:
+        raise _unread(text, kind, field)
+    raise InputError(
+        field=field,
+        given=text,
+        wrong=f'"{text.strip()}" may be {small:g} {kind.bare} or {large:g} {kind.bare}.',
+        accepted=f'Write "{large:g} {kind.bare}" or "{small:g} {kind.bare}".',
+    )
 
 
 def whole_number(text: str, *, field: str, low: int, high: int, what: str) -> int:

@@ -21,12 +21,14 @@ DEPTHS = 120
 class AsHeld:
     """What a tasted batch was: its case at the model's own pace, and how long it was in the mix.
 
+    ``opens_h`` is the hour at which its window opens.
     ``is_coated``: salted by what lies on it, all of which is eaten but for what runs off.
     """
 
     case: HoldCase
     hours: float
     is_coated: bool = False
+    opens_h: float = 0.0
 
     @property
     def eaten_salt(self) -> float:
@@ -74,11 +76,12 @@ def as_held(judgement: Judgement) -> AsHeld | None:
     """The hold that a batch had; none for one that has not come out, or cannot be judged."""
     reading, mix = judgement.reading, judgement.mix
     cut, hold, meal = reading.cut, reading.hold, reading.meal
-    if cut is None or hold is None or mix is None or meal is None:
+    window = judgement.window
+    if cut is None or hold is None or mix is None or meal is None or window is None:
         return None
     if meal.contact_at is None or meal.pulled_at is None:
         return None
     plain = hold.without_learning()
     coated = mix.salt is not None and mix.salt.school in ("per_kg", "spoon_per_pound")
     hours = hours_between(meal.contact_at, meal.pulled_at)
-    return AsHeld(hold_case(cut, mix.bowl.balance, plain), hours, coated)
+    return AsHeld(hold_case(cut, mix.bowl.balance, plain), hours, coated, window.safe_earliest_h)

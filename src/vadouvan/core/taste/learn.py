@@ -24,6 +24,7 @@ from vadouvan.core.figure import number_told
 from vadouvan.core.hold.modes import Array
 
 GRID = np.linspace(-1.0, 1.0, 401)  # ln of the factor; beyond that a depth was misread, or the batch was another
+MOST_OFF_AIM_LN = 0.36  # two steps of a verdict: a batch further off its aim tells of the batch, not of the household
 SIXTY_EIGHT = 0.9945  # standard normal quantile of a 68 % band, either way
 
 
@@ -82,7 +83,8 @@ def learned_salt(judged: Sequence[SaltJudged]) -> Learned:
     """
     log_weight = -0.5 * (GRID / SALT_TASTE_LOG_SD.value) ** 2
     for one in judged:
-        wanted = math.log(one.eaten / one.aimed) - SALT_STEP.value * one.step
+        off_aim = min(max(math.log(one.eaten / one.aimed), -MOST_OFF_AIM_LN), MOST_OFF_AIM_LN)
+        wanted = off_aim - SALT_STEP.value * one.step
         log_weight = log_weight - 0.5 * ((wanted - GRID) / SALT_EATEN_LOG_SD.value) ** 2
     return _learned(log_weight, len(judged))
 

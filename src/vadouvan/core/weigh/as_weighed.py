@@ -8,6 +8,7 @@ from datetime import datetime
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.draft import Draft, LineSaid
 from vadouvan.core.weigh.plan import LineToWeigh
+from vadouvan.core.weigh.press import Noted
 from vadouvan.core.weigh.record import AddedLine, Record
 
 
@@ -47,6 +48,26 @@ def after_press(draft: Draft, lines: tuple[LineToWeigh, ...], before: Record, re
     if len(record.fridge) > len(before.fridge) and record.contact is not None:
         at, celsius = record.fridge[-1]
         return with_fridge_reading(draft, hours_between(record.contact.at, at), celsius)
+    return draft
+
+
+def taken_back(draft: Draft, noted: Noted) -> Draft:
+    """The draft without what its last standing press did to it; all else stays as it is now.
+
+    A press of an older kitchen did not keep the draft that it changed: the mix then stays as it was weighed.
+    """
+    kind, before = noted.press.kind, noted.before
+    if kind == "pulled":
+        return replace(draft, meal=replace(draft.meal, pulled=""))
+    if kind == "contact":
+        draft = replace(draft, meal=replace(draft.meal, contact="", pulled=""))
+        return draft if before is None else replace(draft, mix=before.mix, cut=before.cut, quantity=before.quantity)
+    if kind == "later":
+        return replace(draft, mix=draft.mix[:-1])
+    if kind == "fridge":
+        kept = draft.hold.readings.rpartition(", ")[0]
+        readings = kept if before is None else before.hold.readings
+        return replace(draft, hold=replace(draft.hold, readings=readings))
     return draft
 
 

@@ -6,9 +6,11 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Literal, get_args
 
+from vadouvan.core.draft import Draft
+
 Kind = Literal[
     "tare", "weighed", "taken_back", "skipped", "left_out", "added", "tasted", "set_aside", "tipped_back", "contact",
-    "later", "turned", "fridge", "pulled", "probe", "boiled",
+    "later", "turned", "fridge", "pulled", "probe", "boiled", "undone",
 ]  # fmt: skip
 How = Literal["", "scale", "typed", "spoon"]
 KINDS: tuple[Kind, ...] = get_args(Kind)
@@ -19,7 +21,8 @@ class Press:
     """One press. What belongs to it depends on its kind; the rest is empty.
 
     ``mass_kg`` of what was weighed, set aside, added or of the meat; for ``tare`` what stood on the scale then.
-    ``words`` are a line as typed, or a verdict; ``celsius`` of meat, fridge or core.
+    ``words`` are a line as typed, or a verdict; ``celsius`` of meat, fridge or core. ``sure``: the question that
+    goes with it was answered. ``undoes`` is the number of the press that an ``undone`` takes back.
     """
 
     kind: Kind
@@ -28,12 +31,18 @@ class Press:
     celsius: float | None = None
     words: str = ""
     how: How = ""
+    sure: bool = False
+    undoes: int | None = None
 
 
 @dataclass(frozen=True)
 class Noted:
-    """A press with its number in the batch, from 1, and when it was."""
+    """A press with its number in the batch, from 1, and when it was.
+
+    ``before`` is the draft that it changed, for the day that it is taken back; older kitchens kept none.
+    """
 
     number: int
     at: datetime
     press: Press
+    before: Draft | None = None

@@ -32,7 +32,10 @@ class Contact:
 
 @dataclass(frozen=True)
 class Record:
-    """All that has happened to a batch. ``number`` is that of the last press, 0 before any."""
+    """All that has happened to a batch. ``number`` is that of the last press, 0 before any.
+
+    ``standing`` are the presses that were not taken back; taring is none that could be.
+    """
 
     number: int = 0
     last_at: datetime | None = None
@@ -51,6 +54,12 @@ class Record:
     pulled_at: datetime | None = None
     probe: tuple[tuple[datetime, float], ...] = ()
     boiled_at: datetime | None = None
+    standing: tuple[Noted, ...] = ()
+
+    @property
+    def last(self) -> Noted | None:
+        """The last press that was not taken back, if any."""
+        return self.standing[-1] if self.standing else None
 
     @property
     def is_locked(self) -> bool:
@@ -73,11 +82,16 @@ class Record:
 
 def record_of(noted: Iterable[Noted]) -> Record:
     """The record that presses lead to."""
-    record = Record()
-    for one in noted:
-        record = _after(record, one.press, one.at)
+    presses = tuple(noted)
+    undone = {one.press.undoes for one in presses if one.press.kind == "undone"}
+    record, standing = Record(), list[Noted]()
+    for one in presses:
+        if one.press.kind != "undone" and one.number not in undone:
+            record = _after(record, one.press, one.at)
+            if one.press.kind != "tare":
+                standing.append(one)
         record = replace(record, number=one.number, last_at=one.at)
-    return record
+    return replace(record, standing=tuple(standing))
 
 
 def _after(record: Record, press: Press, at: datetime) -> Record:

@@ -55,7 +55,10 @@ def check(press: Press, counter: Counter) -> None:
     if press.kind not in KINDS:
         raise _refused(press, f'"{press.kind}" is no step here.', "Press one that is shown.")
     _check_numbers(press)
-    if press.kind in AT_THE_SCALE:
+    if press.kind == "undone":
+        if counter.record.last is None:
+            raise _refused(press, "Nothing has been pressed yet.", "Go on.")
+    elif press.kind in AT_THE_SCALE:
         _check_at_the_scale(press, counter)
     elif press.kind in ("tasted", "set_aside", "tipped_back", "contact"):
         _check_order(press, counter)

@@ -3,19 +3,21 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 
+from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.draft import Draft, LineSaid
+from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.fire.probe import Forecast, forecast
 from vadouvan.core.fire.stages import CookStage
 from vadouvan.core.fire.surface import USUAL_HEAT_C
 from vadouvan.core.judge import Judgement, judge
 from vadouvan.core.kitchen import Kitchen
 from vadouvan.core.reading.mix import portion_of
-from vadouvan.core.weigh.as_weighed import after_press, as_weighed, grams_of
+from vadouvan.core.weigh.as_weighed import after_press, as_weighed, grams_of, taken_back
 from vadouvan.core.weigh.plan import LineToWeigh, lines_to_weigh
-from vadouvan.core.weigh.press import Noted, Press
+from vadouvan.core.weigh.press import Kind, Noted, Press
 from vadouvan.core.weigh.record import Record, record_of
 from vadouvan.core.weigh.rules import Counter, check, not_before
 from vadouvan.errors import InputError
@@ -74,11 +76,54 @@ def carry_out(session: Session, press: Press, kitchen: Kitchen, *, now: datetime
         line = LineSaid("weigh", grams_of(press.words.strip(), press.mass_kg or 0.0))
         portion_of(line, kitchen.pantry)
     _check_ready(session, press)
+    question = "" if press.sure else questions_of(session, now).get(press.kind, "")
+    if question:
+        raise InputError(field="weigh", given=press.kind, wrong=question, accepted="Say that you are sure, or go on.")
     at = not_before(now, session.record)
-    noted = Noted(session.record.number + 1, at, press)
-    record = record_of((*session.noted, noted))
-    draft = after_press(session.draft, session.lines, session.record, record)
-    return Carried(noted, draft if draft != session.draft else None)
+    if press.kind == "undone" and session.record.last is not None:
+        last = session.record.last
+        noted = Noted(session.record.number + 1, at, replace(press, undoes=last.number))
+        draft = taken_back(session.draft, last)
+    else:
+        noted = Noted(session.record.number + 1, at, press)
+        draft = after_press(session.draft, session.lines, session.record, record_of((*session.noted, noted)))
+    if draft == session.draft:
+        return Carried(noted, None)
+    if press.kind == "contact":
+        _check_can_be_judged(judge(draft, kitchen, now=now))
+    return Carried(replace(noted, before=session.draft), draft)
+
+
+def _check_can_be_judged(after: Judgement) -> None:
+    """What goes in is locked: a weight that the cut cannot have would lock what nobody could mend."""
+    for problem in after.reading.problems:
+        raise InputError(field=problem.field, given=problem.given, wrong=problem.wrong, accepted=problem.accepted)
+    for stop in after.stops:
+        raise InputError(field="weigh", given="contact", wrong=stop.says, accepted=stop.accepted)
+
+
+def questions_of(session: Session, now: datetime) -> dict[Kind, str]:
+    """What is asked before a press that would be hard to mend: lines far off or missing, a pull before its time."""
+    asked: dict[Kind, str] = {}
+    off = [words for line in session.lines if (words := _off(line, session.record))]
+    if off and not session.record.is_locked:
+        asked["tasted"] = asked["contact"] = f"Not as planned: {'; '.join(off)}. Go on as it is?"
+    window, meal = session.judgement.window, session.judgement.reading.meal
+    in_it = window is not None and meal is not None and meal.contact_at is not None and meal.pulled_at is None
+    if in_it and window is not None and meal is not None and meal.contact_at is not None:
+        held_h = hours_between(meal.contact_at, now)
+        if held_h < window.safe_earliest_h:
+            opens = hours_told(max(0.0, window.safe_earliest_h - held_h), "up")
+            asked["pulled"] = f"It is early: not yet for {opens}, when {window.earliest.limit.says}. Is it out?"
+    return asked
+
+
+def _off(line: LineToWeigh, record: Record) -> str:
+    """A line that is not as planned, in words; nothing for one that is, or that is still to come."""
+    state, planned = line.state(record), f"{number_told(line.mass_kg * 1000)} g {line.name}"
+    if state == "left out":
+        return f"{planned} left out"
+    return f"{number_told(record.weighed_kg(line.id) * 1000)} of {planned}" if state in ("short", "over") else ""
 
 
 def _check_ready(session: Session, press: Press) -> None:

@@ -42,6 +42,8 @@ class PressPart(Part):
     celsius: Number | None = None
     words: Text = ""
     how: How = ""
+    sure: bool = False
+    undoes: int | None = None
 
 
 class VerdictPart(Part):
@@ -129,11 +131,14 @@ def _press_part(noted: Noted) -> PressPart:
         celsius=press.celsius,
         words=press.words,
         how=press.how,
+        sure=press.sure,
+        undoes=press.undoes,
     )
 
 
 def _noted(part: PressPart) -> Noted:
-    return Noted(part.number, part.at, Press(part.kind, part.line, part.mass_kg, part.celsius, part.words, part.how))
+    press = Press(part.kind, part.line, part.mass_kg, part.celsius, part.words, part.how, part.sure, part.undoes)
+    return Noted(part.number, part.at, press)
 
 
 def _with_ids(draft: Draft, record: RecordFile) -> Draft:

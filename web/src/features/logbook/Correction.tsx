@@ -29,7 +29,10 @@ export function Correction() {
           <ul>
             {restsOn.map((one) => (
               <li key={one.batch_id} className="flex items-center gap-3 border-b border-rule">
-                <span className={`grow ${one.forgotten ? 'text-quiet line-through' : ''}`}>{one.batch}</span>
+                <span className={`grow ${one.forgotten ? 'text-quiet line-through' : ''}`}>
+                  {one.batch}
+                  {one.left_out !== '' && <span className="block text-quiet">{one.left_out}</span>}
+                </span>
                 <button
                   type="button"
                   className="min-h-11 cursor-pointer underline underline-offset-4"

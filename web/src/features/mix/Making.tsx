@@ -129,11 +129,8 @@ function Steps({ mix }: { mix: Mix }) {
       </ol>
       {mix.allergens.length > 0 && (
         <p className="border-t border-rule pt-1">
-          <b>Allergens.</b>{' '}
-          {mix.allergens
-            .map((one) => `${one.name}${one.sure ? '' : ', by the label of'} (${one.brought_by.join(', ')})`)
-            .join('; ')}
-          .
+          <b>Allergens.</b> {mix.allergens_told} Brought by{' '}
+          {mix.allergens.map((one) => `${one.brought_by.join(', ')} (${one.name})`).join('; ')}.
         </p>
       )}
     </>

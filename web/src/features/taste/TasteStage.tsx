@@ -39,6 +39,7 @@ function Said({ batch, taste }: { batch: Batch; taste: Taste }) {
           {taste.changed.length > 0 && `: ${taste.changed.join(' ')}`}
         </p>
       )}
+      {taste.verdicts.length > 0 && <p className="py-1 text-[0.95rem] text-quiet">{taste.learned_says}</p>}
       {taste.verdicts.length === 0 && <p className="py-1 text-quiet">Nothing yet.</p>}
       <ul>
         {taste.verdicts.map((one) => (

@@ -1,11 +1,10 @@
 import { useState } from 'react'
 import { gramsTold } from '../../lib/speak'
-import { typedGrams, type AtCounter } from './shared'
+import type { AtCounter } from './shared'
 
 /** The clean part, poured off before any raw meat has been in it. */
 export function Aside({ weigh, busy, press, devices }: AtCounter) {
   const [typed, setTyped] = useState(weigh.planned_aside_g > 0 ? gramsTold(weigh.planned_aside_g) : '')
-  const grams = typedGrams(typed)
   const gross = devices.readings?.scale.value ?? null
   const net = gross === null ? null : gross - weigh.tare_g
   return (
@@ -43,8 +42,8 @@ export function Aside({ weigh, busy, press, devices }: AtCounter) {
         <button
           type="button"
           className="act act-first min-h-16! px-8! text-xl"
-          disabled={busy || grams === null}
-          onClick={() => void press({ kind: 'set_aside', mass_g: grams })}
+          disabled={busy || typed.trim() === ''}
+          onClick={() => void press({ kind: 'set_aside', mass: typed })}
         >
           It is poured off
         </button>

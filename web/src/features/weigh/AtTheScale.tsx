@@ -3,7 +3,7 @@ import type { Batch, Draft, WeighLine } from '../../api/client'
 import { gramsTold } from '../../lib/speak'
 import { Advice } from './Advice'
 import { Countdown } from './Countdown'
-import { typedGrams, type AtCounter } from './shared'
+import { useTypedGrams, type AtCounter } from './shared'
 
 interface AtTheScaleProps extends AtCounter {
   batch: Batch
@@ -44,13 +44,15 @@ function OneLine({ line, weigh, busy, press, devices }: AtCounter & { line: Weig
   const scale = devices.readings?.scale
   const gross = scale?.value ?? null
   const net = gross === null ? null : gross - weigh.tare_g
-  const given = typedGrams(typed)
+  const read = useTypedGrams(typed, 'weighed')
+  const given = read.grams
+  const isTyped = typed.trim() !== ''
   const shown = given ?? net ?? 0
   const settled = given !== null || scale?.state === 'ok'
   const keep = async () => {
-    const mass_g = given ?? net
-    if (mass_g === null) return
-    await press({ kind: 'weighed', line_id: line.id, mass_g, how: given === null ? 'scale' : 'typed' })
+    const what = { kind: 'weighed', line_id: line.id } as const
+    if (isTyped) await press({ ...what, mass: typed, how: 'typed' })
+    else if (net !== null) await press({ ...what, mass_g: net, how: 'scale' })
   }
   return (
     <section aria-label={line.name} className="pt-2">
@@ -70,14 +72,17 @@ function OneLine({ line, weigh, busy, press, devices }: AtCounter & { line: Weig
         target={line.target_g}
         settled={settled}
       />
-      <p role="status" className={scale?.state === 'ok' ? 'text-quiet' : 'font-semibold text-warn'}>
-        {scaleWords(devices.broken, scale?.state, net)}
+      <p
+        role="status"
+        className={scale?.state === 'ok' && read.fault === '' ? 'text-quiet' : 'font-semibold text-warn'}
+      >
+        {read.fault !== '' ? read.fault : scaleWords(devices.broken, scale?.state, net)}
       </p>
       <div className="flex flex-wrap items-center gap-3 pt-2">
         <button
           type="button"
           className="act act-first min-h-16! px-8! text-xl"
-          disabled={busy || (given === null && (net === null || net <= 0 || !settled))}
+          disabled={busy || (!isTyped && (net === null || net <= 0 || !settled))}
           onClick={() => void keep()}
         >
           It is in

@@ -1,11 +1,12 @@
 import { useState } from 'react'
 import { gramsTold } from '../../lib/speak'
-import { typedGrams, type AtCounter } from './shared'
+import { useTypedGrams, type AtCounter } from './shared'
 
 /** The meat goes in: the clock starts, and the mix is locked. */
 export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
   const [meat, setMeat] = useState('')
   const [celsius, setCelsius] = useState('')
+  const read = useTypedGrams(meat, 'contact')
   const gross = devices.readings?.scale.value ?? null
   const net = gross === null ? 0 : gross - weigh.tare_g
   return (
@@ -27,17 +28,19 @@ export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
       </p>
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
         <label className="grid">
-          <span>The meat weighs, g</span>
+          <span>The meat weighs</span>
           <input
             className="said w-40!"
             inputMode="decimal"
-            placeholder={gramsTold(weigh.planned_meat_g)}
+            placeholder={`${gramsTold(weigh.planned_meat_g)} g`}
             value={meat}
             onChange={(event) => {
               setMeat(event.target.value)
             }}
           />
         </label>
+        {read.grams !== null && <span className="pb-2 font-semibold">= {gramsTold(read.grams)} g</span>}
+        {read.fault !== '' && <span className="max-w-80 pb-2 font-semibold text-warn">{read.fault}</span>}
         {net > 50 && (
           <button
             type="button"
@@ -50,7 +53,7 @@ export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
           </button>
         )}
         <label className="grid">
-          <span>It is at, °C</span>
+          <span>It is at</span>
           <input
             className="said w-32!"
             inputMode="decimal"
@@ -69,8 +72,8 @@ export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
         onClick={() =>
           void press({
             kind: 'contact',
-            mass_g: typedGrams(meat) ?? weigh.planned_meat_g,
-            celsius: typedGrams(celsius),
+            ...(meat.trim() === '' ? { mass_g: weigh.planned_meat_g } : { mass: meat }),
+            degrees: celsius,
           })
         }
       >

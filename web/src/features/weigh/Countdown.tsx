@@ -7,6 +7,12 @@ interface CountdownProps {
   settled: boolean
 }
 
+/** What the grams are: still to go, or over; and whether it is near enough. */
+function toGo(left: number, there: boolean): string {
+  const way = left < 0 ? 'over' : 'to go'
+  return there ? `${way}: enough` : left < 0 ? 'too much' : way
+}
+
 /** The big figure: grams still to go, nothing, or too much; and how far along it is. */
 export function Countdown({ left, tolerance, target, settled }: CountdownProps) {
   const over = left < -tolerance
@@ -19,9 +25,7 @@ export function Countdown({ left, tolerance, target, settled }: CountdownProps) 
         aria-live="off"
       >
         {gramsTold(Math.abs(left))}
-        <span className="ml-3 text-[2rem] font-semibold">
-          g {over ? 'too much' : there ? 'to go: enough' : 'to go'}
-        </span>
+        <span className="ml-3 text-[2rem] font-semibold">g {toGo(left, there)}</span>
       </p>
       <svg viewBox="0 0 1150 26" className="h-6 w-full" aria-hidden preserveAspectRatio="none">
         <rect x="0" y="8" width="1150" height="10" fill="var(--rule)" />

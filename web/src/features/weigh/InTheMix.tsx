@@ -4,7 +4,7 @@ import { labelPaper } from '../../api/addresses'
 import { api, type Batch, type Draft } from '../../api/client'
 import { told } from '../../lib/clock'
 import { gramsTold } from '../../lib/speak'
-import { typedGrams, type AtCounter } from './shared'
+import type { AtCounter } from './shared'
 
 interface InTheMixProps extends AtCounter {
   batch: Batch
@@ -31,7 +31,7 @@ export function InTheMix({ weigh, busy, press, devices, batch, draft }: InTheMix
           <div className="flex flex-wrap gap-3">
             <button
               type="button"
-              className="act act-first min-h-16! px-8! text-xl"
+              className={`act min-h-16! px-8! text-xl ${weigh.questions.pulled ? '' : 'act-first'}`}
               disabled={busy}
               onClick={() => void press({ kind: 'pulled' })}
             >
@@ -82,7 +82,7 @@ function Fridge({ weigh, busy, press, devices }: AtCounter) {
   const [typed, setTyped] = useState('')
   const fridge = devices.readings?.fridge
   const shown = fridge?.value ?? null
-  const given = typedGrams(typed) ?? shown
+  const given = typed.trim() !== '' || shown !== null
   return (
     <div className="flex flex-wrap items-center gap-3 border-t border-rule pt-2">
       <span>
@@ -93,7 +93,7 @@ function Fridge({ weigh, busy, press, devices }: AtCounter) {
           : `The fridge is at ${shown.toFixed(1)} °C.`}
       </span>
       <label className="flex items-center gap-2">
-        <span>or type °C</span>
+        <span>or type it</span>
         <input
           className="said w-24!"
           inputMode="decimal"
@@ -106,9 +106,12 @@ function Fridge({ weigh, busy, press, devices }: AtCounter) {
       <button
         type="button"
         className="act"
-        disabled={busy || given === null || weigh.contact_at === null}
+        disabled={busy || !given || weigh.contact_at === null}
         onClick={() =>
-          void press({ kind: 'fridge', celsius: given }).then((kept) => {
+          void press({
+            kind: 'fridge',
+            ...(typed.trim() === '' ? { celsius: shown } : { degrees: typed }),
+          }).then((kept) => {
             if (kept) setTyped('')
           })
         }
@@ -127,7 +130,7 @@ function Later({ busy, press }: Pick<AtCounter, 'busy' | 'press'>) {
       className="flex flex-wrap items-center gap-3 border-t border-rule pt-2"
       onSubmit={(event) => {
         event.preventDefault()
-        void press({ kind: 'later', mass_g: typedGrams(grams), words }).then((kept) => {
+        void press({ kind: 'later', mass: grams, words }).then((kept) => {
           if (!kept) return
           setGrams('')
           setWords('')

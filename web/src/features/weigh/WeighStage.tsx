@@ -1,5 +1,5 @@
-import { useEffect } from 'react'
-import type { Batch, Draft } from '../../api/client'
+import { useEffect, useState } from 'react'
+import type { Batch, Draft, PressSaid } from '../../api/client'
 import { useDevices } from '../../api/useDevices'
 import { useWeigh } from '../../api/useWeigh'
 import { Aside } from './Aside'
@@ -21,7 +21,8 @@ const STEPS = { weigh: 'weigh', taste: 'taste', set_aside: 'set aside', contact:
 
 /** Weigh-in: one thing at a time, in an order that cannot be skipped by accident. */
 export function WeighStage({ batch, draft, change, refresh }: WeighStageProps) {
-  const { weigh, trouble, busy, press } = useWeigh(batch.id)
+  const { weigh, trouble, busy, press: send } = useWeigh(batch.id)
+  const [asked, setAsked] = useState<PressSaid>()
   const devices = useDevices()
   const number = weigh?.number
   useEffect(() => {
@@ -29,6 +30,12 @@ export function WeighStage({ batch, draft, change, refresh }: WeighStageProps) {
   }, [number, refresh])
   useWakeLock(weigh !== undefined && weigh.phase !== 'out')
   if (!weigh) return <p>Looking at the counter</p>
+  const question = asked && weigh.questions[asked.kind]
+  const press = (said: PressSaid) => {
+    const asks = (weigh.questions[said.kind] ?? '') !== '' && said.sure !== true
+    setAsked(asks ? said : undefined)
+    return asks ? Promise.resolve(false) : send(said)
+  }
   const shared = { weigh, busy, press, devices }
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-6 wide:grid-cols-[minmax(0,1fr)_20rem]">
@@ -45,12 +52,52 @@ export function WeighStage({ batch, draft, change, refresh }: WeighStageProps) {
             This clock was set back. Hours count from the last press until it has caught up.
           </p>
         )}
+        {asked && question && (
+          <div role="alert" className="my-2 grid gap-2 rounded-md border-2 border-warn bg-raised p-3">
+            <p className="text-lg font-semibold">
+              <span aria-hidden>▲ </span>
+              {question}
+            </p>
+            <div className="flex flex-wrap gap-3">
+              <button
+                type="button"
+                className="act"
+                disabled={busy}
+                onClick={() => void press({ ...asked, sure: true })}
+              >
+                Yes, I am sure
+              </button>
+              <button
+                type="button"
+                className="act"
+                onClick={() => {
+                  setAsked(undefined)
+                }}
+              >
+                No
+              </button>
+            </div>
+          </div>
+        )}
         {weigh.phase === 'weigh' && <AtTheScale {...shared} batch={batch} change={change} />}
         {weigh.phase === 'taste' && <Tasting {...shared} />}
         {weigh.phase === 'set_aside' && <Aside {...shared} />}
         {weigh.phase === 'contact' && <ContactPanel {...shared} />}
         {(weigh.phase === 'hold' || weigh.phase === 'out') && (
           <InTheMix {...shared} batch={batch} draft={draft} />
+        )}
+        {weigh.last_says !== '' && (
+          <p className="mt-3 flex flex-wrap items-center gap-3 border-t border-rule pt-2 text-quiet">
+            <span>Last: {weigh.last_says}.</span>
+            <button
+              type="button"
+              className="act"
+              disabled={busy}
+              onClick={() => void press({ kind: 'undone' })}
+            >
+              Take it back
+            </button>
+          </p>
         )}
       </div>
       <Tins weigh={weigh} busy={busy} press={press} />

@@ -1,4 +1,6 @@
+import { useQuery } from '@tanstack/react-query'
 import type { PressSaid, Weigh } from '../../api/client'
+import { typedQuery } from '../../api/queries'
 import type { Devices } from '../../api/useDevices'
 
 /** What every part of the weigh-in gets. */
@@ -9,8 +11,13 @@ export interface AtCounter {
   devices: Devices
 }
 
-/** Typed grams; nothing for what is no number. */
-export function typedGrams(text: string): number | null {
-  const grams = Number(text.trim().replace(',', '.').replace(/\s*g$/, ''))
-  return text.trim() === '' || Number.isNaN(grams) ? null : grams
+/** Grams as they are being typed, read by the kitchen: the figure, or why it is none. */
+export function useTypedGrams(
+  text: string,
+  kind: PressSaid['kind'],
+): { grams: number | null; fault: string } {
+  const typed = text.trim()
+  const read = useQuery({ ...typedQuery(typed, kind), enabled: typed !== '' })
+  if (typed === '') return { grams: null, fault: '' }
+  return { grams: read.data?.grams ?? null, fault: read.error?.message ?? '' }
 }

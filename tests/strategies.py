@@ -51,7 +51,7 @@ drafts = st.builds(
     words,
     st.builds(CutSaid, words, amounts, words, *[lengths] * 3, counts, words, counts, words, words, words, steps),
     lines,
-    st.builds(HoldSaid, counts, words, counts, *[words] * 5),
+    st.builds(HoldSaid, counts, words, counts, *[words] * 6),
     st.builds(MealSaid, words, st.sampled_from(["", "75 min", "1 h 30 min", "soon"]), words, words),
     st.builds(OccasionSaid, counts, words, counts),
     st.builds(AimsSaid, words, words, counts, times, counts, counts, counts),

@@ -117,6 +117,25 @@ class Learning(unittest.TestCase):
         self.assertIn("as your verdicts say", own.reading.assumed["hold.salt_target_g_per_kg"])
 
 
+class Bounded(unittest.TestCase):
+    """No lesson moves the household's aim by more than its evidence, and none silently."""
+
+    def test_a_batch_pulled_after_seconds_teaches_nothing(self) -> None:
+        """It is left out and said to be."""
+        pulled = replace(BRINED, meal=replace(HELD, pulled="2026-11-24T08:00:30+00:00"))
+        salty = Verdict("", {"salt": 2}, None, False, "")
+        found_out = taught([Tasted("short", pulled, (salty,))], KITCHEN, now=NOW)
+        self.assertEqual((found_out.salt.count, found_out.salt.factor), (0, learned_salt([]).factor))
+        self.assertIn("left out", found_out.left_out["short"])
+
+    def test_one_verdict_moves_the_aim_by_no_more_than_its_two_steps(self) -> None:
+        """Whatever was eaten against whatever was aimed at."""
+        for eaten in (0.0001, 0.004, 0.012, 0.1):
+            for step in (-2, 0, 2):
+                factor = learned_salt([SaltJudged("a", eaten, 0.012, step)]).factor
+                self.assertLess(abs(math.log(factor)), 0.36 + 0.36)
+
+
 class Verdicts(unittest.TestCase):
     """As they are said."""
 

@@ -17,7 +17,7 @@ from vadouvan.core.draft import (
     Draft,
 )
 from vadouvan.errors import BadInput, FormatError
-from vadouvan.formats import batch_file, batch_parts
+from vadouvan.formats import batch_file, batch_shape
 
 
 class RoundTrip(unittest.TestCase):
@@ -49,11 +49,11 @@ class Schema(unittest.TestCase):
     def test_shipped_schema_is_current(self) -> None:
         """``make types`` writes it anew."""
         shipped = files("vadouvan.formats").joinpath("batch.schema.json").read_text()
-        self.assertEqual(shipped, batch_parts.json_schema())
+        self.assertEqual(shipped, batch_shape.json_schema())
 
     def test_demo_batches_follow_it(self) -> None:
         """Checked by a general schema library."""
-        schema = json.loads(batch_parts.json_schema())
+        schema = json.loads(batch_shape.json_schema())
         for draft in saturday_drafts(NOW):
             jsonschema.validate(json.loads(batch_file.write(draft)), schema)
 

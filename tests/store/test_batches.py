@@ -10,29 +10,17 @@ from datetime import timedelta
 from pathlib import Path
 
 from hypothesis import given, settings
-from hypothesis import strategies as st
 from sqlalchemy import inspect, text
 
 from tests.drafts import NOW, steak
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid, OccasionSaid, StepSaid
+from tests.strategies import drafts
+from vadouvan.core.draft import CutSaid, Draft
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import NotKept, Overtaken
+from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import migrate, open_database
-from vadouvan.store.drafts_json import from_json, to_json
 from vadouvan.store.own_cuts import OwnCuts
-
-words = st.text(max_size=20)
-steps = st.builds(StepSaid, *[words] * 9)
-drafts = st.builds(
-    Draft,
-    words,
-    st.builds(CutSaid, *[words] * 12, st.lists(steps, max_size=3, unique_by=lambda step: step.id).map(tuple)),
-    st.lists(st.builds(LineSaid, words, words), max_size=5).map(tuple),
-    st.builds(HoldSaid, *[words] * 3),
-    st.builds(MealSaid, *[words] * 3),
-    st.builds(OccasionSaid, *[words] * 3),
-)
 
 
 class Kept(unittest.TestCase):
@@ -179,4 +167,4 @@ class Kept(unittest.TestCase):
     @given(drafts)
     def test_json_round_trip(self, draft: Draft) -> None:
         """Any draft comes back as it was."""
-        self.assertEqual(from_json(to_json(draft)), draft)
+        self.assertEqual(draft_from_json(draft_to_json(draft)), draft)

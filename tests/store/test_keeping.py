@@ -138,7 +138,12 @@ class Check(Kept):
             ("UPDATE batch SET draft = 'x' WHERE id = 'b'", "batch b", "cannot be read"),
             ("UPDATE batch SET draft = '[]' WHERE id = 'b'", "batch b", "cannot be read"),
             ("UPDATE verdict SET said = '{\"tongue\": 1}'", "verdict of Odile", "cannot be read"),
-            ("INSERT INTO press VALUES ('gone', 1, '2026-11-25', '{\"kind\": \"turned\"}')", "press", "not there"),
+            (
+                "INSERT INTO press (batch_id, number, at, press) "
+                "VALUES ('gone', 1, '2026-11-25', '{\"kind\": \"turned\"}')",
+                "press",
+                "not there",
+            ),
             (
                 'INSERT INTO setting VALUES (\'routine\', \'{"sleep_from": "late", "work_days": []}\')',
                 "routine",
@@ -178,7 +183,8 @@ class OlderKitchens(unittest.TestCase):
                     whole = Whole(engine).read()
                     self.assertGreaterEqual(len(whole.batches), 5)
                     for batch in whole.batches:
-                        judgement = judge(batch.draft, kitchen, now=batch.made_at)
+                        known = [batch.made_at, *(one.at for one in batch.verdicts), *(one.at for one in batch.presses)]
+                        judgement = judge(batch.draft, kitchen, now=max(known))
                         self.assertIsNotNone(judgement.window, batch.draft.name)
                         self.assertEqual(judgement.reading.problems, [], batch.draft.name)
                     back, _ = read_archive(write_archive(whole, kitchen, now=NOW))

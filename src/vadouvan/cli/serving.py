@@ -9,7 +9,7 @@ from typing import Annotated
 import typer
 
 from vadouvan.api.openapi import http_page, openapi_text
-from vadouvan.formats import batch_parts
+from vadouvan.formats import batch_shape
 from vadouvan.settings import Settings
 
 
@@ -51,7 +51,7 @@ def openapi(page: Annotated[bool, typer.Option(help="As the page docs/http-api.m
 
 def schema() -> None:
     """Print the JSON Schema of the batch file."""
-    typer.echo(batch_parts.json_schema(), nl=False)
+    typer.echo(batch_shape.json_schema(), nl=False)
 
 
 def listener_on(port: int) -> socket.socket:

@@ -6,7 +6,10 @@ means "not said"; what is then assumed is told in the reading.
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass
+from typing import Annotated
+
+from annotated_types import Len
 
 MOST_LINES = 60
 MOST_STEPS = 20
@@ -15,29 +18,32 @@ LONGEST_TEXT = 200
 LONGEST_KEPT = 2000  # letters of a field that are kept, readable or not
 YES = "yes"  # a ticked answer
 
+Text = Annotated[str, Len(0, LONGEST_KEPT)]
+Identity = Annotated[str, Len(1, 64)]
+
 
 @dataclass(frozen=True)
 class StepSaid:
     """One thing done to the cut, as typed; only what its kind asks for is filled in."""
 
-    id: str
-    kind: str
-    amount: str = ""
-    depth: str = ""
-    spacing: str = ""
-    crosswise: str = ""
-    through_skin: str = ""
-    count: str = ""
-    stuffed_with: str = ""
+    id: Identity
+    kind: Text
+    amount: Text = ""
+    depth: Text = ""
+    spacing: Text = ""
+    crosswise: Text = ""
+    through_skin: Text = ""
+    count: Text = ""
+    stuffed_with: Text = ""
 
 
 @dataclass(frozen=True)
 class OccasionSaid:
     """For how many: servings, appetite, share for the freezer."""
 
-    servings: str = ""
-    appetite: str = ""
-    frozen: str = ""
+    servings: Text = ""
+    appetite: Text = ""
+    frozen: Text = ""
 
 
 @dataclass(frozen=True)
@@ -46,21 +52,21 @@ class CutSaid:
     ``age`` how long it has been raw in the fridge, bought or thawed, when it goes into the mix.
     """
 
-    kind: str = ""
-    mass: str = ""
-    shape: str = ""
-    thickness: str = ""
-    width: str = ""
-    length: str = ""
-    pieces: str = ""
-    bone: str = ""
-    bone_share: str = ""
-    cover: str = ""
-    cover_on: str = ""
-    evenness: str = ""
-    steps: tuple[StepSaid, ...] = ()
-    state: str = ""
-    age: str = ""
+    kind: Text = ""
+    mass: Text = ""
+    shape: Text = ""
+    thickness: Text = ""
+    width: Text = ""
+    length: Text = ""
+    pieces: Text = ""
+    bone: Text = ""
+    bone_share: Text = ""
+    cover: Text = ""
+    cover_on: Text = ""
+    evenness: Text = ""
+    steps: Annotated[tuple[StepSaid, ...], Len(0, 100)] = ()
+    state: Text = ""
+    age: Text = ""
 
 
 @dataclass(frozen=True)
@@ -71,48 +77,48 @@ class LineSaid:
     ``first``: goes on the meat before the rest, as a step of its own.
     """
 
-    id: str
-    text: str
-    locked: str = ""
-    lifted: str = ""
-    first: str = ""
+    id: Identity
+    text: Text
+    locked: Text = ""
+    lifted: Text = ""
+    first: Text = ""
 
 
 @dataclass(frozen=True)
 class AimsSaid:
     """What the mix should come to: the school of salting with what it asks for, and other aims."""
 
-    school: str = ""
-    spoon_salt: str = ""
-    spoons: str = ""
-    bath_time: str = ""
-    sugar: str = ""
-    acid: str = ""
-    heat: str = ""
+    school: Text = ""
+    spoon_salt: Text = ""
+    spoons: Text = ""
+    bath_time: Text = ""
+    sugar: Text = ""
+    acid: Text = ""
+    heat: Text = ""
 
 
 @dataclass(frozen=True)
 class QuantitySaid:
     """How the mix meets the meat, in what, and what is kept clean: a weight or a share of the mix."""
 
-    form: str = ""
-    container: str = ""
-    size: str = ""
-    coat: str = ""
-    set_aside: str = ""
-    set_aside_for: str = ""
+    form: Text = ""
+    container: Text = ""
+    size: Text = ""
+    coat: Text = ""
+    set_aside: Text = ""
+    set_aside_for: Text = ""
 
 
 @dataclass(frozen=True)
 class MakingSaid:
     """How the mix is made before it meets the meat."""
 
-    method: str = ""
-    simmer: str = ""
-    reduce_to: str = ""
-    cooling: str = ""
-    texture: str = ""
-    first_contact: str = ""
+    method: Text = ""
+    simmer: Text = ""
+    reduce_to: Text = ""
+    cooling: Text = ""
+    texture: Text = ""
+    first_contact: Text = ""
 
 
 @dataclass(frozen=True)
@@ -121,15 +127,15 @@ class HoldSaid:
     warm the kitchen is.
     """
 
-    fridge: str = ""
-    goal: str = ""
-    salt_target: str = ""
-    vacuum_school: str = ""
-    turned: str = ""
-    metal: str = ""
-    open_air: str = ""
-    readings: str = ""
-    room: str = ""
+    fridge: Text = ""
+    goal: Text = ""
+    salt_target: Text = ""
+    vacuum_school: Text = ""
+    turned: Text = ""
+    metal: Text = ""
+    open_air: Text = ""
+    readings: Text = ""
+    room: Text = ""
 
 
 @dataclass(frozen=True)
@@ -141,28 +147,28 @@ class MealSaid:
     meal, for the part that goes to the freezer in its mix.
     """
 
-    at: str = ""
-    lead: str = ""
-    time_zone: str = ""
-    start: str = ""
-    contact: str = ""
-    pulled: str = ""
-    early: str = ""
-    thaw_for: str = ""
+    at: Text = ""
+    lead: Text = ""
+    time_zone: Text = ""
+    start: Text = ""
+    contact: Text = ""
+    pulled: Text = ""
+    early: Text = ""
+    thaw_for: Text = ""
 
 
 @dataclass(frozen=True)
 class StageSaid:
     """One stage of cooking: where, how hot, in moving air or not, how long or up to which core, turned, brushed."""
 
-    id: str
-    place: str = ""
-    heat: str = ""
-    air: str = ""
-    minutes: str = ""
-    core: str = ""
-    turn: str = ""
-    brush: str = ""
+    id: Identity
+    place: Text = ""
+    heat: Text = ""
+    air: Text = ""
+    minutes: Text = ""
+    core: Text = ""
+    turn: Text = ""
+    brush: Text = ""
 
 
 @dataclass(frozen=True)
@@ -172,27 +178,33 @@ class FireSaid:
     ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked.
     """
 
-    surface: str = ""
-    stages: tuple[StageSaid, ...] = ()
-    doneness: str = ""
-    core: str = ""
-    sauce: str = ""
-    boil: str = ""
-    reduce_to: str = ""
-    freeze: str = ""
+    surface: Text = ""
+    stages: Annotated[tuple[StageSaid, ...], Len(0, 100)] = ()
+    doneness: Text = ""
+    core: Text = ""
+    sauce: Text = ""
+    boil: Text = ""
+    reduce_to: Text = ""
+    freeze: Text = ""
 
 
 @dataclass(frozen=True)
 class Draft:
     """A whole batch as typed."""
 
-    name: str = ""
-    cut: CutSaid = field(default_factory=CutSaid)
-    mix: tuple[LineSaid, ...] = ()
-    hold: HoldSaid = field(default_factory=HoldSaid)
-    meal: MealSaid = field(default_factory=MealSaid)
-    occasion: OccasionSaid = field(default_factory=OccasionSaid)
-    aims: AimsSaid = field(default_factory=AimsSaid)
-    quantity: QuantitySaid = field(default_factory=QuantitySaid)
-    making: MakingSaid = field(default_factory=MakingSaid)
-    fire: FireSaid = field(default_factory=FireSaid)
+    name: Text = ""
+    cut: CutSaid = CutSaid()
+    mix: Annotated[tuple[LineSaid, ...], Len(0, 1000)] = ()
+    hold: HoldSaid = HoldSaid()
+    meal: MealSaid = MealSaid()
+    occasion: OccasionSaid = OccasionSaid()
+    aims: AimsSaid = AimsSaid()
+    quantity: QuantitySaid = QuantitySaid()
+    making: MakingSaid = MakingSaid()
+    fire: FireSaid = FireSaid()
+
+
+PARTS = (
+    StepSaid, OccasionSaid, CutSaid, LineSaid, AimsSaid, QuantitySaid, MakingSaid, HoldSaid, MealSaid, StageSaid,
+    FireSaid, Draft,
+)  # fmt: skip

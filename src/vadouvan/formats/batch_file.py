@@ -7,164 +7,98 @@ could not be read, is kept beside in ``as_typed``, so that nothing typed is lost
 from __future__ import annotations
 
 import json
-from dataclasses import asdict
-from typing import Any, NoReturn
+from dataclasses import fields
+from typing import Any, NoReturn, cast, get_args, get_type_hints
 
-from pydantic import ValidationError
+from pydantic import BaseModel, ValidationError
 
-from vadouvan.core.draft import (
-    YES,
-    AimsSaid,
-    CutSaid,
-    Draft,
-    FireSaid,
-    HoldSaid,
-    LineSaid,
-    MakingSaid,
-    MealSaid,
-    OccasionSaid,
-    QuantitySaid,
-    StageSaid,
-    StepSaid,
-)
+from vadouvan.core.draft import YES, Draft, LineSaid
 from vadouvan.errors import BadInput, FormatError, InputError
-from vadouvan.formats.batch_numbers import numbers_of, texts_of
-from vadouvan.formats.batch_parts import BatchFile, LinePart, StagePart, StepPart
+from vadouvan.formats.batch_fields import NUMBERS, TICKS
+from vadouvan.formats.batch_shape import BatchFile
 
 FORMAT = "vadouvan-batch"
 VERSION = 1
 LARGEST_BYTES = 1_000_000
 ACCEPTED = 'A batch file is a JSON object that starts with "format": "vadouvan-batch" and "version": 1.'
 
-_HOLD_WORDS = ("goal", "vacuum_school", "turned", "metal", "open_air", "readings")
-_MEAL_WORDS = ("at", "time_zone", "start", "contact", "pulled", "thaw_for")
-_MAKING_WORDS = ("method", "reduce_to", "cooling", "texture")
-_FIRE_WORDS = ("surface", "doneness", "sauce", "reduce_to", "freeze")
-_WORDS = ("kind", "state", "shape", "bone", "cover", "cover_on", "evenness")
-
 
 def write(draft: Draft) -> str:
     """A draft as the text of a batch file."""
     kept: dict[str, str] = {}
-    steps = [
-        {
-            "kind": step.kind,
-            **numbers_of("step", step, f"cut.steps.{number}", kept),
-            "crosswise": step.crosswise == YES,
-            "through_skin": step.through_skin == YES,
-            "stuffed_with": step.stuffed_with,
-        }
-        for number, step in enumerate(draft.cut.steps)
-    ]
-    words = {name: getattr(draft.cut, name) for name in _WORDS}
-    hold, meal, occasion, making = draft.hold, draft.meal, draft.occasion, draft.making
-    document = BatchFile.model_validate({
-        "format": FORMAT,
-        "version": VERSION,
-        "name": draft.name,
-        "cut": {**words, **numbers_of("cut", draft.cut, "cut", kept), "steps": steps},
-        "mix": [_line_out(line) for line in draft.mix],
-        "hold": {**{name: getattr(hold, name) for name in _HOLD_WORDS}, **numbers_of("hold", hold, "hold", kept)},
-        "meal": {**{name: getattr(meal, name) for name in _MEAL_WORDS}, **numbers_of("meal", meal, "meal", kept)},
-        "occasion": {"appetite": occasion.appetite, **numbers_of("occasion", occasion, "occasion", kept)},
-        "aims": {
-            "school": draft.aims.school,
-            "spoon_salt": draft.aims.spoon_salt,
-            **numbers_of("aims", draft.aims, "aims", kept),
-        },
-        "quantity": asdict(draft.quantity),
-        "making": {
-            **{name: getattr(making, name) for name in _MAKING_WORDS},
-            **numbers_of("making", making, "making", kept),
-        },
-        "fire": {
-            **{name: getattr(draft.fire, name) for name in _FIRE_WORDS},
-            **numbers_of("fire", draft.fire, "fire", kept),
-            "stages": [_stage_out(stage, number, kept) for number, stage in enumerate(draft.fire.stages)],
-        },
-        "as_typed": kept,
-    })  # fmt: skip
+    parts = _written(draft, "", kept)
+    document = BatchFile.model_validate({"format": FORMAT, "version": VERSION, **parts, "as_typed": kept})
     return document.model_dump_json(indent=2) + "\n"
 
 
 def read(text: str) -> Draft:
     """The draft in the text of a batch file; raises FormatError or BadInput saying what would do."""
     document = _document(text)
-    kept, cut = document.as_typed, document.cut
-    return Draft(
-        name=document.name,
-        cut=CutSaid(
-            **{name: getattr(cut, name) for name in _WORDS},
-            **texts_of("cut", cut, "cut", kept),
-            steps=tuple(_step(step, number, kept) for number, step in enumerate(cut.steps)),
-        ),
-        mix=tuple(_line(line, number) for number, line in enumerate(document.mix, start=1)),
-        hold=HoldSaid(
-            **{name: getattr(document.hold, name) for name in _HOLD_WORDS},
-            **texts_of("hold", document.hold, "hold", kept),
-        ),
-        meal=MealSaid(
-            **{name: getattr(document.meal, name) for name in _MEAL_WORDS},
-            **texts_of("meal", document.meal, "meal", kept),
-        ),
-        occasion=OccasionSaid(
-            appetite=document.occasion.appetite, **texts_of("occasion", document.occasion, "occasion", kept)
-        ),
-        aims=AimsSaid(
-            school=document.aims.school,
-            spoon_salt=document.aims.spoon_salt,
-            **texts_of("aims", document.aims, "aims", kept),
-        ),
-        quantity=QuantitySaid(**document.quantity.model_dump()),
-        making=MakingSaid(
-            **{name: getattr(document.making, name) for name in _MAKING_WORDS},
-            **texts_of("making", document.making, "making", kept),
-        ),
-        fire=FireSaid(
-            **{name: getattr(document.fire, name) for name in _FIRE_WORDS},
-            **texts_of("fire", document.fire, "fire", kept),
-            stages=tuple(_stage(stage, number, kept) for number, stage in enumerate(document.fire.stages)),
-        ),
-    )
+    kept = cast("dict[str, str]", getattr(document, "as_typed"))  # noqa: B009 - the model is made from the draft
+    return cast("Draft", _read(Draft, document, "", kept))
 
 
-def _line_out(line: LineSaid) -> str | dict[str, str | bool]:
-    marks = {name: True for name in ("locked", "lifted", "first") if getattr(line, name) == YES}
-    return {"text": line.text, **marks} if marks else line.text
+def _written(said: Any, path: str, kept: dict[str, str]) -> dict[str, Any]:
+    """A part of the draft as a part of the file; words that say more than a number are added to ``kept``."""
+    kind, out = type(said), dict[str, Any]()
+    for field in NUMBERS.get(kind, ()):
+        typed = getattr(said, field.said)
+        number = field.number(typed) if typed else None
+        out[field.name] = number
+        if typed and typed != field.plainly(number):
+            kept[f"{path}{field.name}"] = typed
+    counted = {field.said for field in NUMBERS.get(kind, ())}
+    for one in fields(kind):
+        value = getattr(said, one.name)
+        if one.name == "id" or one.name in counted:
+            continue
+        if one.name in TICKS.get(kind, ()):
+            out[one.name] = value == YES
+        elif isinstance(value, tuple):
+            out[one.name] = [_member(part, f"{path}{one.name}.{n}.", kept) for n, part in enumerate(value)]
+        else:
+            out[one.name] = value if isinstance(value, str) else _written(value, f"{path}{one.name}.", kept)
+    return out
 
 
-def _line(part: str | LinePart, number: int) -> LineSaid:
+def _member(part: Any, path: str, kept: dict[str, str]) -> Any:
+    """One of a list; a line without marks is written as its text alone."""
+    written = _written(part, path, kept)
+    plain = isinstance(part, LineSaid) and not any(written[tick] for tick in TICKS[LineSaid])
+    return written["text"] if plain else written
+
+
+def _read(kind: type, document: BaseModel, path: str, kept: dict[str, str], identity: str = "") -> Any:
+    """The part of a draft that a part of the file holds."""
+    found: dict[str, Any] = {"id": identity} if identity else {}
+    for field in NUMBERS.get(kind, ()):
+        number, words = getattr(document, field.name), kept.get(f"{path}{field.name}", "")
+        same = words != "" and (number is None or field.number(words) == round(number, 6))
+        found[field.said] = words if same else field.plainly(number)
+    hints = get_type_hints(kind)
+    for one in fields(kind):
+        if one.name == "id" or one.name in found:
+            continue
+        value = getattr(document, one.name)
+        if one.name in TICKS.get(kind, ()):
+            found[one.name] = YES if value else ""
+        elif isinstance(value, list):
+            inner = get_args(hints[one.name])[0]
+            found[one.name] = tuple(
+                _numbered(inner, part, f"{path}{one.name}.", n, kept) for n, part in enumerate(value)
+            )
+        elif isinstance(value, BaseModel):
+            found[one.name] = _read(hints[one.name], value, f"{path}{one.name}.", kept)
+        else:
+            found[one.name] = value
+    return kind(**found)
+
+
+def _numbered(kind: type, part: Any, path: str, number: int, kept: dict[str, str]) -> Any:
+    """One of a list, with its place as its identity."""
     if isinstance(part, str):
-        return LineSaid(str(number), part)
-    marks = {name: YES if getattr(part, name) else "" for name in ("locked", "lifted", "first")}
-    return LineSaid(str(number), part.text, **marks)
-
-
-def _step(step: StepPart, number: int, kept: dict[str, str]) -> StepSaid:
-    return StepSaid(
-        id=str(number + 1),
-        kind=step.kind,
-        crosswise=YES if step.crosswise else "",
-        through_skin=YES if step.through_skin else "",
-        stuffed_with=step.stuffed_with,
-        **texts_of("step", step, f"cut.steps.{number}", kept),
-    )
-
-
-def _stage_out(stage: StageSaid, number: int, kept: dict[str, str]) -> dict[str, str | bool | float | None]:
-    words = {"place": stage.place, "air": stage.air, "brush": stage.brush}
-    return {**words, "turn": stage.turn == YES, **numbers_of("stage", stage, f"fire.stages.{number}", kept)}
-
-
-def _stage(part: StagePart, number: int, kept: dict[str, str]) -> StageSaid:
-    return StageSaid(
-        id=str(number + 1),
-        place=part.place,
-        air=part.air,
-        turn=YES if part.turn else "",
-        brush=part.brush,
-        **texts_of("stage", part, f"fire.stages.{number}", kept),
-    )
+        return LineSaid(str(number + 1), part)
+    return _read(kind, part, f"{path}{number}.", kept, str(number + 1))
 
 
 def _document(text: str) -> BatchFile:

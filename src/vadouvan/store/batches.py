@@ -13,7 +13,7 @@ from sqlalchemy.orm import Session
 
 from vadouvan.core.draft import Draft
 from vadouvan.errors import NotKept, Overtaken
-from vadouvan.store.drafts_json import from_json, to_json
+from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.rows import BatchRow, HistoryRow, VerdictRow
 
 ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
@@ -54,7 +54,7 @@ class Batches:
             for start in range(0, len(identities), MOST_AT_ONCE):
                 part = identities[start : start + MOST_AT_ONCE]
                 rows = session.scalars(select(BatchRow).where(BatchRow.id.in_(part)).order_by(BatchRow.made_at))
-                found += [KeptBatch(row.id, row.revision, from_json(row.draft)) for row in rows]
+                found += [KeptBatch(row.id, row.revision, draft_from_json(row.draft)) for row in rows]
         return found
 
     def get(self, identity: str) -> KeptBatch:
@@ -64,7 +64,7 @@ class Batches:
 
     def add(self, identity: str, draft: Draft, *, now: datetime) -> KeptBatch:
         """Keep a new batch."""
-        moment, text = now.isoformat(), to_json(draft)
+        moment, text = now.isoformat(), draft_to_json(draft)
         with Session(self._engine) as session, session.begin():
             session.add(BatchRow(id=identity, draft=text, revision=1, made_at=moment, changed_at=moment, at_number=1))
             session.flush()
@@ -82,8 +82,8 @@ class Batches:
         with Session(self._engine) as session, session.begin():
             row = _row_at(session, identity, revision)
             if check is not None:
-                check(from_json(row.draft), draft)
-            put_draft(session, row, to_json(draft), now)
+                check(draft_from_json(row.draft), draft)
+            put_draft(session, row, draft_to_json(draft), now)
             session.flush()
             return _kept(session, row)
 
@@ -95,7 +95,7 @@ class Batches:
             state = session.get(HistoryRow, (identity, number))
             if state is not None:
                 if check is not None:
-                    check(from_json(row.draft), from_json(state.draft))
+                    check(draft_from_json(row.draft), draft_from_json(state.draft))
                 row.at_number = number
                 _move(row, state.draft, now)
                 session.flush()
@@ -166,4 +166,4 @@ def _move(row: BatchRow, draft: str, now: datetime) -> None:
 def _kept(session: Session, row: BatchRow) -> KeptBatch:
     numbers = select(func.min(HistoryRow.number), func.max(HistoryRow.number)).where(HistoryRow.batch_id == row.id)
     first, last = session.execute(numbers).one()
-    return KeptBatch(row.id, row.revision, from_json(row.draft), row.at_number > first, row.at_number < last)
+    return KeptBatch(row.id, row.revision, draft_from_json(row.draft), row.at_number > first, row.at_number < last)

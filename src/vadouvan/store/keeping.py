@@ -21,8 +21,8 @@ from sqlalchemy.orm import Session
 from vadouvan.core.reading.routine import read_routine
 from vadouvan.core.reading.shared import read_shared
 from vadouvan.errors import BadInput, FormatError
+from vadouvan.shapes import draft_from_json
 from vadouvan.store.database import migrate, migration_config, open_database
-from vadouvan.store.drafts_json import from_json
 from vadouvan.store.own_cuts import kind_in
 from vadouvan.store.own_ingredients import label_in
 from vadouvan.store.presses import noted_in
@@ -166,8 +166,12 @@ def _path(engine: Engine) -> str:
 
 
 _READERS: tuple[tuple[type[Any], Callable[..., object], Callable[..., str]], ...] = (
-    (BatchRow, lambda row: from_json(row.draft), lambda row: f"batch {row.id}"),
-    (HistoryRow, lambda row: from_json(row.draft), lambda row: f"batch {row.batch_id}, earlier state {row.number}"),
+    (BatchRow, lambda row: draft_from_json(row.draft), lambda row: f"batch {row.id}"),
+    (
+        HistoryRow,
+        lambda row: draft_from_json(row.draft),
+        lambda row: f"batch {row.batch_id}, earlier state {row.number}",
+    ),
     (PressRow, noted_in, lambda row: f"batch {row.batch_id}, press {row.number}"),
     (VerdictRow, verdict_in, lambda row: f"batch {row.batch_id}, verdict of {row.eater or 'somebody'}"),
     (OwnCutRow, lambda row: kind_in(row.kind), lambda row: f"own cut {row.id}"),

@@ -12,8 +12,8 @@ from sqlalchemy.orm import Session, aliased
 from vadouvan.core.draft import Draft
 from vadouvan.core.weigh.press import Noted, Press
 from vadouvan.errors import NotKept, Overtaken
+from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.batches import put_draft
-from vadouvan.store.drafts_json import from_json, to_json
 from vadouvan.store.rows import BatchRow, PressRow
 
 
@@ -55,7 +55,7 @@ class Presses:
                 raise Overtaken(batch_id, expected=noted.number - 1, stored=last or 0)
             session.add(press_row(batch_id, noted))
             if draft is not None:
-                put_draft(session, row, to_json(draft), now)
+                put_draft(session, row, draft_to_json(draft), now)
 
 
 def press_row(batch_id: str, noted: Noted) -> PressRow:
@@ -67,11 +67,11 @@ def press_row(batch_id: str, noted: Noted) -> PressRow:
         press=json.dumps(asdict(noted.press), separators=(",", ":")),
         kind=noted.press.kind,
         undoes=noted.press.undoes,
-        before=None if noted.before is None else to_json(noted.before),
+        before=None if noted.before is None else draft_to_json(noted.before),
     )
 
 
 def noted_in(row: PressRow) -> Noted:
     """The press in a row."""
-    before = None if row.before is None else from_json(row.before)
+    before = None if row.before is None else draft_from_json(row.before)
     return Noted(row.number, datetime.fromisoformat(row.at), Press(**json.loads(row.press)), before)

@@ -15,7 +15,7 @@ from sqlalchemy.orm import Session
 from vadouvan.core.merging import Merge
 from vadouvan.core.whole import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
 from vadouvan.errors import NotKept
-from vadouvan.store.drafts_json import from_json, to_json
+from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.own_cuts import kind_in, kind_text
 from vadouvan.store.own_ingredients import label_in, label_text
 from vadouvan.store.presses import noted_in, press_row
@@ -101,7 +101,7 @@ class Whole:
 
 def _add(session: Session, batches: Sequence[WholeBatch], moment: str) -> None:
     """New batches with their first state and all that happened to them."""
-    texts = [to_json(batch.draft) for batch in batches]
+    texts = [draft_to_json(batch.draft) for batch in batches]
     for batch, text in zip(batches, texts, strict=True):
         made = batch.made_at.isoformat()
         session.add(BatchRow(id=batch.id, draft=text, revision=1, made_at=made, changed_at=moment, at_number=1))
@@ -143,7 +143,7 @@ def _batch(
 ) -> WholeBatch:
     return WholeBatch(
         row.id,
-        from_json(row.draft),
+        draft_from_json(row.draft),
         datetime.fromisoformat(row.made_at),
         tuple(noted_in(press) for press in presses),
         tuple(_verdict(one) for one in verdicts),

@@ -1391,10 +1391,10 @@ export interface components {
             wanted: number;
         };
         /**
-         * AimsBody
-         * @description What the mix should come to, as typed.
+         * AimsSaid
+         * @description What the mix should come to: the school of salting with what it asks for, and other aims.
          */
-        AimsBody: {
+        AimsSaid: {
             /**
              * Acid
              * @default
@@ -1463,7 +1463,7 @@ export interface components {
              * @default false
              */
             cover: boolean;
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /**
              * In Mix G Per Kg
              * @default {}
@@ -1530,7 +1530,7 @@ export interface components {
             can_redo: boolean;
             /** Can Undo */
             can_undo: boolean;
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /** Id */
             id: string;
             judgement: components["schemas"]["JudgementOut"];
@@ -1625,7 +1625,7 @@ export interface components {
          * @description A change to a batch: the whole draft, and the revision it was made from.
          */
         ChangeBody: {
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /** Revision */
             revision: number;
         };
@@ -1683,7 +1683,7 @@ export interface components {
              * @enum {string}
              */
             change: "hour" | "thickness" | "salt_target" | "scored" | "heat_treated" | "fridge" | "turned" | "vacuum" | "vacuum_faster";
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /**
              * Value
              * @default
@@ -1722,7 +1722,7 @@ export interface components {
              * @enum {string}
              */
             degree: "a_little" | "clearly" | "far";
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /**
              * Taste
              * @enum {string}
@@ -1790,10 +1790,31 @@ export interface components {
             span: string;
         };
         /**
-         * CutBody
-         * @description Answers about the cut, as typed.
+         * CutOut
+         * @description A kind of cut to choose from.
          */
-        CutBody: {
+        CutOut: {
+            /** Bone */
+            bone: string;
+            /** Cover */
+            cover: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Own */
+            own: boolean;
+            /** Shape */
+            shape: string;
+            /** Species */
+            species: string;
+        };
+        /**
+         * CutSaid
+         * @description Answers about the cut. ``kind`` is an id of the table of cuts; ``state`` whether it starts fresh or frozen;
+         *     ``age`` how long it has been raw in the fridge, bought or thawed, when it goes into the mix.
+         */
+        CutSaid: {
             /**
              * Age
              * @default
@@ -1858,7 +1879,7 @@ export interface components {
              * Steps
              * @default []
              */
-            steps: components["schemas"]["StepBody"][];
+            steps: components["schemas"]["StepSaid"][];
             /**
              * Thickness
              * @default
@@ -1869,26 +1890,6 @@ export interface components {
              * @default
              */
             width: string;
-        };
-        /**
-         * CutOut
-         * @description A kind of cut to choose from.
-         */
-        CutOut: {
-            /** Bone */
-            bone: string;
-            /** Cover */
-            cover: string;
-            /** Id */
-            id: string;
-            /** Name */
-            name: string;
-            /** Own */
-            own: boolean;
-            /** Shape */
-            shape: string;
-            /** Species */
-            species: string;
         };
         /**
          * DegreesOut
@@ -1904,10 +1905,10 @@ export interface components {
             celsius: number;
         };
         /**
-         * DraftBody
-         * @description A whole batch, as typed.
+         * Draft
+         * @description A whole batch as typed.
          */
-        DraftBody: {
+        Draft: {
             /**
              * @default {
              *       "acid": "",
@@ -1919,7 +1920,7 @@ export interface components {
              *       "sugar": ""
              *     }
              */
-            aims: components["schemas"]["AimsBody"];
+            aims: components["schemas"]["AimsSaid"];
             /**
              * @default {
              *       "age": "",
@@ -1939,7 +1940,7 @@ export interface components {
              *       "width": ""
              *     }
              */
-            cut: components["schemas"]["CutBody"];
+            cut: components["schemas"]["CutSaid"];
             /**
              * @default {
              *       "boil": "",
@@ -1952,7 +1953,7 @@ export interface components {
              *       "surface": ""
              *     }
              */
-            fire: components["schemas"]["FireBody"];
+            fire: components["schemas"]["FireSaid"];
             /**
              * @default {
              *       "fridge": "",
@@ -1966,7 +1967,7 @@ export interface components {
              *       "vacuum_school": ""
              *     }
              */
-            hold: components["schemas"]["HoldBody"];
+            hold: components["schemas"]["HoldSaid"];
             /**
              * @default {
              *       "cooling": "",
@@ -1977,7 +1978,7 @@ export interface components {
              *       "texture": ""
              *     }
              */
-            making: components["schemas"]["MakingBody"];
+            making: components["schemas"]["MakingSaid"];
             /**
              * @default {
              *       "at": "",
@@ -1990,12 +1991,12 @@ export interface components {
              *       "time_zone": ""
              *     }
              */
-            meal: components["schemas"]["MealBody"];
+            meal: components["schemas"]["MealSaid"];
             /**
              * Mix
              * @default []
              */
-            mix: components["schemas"]["LineBody"][];
+            mix: components["schemas"]["LineSaid"][];
             /**
              * Name
              * @default
@@ -2008,7 +2009,7 @@ export interface components {
              *       "servings": ""
              *     }
              */
-            occasion: components["schemas"]["OccasionBody"];
+            occasion: components["schemas"]["OccasionSaid"];
             /**
              * @default {
              *       "coat": "",
@@ -2019,7 +2020,7 @@ export interface components {
              *       "size": ""
              *     }
              */
-            quantity: components["schemas"]["QuantityBody"];
+            quantity: components["schemas"]["QuantitySaid"];
         };
         /**
          * EdgeOut
@@ -2148,10 +2149,41 @@ export interface components {
             value: number;
         };
         /**
-         * FireBody
-         * @description How it is cooked, as typed.
+         * FireOut
+         * @description The fire of a batch; what needs a judged hold is null until there is one.
          */
-        FireBody: {
+        FireOut: {
+            /** Clings G */
+            clings_g: number | null;
+            /** Guidance C */
+            guidance_c: number | null;
+            /** In Short */
+            in_short: string;
+            /** Is Below */
+            is_below: boolean;
+            /** Last Brush At */
+            last_brush_at: string | null;
+            /** Last Brush Says */
+            last_brush_says: string;
+            sauce: components["schemas"]["SauceOut"] | null;
+            /** Stages */
+            stages: components["schemas"]["StageOut"][];
+            /** Sugar G Per M2 */
+            sugar_g_per_m2: number | null;
+            /** Sugar Limit G Per M2 */
+            sugar_limit_g_per_m2: number | null;
+            /** Target C */
+            target_c: number | null;
+            /** Told */
+            told: components["schemas"]["ToldOut"][];
+        };
+        /**
+         * FireSaid
+         * @description How it is cooked: its surface, the stages, doneness with a core of one's own, and the used mix.
+         *
+         *     ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked.
+         */
+        FireSaid: {
             /**
              * Boil
              * @default
@@ -2186,41 +2218,12 @@ export interface components {
              * Stages
              * @default []
              */
-            stages: components["schemas"]["StageBody"][];
+            stages: components["schemas"]["StageSaid"][];
             /**
              * Surface
              * @default
              */
             surface: string;
-        };
-        /**
-         * FireOut
-         * @description The fire of a batch; what needs a judged hold is null until there is one.
-         */
-        FireOut: {
-            /** Clings G */
-            clings_g: number | null;
-            /** Guidance C */
-            guidance_c: number | null;
-            /** In Short */
-            in_short: string;
-            /** Is Below */
-            is_below: boolean;
-            /** Last Brush At */
-            last_brush_at: string | null;
-            /** Last Brush Says */
-            last_brush_says: string;
-            sauce: components["schemas"]["SauceOut"] | null;
-            /** Stages */
-            stages: components["schemas"]["StageOut"][];
-            /** Sugar G Per M2 */
-            sugar_g_per_m2: number | null;
-            /** Sugar Limit G Per M2 */
-            sugar_limit_g_per_m2: number | null;
-            /** Target C */
-            target_c: number | null;
-            /** Told */
-            told: components["schemas"]["ToldOut"][];
         };
         /**
          * ForgetBody
@@ -2260,10 +2263,11 @@ export interface components {
             shown: string;
         };
         /**
-         * HoldBody
-         * @description Answers about the hold, as typed.
+         * HoldSaid
+         * @description Answers about the hold; ``readings`` are temperatures as they were noted: "0 h 4 C, 6 h 9 C"; ``room`` is how
+         *     warm the kitchen is.
          */
-        HoldBody: {
+        HoldSaid: {
             /**
              * Fridge
              * @default
@@ -2568,7 +2572,7 @@ export interface components {
             batch: string;
             /** Batch Id */
             batch_id: string;
-            draft: components["schemas"]["DraftBody"] | null;
+            draft: components["schemas"]["Draft"] | null;
             /** Later Says */
             later_says: string;
             /** Says */
@@ -2623,31 +2627,6 @@ export interface components {
             shown?: string | null;
         };
         /**
-         * LineBody
-         * @description One line of the mix, as typed.
-         */
-        LineBody: {
-            /**
-             * First
-             * @default
-             */
-            first: string;
-            /** Id */
-            id: string;
-            /**
-             * Lifted
-             * @default
-             */
-            lifted: string;
-            /**
-             * Locked
-             * @default
-             */
-            locked: string;
-            /** Text */
-            text: string;
-        };
-        /**
          * LineChangeOut
          * @description A line that is not weighed yet, with new words.
          */
@@ -2670,6 +2649,34 @@ export interface components {
             text: string;
         };
         /**
+         * LineSaid
+         * @description One typed line of the mix with an identity of its own.
+         *
+         *     ``locked``: the solver leaves its amount alone; ``lifted``: fished out before cooking;
+         *     ``first``: goes on the meat before the rest, as a step of its own.
+         */
+        LineSaid: {
+            /**
+             * First
+             * @default
+             */
+            first: string;
+            /** Id */
+            id: string;
+            /**
+             * Lifted
+             * @default
+             */
+            lifted: string;
+            /**
+             * Locked
+             * @default
+             */
+            locked: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * LogbookOut
          * @description Entries that fit, a page of them, and how many there are.
          */
@@ -2680,10 +2687,10 @@ export interface components {
             entries: components["schemas"]["EntryOut"][];
         };
         /**
-         * MakingBody
-         * @description How the mix is made, as typed.
+         * MakingSaid
+         * @description How the mix is made before it meets the meat.
          */
-        MakingBody: {
+        MakingSaid: {
             /**
              * Cooling
              * @default
@@ -2732,10 +2739,14 @@ export interface components {
             says: string;
         };
         /**
-         * MealBody
-         * @description Answers about the meal, as typed.
+         * MealSaid
+         * @description Answers about the meal: local date and time, time from pull to plate, time zone name.
+         *
+         *     ``start`` is when the cook wants to put the meat in; ``contact`` when it went in and ``pulled`` when it came
+         *     out, once they have. ``early`` is how long before the meal it is done, and kept warm. ``thaw_for`` is another
+         *     meal, for the part that goes to the freezer in its mix.
          */
-        MealBody: {
+        MealSaid: {
             /**
              * At
              * @default
@@ -2832,7 +2843,7 @@ export interface components {
          * @description A mark of a plan, and where it is moved to: a moment with its offset.
          */
         MoveBody: {
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /**
              * Mark
              * @enum {string}
@@ -2849,7 +2860,7 @@ export interface components {
          * @description The draft with a mark moved, and the plan that it then has, in words.
          */
         MoveOut: {
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /** Says */
             says: string;
         };
@@ -2858,7 +2869,7 @@ export interface components {
          * @description What a calendar moved, in words, and the draft with it; nothing is kept yet.
          */
         MovedOut: {
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /** Says */
             says: string[];
         };
@@ -2891,27 +2902,6 @@ export interface components {
             says: string;
         };
         /**
-         * OccasionBody
-         * @description For how many, as typed.
-         */
-        OccasionBody: {
-            /**
-             * Appetite
-             * @default
-             */
-            appetite: string;
-            /**
-             * Frozen
-             * @default
-             */
-            frozen: string;
-            /**
-             * Servings
-             * @default
-             */
-            servings: string;
-        };
-        /**
          * OccasionOut
          * @description Weight to buy, and servings that the meat on the board gives.
          */
@@ -2930,11 +2920,32 @@ export interface components {
             servings: number;
         };
         /**
+         * OccasionSaid
+         * @description For how many: servings, appetite, share for the freezer.
+         */
+        OccasionSaid: {
+            /**
+             * Appetite
+             * @default
+             */
+            appetite: string;
+            /**
+             * Frozen
+             * @default
+             */
+            frozen: string;
+            /**
+             * Servings
+             * @default
+             */
+            servings: string;
+        };
+        /**
          * OffersQuestion
          * @description A draft whose plan does not work.
          */
         OffersQuestion: {
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
         };
         /**
          * OutcomeOut
@@ -2978,10 +2989,10 @@ export interface components {
             salt: components["schemas"]["LearnedOut"];
         };
         /**
-         * OwnCutBody
+         * OwnCutSaid
          * @description A name for the cut of a batch, to be kept as one of the cook's own.
          */
-        OwnCutBody: {
+        OwnCutSaid: {
             /** Batch */
             batch: string;
             /** Name */
@@ -3145,7 +3156,7 @@ export interface components {
          * @description A change that makes the plan work.
          */
         PlanOfferOut: {
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /** Id */
             id: string;
             /** Says */
@@ -3312,10 +3323,10 @@ export interface components {
             wrong: string;
         };
         /**
-         * QuantityBody
-         * @description How the mix meets the meat and what is set aside, as typed.
+         * QuantitySaid
+         * @description How the mix meets the meat, in what, and what is kept clean: a weight or a share of the mix.
          */
-        QuantityBody: {
+        QuantitySaid: {
             /**
              * Coat
              * @default
@@ -3487,8 +3498,8 @@ export interface components {
          * @description The amounts for another cut.
          */
         ScaledQuestion: {
-            cut: components["schemas"]["CutBody"];
-            draft: components["schemas"]["DraftBody"];
+            cut: components["schemas"]["CutSaid"];
+            draft: components["schemas"]["Draft"];
         };
         /**
          * ScoreOut
@@ -3569,10 +3580,20 @@ export interface components {
             value: number;
         };
         /**
-         * StageBody
-         * @description One stage of cooking, as typed.
+         * StageOut
+         * @description A stage of cooking in words; ``plain_heat_c`` is its heat without moving air.
          */
-        StageBody: {
+        StageOut: {
+            /** Plain Heat C */
+            plain_heat_c: number | null;
+            /** Says */
+            says: string;
+        };
+        /**
+         * StageSaid
+         * @description One stage of cooking: where, how hot, in moving air or not, how long or up to which core, turned, brushed.
+         */
+        StageSaid: {
             /**
              * Air
              * @default
@@ -3612,20 +3633,10 @@ export interface components {
             turn: string;
         };
         /**
-         * StageOut
-         * @description A stage of cooking in words; ``plain_heat_c`` is its heat without moving air.
+         * StepSaid
+         * @description One thing done to the cut, as typed; only what its kind asks for is filled in.
          */
-        StageOut: {
-            /** Plain Heat C */
-            plain_heat_c: number | null;
-            /** Says */
-            says: string;
-        };
-        /**
-         * StepBody
-         * @description One thing done to the cut, as typed.
-         */
-        StepBody: {
+        StepSaid: {
             /**
              * Amount
              * @default
@@ -3714,7 +3725,7 @@ export interface components {
          * @description What can stand in for a line, without these allergens.
          */
         SwapsQuestion: {
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /** Line Id */
             line_id: string;
             /**
@@ -3951,7 +3962,7 @@ export interface components {
             contact_at: string | null;
             /** Current */
             current: string | null;
-            draft: components["schemas"]["DraftBody"];
+            draft: components["schemas"]["Draft"];
             /** Fridge */
             fridge: components["schemas"]["DegreesOut"][];
             /** Last Says */
@@ -4114,7 +4125,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["DraftBody"];
+                "application/json": components["schemas"]["Draft"];
             };
         };
         responses: {
@@ -5958,7 +5969,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["OwnCutBody"];
+                "application/json": components["schemas"]["OwnCutSaid"];
             };
         };
         responses: {

@@ -10,7 +10,6 @@ from pydantic import BaseModel
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
-from vadouvan.api.schemas.draft import DraftBody
 from vadouvan.core.draft import Draft
 from vadouvan.core.weigh.as_weighed import locked_parts_changed
 from vadouvan.core.weigh.record import record_of
@@ -47,7 +46,7 @@ def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchO
     return BatchOut(
         id=kept.id,
         revision=kept.revision,
-        draft=DraftBody.model_validate(kept.draft),
+        draft=kept.draft,
         judgement=judgement_out(judgement, kitchen),
         can_undo=kept.can_undo,
         can_redo=kept.can_redo,
@@ -67,9 +66,9 @@ def list_batches(here: Here) -> list[BatchOut]:
 
 
 @router.post("", status_code=201)
-def make_batch(draft: DraftBody, here: Here) -> BatchOut:
+def make_batch(draft: Draft, here: Here) -> BatchOut:
     """Keep a new batch."""
-    return answer(here.batches.add(here.new_id(), here.started(draft.to_core()), now=here.now()), here)
+    return answer(here.batches.add(here.new_id(), here.started(draft), now=here.now()), here)
 
 
 class BroughtOut(BaseModel):
@@ -98,7 +97,7 @@ def get_batch(identity: Identity, here: Here) -> BatchOut:
 def change_batch(identity: Identity, change: ChangeBody, here: Here) -> BatchOut:
     """Keep a changed draft; 409 if the batch was changed elsewhere since."""
     check = _locked_check(identity, here)
-    kept = here.batches.change(identity, change.draft.to_core(), revision=change.revision, now=here.now(), check=check)
+    kept = here.batches.change(identity, change.draft, revision=change.revision, now=here.now(), check=check)
     return answer(kept, here)
 
 

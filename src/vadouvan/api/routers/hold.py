@@ -26,7 +26,7 @@ def compare_holds(question: ComparisonQuestion, here: Here) -> ComparisonOut:
     """The same batch with one thing changed."""
     kitchen = here.kitchen
     found = compared(
-        question.draft.to_core(),
+        question.draft,
         kitchen,
         now=here.now(),
         change=question.change,

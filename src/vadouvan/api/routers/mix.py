@@ -37,7 +37,7 @@ def ask_amounts(question: AmountsQuestion, here: Here) -> AmountsOut:
     """Amounts that reach the aims with the locked lines left alone."""
     in_mix: dict[Aim, float] = {aim: value / 1000 for aim, value in question.in_mix_g_per_kg.items()}
     amounts = amounts_for(
-        question.draft.to_core(),
+        question.draft,
         here.kitchen,
         now=here.now(),
         in_mix=in_mix,
@@ -50,9 +50,7 @@ def ask_amounts(question: AmountsQuestion, here: Here) -> AmountsOut:
 @router.post("/corrections")
 def ask_corrections(question: CorrectionsQuestion, here: Here) -> list[CorrectionOut]:
     """What could be added after tasting, and what each addition does."""
-    found = corrections_for(
-        question.draft.to_core(), here.kitchen, now=here.now(), taste=question.taste, degree=question.degree
-    )
+    found = corrections_for(question.draft, here.kitchen, now=here.now(), taste=question.taste, degree=question.degree)
     return [correction_out(correction) for correction in found]
 
 
@@ -60,7 +58,7 @@ def ask_corrections(question: CorrectionsQuestion, here: Here) -> list[Correctio
 def ask_swaps(question: SwapsQuestion, here: Here) -> list[SwapOut]:
     """What can stand in for a line."""
     found = swaps_of_line(
-        question.draft.to_core(),
+        question.draft,
         here.kitchen,
         now=here.now(),
         line_id=question.line_id,
@@ -72,7 +70,7 @@ def ask_swaps(question: SwapsQuestion, here: Here) -> list[SwapOut]:
 @router.post("/scaled")
 def ask_scaled(question: ScaledQuestion, here: Here) -> ScaledOut:
     """The amounts for another cut."""
-    scaled = scaled_to(question.draft.to_core(), here.kitchen, now=here.now(), cut=question.cut.to_core())
+    scaled = scaled_to(question.draft, here.kitchen, now=here.now(), cut=question.cut)
     return scaled_out(scaled)
 
 

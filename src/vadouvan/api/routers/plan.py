@@ -9,9 +9,9 @@ from fastapi import APIRouter, Path, Query, Request, Response
 from pydantic import BaseModel, Field
 
 from vadouvan.api.context import Context, Here
-from vadouvan.api.schemas.draft import DraftBody
 from vadouvan.core.asking.offers import plan_offers
 from vadouvan.core.clock.moving import Mark, moved
+from vadouvan.core.draft import Draft
 from vadouvan.core.reading.shared import read_shared
 from vadouvan.core.table.gather import Batch, Clock
 from vadouvan.core.table.together import clashes_as_planned, plan_together
@@ -29,7 +29,7 @@ Identity = Annotated[str, Path(max_length=64)]
 class OffersQuestion(BaseModel):
     """A draft whose plan does not work."""
 
-    draft: DraftBody
+    draft: Draft
 
 
 class PlanOfferOut(BaseModel):
@@ -37,14 +37,14 @@ class PlanOfferOut(BaseModel):
 
     id: str
     says: str
-    draft: DraftBody
+    draft: Draft
 
 
 @router.post("/offers")
 def ask_offers(question: OffersQuestion, here: Here) -> list[PlanOfferOut]:
     """Nearest plans that work."""
-    found = plan_offers(question.draft.to_core(), here.kitchen, now=here.now())
-    return [PlanOfferOut(id=offer.id, says=offer.says, draft=DraftBody.model_validate(offer.draft)) for offer in found]
+    found = plan_offers(question.draft, here.kitchen, now=here.now())
+    return [PlanOfferOut(id=offer.id, says=offer.says, draft=offer.draft) for offer in found]
 
 
 class CalendarBody(BaseModel):
@@ -57,13 +57,13 @@ class MovedOut(BaseModel):
     """What a calendar moved, in words, and the draft with it; nothing is kept yet."""
 
     says: list[str]
-    draft: DraftBody
+    draft: Draft
 
 
 class MoveBody(BaseModel):
     """A mark of a plan, and where it is moved to: a moment with its offset."""
 
-    draft: DraftBody
+    draft: Draft
     mark: Mark
     to: datetime
 
@@ -71,14 +71,14 @@ class MoveBody(BaseModel):
 class MoveOut(BaseModel):
     """The draft with a mark moved, and the plan that it then has, in words."""
 
-    draft: DraftBody
+    draft: Draft
     says: str
 
 
 @router.post("/move")
 def move(body: MoveBody, here: Here) -> MoveOut:
     """The draft with its meal, its pull or its start at another moment; nothing is kept yet."""
-    draft = body.draft.to_core()
+    draft = body.draft
     plan = here.judged(draft).plan
     if plan is None:
         accepted = "Say the meal, and mend what stops the plan."
@@ -87,7 +87,7 @@ def move(body: MoveBody, here: Here) -> MoveOut:
     after = moved(draft, plan, body.mark, to)
     judgement = here.judged(after)
     says = judgement.sentence if judgement.stops else judgement.plan_says
-    return MoveOut(draft=DraftBody.model_validate(after), says=says)
+    return MoveOut(draft=after, says=says)
 
 
 class TableOut(BaseModel):
@@ -103,7 +103,7 @@ class LeftOutOut(BaseModel):
     batch: str
     says: str
     later_says: str
-    draft: DraftBody | None
+    draft: Draft | None
 
 
 class TogetherOut(BaseModel):
@@ -138,7 +138,7 @@ def plan_table_together(here: Here) -> TogetherOut:
             batch=one.batch.name,
             says=one.says,
             later_says=one.later_says,
-            draft=DraftBody.model_validate(one.draft) if one.draft else None,
+            draft=one.draft,
         )
         for one in plan.left_out
     ]
@@ -205,7 +205,7 @@ def read_calendar(identity: Identity, body: CalendarBody, here: Here) -> MovedOu
     kept = here.batches.get(identity)
     plan = here.judged(kept.draft).plan
     draft, says = moved_draft(body.text, identity, kept.draft, plan)
-    return MovedOut(says=says, draft=DraftBody.model_validate(draft))
+    return MovedOut(says=says, draft=draft)
 
 
 def _pdf(paper: bytes, name: str) -> Response:

@@ -9,7 +9,7 @@ from fastapi import APIRouter, Query
 from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Here
-from vadouvan.api.schemas.draft import Text
+from vadouvan.api.schemas.text import Text
 from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.routine import later
 from vadouvan.core.mix.label import ALLERGENS

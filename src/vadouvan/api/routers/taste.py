@@ -10,7 +10,7 @@ from pydantic import BaseModel, ConfigDict, Field
 from vadouvan.api.context import Context, Here
 from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut
-from vadouvan.api.schemas.draft import Text
+from vadouvan.api.schemas.text import Text
 from vadouvan.core.draft import CutSaid
 from vadouvan.core.taste.again import made_again
 from vadouvan.core.taste.held import as_held

@@ -8,7 +8,8 @@ from fastapi import APIRouter, Path
 from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Context, Here
-from vadouvan.api.schemas.draft import DraftBody, Text
+from vadouvan.api.schemas.text import Text
+from vadouvan.core.draft import Draft
 from vadouvan.core.figure import number_told
 from vadouvan.core.weigh.advice import advice_on
 from vadouvan.core.weigh.press import How, Kind, Press
@@ -75,7 +76,7 @@ class TypedAnswer(BaseModel):
 class WeighAnswer(WeighOut):
     """Where a weigh-in stands, with the draft as it was weighed so far, for questions about it."""
 
-    draft: DraftBody
+    draft: Draft
 
 
 @router.post("/typed")
@@ -112,4 +113,4 @@ def _answer(session: Session, here: Context) -> WeighAnswer:
     now = here.now()
     advice = advice_on(session.draft, session.lines, session.record, here.kitchen, now=now)
     out = weigh_out(session, advice, now)
-    return WeighAnswer(**dict(out), draft=DraftBody.model_validate(session.present))
+    return WeighAnswer(**dict(out), draft=session.present)

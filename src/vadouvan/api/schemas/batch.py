@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from pydantic import BaseModel, Field
 
-from vadouvan.api.schemas.draft import DraftBody
+from vadouvan.core.draft import Draft
 from vadouvan.formats.judgement import JudgementOut, ProblemOut
 
 
@@ -15,7 +15,7 @@ class BatchOut(BaseModel):
 
     id: str
     revision: int
-    draft: DraftBody
+    draft: Draft
     judgement: JudgementOut
     can_undo: bool
     can_redo: bool
@@ -27,7 +27,7 @@ class ChangeBody(BaseModel):
     """A change to a batch: the whole draft, and the revision it was made from."""
 
     revision: int = Field(ge=1, le=2**31)
-    draft: DraftBody
+    draft: Draft
 
 
 class AtBody(BaseModel):
@@ -36,7 +36,7 @@ class AtBody(BaseModel):
     revision: int = Field(ge=1, le=2**31)
 
 
-class OwnCutBody(BaseModel):
+class OwnCutSaid(BaseModel):
     """A name for the cut of a batch, to be kept as one of the cook's own."""
 
     batch: str = Field(max_length=64)

@@ -6,7 +6,7 @@ from typing import Annotated, Literal
 
 from pydantic import BaseModel, Field
 
-from vadouvan.api.schemas.draft import CutBody, DraftBody
+from vadouvan.core.draft import CutSaid, Draft
 from vadouvan.core.mix.corrections import Degree, Taste
 from vadouvan.core.mix.measure import Measures
 
@@ -16,7 +16,7 @@ Asked = Annotated[float, Field(ge=0, le=20_000, allow_inf_nan=False)]
 class AmountsQuestion(BaseModel):
     """Which amounts reach the aims of a draft; ``in_mix_g_per_kg`` asks for other contents per kg of meat instead."""
 
-    draft: DraftBody
+    draft: Draft
     in_mix_g_per_kg: dict[Literal["salt", "sugar", "acid"], Asked] = {}
     cover: bool = False
     measures: Measures = "scale"
@@ -25,7 +25,7 @@ class AmountsQuestion(BaseModel):
 class CorrectionsQuestion(BaseModel):
     """What could be added to a mix that tasted wrong."""
 
-    draft: DraftBody
+    draft: Draft
     taste: Taste
     degree: Degree
 
@@ -33,7 +33,7 @@ class CorrectionsQuestion(BaseModel):
 class SwapsQuestion(BaseModel):
     """What can stand in for a line, without these allergens."""
 
-    draft: DraftBody
+    draft: Draft
     line_id: Annotated[str, Field(max_length=64)]
     without: Annotated[list[Annotated[str, Field(max_length=40)]], Field(max_length=20)] = []
 
@@ -41,8 +41,8 @@ class SwapsQuestion(BaseModel):
 class ScaledQuestion(BaseModel):
     """The amounts for another cut."""
 
-    draft: DraftBody
-    cut: CutBody
+    draft: Draft
+    cut: CutSaid
 
 
 class PastedQuestion(BaseModel):

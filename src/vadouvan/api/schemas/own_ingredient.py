@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from pydantic import BaseModel, ConfigDict
 
-from vadouvan.api.schemas.draft import Text
 from vadouvan.api.schemas.pantry import PantryItemOut
+from vadouvan.api.schemas.text import Text
 from vadouvan.core.mix.label import LabelSaid
 from vadouvan.formats.judgement import ProblemOut
 

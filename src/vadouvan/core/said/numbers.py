@@ -65,13 +65,13 @@ class Found:
     rest: str
     grouped: Spread | None = None
 
-    def read_for(self, unit_si: float) -> Spread:
+    def read_for(self, unit_share_si: float) -> Spread:
         """The number with a unit of that size [kg, m3 or m]: a thousandth of a gram or of a millilitre is no amount.
 
         >>> leading_number("1,100 g").read_for(1e-3).value, leading_number("1,250 kg").read_for(1.0).value
         (1100.0, 1.25)
         """
-        return self.grouped if self.grouped is not None and unit_si <= SMALL_UNIT_SI else self.number
+        return self.grouped if self.grouped is not None and unit_share_si <= SMALL_UNIT_SI else self.number
 
 
 def leading_number(text: str) -> Found | None:
@@ -80,7 +80,7 @@ def leading_number(text: str) -> Found | None:
     >>> leading_number("1 1/2 tsp salt").number.value
     1.5
     >>> leading_number("half a cup of yoghurt")
-    Found(number=Spread(value=0.5, low=0.5, high=0.5), rest='cup of yoghurt')
+    Found(number=Spread(value=0.5, low=0.5, high=0.5), rest='cup of yoghurt', grouped=None)
     >>> leading_number("6-7 curry leaves").number
     Spread(value=6.5, low=6.0, high=7.0)
     """

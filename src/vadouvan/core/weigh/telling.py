@@ -49,6 +49,7 @@ def told_of(noted: Noted, lines: Sequence[LineToWeigh]) -> str:
     """A press in words, as it was understood.
 
     >>> from datetime import datetime
+    >>> from vadouvan.core.weigh.press import Press
     >>> told_of(Noted(1, datetime(2026, 11, 28), Press("contact", mass_kg=2.6, celsius=4.0)), ())
     'contact: 2600 g, 4 °C'
     """

@@ -19,7 +19,7 @@ from vadouvan.core.taste.logbook import Entry
 from vadouvan.core.taste.verdict import readable_verdicts
 from vadouvan.core.whole import WholeBatch, WholeKitchen, check_settings
 from vadouvan.errors import BadInput, VadouvanError
-from vadouvan.formats import batch_file, batch_parts
+from vadouvan.formats import batch_file, batch_shape
 from vadouvan.formats.archive.container import Unpacked, pack, refused, unpack
 from vadouvan.formats.archive.records import read_batch, write_record
 from vadouvan.formats.archive.settings_file import read_cuts, read_settings, write_cuts, write_settings
@@ -54,7 +54,7 @@ made from them.
 
 def write_archive(whole: WholeKitchen, kitchen: Kitchen, *, now: datetime) -> bytes:
     """The archive of a kitchen; ``kitchen`` has the tables with the cook's own in them."""
-    files: dict[str, str | bytes] = {"README.txt": READ_ME, SCHEMA: batch_parts.json_schema()}
+    files: dict[str, str | bytes] = {"README.txt": READ_ME, SCHEMA: batch_shape.json_schema()}
     plans: list[tuple[str, str, tuple[PlanStep, ...]]] = []
     cards: list[tuple[WholeBatch, Card]] = []
     for batch in whole.batches:

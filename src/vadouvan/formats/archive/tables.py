@@ -7,7 +7,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import fields
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.draft import Draft
+from vadouvan.core.draft import CutSaid, Draft
 from vadouvan.core.figure import number_told
 from vadouvan.core.mix.ingredient import Ingredient
 from vadouvan.core.mix.label import LabelSaid
@@ -17,7 +17,7 @@ from vadouvan.core.whole import OwnLabel
 from vadouvan.formats.archive.container import refused
 from vadouvan.formats.archive.csv_text import read_csv, write_csv
 from vadouvan.formats.archive.records import IDENTITY
-from vadouvan.formats.batch_numbers import numbers_of
+from vadouvan.formats.batch_fields import NUMBERS
 
 OWN, SHIPPED = "own", "shipped"
 LABEL_COLUMNS = tuple(f"label_{part.name}" for part in fields(LabelSaid))
@@ -106,6 +106,6 @@ def _entry_row(entry: Entry, cuts: Mapping[str, CutKind]) -> dict[str, str]:
 
 def _sizes(draft: Draft) -> dict[str, str]:
     """Weight and thickness as numbers, where they can be read."""
-    numbers = numbers_of("cut", draft.cut, "cut", {})
-    found = {name: numbers[name] for name in ("mass_g", "thickness_mm")}
+    wanted = [field for field in NUMBERS[CutSaid] if field.name in ("mass_g", "thickness_mm")]
+    found = {field.name: field.number(getattr(draft.cut, field.said)) for field in wanted}
     return {name: "" if number is None else f"{number:g}" for name, number in found.items()}

@@ -1,0 +1,138 @@
+"""The fields of a batch file that are not plain texts: numbers in the unit of their name, and ticks.
+
+All else of the file follows from the draft itself: the same parts, the same fields, under the same names.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from vadouvan.core.draft import (
+    AimsSaid,
+    CutSaid,
+    FireSaid,
+    HoldSaid,
+    LineSaid,
+    MakingSaid,
+    MealSaid,
+    OccasionSaid,
+    StageSaid,
+    StepSaid,
+)
+from vadouvan.core.said.quantity import (
+    AGE,
+    BOIL,
+    CONTACT,
+    COOK,
+    DEPTH,
+    EARLY,
+    LEAD,
+    MASS,
+    SIDE,
+    SIMMER,
+    SPACING,
+    THICKNESS,
+    TRIMMED,
+    Kind,
+    decimal,
+    degrees,
+    quantity,
+    whole_number,
+)
+from vadouvan.errors import InputError
+
+MOST = 10**6  # of any count or share: what the cook may say of each is for the reading to tell
+
+
+@dataclass(frozen=True)
+class NumberField:
+    """A number of the file: its name, the draft's name for it, how text is read, how a number is typed."""
+
+    name: str
+    said: str
+    read: Callable[[str], float]
+    typed: str
+
+    def number(self, typed: str) -> float | None:
+        """The number that typed text means, or nothing if it cannot be read: then only the text is kept."""
+        try:
+            return round(self.read(typed), 6)
+        except InputError:
+            return None
+
+    def plainly(self, number: float | None) -> str:
+        """A number as it would be typed."""
+        return "" if number is None else self.typed.format(number)
+
+
+def _amount(name: str, said: str, kind: Kind, factor: float, unit: str) -> NumberField:
+    return NumberField(name, said, lambda text: quantity(text, kind, field=name) * factor, f"{{:g}} {unit}")
+
+
+def _count(name: str, said: str) -> NumberField:
+    return NumberField(name, said, lambda text: whole_number(text, field=name, low=-MOST, high=MOST, what=said), "{}")
+
+
+def _plain(name: str, said: str, *units: str) -> NumberField:
+    return NumberField(
+        name, said, lambda text: decimal(text, field=name, low=-MOST, high=MOST, units=units, accepted=""), "{:g}"
+    )
+
+
+def _degrees(name: str, said: str, unit: str = " C") -> NumberField:
+    return NumberField(
+        name, said, lambda text: degrees(text, field=name, low=-40, high=500, accepted=""), f"{{:g}}{unit}"
+    )
+
+
+NUMBERS: dict[type, tuple[NumberField, ...]] = {
+    CutSaid: (
+        _amount("mass_g", "mass", MASS, 1000, "g"),
+        _amount("thickness_mm", "thickness", THICKNESS, 1000, "mm"),
+        _amount("width_mm", "width", SIDE, 1000, "mm"),
+        _amount("length_mm", "length", SIDE, 1000, "mm"),
+        _count("pieces", "pieces"),
+        _plain("bone_share_pct", "bone_share", "%"),
+        _amount("age_h", "age", AGE, 1 / 3600, "h"),
+    ),
+    StepSaid: (
+        _amount("amount_g", "amount", TRIMMED, 1000, "g"),
+        _amount("depth_mm", "depth", DEPTH, 1000, "mm"),
+        _amount("spacing_mm", "spacing", SPACING, 1000, "mm"),
+        _count("count", "count"),
+    ),
+    HoldSaid: (
+        _degrees("fridge_c", "fridge", ""),
+        _plain("salt_target_g_per_kg", "salt_target", "g/kg", "g per kg"),
+        _degrees("room_c", "room"),
+    ),
+    MealSaid: (
+        _amount("lead_min", "lead", LEAD, 1 / 60, "min"),
+        _amount("early_min", "early", EARLY, 1 / 60, "min"),
+    ),
+    OccasionSaid: (_count("servings", "servings"), _plain("frozen_pct", "frozen", "%")),
+    AimsSaid: (
+        _plain("spoons", "spoons"),
+        _amount("bath_h", "bath_time", CONTACT, 1 / 3600, "h"),
+        _plain("sugar_g_per_kg", "sugar", "g/kg", "g per kg"),
+        _plain("acid_g_per_kg", "acid", "g/kg", "g per kg"),
+        _plain("heat_shu_per_kg", "heat", "shu/kg"),
+    ),
+    StageSaid: (
+        _degrees("heat_c", "heat"),
+        _amount("time_min", "minutes", COOK, 1 / 60, "min"),
+        _degrees("core_c", "core"),
+    ),
+    FireSaid: (_degrees("core_c", "core"), _amount("boil_min", "boil", BOIL, 1 / 60, "min")),
+    MakingSaid: (
+        _amount("simmer_min", "simmer", SIMMER, 1 / 60, "min"),
+        _amount("first_contact_min", "first_contact", CONTACT, 1 / 60, "min"),
+    ),
+}
+COUNTS = frozenset({"pieces", "count", "servings"})
+TICKS: dict[type, tuple[str, ...]] = {
+    StepSaid: ("crosswise", "through_skin"),
+    StageSaid: ("turn",),
+    LineSaid: ("locked", "lifted", "first"),
+}

@@ -1,0 +1,32 @@
+"""The draft of core as it crosses an edge: one shape for requests, answers, rows and files, made from core's own.
+
+Core says what a draft is and how long its texts may be; here only stands how strict an edge is with it.
+"""
+
+from __future__ import annotations
+
+import json
+
+from pydantic import ConfigDict, TypeAdapter
+
+from vadouvan.core.draft import PARTS, Draft
+
+for _part in PARTS:
+    setattr(_part, "__pydantic_config__", ConfigDict(extra="forbid"))  # noqa: B010 - core does not know the name
+
+EVER_SINCE = ("name", "cut", "mix", "hold", "meal")  # parts that every version has written
+DRAFT: TypeAdapter[Draft] = TypeAdapter(Draft)
+
+
+def draft_to_json(draft: Draft) -> str:
+    """A draft as compact JSON."""
+    return DRAFT.dump_json(draft).decode()
+
+
+def draft_from_json(text: str) -> Draft:
+    """The draft in JSON; what an older version did not know is empty. Raises ValueError for what is no draft."""
+    draft = DRAFT.validate_json(text)
+    lacking = [name for name in EVER_SINCE if name not in json.loads(text)]
+    if lacking:
+        raise ValueError(f"a draft without {', '.join(lacking)}")
+    return draft

@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from vadouvan.core.clock.plan import Plan
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.cut.cut import Cut
-from vadouvan.core.figure import hours_told
+from vadouvan.core.hold.levels import COMPROMISE, NOT_RECOMMENDED
 from vadouvan.core.hold.window import Window
 from vadouvan.core.reading.draft import Reading
 from vadouvan.core.stops import Stop
@@ -20,11 +20,7 @@ def judgement_sentence(window: Window, cut: Cut) -> str:
     """
     ends = _capital(window.latest.limit.says)
     if window.is_closed:
-        opens = hours_told(window.earliest.hours, "up")
-        return (
-            f"No good time: it needs {opens}, but {window.latest.limit.says} after {window.latest_told}. "
-            "Use less of it, heat-treated fruit, less salt or a weaker acid, or a thinner cut."
-        )
+        return f"No hours are left: {window.latest.limit.says}."
     opens, best, latest = window.earliest_told, window.best_told, window.latest_told
     span = (
         f"at about {latest}"
@@ -32,17 +28,29 @@ def judgement_sentence(window: Window, cut: Cut) -> str:
         else f"between {opens} and {latest}; best about {best}"
     )
     sentence = f"Pull {span}. {ends}."
-    if window.unreached is not None:
-        sentence += f" It ends before {window.unreached.says}."
+    if window.straight:
+        sentence = f"It may go straight to the heat. Pull by {latest}; best about {best}. {ends}."
+    sentence = f"{_mark_words(window)}{sentence}"
     if cut.kind.family == "mince":
         sentence += " Minced meat: cook it through."
     return sentence
+
+
+def _mark_words(window: Window) -> str:
+    """What to think of the best hour there is; nothing where it is good."""
+    if window.mark >= COMPROMISE:
+        return ""
+    words = "Not recommended" if window.mark < NOT_RECOMMENDED else "A compromise"
+    why = window.spoiled_by or window.latest.limit
+    return f"{words}: {why.says}{' at any hour' if window.spoiled_by else ''}. "
 
 
 def window_in_short(window: Window) -> str:
     """The window in a few words: "best about 23 h, from 19 h to 27 h"."""
     if window.is_closed:
         return "no good time"
+    if window.straight:
+        return f"best about {window.best_told}, straight away or until {window.latest_told}"
     if window.is_narrow:
         return f"at about {window.latest_told}"
     return f"best about {window.best_told}, from {window.earliest_told} to {window.latest_told}"

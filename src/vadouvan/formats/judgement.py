@@ -88,12 +88,12 @@ class EdgeOut(BaseModel):
     others: list[LimitOut]
 
 
-class GoodEnoughOut(BaseModel):
-    """Where many cooks stop."""
+class GoodOut(BaseModel):
+    """The hours that are nearly as good as the best."""
 
-    hours: float
+    from_hours: float
+    until_hours: float
     shown: str
-    says: str
 
 
 class WindowOut(BaseModel):
@@ -105,7 +105,9 @@ class WindowOut(BaseModel):
     safe_earliest_hours: float
     safe_latest_hours: float
     closed: bool
-    good_enough: GoodEnoughOut | None
+    good: GoodOut
+    mark: float
+    straight: bool
     in_short: str
 
 
@@ -281,7 +283,7 @@ def _edge(edge: Edge, shown: str) -> EdgeOut:
 
 
 def _window(window: Window) -> WindowOut:
-    enough = window.good_enough
+    from_h, until_h = window.good_h
     return WindowOut(
         earliest=_edge(window.earliest, window.earliest_told),
         best=_edge(window.best, window.best_told),
@@ -289,9 +291,11 @@ def _window(window: Window) -> WindowOut:
         safe_earliest_hours=window.safe_earliest_h,
         safe_latest_hours=window.safe_latest_h,
         closed=window.is_closed,
-        good_enough=GoodEnoughOut(hours=enough.hours, shown=hours_told(enough.hours), says=enough.says)
-        if enough
-        else None,
+        good=GoodOut(
+            from_hours=from_h, until_hours=until_h, shown=f"{hours_told(from_h, 'up')} to {hours_told(until_h, 'down')}"
+        ),
+        mark=window.mark,
+        straight=window.straight,
         in_short=window_in_short(window),
     )
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 
@@ -21,13 +21,17 @@ from vadouvan.core.hold.pace import Pace
 from vadouvan.core.hold.salt import Contact, EarlierContact, SaltCourse, salt_course
 from vadouvan.core.mix.balance import Balance
 
-ACID_MATTERS_KG_PER_KG = 0.0003
+TRACE_KG_PER_KG = 1e-4
 NEVER_H = 24.0 * 60  # longer than any hold: stands for "not within this hold"
 
 
 @dataclass(frozen=True)
 class HoldCase:
-    """One hold with its courses of salt and acid worked out; ``pace`` turns their clocks into hours."""
+    """One hold with its courses of salt and acid worked out; ``pace`` turns their clocks into hours.
+
+    ``unit_cells`` and ``unit_settled`` are of the same mix with at least a trace of salt: they stand for whatever the
+    mix brings in, so that salt going to nothing makes no step.
+    """
 
     cut: Cut
     balance: Balance
@@ -36,6 +40,8 @@ class HoldCase:
     course: SaltCourse
     pace: Pace
     acid: AcidCourse | None
+    unit_settled: float = 0.0
+    unit_cells: Array = field(default_factory=lambda: np.zeros((0, 0)))
 
     def with_pace(self, factor: float) -> HoldCase:
         """The same course run at a faster or slower diffusivity."""
@@ -45,6 +51,12 @@ class HoldCase:
     def hours(self) -> Array:
         """The course's time axis [h]."""
         return self.pace.hours_at(self.course.tau_m2)
+
+    @property
+    def whole_area_m2(self) -> float:
+        """All surface of all pieces, covered or not [m2]."""
+        piece = self.cut.piece
+        return piece.surface_m2 * self.cut.meat_kg / (self.cut.kind.density_kg_per_m3 * piece.volume_m3)
 
     @property
     def water_share(self) -> float:
@@ -98,8 +110,11 @@ def hold_case(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = 
     """A hold with its salt course; ``acid`` is taken over from another run of the same mix, or worked out."""
     contact = Contact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
     pace = Pace(hold.course, cut.kind.family, hold.pace_factor)
-    course = salt_course(cut.piece, contact, _earlier(cut, balance, pace))
-    return HoldCase(cut, balance, hold, contact, course, pace, acid or _acid(cut, balance))
+    earlier = _earlier(cut, balance, pace)
+    course = salt_course(cut.piece, contact, earlier)
+    traced = replace(contact, salt_kg=max(balance.salt_kg, TRACE_KG_PER_KG * cut.meat_kg))
+    unit = course if traced == contact else salt_course(cut.piece, traced, earlier)
+    return HoldCase(cut, balance, hold, contact, course, pace, acid or _acid(cut, balance), traced.settled, unit.cells)
 
 
 def _earlier(cut: Cut, balance: Balance, pace: Pace) -> EarlierContact | None:
@@ -112,8 +127,8 @@ def _earlier(cut: Cut, balance: Balance, pace: Pace) -> EarlierContact | None:
 
 
 def _acid(cut: Cut, balance: Balance) -> AcidCourse | None:
-    """The acid's course, where there is enough acid to matter."""
-    if balance.solution is None or balance.total("acid").value < ACID_MATTERS_KG_PER_KG:
+    """The acid's course, where there is any acid."""
+    if balance.solution is None or sum(balance.solution.acids.values()) <= 0:
         return None
     kind = cut.kind
     return acid_course(cut.piece, kind.family, kind.water_share, balance.solution, balance.water_kg / cut.water_kg)

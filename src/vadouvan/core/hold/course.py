@@ -9,8 +9,8 @@ import numpy as np
 from scipy.special import erfc
 
 from vadouvan.core.constants import ENZYME_DIFFUSIVITY, ENZYME_PLEASANT_H, TASTED_SALT_KG_PER_KG_WATER
-from vadouvan.core.hold.candidates import softening_strength
 from vadouvan.core.hold.case import HoldCase
+from vadouvan.core.hold.concerns import softening_strength
 from vadouvan.core.hold.modes import Array
 from vadouvan.core.hold.window import Window
 

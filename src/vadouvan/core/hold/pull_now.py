@@ -26,7 +26,8 @@ def pull_now(window: Window, plan: Plan, now: datetime) -> str:
         return f"Yes, at once: after {held} it is past its latest. {_capital(window.latest.limit.says)}."
     if hours < window.best.low_hours:
         best = _told(plan, meal.contact_at, window.best.hours)
-        return f"It may, after {held}; it is better about {best}."
+        straight = " go straight to the heat" if window.straight and hours < window.best.hours / 2 else ""
+        return f"It may{straight}, after {held}; it is better about {best}."
     closes = _told(plan, meal.contact_at, window.safe_latest_h)
     if hours <= window.best.high_hours:
         return f"Yes: after {held} it is at its best. It may stay until {closes}."

@@ -55,7 +55,9 @@ def why_not_now(window: Window) -> str:
     """What has not happened yet before it opens, and before it is best."""
     best = window.best
     words = f"Why not now? {_capital(window.earliest.limit.says)}: that takes {window.earliest_told}."
-    if best.limit.id not in ("earliest", "before_latest"):
+    if window.straight:
+        words = f"Why not now? It may: {window.earliest.limit.says}, and it gets better until then."
+    if best.limit.id != "crossing":
         words += f" {_capital(best.limit.says)} at about {window.best_told}."
     return words
 

@@ -1,34 +1,33 @@
-"""The window: earliest, best and latest hour, each with the limit that sets it and a band.
+"""The window: earliest, best and latest hour, each with the concern that binds there and a band.
 
-Every candidate limit is worked out; the last to be met opens the window, the first to be
-passed closes it. The band comes from running the salt model slower and faster, thinner and
-thicker, and with less and more salt where amounts were guessed: log slopes added in
-quadrature, widened to the envelope where the limit changes.
+R(t) is the worst rising concern, F(t) the worst falling one. It opens where R reaches a level and ends where F leaves
+it; the level is relative where no hour is good, so that a window narrows but never vanishes: only safety takes hours
+away. The band comes from running salt slower and faster, the piece thinner and thicker: log slopes in quadrature.
 """
 
 from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
-from vadouvan.core.constants import (
-    BEST_AT_MOST_SHARE_OF_LATEST,
-    BEST_NEAR_LATEST,
-    DIFFUSIVITY_LOG_SD,
-    ENZYME_VARIABILITY,
-)
+import numpy as np
+
+from vadouvan.core.constants import BEST_NEAR_LATEST, DIFFUSIVITY_LOG_SD
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import hours_told
-from vadouvan.core.hold.candidates import Candidates, candidates_of
-from vadouvan.core.hold.case import hold_case
-from vadouvan.core.hold.endings import storage_limit
+from vadouvan.core.hold import levels
+from vadouvan.core.hold.case import NEVER_H, HoldCase, hold_case
+from vadouvan.core.hold.concerns import Concern, concerns_of
 from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.keeping import storage_limit
 from vadouvan.core.hold.limits import Limit
+from vadouvan.core.hold.modes import Array
+from vadouvan.core.hold.worded import at_once, before_crossing, limit_of
 from vadouvan.core.mix.balance import Balance
 
-SALT_SPREAD_MATTERS = 0.06  # of the salt, from low to high
-SOON_H = 0.01
+FIRST_H, LOOKS = 0.01, 420
+AT_ONCE_H = 0.25  # an opening before this is told as "at once"
 EIGHTY_PER_CENT = 1.2816  # standard normal quantile at 0.9: an 80 % band
 
 
@@ -45,28 +44,30 @@ class Edge:
 
 @dataclass(frozen=True)
 class Window:
-    """Earliest, best and latest; ``unreached`` is the aim that the latest hour cuts off.
+    """Earliest, best and latest; ``good_h`` are the hours near the best; ``mark`` is how good it gets at all [0..1].
 
-    ``good_enough`` is the hour at which many cooks stop, where it lies inside and before best; ``keeps_h`` the hour at
-    which it has been raw for as long as it keeps.
+    ``straight``: it may go straight to the heat. ``spoiled_by`` is what no hour can mend, if the mark is low for it.
+    ``keeps_h`` is the hour at which it has been raw for as long as it keeps.
     """
 
     earliest: Edge
     best: Edge
     latest: Edge
-    unreached: Limit | None
-    good_enough: Limit | None = None
+    good_h: tuple[float, float]
+    mark: float
+    straight: bool
+    spoiled_by: Limit | None = None
     keeps_h: float = math.inf
 
     @property
     def safe_earliest_h(self) -> float:
-        """The late edge of the earliest hour: by then it has almost surely opened."""
-        return _safe_earliest_h(self.earliest, self.latest)
+        """The hour from which it may be pulled."""
+        return self.earliest.hours
 
     @property
     def safe_latest_h(self) -> float:
-        """The early edge of the latest hour: until then it has almost surely not closed."""
-        return self.latest.low_hours
+        """The hour by which it is pulled: never past what it keeps."""
+        return min(self.latest.hours, self.keeps_h)
 
     @property
     def earliest_told(self) -> str:
@@ -88,108 +89,149 @@ class Window:
     @property
     def is_narrow(self) -> bool:
         """Whether it opens so near its end that one hour tells both."""
-        return self.safe_earliest_h >= BEST_NEAR_LATEST.value * self.safe_latest_h - SOON_H / 10
+        return self.safe_earliest_h >= BEST_NEAR_LATEST.value * self.safe_latest_h
 
     @property
     def is_closed(self) -> bool:
-        """Whether the mix spoils the surface before it does any good."""
-        return self.earliest.hours > self.latest.low_hours
+        """Whether safety leaves no hour at all."""
+        return self.keeps_h <= FIRST_H
+
+
+@dataclass(frozen=True)
+class _Run:
+    """One run: hours and what binds."""
+
+    earliest: float
+    best: float
+    latest: float
+    good_h: tuple[float, float]
+    opens: Concern
+    ends: Concern | None
+    best_by: Concern | None
+    rising: tuple[Concern, ...]
+    falling: tuple[Concern, ...]
+    mark: float
+    straight: bool
 
 
 def window_of(cut: Cut, balance: Balance, hold: Hold) -> Window:
     """The window of a cut in a mix under a hold."""
     case = hold_case(cut, balance, hold)
-    base = candidates_of(case)
-    runs = [base, *(candidates_of(case.with_pace(factor)) for factor in _either_way(DIFFUSIVITY_LOG_SD.value))]
+    storage = storage_limit(case)
+    last_h = min(max(storage.hours, FIRST_H * 2), NEVER_H)
+    base = _run(case, last_h)
+    runs = [base, *(_run(case.with_pace(factor), last_h) for factor in _either_way(DIFFUSIVITY_LOG_SD.value))]
     runs += [
-        candidates_of(hold_case(cut.scaled(factor), balance, hold, case.acid))
+        _run(hold_case(cut.scaled(factor), balance, hold, case.acid), last_h)
         for factor in _either_way(cut.thickness_log_sd)
     ]
-    runs += [candidates_of(hold_case(cut, salted, hold, case.acid)) for salted in _salt_either_way(balance)]
-    earliest = _edge(runs, lambda run: _last(run.earliest))
-    latest = _edge(runs, lambda run: _first(run.latest))
-    best = _edge(runs, lambda run: _last(run.best))
-    return replace(_placed(earliest, best, latest, base.good_enough), keeps_h=storage_limit(case).hours)
+    opens = limit_of(case, base.opens, base.earliest)
+    latest_by = storage if base.ends is None else limit_of(case, base.ends, base.latest)
+    best_by = before_crossing(base.best, latest_by) if base.best_by is None else limit_of(case, base.best_by, base.best)
+    others = tuple(limit_of(case, one, _last_at(_hours(last_h), one.values, _level(base))) for one in base.falling)
+    worst = min((*base.rising, *base.falling), key=lambda one: one.start)
+    return Window(
+        earliest=_edge(runs, lambda run: run.earliest, at_once(base.earliest) if base.earliest <= FIRST_H else opens),
+        best=_edge(runs, lambda run: run.best, best_by),
+        latest=_edge(
+            runs,
+            lambda run: run.latest,
+            latest_by,
+            tuple(one for one in (*others, storage) if one.id != latest_by.id),
+            last_h=storage.hours,
+        ),
+        good_h=base.good_h,
+        mark=base.mark,
+        straight=base.straight,
+        spoiled_by=limit_of(case, worst, base.latest) if worst.start < levels.COMPROMISE else None,
+        keeps_h=storage.hours,
+    )
 
 
-def _placed(earliest: Edge, best: Edge, latest: Edge, good_enough: Limit | None) -> Window:
-    """Best put inside the window; if the aim would come too late, what is good enough, or three quarters."""
-    unreached = None
-    opens = _safe_earliest_h(earliest, latest)
-    if best.hours > BEST_NEAR_LATEST.value * latest.low_hours:
-        unreached = best.limit if best.limit.basis != "enzyme" else None
-        limit = _instead(best.limit, latest, good_enough)
-        hours = max(limit.hours, min(opens, latest.low_hours))
-        best = Edge(hours, hours * 0.85, hours * 1.15, limit, (best.limit, *best.others))
-    elif best.hours < opens:
-        limit = Limit(
-            "earliest", opens, f"as soon as {earliest.limit.says}", earliest.limit.basis, earliest.limit.source
-        )
-        best = Edge(opens, opens, max(opens, best.high_hours), limit, (best.limit, *best.others))
-    low = min(max(best.low_hours, opens), best.hours)
-    high = max(min(best.high_hours, latest.low_hours), best.hours)
-    inside = good_enough is not None and opens <= good_enough.hours < 0.9 * best.hours
-    placed = Edge(best.hours, low, high, best.limit, best.others)
-    return Window(earliest, placed, latest, unreached, good_enough if inside else None)
+def _hours(last_h: float) -> Array:
+    return np.geomspace(FIRST_H, last_h, LOOKS)
 
 
-def _instead(aim: Limit, latest: Edge, good_enough: Limit | None) -> Limit:
-    """What stands in for an aim that comes too late."""
-    at_most_h = BEST_AT_MOST_SHARE_OF_LATEST.value * latest.low_hours
-    if good_enough is not None and aim.basis == "salt" and good_enough.hours < at_most_h:
-        return good_enough
-    says = f"three quarters of the time until it ends; it ends before {aim.says}"
-    return Limit("before_latest", at_most_h, says, latest.limit.basis, "calibration")
+def _level(run: _Run) -> float:
+    return levels.ACCEPTABLE * min(1.0, run.mark / levels.GOOD)
 
 
-def _safe_earliest_h(earliest: Edge, latest: Edge) -> float:
-    """The late edge of the earliest hour, but not so late that the window would be gone."""
-    return min(earliest.high_hours, max(earliest.hours, BEST_NEAR_LATEST.value * latest.low_hours))
+def _run(case: HoldCase, last_h: float) -> _Run:
+    hours = _hours(last_h)
+    found = concerns_of(case, hours)
+    up, down = (tuple(one for one in found if one.rises is way) for way in (True, False))
+    rising = np.minimum.reduce([one.values for one in up])
+    falling = np.minimum.reduce([one.values for one in down])
+    hill = np.minimum(rising, falling)
+    most = float(hill.max())
+    level = levels.ACCEPTABLE * min(1.0, most / levels.GOOD)
+    earliest = _first_at(hours, rising, level)
+    latest = _last_at(hours, falling, level)
+    crosses = bool(np.any(rising >= falling)) and falling[-1] < rising[-1]
+    crossing = _first_at(hours, rising - falling, 0.0) if crosses else math.inf
+    full = _first_at(hours, rising, levels.BEST * float(rising[-1]))
+    best = min(max(min(full, levels.BEFORE_CROSSING * crossing), earliest), latest)
+    good = (_first_at(hours, rising, levels.GOOD * most), _last_at(hours, falling, levels.GOOD * most))
+    ends = None if latest >= last_h * 0.999 else _binding(down, hours, latest)
+    return _Run(
+        earliest=earliest,
+        best=best,
+        latest=latest,
+        good_h=(min(good[0], best), max(good[1], best)),
+        opens=_binding(up, hours, max(earliest, FIRST_H)),
+        ends=ends,
+        best_by=_binding(up, hours, best) if full <= levels.BEFORE_CROSSING * crossing else None,
+        rising=up,
+        falling=down,
+        mark=most * min(one.start for one in found),
+        straight=float(rising[0]) >= levels.ACCEPTABLE,
+    )
 
 
-def _edge(runs: Sequence[Candidates], pick: Callable[[Candidates], tuple[Limit, tuple[Limit, ...]]]) -> Edge:
-    """The picked limit of the base run, with the band that the other runs give it."""
-    limit, others = pick(runs[0])
-    hard_stop = min((other.hours for other in (limit, *others) if other.basis == "safety"), default=math.inf)
-    if limit.band_h is not None:
-        low, high = limit.band_h
-        return Edge(limit.hours, low, min(high, max(hard_stop, limit.hours)), limit, others)
-    if limit.basis == "enzyme":
-        return Edge(limit.hours, *_enzyme_band(limit), limit, others)
-    times = [max(pick(run)[0].hours, SOON_H) for run in runs]
+def _binding(concerns: Sequence[Concern], hours: Array, hour: float) -> Concern:
+    """The worst concern at an hour: the one that is told."""
+    return min(concerns, key=lambda one: float(np.interp(hour, hours, one.values)))
+
+
+def _edge(
+    runs: Sequence[_Run],
+    pick: Callable[[_Run], float],
+    limit: Limit,
+    others: tuple[Limit, ...] = (),
+    *,
+    last_h: float = math.inf,
+) -> Edge:
+    """The hour of the base run with the band that the other runs give it."""
+    hours = pick(runs[0])
+    times = [max(pick(run), FIRST_H) for run in runs]
     slopes = [math.log(times[up] / times[up - 1]) / 2 for up in range(2, len(times), 2)]
     spread = math.exp(EIGHTY_PER_CENT * math.hypot(*slopes))
-    low, high = limit.hours / spread, limit.hours * spread
-    if any(pick(run)[0].id != limit.id for run in runs):
-        low, high = min(low, *times), max(high, *times)
-    return Edge(limit.hours, low, min(high, max(hard_stop, limit.hours)), limit, others)
+    return Edge(hours, hours / spread, max(hours, min(hours * spread, last_h)), limit, others)
 
 
-def _enzyme_band(limit: Limit) -> tuple[float, float]:
-    """Fruit varies; the upper threshold is already cut by that, so its hour is the early edge."""
-    factor = ENZYME_VARIABILITY.value
-    low = limit.hours if limit.id == "enzyme_very_soft" else limit.hours / factor
-    return low, limit.hours * factor
+def _first_at(hours: Array, values: Array, level: float) -> float:
+    """First hour at which a rising series reaches a level (log-linear between hours); the last hour if it does not."""
+    over = np.flatnonzero(values >= level)
+    if len(over) == 0:
+        return float(hours[-1])
+    i = int(over[0])
+    if i == 0:
+        return 0.0 if values[0] > level * 1.0000001 else float(hours[0])
+    part = (level - values[i - 1]) / (values[i] - values[i - 1])
+    return float(math.exp(math.log(hours[i - 1]) + part * math.log(hours[i] / hours[i - 1])))
 
 
-def _salt_either_way(balance: Balance) -> tuple[Balance, ...]:
-    """The mix with a standard deviation less and more salt, where guessed amounts or labels leave that open."""
-    salt = balance.total("salt")
-    if salt.value <= 0 or salt.high - salt.low < SALT_SPREAD_MATTERS * salt.value:
-        return ()
-    ends = (max(salt.low, 0.01 * salt.value), salt.high)
-    return tuple(balance.salted((end / salt.value) ** (1 / EIGHTY_PER_CENT)) for end in ends)
+def _last_at(hours: Array, values: Array, level: float) -> float:
+    """Last hour at which a falling series is at or over a level; the last hour if it stays over."""
+    under = np.flatnonzero(values < level)
+    if len(under) == 0:
+        return float(hours[-1])
+    i = int(under[0])
+    if i == 0:
+        return float(hours[0])
+    part = (values[i - 1] - level) / (values[i - 1] - values[i])
+    return float(math.exp(math.log(hours[i - 1]) + part * math.log(hours[i] / hours[i - 1])))
 
 
 def _either_way(log_sd: float) -> tuple[float, float]:
     return math.exp(-log_sd), math.exp(log_sd)
-
-
-def _last(limits: Sequence[Limit]) -> tuple[Limit, tuple[Limit, ...]]:
-    chosen = max(limits, key=lambda limit: limit.hours)
-    return chosen, tuple(limit for limit in limits if limit is not chosen)
-
-
-def _first(limits: Sequence[Limit]) -> tuple[Limit, tuple[Limit, ...]]:
-    chosen = min(limits, key=lambda limit: limit.hours)
-    return chosen, tuple(limit for limit in limits if limit is not chosen)

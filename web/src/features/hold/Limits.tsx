@@ -33,11 +33,9 @@ export function Limits({ batch }: { batch: Batch }) {
           )
         })}
       </dl>
-      {window.good_enough !== null && (
-        <p className="border-b border-rule py-1.5">
-          <b>Good enough at {window.good_enough.shown}:</b> {window.good_enough.says}; many cooks stop there.
-        </p>
-      )}
+      <p className="border-b border-rule py-1.5">
+        <b>Nearly as good as the best:</b> {window.good.shown}.
+      </p>
       <p className="pt-1.5">{longer}</p>
       <p className="pt-1">{sooner}</p>
     </>

@@ -1,0 +1,50 @@
+"""Levels of the judgement of an hour, by family where tastes differ: one set for every cut and mix.
+
+Each has a physical or a sensory meaning and none belongs to one dish. All are our calibration on common practice
+(``calibration``): agreement with the trade's hours moves by a few cases when any of them moves by a tenth.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+
+from vadouvan.core.cut.kind import Family
+
+
+def _by_family(meat: float, fish: float, plant: float) -> Mapping[Family, float]:
+    """One value for meat of any kind, one for fish and shellfish, one for plants."""
+    return {
+        "red": meat, "mince": meat, "poultry": meat, "other": meat, "fish": fish, "shellfish": fish, "plant": plant,
+    }  # fmt: skip
+
+
+# How far in a cook tastes: a bite, or a forkful; joints are eaten in slices, so the depth grows with the way in
+BITE_M = _by_family(0.010, 0.004, 0.004)
+RIM_M = _by_family(0.005, 0.004, 0.004)  # the layer that gets too salty first
+SLICE_M, SLICE_POWER = 0.0125, 0.4
+TASTED_OF_SETTLED = 0.60  # a lean mix: this share of what it settles to counts as seasoned
+# What stays on the meat when it goes to the heat: kg/m2 of plain liquid and, over it, of a dry mix
+CLING_WET_KG_PER_M2, CLING_DRY_KG_PER_M2 = 0.10, 4.0
+OUTSIDE_COUNTS = _by_family(0.55, 0.70, 0.92)  # worth of salt that stays outside against salt inside
+BATH_FROM, BATH_FULL = 0.25, 0.75  # water of the mix over water of the meat: from a coating to a bath
+# Salt: times the aim at which half of the pleasure is gone, in the rim from a bath and of all that is eaten
+SALTY_HALF, SALTY_STEEP, ALL_HALF = 1.25, 6.0, 1.60
+CURES_FO, CURES_POWER = 0.3, 0.4  # what is taken up goes on curing: settled after Fo 0.3 of at most 10 mm, then t^0.4
+ONLY_SO_BAD = 0.15  # a mix that is too salty from the start cannot be spoilt much further by hours
+# Acid: pH^1.5 h at 25 mm at which half of the pleasure is gone, and its power of thickness (slices, flakes)
+UNDER_POWER, SOUR_STEEP, SOUR_AT_M = 1.5, 3.0, 0.025
+SOUR_HALF: Mapping[Family, float] = {
+    "red": 25.0, "mince": 25.0, "poultry": 25.0, "other": 25.0, "fish": 6.0, "shellfish": 4.5,
+}  # fmt: skip
+SOUR_POWER = _by_family(1.0, 0.5, 0.5)
+# Live enzymes: hours in neat fresh pineapple juice at 4 C, for 12 mm
+SOFT_HALF_H, SOFT_STEEP, SOFT_POWER, SOFT_AT_M = 5.0, 3.0, 0.35, 0.012
+# Aroma: at once, more for what stays on, then with hours
+AROMA_BASE, AROMA_KEPT = 0.25, 0.30
+AROMA_H = _by_family(0.7, 0.2, 0.15)
+# Texture of red meat in any mix
+TEXTURE_HALF_H, TEXTURE_AT_M, TEXTURE_POWER, TEXTURE_STEEP = 96.0, 0.025, 0.5, 4.0
+# Levels of the whole: acceptable of 1 (or of the most there is, if less), good and best of the most
+ACCEPTABLE, GOOD, BEST = 0.45, 0.80, 0.95
+BEFORE_CROSSING = 0.80  # best is a little before a falling concern is as bad as a rising one
+COMPROMISE, NOT_RECOMMENDED = 0.50, 0.25

@@ -1,0 +1,42 @@
+"""Concerns in words: what opens a window, what ends it, what no hour can mend."""
+
+from __future__ import annotations
+
+from vadouvan.core.hold.case import HoldCase
+from vadouvan.core.hold.concerns import Concern, ConcernName
+from vadouvan.core.hold.limits import Basis, Limit
+
+_BASIS: dict[ConcernName, Basis] = {
+    "seasoned": "salt",
+    "aroma": "aroma",
+    "salty": "salt",
+    "sour": "acid",
+    "soft": "enzyme",
+    "texture": "quality",
+}
+
+
+def limit_of(case: HoldCase, concern: Concern, hours: float) -> Limit:
+    """A concern as the limit that it sets at an hour."""
+    tenderiser = case.balance.tenderiser
+    fruit = f"the {tenderiser.name}" if tenderiser else "the enzyme"
+    says: dict[ConcernName, str] = {
+        "seasoned": "what is eaten tastes seasoned",
+        "aroma": "the aroma has had its time",
+        "salty": "the outside gets saltier than you aim for",
+        "sour": "the outside gets sour and firm",
+        "soft": f"{fruit} turns the surface too soft",
+        "texture": "the meat gets firm and dry in the mix",
+    }
+    source = "common_practice" if concern.name in ("aroma", "texture") else "calibration"
+    return Limit(concern.name, hours, says[concern.name], _BASIS[concern.name], source)
+
+
+def at_once(hours: float) -> Limit:
+    """It may be pulled, or go to the heat, from the first minute."""
+    return Limit("at_once", hours, "what lies on it seasons it already", "salt", "common_practice")
+
+
+def before_crossing(hours: float, ends: Limit) -> Limit:
+    """Best a little before what ends it outweighs what it gains."""
+    return Limit("crossing", hours, f"after that {ends.says} faster than it gains", ends.basis, "calibration")

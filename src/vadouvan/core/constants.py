@@ -48,12 +48,12 @@ TASTED_SALT_KG_PER_KG_WATER = Constant(0.0053, 0.003, 0.008, "kg/kg", "calibrati
 FILM_WATER_KG_PER_M2 = Constant(0.5, 0.2, 1.0, "kg/m2", "calibration", "ours")
 
 # --- what lies over the meat: as a length of lean meat that resists as much ------------------
-POULTRY_SKIN_RESISTANCE_M = Constant(0.005, 0.002, 0.0125, "m", "calibration", "ours")
+POULTRY_SKIN_RESISTANCE_M = Constant(0.0015, 0.0006, 0.0040, "m", "calibration", "ours")
 FISH_SKIN_RESISTANCE_M = Constant(0.004, 0.0016, 0.010, "m", "calibration", "ours")
 PORK_RIND_RESISTANCE_M = Constant(0.025, 0.010, 0.060, "m", "calibration", "ours")
 FAT_CAP_RESISTANCE_M = Constant(0.100, 0.040, 0.250, "m", "calibration", "ours")
 MEMBRANE_RESISTANCE_M = Constant(0.001, 0.0004, 0.0025, "m", "calibration", "ours")
-SHELL_RESISTANCE_M = Constant(0.010, 0.004, 0.025, "m", "calibration", "ours")
+SHELL_RESISTANCE_M = Constant(0.003, 0.001, 0.010, "m", "calibration", "ours")
 
 RIBS_RESISTANCE_M = Constant(0.020, 0.010, 0.050, "m", "calibration", "ours")
 BONE_IN_SECTION = Constant(0.35, 0.2, 0.6, "1", "calibration", "ours")

@@ -94,6 +94,7 @@ def _seasoned(case: HoldCase, hours: Array, kept: float) -> Concern:
     asked = max(
         _ramp(settled / TASTED_SALT_KG_PER_KG_WATER.value, 0.0, 1.5), _ramp(bath, levels.BATH_FROM, levels.BATH_FULL)
     )
+    asked *= 1 - levels.WORTH * _ramp(softening_strength(case), levels.WORKS_FROM, levels.WORKS_FULL)
     return Concern("seasoned", True, 1 - asked * (1 - seasoned))
 
 
@@ -112,7 +113,7 @@ def _salty(case: HoldCase, hours: Array, kept: float) -> Concern:
     rim = np.maximum.accumulate(_along(case, hours, _outer(case, depth_m, case.course.cells))) * case.water_share / aim
     eaten = rim * whole / np.sqrt(rim**2 + whole**2 + 1e-12)  # a rub's rim is not held against it: it settles
     start = min(kept * case.balance.total("salt").value / aim, whole)
-    way_m = min(case.cut.piece.far_m, levels.BITE_M["red"])
+    way_m = min(case.cut.piece.far_m, levels.CURES_WAY_M)
     settles_h = levels.CURES_FO * way_m**2 / (case.pace.diffusivity * 3600)
     taken = np.maximum(eaten - start, 0.0) * (1 + hours / settles_h) ** levels.CURES_POWER
     first = _hill(start, levels.SALTY_HALF, levels.SALTY_STEEP)
@@ -145,7 +146,7 @@ def _soft(case: HoldCase, hours: Array) -> Concern | None:
         done = first.contact_s / 3600 * alone
     worked = np.array([case.pace.softening_at(float(hour)) for hour in hours])
     size = (case.cut.thickness_m / levels.SOFT_AT_M) ** levels.SOFT_POWER
-    return Concern("soft", False, _hill((strength * worked + done) / size, levels.SOFT_HALF_H, levels.SOFT_STEEP))
+    return Concern("soft", False, _hill((strength * worked + done) / size, levels.SOFT_HALF_H[case.cut.kind.family], levels.SOFT_STEEP))
 
 
 def _texture(case: HoldCase, hours: Array) -> Concern | None:

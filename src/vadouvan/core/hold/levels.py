@@ -19,7 +19,7 @@ def _by_family(meat: float, fish: float, plant: float) -> Mapping[Family, float]
 
 
 # How far in a cook tastes: a bite, or a forkful; joints are eaten in slices, so the depth grows with the way in
-BITE_M = _by_family(0.010, 0.004, 0.004)
+BITE_M = _by_family(0.009, 0.004, 0.004)
 RIM_M = _by_family(0.005, 0.004, 0.004)  # the layer that gets too salty first
 SLICE_M, SLICE_POWER = 0.0125, 0.4
 TASTED_OF_SETTLED = 0.60  # a lean mix: this share of what it settles to counts as seasoned
@@ -28,8 +28,8 @@ CLING_WET_KG_PER_M2, CLING_DRY_KG_PER_M2 = 0.10, 4.0
 OUTSIDE_COUNTS = _by_family(0.55, 0.70, 0.92)  # worth of salt that stays outside against salt inside
 BATH_FROM, BATH_FULL = 0.25, 0.75  # water of the mix over water of the meat: from a coating to a bath
 # Salt: times the aim at which half of the pleasure is gone, in the rim from a bath and of all that is eaten
-SALTY_HALF, SALTY_STEEP, ALL_HALF = 1.25, 6.0, 1.60
-CURES_FO, CURES_POWER = 0.3, 0.4  # what is taken up goes on curing: settled after Fo 0.3 of at most 10 mm, then t^0.4
+SALTY_HALF, SALTY_STEEP, ALL_HALF = 1.15, 6.0, 1.60
+CURES_FO, CURES_POWER, CURES_WAY_M = 0.3, 0.4, 0.010  # what is taken up goes on curing: settled after Fo 0.3 of at most 10 mm, then t^0.4
 ONLY_SO_BAD = 0.15  # a mix that is too salty from the start cannot be spoilt much further by hours
 # Acid: pH^1.5 h at 25 mm at which half of the pleasure is gone, and its power of thickness (slices, flakes)
 UNDER_POWER, SOUR_STEEP, SOUR_AT_M = 1.5, 3.0, 0.025
@@ -38,13 +38,18 @@ SOUR_HALF: Mapping[Family, float] = {
 }  # fmt: skip
 SOUR_POWER = _by_family(1.0, 0.5, 0.5)
 # Live enzymes: hours in neat fresh pineapple juice at 4 C, for 12 mm
-SOFT_HALF_H, SOFT_STEEP, SOFT_POWER, SOFT_AT_M = 5.0, 3.0, 0.35, 0.012
+SOFT_HALF_H: Mapping[Family, float] = {
+    "red": 2.8, "mince": 2.8, "poultry": 2.8, "other": 2.8, "fish": 1.4, "shellfish": 1.4, "plant": 2.8,
+}  # fmt: skip
+SOFT_STEEP, SOFT_POWER, SOFT_AT_M = 3.0, 0.35, 0.012
+# What a live tenderiser is worth waiting for less seasoning: share of the seasoning asked, at full strength
+WORKS_FROM, WORKS_FULL, WORTH = 0.0, 0.8, 0.6
 # Aroma: at once, more for what stays on, then with hours
 AROMA_BASE, AROMA_KEPT = 0.25, 0.30
 AROMA_H = _by_family(0.7, 0.2, 0.15)
 # Texture of red meat in any mix
 TEXTURE_HALF_H, TEXTURE_AT_M, TEXTURE_POWER, TEXTURE_STEEP = 96.0, 0.025, 0.5, 4.0
 # Levels of the whole: acceptable of 1 (or of the most there is, if less), good and best of the most
-ACCEPTABLE, GOOD, BEST = 0.45, 0.80, 0.95
+ACCEPTABLE, GOOD, BEST = 0.42, 0.80, 0.95
 BEFORE_CROSSING = 0.80  # best is a little before a falling concern is as bad as a rising one
 COMPROMISE, NOT_RECOMMENDED = 0.50, 0.25

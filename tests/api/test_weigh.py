@@ -248,7 +248,19 @@ class TakenBack(OneBatch):
         self.press("set_aside", mass_g=0)
         self.refused("2 of 50 g lemon juice", kind="contact", mass="1 kg")
         self.press("contact", mass="1 kg", sure=True)
+        self.assertEqual(self.client.get(self.path).json()["questions"], {})  # it may go straight to the heat
+
+    def test_a_pull_before_its_time_is_asked(self) -> None:
+        """In a wet mix, which leaves little on the meat, minutes do nothing."""
+        wet = {**SKEWERS, "mix": [{"id": "1", "text": "12 g salt"}, {"id": "2", "text": "700 g yoghurt"}]}
+        self.path = f"/api/weigh/{self.client.post('/api/batches', json=wet).json()['id']}"
+        self.press("weighed", line_id="1", mass_g=12)
+        self.press("weighed", line_id="2", mass_g=700)
+        self.press("tasted", words="good")
+        self.press("set_aside", mass_g=0)
+        self.press("contact", mass="1 kg")
         self.refused("It is early", kind="pulled")
+        self.assertEqual(self.press("pulled", sure=True)["phase"], "out")
 
     def draft(self) -> Any:
         """The draft as it is kept."""

@@ -45,7 +45,7 @@ class Judge(unittest.TestCase):
         """The sentence first, then ledger, balance and limits."""
         code, out, _ = self.run_on(batch_file.write(SKEWERS))
         self.assertEqual(code, 0)
-        self.assertTrue(out.startswith("Pull between"))
+        self.assertTrue(out.startswith("It may go straight to the heat. Pull by"))
         for part in ("per kilogram of meat", "salt", "earliest", "latest", "assumed"):
             self.assertIn(part, out)
 

@@ -20,6 +20,7 @@ from tests.drafts import NOW, steak
 from tests.formats.test_archive import demo_archive, demo_whole
 from tests.saturday import eaten_logbook, saturday_drafts
 from vadouvan.cli import app
+from vadouvan.core.draft import LineSaid
 from vadouvan.core.reading.household import HouseholdSaid
 from vadouvan.core.weigh.press import Noted, Press
 from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeKitchen
@@ -163,7 +164,8 @@ class Plans(Twin):
 
     def test_offers(self) -> None:
         """For a meal that comes too soon there are some; for a plan that works none."""
-        soon = replace(SKEWERS, meal=replace(SKEWERS.meal, at="2026-11-25T12:00"))
+        wet = (*SKEWERS.mix, LineSaid("y", "600 g yoghurt"))
+        soon = replace(SKEWERS, meal=replace(SKEWERS.meal, at="2026-11-25T10:20"), mix=wet)
         (self.folder / "soon.json").write_text(batch_file.write(soon), encoding="utf-8")
         self.assertTrue(json.loads(self.run_it("offers", self.path("soon.json"), "--json")))
         self.assertIn("works", self.run_it("offers", self.path("legs.json")))
@@ -183,7 +185,7 @@ class Plans(Twin):
         answer = json.loads(self.run_it("together", *files, "--fridge", "38 l", "--json"))
         self.assertTrue(answer["proven"])
         self.assertEqual(answer["left_out"], {})
-        tight = json.loads(self.run_it("together", *files, "--fridge", "4 l", "--json"))
+        tight = json.loads(self.run_it("together", *files, "--fridge", "1 l", "--json"))
         self.assertTrue(tight["left_out"])
         self.assertIn("Saturday legs", self.run_it("today", *files, "--hours", "96"))
         events = Calendar.from_ical(self.run_it("calendar", *files)).walk("VEVENT")

@@ -66,11 +66,12 @@ class Facts(unittest.TestCase):
         self.assertLess(more, depth("1 l water", "64 g salt"))
 
     def test_cp19_thin_ribs_in_a_salty_paste(self) -> None:
-        """Earliest useful after half an hour to two hours."""
+        """A paste that stays on: it may go to the heat at once, and is best within hours."""
         draft = of_kind("pork_spare_ribs", "1 kg", "slab", "15 mm", "40 g white miso", "30 g soy sauce", bone="ribs")
         window = judged(draft).window
         assert window is not None
-        self.assertTrue(0.4 <= window.earliest.hours <= 2.0, window.earliest.hours)
+        self.assertLess(window.earliest.hours, 2.0)
+        self.assertLess(window.best.hours, 12.0)
 
     def test_cp21_the_faster_school_of_vacuum(self) -> None:
         """Half to a third of the time, as claimed: marked, never the default."""
@@ -167,14 +168,17 @@ class WorkedExamples(unittest.TestCase):
         )
 
     def test_band_of_a_pure_clock(self) -> None:
-        """Spread of the diffusivity 0.30, of thickness 0.10: times or over exp(1.28 sqrt(0.09 + 0.04)) = 1.59."""
+        """Spread of the diffusivity 0.30, of thickness 0.10: about exp(1.28 sqrt(0.09 + 0.04)) = 1.59 either way.
+
+        Less than a tenth from it: what is taken up goes on curing by the hour, which is no pure clock.
+        """
         draft = replace(steak("300 g salt", "6 l water", thickness="9 mm"), hold=HoldSaid(goal="through"))
         window = judged(draft).window
         assert window is not None
         limit = window.latest
-        self.assertTrue(limit.limit.id.startswith("over_salt"), limit.limit.id)
+        self.assertTrue(limit.limit.id == "salty", limit.limit.id)
         factor = math.exp(1.2816 * math.sqrt(0.30**2 + (2 * 0.10) ** 2))
-        self.assertAlmostEqual(limit.hours / limit.low_hours, factor, delta=0.005)
+        self.assertAlmostEqual(limit.hours / limit.low_hours, factor, delta=0.16)
 
 
 class Convergence(unittest.TestCase):

@@ -71,8 +71,8 @@ class Cooked(unittest.TestCase):
         assert raw.window is not None
         assert cooked.window is not None
         assert cooked.balance is not None
-        self.assertEqual(raw.window.latest.limit.id, "enzyme_very_soft")
-        self.assertNotEqual(cooked.window.latest.limit.id, "enzyme_very_soft")
+        self.assertEqual(raw.window.latest.limit.id, "soft")
+        self.assertNotEqual(cooked.window.latest.limit.id, "soft")
         self.assertEqual(cooked.balance.enzyme_units.value, 0)
 
     def test_it_is_cooled_before_contact_and_the_plan_waits(self) -> None:

@@ -11,11 +11,13 @@ from tests.drafts import NOW, SATURDAY, judged, of_kind
 from vadouvan.core.clock.moment import local_moment, time_zone
 from vadouvan.core.clock.plan import Plan
 from vadouvan.core.clock.routine import Routine, Span, hours_between
-from vadouvan.core.draft import Draft, MealSaid
+from vadouvan.core.draft import Draft, LineSaid, MealSaid
 from vadouvan.errors import InputError
 
 SKEWERS = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "50 g lemon juice", "40 g olive oil")
 LISBON = ZoneInfo("Europe/Lisbon")
+# A wet mix, which stays in the bowl: it needs an hour before it opens.
+WET = replace(SKEWERS, mix=(*SKEWERS.mix, LineSaid("y", "600 g yoghurt")))
 
 
 def plan_of(draft: Draft, meal: MealSaid, now: datetime = NOW) -> Plan:
@@ -44,7 +46,7 @@ class FromTheMealBack(unittest.TestCase):
         for hour in range(12, 24):
             plan = plan_of(SKEWERS, MealSaid(f"2026-11-28T{hour}:00", "60 min", "Europe/Lisbon"))
             self.assertFalse(Routine().busy(plan.contact_at), plan.contact_at)
-        moved = judged(replace(SKEWERS, meal=MealSaid("2026-11-28T15:00", "60 min", "Europe/Lisbon")))
+        moved = judged(replace(WET, meal=MealSaid("2026-11-28T18:00", "60 min", "Europe/Lisbon")))
         self.assertIn("(kept out of sleep and work)", moved.plan_says)
 
     def test_a_missing_time_zone_is_told_as_assumed(self) -> None:
@@ -55,12 +57,12 @@ class FromTheMealBack(unittest.TestCase):
     def test_too_late_says_when_it_would_work(self) -> None:
         """An hour before the meal the plan says what is possible."""
         now = datetime(2026, 11, 28, 17, 30, tzinfo=UTC)
-        plan = plan_of(SKEWERS, SATURDAY, now)
+        plan = plan_of(WET, SATURDAY, now)
         assert plan.trouble is not None
         self.assertIn("should have gone in by", plan.trouble)
         assert plan.ready_at is not None
         self.assertGreater(plan.ready_at, plan.meal.at)
-        says = judged(replace(SKEWERS, meal=SATURDAY), now).plan_says
+        says = judged(replace(WET, meal=SATURDAY), now).plan_says
         self.assertIn("at the earliest", says)
 
     def test_contact_is_never_in_the_past(self) -> None:

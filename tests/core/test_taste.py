@@ -113,7 +113,7 @@ class Learning(unittest.TestCase):
         plain, own = judge(SKEWERS, KITCHEN, now=NOW), judge(SKEWERS, faster, now=NOW)
         assert plain.window is not None
         assert own.window is not None
-        self.assertLess(own.window.earliest.hours, plain.window.earliest.hours)
+        self.assertLess(own.window.best.hours, plain.window.best.hours)
         self.assertIn("as your verdicts say", own.reading.assumed["hold.salt_target_g_per_kg"])
 
 

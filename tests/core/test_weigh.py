@@ -311,10 +311,10 @@ class Judged(unittest.TestCase):
         contact = table.record.contact
         assert contact is not None
         for hours, says in (
-            (0.5, "Not yet"),
+            (0.5, "It may go straight to the heat"),
             (5, "It may"),
             (12, "at its best"),
-            (30, "past its best"),
+            (47, "past its best"),
             (60, "It has been raw for"),
         ):
             meal = replace(table.draft.meal, at="2026-12-03T19:00")

@@ -18,7 +18,7 @@ class CommonPractice(unittest.TestCase):
     def test_fresh_pineapple_on_thin_steak(self) -> None:
         """cp06, cp07: pleasant to very soft within 1 to 3.5 h, ended by the fruit, mush well before 24 h."""
         draft = of_kind("beef_skirt", "600 g", "slab", "12 mm", "200 g fresh pineapple juice", "6 g salt")
-        self.assertEqual(limits(draft)[2], "enzyme_very_soft")
+        self.assertEqual(limits(draft)[2], "soft")
         earliest, best, latest = hours(draft)
         self.assertTrue(1 <= best <= 4, best)
         self.assertLess(latest, 6)
@@ -39,12 +39,12 @@ class CommonPractice(unittest.TestCase):
         self.assertGreaterEqual(hours(draft)[2], 12)
 
     def test_cubes_two_hours_better_overnight(self) -> None:
-        """cp18: earliest useful about 2 h (+-1), better overnight."""
+        """cp18: may go to the heat at once, what lies on it seasons it; better overnight."""
         draft = of_kind(
             "lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "50 g lemon juice", "40 g olive oil"
         )
         earliest, best, _ = hours(draft)
-        self.assertTrue(1 <= earliest <= 3, earliest)
+        self.assertLess(earliest, 1)
         self.assertTrue(6 <= best <= 16, best)
 
 
@@ -66,13 +66,13 @@ class Safety(unittest.TestCase):
     def test_strong_bath_is_ended_by_salt(self) -> None:
         """A 6 % brine over-salts 20 mm steaks before any other limit."""
         draft = steak("60 g salt", "1 l water", thickness="20 mm")
-        self.assertTrue(limits(draft)[2].startswith("over_salt"))
+        self.assertTrue(limits(draft)[2] == "salty")
         self.assertLess(hours(draft)[2], 72)
 
     def test_strong_acid_ends_poultry(self) -> None:
         """Neat vinegar is ended by acid."""
         draft = of_kind("chicken_breast", "600 g", "slab", "24 mm", "300 g white wine vinegar", "8 g salt")
-        self.assertEqual(limits(draft)[2], "acid_band")
+        self.assertEqual(limits(draft)[2], "sour")
 
     def test_mince_is_told_to_be_cooked_through(self) -> None:
         """The sentence says so."""
@@ -134,7 +134,7 @@ class WithoutSalt(unittest.TestCase):
         """Storage ends it; aroma opens it."""
         self.assertEqual(
             limits(of_kind("chicken_breast", "600 g", "slab", "25 mm", "60 g olive oil", "2 g dried oregano")),
-            ("aroma_contact", "aroma_best", "storage"),
+            ("at_once", "aroma", "storage"),
         )
 
 

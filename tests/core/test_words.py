@@ -75,19 +75,25 @@ class Sentences(unittest.TestCase):
     def test_each_kind_of_judgement(self) -> None:
         """Open, cut off before the aim, to mend."""
         open_ = judged(of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt"))
-        self.assertRegex(open_.sentence, r"^Pull between .* and 48 h; best about .*\. 48 h is the most for lamb")
-        cut_off = judged(of_kind("chicken_breast", "2 kg", "slab", "60 mm", "300 g white wine vinegar", "20 g salt"))
-        self.assertIn("It ends before", cut_off.sentence)
+        self.assertRegex(
+            open_.sentence, r"^It may go straight to the heat\. Pull by 48 h; best about .*\. 48 h is the most for lamb"
+        )
+        bath = judged(of_kind("chicken_breast", "1 kg", "slab", "28 mm", "60 g salt", "1 l water"))
+        self.assertRegex(bath.sentence, r"Pull between .* and .*; best about .*\. The outside gets saltier")
+        strong = judged(of_kind("chicken_breast", "1 kg", "slab", "28 mm", "70 g salt"))
+        self.assertRegex(strong.sentence, r"^(?:A compromise|Not recommended): the outside gets saltier .* at any hour")
         self.assertEqual(judged(steak("12 g slat peter")).sentence, "One thing to mend before this can be judged.")
 
-    def test_no_good_time_is_said_and_what_would_help(self) -> None:
-        """Fruit so strong that it spoils the surface before it has done anything."""
+    def test_no_mix_takes_the_hours_away(self) -> None:
+        """Fruit by the kilogram: minutes, and said to be a compromise at best; only safety leaves none."""
         judgement = judged(replace(steak("12 g salt", "5 kg green papaya", thickness="4 mm"), meal=SATURDAY))
         window = judgement.window
         assert window is not None
-        self.assertTrue(window.is_closed)
-        self.assertRegex(judgement.sentence, "^No good time: .* heat-treated fruit")
-        self.assertIsNone(judgement.plan)
+        self.assertFalse(window.is_closed)
+        self.assertLess(window.latest.hours, 1)
+        self.assertIsNotNone(judgement.plan)
+        old = judged(of_kind("cod_fillet", "1 kg", "slab", "20 mm", "10 g salt", age="24 h"))
+        self.assertIn("No hours are left", old.sentence)
 
     def test_numbers_are_never_told_with_needless_decimals(self) -> None:
         """Nobody acts on 37.4 h."""

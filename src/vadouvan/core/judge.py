@@ -92,7 +92,7 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     window = window_of(cut, bowl.balance, hold)
     case = hold_case(cut, bowl.balance, hold)
     mix = mix_judgement(reading, bowl, case, kitchen.household)
-    remarks = remarks_on(case, window.best.hours)
+    remarks = remarks_on(case, window.best.hours, window.safe_latest_h)
     board = Board(reading, cut, hold, mix)
     planned = planned_of(board, window, kitchen.routine, now, (*stops, *stops_of(board, now)))
     return Judgement(

@@ -2251,16 +2251,16 @@ export interface components {
             value: number;
         };
         /**
-         * GoodEnoughOut
-         * @description Where many cooks stop.
+         * GoodOut
+         * @description The hours that are nearly as good as the best.
          */
-        GoodEnoughOut: {
-            /** Hours */
-            hours: number;
-            /** Says */
-            says: string;
+        GoodOut: {
+            /** From Hours */
+            from_hours: number;
             /** Shown */
             shown: string;
+            /** Until Hours */
+            until_hours: number;
         };
         /**
          * HoldSaid
@@ -4051,14 +4051,18 @@ export interface components {
             /** Closed */
             closed: boolean;
             earliest: components["schemas"]["EdgeOut"];
-            good_enough: components["schemas"]["GoodEnoughOut"] | null;
+            good: components["schemas"]["GoodOut"];
             /** In Short */
             in_short: string;
             latest: components["schemas"]["EdgeOut"];
+            /** Mark */
+            mark: number;
             /** Safe Earliest Hours */
             safe_earliest_hours: number;
             /** Safe Latest Hours */
             safe_latest_hours: number;
+            /** Straight */
+            straight: boolean;
         };
     };
     responses: never;

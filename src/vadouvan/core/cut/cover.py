@@ -24,7 +24,7 @@ def cover_resistance_m(cover: Cover, *, fish: bool) -> float:
     """Resistance of a cover as a length of lean meat [m].
 
     >>> cover_resistance_m("skin", fish=False), cover_resistance_m("fat", fish=False)
-    (0.005, 0.1)
+    (0.0015, 0.1)
     """
     if cover == "skin":
         return (FISH_SKIN_RESISTANCE_M if fish else POULTRY_SKIN_RESISTANCE_M).value

@@ -146,7 +146,11 @@ def _soft(case: HoldCase, hours: Array) -> Concern | None:
         done = first.contact_s / 3600 * alone
     worked = np.array([case.pace.softening_at(float(hour)) for hour in hours])
     size = (case.cut.thickness_m / levels.SOFT_AT_M) ** levels.SOFT_POWER
-    return Concern("soft", False, _hill((strength * worked + done) / size, levels.SOFT_HALF_H[case.cut.kind.family], levels.SOFT_STEEP))
+    return Concern(
+        "soft",
+        False,
+        _hill((strength * worked + done) / size, levels.SOFT_HALF_H[case.cut.kind.family], levels.SOFT_STEEP),
+    )
 
 
 def _texture(case: HoldCase, hours: Array) -> Concern | None:

@@ -29,7 +29,8 @@ OUTSIDE_COUNTS = _by_family(0.55, 0.70, 0.92)  # worth of salt that stays outsid
 BATH_FROM, BATH_FULL = 0.25, 0.75  # water of the mix over water of the meat: from a coating to a bath
 # Salt: times the aim at which half of the pleasure is gone, in the rim from a bath and of all that is eaten
 SALTY_HALF, SALTY_STEEP, ALL_HALF = 1.15, 6.0, 1.60
-CURES_FO, CURES_POWER, CURES_WAY_M = 0.3, 0.4, 0.010  # what is taken up goes on curing: settled after Fo 0.3 of at most 10 mm, then t^0.4
+# What is taken up goes on curing: settled after Fo 0.3 of at most 10 mm, then with t^0.4
+CURES_FO, CURES_POWER, CURES_WAY_M = 0.3, 0.4, 0.010
 ONLY_SO_BAD = 0.15  # a mix that is too salty from the start cannot be spoilt much further by hours
 # Acid: pH^1.5 h at 25 mm at which half of the pleasure is gone, and its power of thickness (slices, flakes)
 UNDER_POWER, SOUR_STEEP, SOUR_AT_M = 1.5, 3.0, 0.025

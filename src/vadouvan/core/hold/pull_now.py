@@ -24,12 +24,12 @@ def pull_now(window: Window, plan: Plan, now: datetime) -> str:
         return f"Not yet, after {held}: it opens at {opens}, when {window.earliest.limit.says}."
     if hours > window.safe_latest_h:
         return f"Yes, at once: after {held} it is past its latest. {_capital(window.latest.limit.says)}."
-    if hours < window.best.low_hours:
+    if hours < min(window.best.low_hours, max(window.good_h[0], window.best.hours / 2)):
         best = _told(plan, meal.contact_at, window.best.hours)
         straight = " go straight to the heat" if window.straight and hours < window.best.hours / 2 else ""
         return f"It may{straight}, after {held}; it is better about {best}."
     closes = _told(plan, meal.contact_at, window.safe_latest_h)
-    if hours <= window.best.high_hours:
+    if hours <= max(window.best.high_hours, window.good_h[1]):
         return f"Yes: after {held} it is at its best. It may stay until {closes}."
     return f"Yes: after {held} it is past its best. It has to come out by {closes}."
 

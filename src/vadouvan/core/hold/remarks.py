@@ -15,7 +15,7 @@ from vadouvan.core.constants import (
     UNTURNED_SHARE,
     VACUUM_CLAIM,
 )
-from vadouvan.core.figure import number_told
+from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.hold.acid import settled_ph
 from vadouvan.core.hold.case import HoldCase
 from vadouvan.core.hold.storage import hours_allowed
@@ -34,7 +34,7 @@ class Remark:
     source: str
 
 
-def remarks_on(case: HoldCase, hours: float) -> list[Remark]:
+def remarks_on(case: HoldCase, hours: float, latest_h: float) -> list[Remark]:
     """All remarks on a hold of so many hours."""
     return [
         *_near_surface(case),
@@ -42,7 +42,7 @@ def remarks_on(case: HoldCase, hours: float) -> list[Remark]:
         *_vacuum(case),
         *_turns(case),
         *_air(case, hours),
-        *_jar(case, hours),
+        *_jar(case, latest_h),
     ]
 
 
@@ -105,16 +105,16 @@ def _air(case: HoldCase, hours: float) -> Iterator[Remark]:
     yield Remark("open-air", "note", says, "calibration")
 
 
-def _jar(case: HoldCase, hours: float) -> Iterator[Remark]:
+def _jar(case: HoldCase, latest_h: float) -> Iterator[Remark]:
     """How sour the middle of a sour jar gets; the fridge all the way, whatever tradition says."""
-    if case.acid is None or case.balance.ph is None or case.balance.ph >= JAR_SAFE_PH.value or hours < 24:
+    if case.acid is None or case.balance.ph is None or case.balance.ph >= JAR_SAFE_PH.value or latest_h < 24:
         return
     days = case.pace.hours_at(case.acid.tau_m2) / 24
     core = case.acid.ph[:, -1]
-    ph = float(core[int(days.searchsorted(hours / 24).clip(0, len(core) - 1))])
+    ph = float(core[int(days.searchsorted(latest_h / 24).clip(0, len(core) - 1))])
     settled = _settled_ph(case)
     settles = f"; left alone it settles near {settled:.1f}" if settled is not None and settled < ph - 0.05 else ""
-    middle = f"By then the middle is at pH {ph:.1f}, within 0.2 or so{settles}."
+    middle = f"After {hours_told(latest_h, 'down')} the middle is at pH {ph:.1f}, within 0.2 or so{settles}."
     says = f"{middle} Keep it in the fridge throughout; acid is no cure."
     yield Remark("jar", "note", says, "fda_food_code")
 

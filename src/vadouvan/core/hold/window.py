@@ -27,7 +27,7 @@ from vadouvan.core.hold.worded import at_once, before_crossing, limit_of
 from vadouvan.core.mix.balance import Balance
 
 FIRST_H, LOOKS = 0.01, 420
-AT_ONCE_H = 0.25  # an opening before this is told as "at once"
+SALT_SPREAD_MATTERS = 0.06  # of the salt, from low to high
 EIGHTY_PER_CENT = 1.2816  # standard normal quantile at 0.9: an 80 % band
 
 
@@ -125,6 +125,7 @@ def window_of(cut: Cut, balance: Balance, hold: Hold) -> Window:
         _run(hold_case(cut.scaled(factor), balance, hold, case.acid), last_h)
         for factor in _either_way(cut.thickness_log_sd)
     ]
+    runs += [_run(hold_case(cut, salted, hold, case.acid), last_h) for salted in _salt_either_way(balance)]
     opens = limit_of(case, base.opens, base.earliest)
     latest_by = storage if base.ends is None else limit_of(case, base.ends, base.latest)
     best_by = before_crossing(base.best, latest_by) if base.best_by is None else limit_of(case, base.best_by, base.best)
@@ -231,6 +232,15 @@ def _last_at(hours: Array, values: Array, level: float) -> float:
         return float(hours[0])
     part = (values[i - 1] - level) / (values[i - 1] - values[i])
     return float(math.exp(math.log(hours[i - 1]) + part * math.log(hours[i] / hours[i - 1])))
+
+
+def _salt_either_way(balance: Balance) -> tuple[Balance, ...]:
+    """The mix with a standard deviation less and more salt, where guessed amounts or labels leave that open."""
+    salt = balance.total("salt")
+    if salt.value <= 0 or salt.high - salt.low < SALT_SPREAD_MATTERS * salt.value:
+        return ()
+    ends = (max(salt.low, 0.01 * salt.value), salt.high)
+    return tuple(balance.salted((end / salt.value) ** (1 / EIGHTY_PER_CENT)) for end in ends)
 
 
 def _either_way(log_sd: float) -> tuple[float, float]:

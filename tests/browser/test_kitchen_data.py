@@ -194,4 +194,4 @@ class FirstMinute(BrowserCase):
         starts = page.get_by_role("list", name="Examples").get_by_role("button")
         expect(starts).to_have_count(3)
         starts.first.press("Enter")
-        expect(page.get_by_text(re.compile("^Pull between"))).to_be_visible()
+        expect(page.get_by_text(re.compile("Pull (?:between|by)"))).to_be_visible()

@@ -53,13 +53,18 @@ def source_keys() -> frozenset[str]:
 def shipped_kitchen() -> Kitchen:
     """Cuts and pantry as shipped; raises TableError for a row that breaks the rules."""
     cuts = {row["id"]: _checked("cuts", row, _cut) for row in table_rows("cuts")}
-    pantry = Pantry.of(_checked("pantry", row, _ingredient) for row in table_rows("pantry"))
+    pantry = Pantry.of(_checked("pantry", row, _ingredient) for row in table_rows("pantry")).with_aliases(_aliases())
     cautions = {row["id"]: _caution(row) for row in table_rows("cautions")}
     sources = {row["key"]: row["title"] for row in table_rows("sources")}
     standings = {row["key"]: STANDING_WORDS[row["checked"]] for row in table_rows("sources")}
     swaps = tuple(_checked("swaps", row, _swap) for row in table_rows("swaps"))
     _name_known_ingredients(swaps, pantry)
     return Kitchen(cuts, pantry, cautions, sources, swaps, standings=standings)
+
+
+def _aliases() -> dict[str, str]:
+    """Further names by region, form and spelling: name to ingredient."""
+    return {row["name"]: row["ingredient"] for row in table_rows("aliases")}
 
 
 def _name_known_ingredients(swaps: tuple[Swap, ...], pantry: Pantry) -> None:

@@ -27,6 +27,7 @@ PIECE_UNITS = {
     "clove", "head", "leaf", "sprig", "bunch", "stick", "stalk", "slice", "ring", "cube", "quarter",
     "pod", "star", "knob", "handful", "juice", "zest",
 }  # fmt: skip
+PARTS_OF = frozenset({"slice", "ring", "quarter", "cube"})  # a piece of it is no whole one
 NAMES_TOO = ("clove", "star")  # measures that are also ingredients: cloves, star anise
 _PLURALS = {
     "leaves": "leaf",
@@ -41,7 +42,12 @@ _PLURALS = {
     "pinches": "pinch",
     "pieces": "each",
     "piece": "each",
-}
+    "smidgen": "dash", "smidge": "dash", "smidgens": "dash", "fistful": "handful", "fistfuls": "handful",
+    "handfuls": "handful", "squirt": "splash", "squeeze": "splash", "touch": "dash", "dollop": "splash",
+    "teaspoonful": "tsp", "teaspoonfuls": "tsp", "tablespoonful": "tbsp", "tablespoonfuls": "tbsp", "tspn": "tsp",
+    "teaspon": "tsp", "tbls": "tbsp", "tblsp": "tbsp", "tbspn": "tbsp", "dsp": "dessertspoon", "strands": "each",
+    "stems": "sprig", "stem": "sprig", "fronds": "sprig",
+}  # fmt: skip
 _SIZES = {"small": 0.7, "medium": 1.0, "large": 1.35, "big": 1.35}
 _MANNER = {
     "heaped": 1.4,
@@ -56,6 +62,23 @@ _MANNER = {
     "small": 0.7,
 }
 
+# Words that make another ingredient of what they stand beside; those that decide are asked about if it is unknown.
+STATES = {
+    "fresh": "fresh", "dried": "dried", "dry": "dry", "ground": "ground", "smoked": "smoked", "canned": "canned",
+    "tinned": "canned", "can": "canned", "tin": "canned", "bottled": "bottled", "kosher": "kosher", "light": "light",
+    "dark": "dark", "brown": "brown", "cayenne": "cayenne", "unsalted": "unsalted", "frozen": "frozen",
+    "sodium": "low sodium",
+}  # fmt: skip
+DECIDES = frozenset({"dried", "smoked", "canned", "bottled", "kosher", "cayenne", "low sodium"})
+DECIDES_FOR: dict[str, tuple[str, ...]] = {
+    "canned": ("vegetable", "enzyme_fruit", "fruit", "aromatic_fresh", "chilli_fresh"),
+    "bottled": ("acid",),
+}
+
+_TURNED = re.compile(
+    r"^(?P<name>[^\W\d_][^\d,:()½¼¾⅓⅔]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(?:x\s*)?"
+    r"(?P<amount>[\d½¼¾⅓⅔][^,]*?)\)?(?P<tail>,.*)?$"
+)
 MOST_KG = 10.0
 ABOUT = 0.15  # "about" widens an amount by so much either way
 ACCEPTED = 'Write an amount and an ingredient, such as "12 g salt", "2 tbsp cider vinegar" or "8 cloves garlic".'
@@ -65,7 +88,8 @@ ACCEPTED = 'Write an amount and an ingredient, such as "12 g salt", "2 tbsp cide
 class SaidLine:
     """A line split up: how many of what unit, of what, prepared how; ``manner`` scales the unit.
 
-    ``names`` are to be tried in turn: "curry leaves" may be an ingredient, or leaves of curry.
+    ``names`` are to be tried in turn: "curry leaves" may be an ingredient, or leaves of curry. ``states`` are words
+    that make another ingredient of it: dried, smoked, canned.
     """
 
     text: str
@@ -75,6 +99,7 @@ class SaidLine:
     preparation: str
     manner: float
     guessed: bool
+    states: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True)
@@ -106,9 +131,12 @@ def read_line(text: str, *, field: str) -> SaidLine:
         )
     _refuse_what_is_no_amount(text, field)
     plain = tidied(text)
-    body, _, preparation = _at_comma(plain.text)
+    body, _, preparation = _at_comma(amount_first(plain.text))
+    beside = " ".join(re.findall(r"\((.*?)\)", body))
     body = re.sub(r"\(.*?\)", " ", body).strip()
     parts = _juice_or_zest(body) or _plain(body)
+    parts = _weighed_beside(beside, parts)
+    _refuse_a_second_amount(text, (*preparation.split(","), beside if parts is None else ""), field)
     if parts is None:
         raise _bad(field, text, f'"{text.strip()}" has no amount.' if body else "This line is empty.", ACCEPTED)
     number, unit, manner, guessed, raw_names = parts
@@ -117,9 +145,79 @@ def read_line(text: str, *, field: str) -> SaidLine:
     names = tuple(filter(None, (_bare_name(name) for name in raw_names)))
     if not names:
         raise _bad(field, text, f'"{text.strip()}" of what?', "Write the ingredient after the amount.")
+    states = states_in(f"{preparation} {beside}")
+    bare = (" ".join(word for word in name.split() if word.lower() not in STATES) for name in names)
+    names = (*(f"{state} {name}" for state in states for name in names), *names, *filter(None, bare))
+    guessed = guessed or bool(re.search(r"\bor\b", text, re.IGNORECASE))
     if plain.about:
         number, guessed = Spread(number.value, number.low * (1 - ABOUT), number.high * (1 + ABOUT)), True
-    return SaidLine(text, number, unit, names, preparation.strip(), manner, guessed or number.low != number.high)
+    rough = guessed or number.low != number.high
+    return SaidLine(text, number, unit, names, preparation.strip(), manner, rough, tuple(states_in(plain.text)))
+
+
+def amount_first(text: str) -> str:
+    """A line whose amount stands behind its name, turned round.
+
+    >>> amount_first("fish sauce, 2 tbsp"), amount_first("lemon juice from 1 lemon"), amount_first("salt: 12g")
+    ('2 tbsp fish sauce', 'juice of 1 lemon', '12g salt')
+    """
+    taken = re.match(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", text, re.IGNORECASE)
+    if taken:
+        return f"{taken[1]} of {taken[2]}"
+    turned = _TURNED.match(text)
+    if turned is None or leading_number(turned["name"]) is not None:
+        return text
+    first = re.match(r"^[^\W\d_]+", turned["name"])
+    if first and (_unit(first[0]) in VAGUE_M3 or first[0].lower() in ("juice", "zest", "the", "finely", "freshly")):
+        return text
+    return f"{turned['amount']} {turned['name']}{turned['tail'] or ''}"
+
+
+def states_in(words: str) -> list[str]:
+    """Words that make another ingredient of what they stand beside, in their order."""
+    found = re.findall(r"[^\W\d_]+", words.lower())
+    return [STATES[word] for word in found if word in STATES]
+
+
+def not_in_that_state(said: SaidLine, ingredient: Ingredient) -> str:
+    """A state of the line that the ingredient found for it is not in, such as dried; empty if it is as was said."""
+    own = " ".join((*ingredient.also_called, ingredient.name, ingredient.id.replace("_", " "))).lower()
+    dry = {"spice", "spice_blend", "herb_dried"}
+    for state in said.states:
+        known = state in own or (state in ("dried", "ground") and ingredient.group in dry)
+        matters = state in DECIDES and ingredient.group in DECIDES_FOR.get(state, (ingredient.group,))
+        if matters and not known:
+            return state
+    return ""
+
+
+def _weighed_beside(beside: str, parts: _Parts | None) -> _Parts | None:
+    """A weight or a volume in brackets counts for more than pieces: "4 cloves (12 g) garlic"."""
+    if parts is None or parts[1] in MASS_KG:
+        return parts
+    inner = re.fullmatch(r"\s*(?:about|ca\.?|approx\.?|roughly)?\s*(.*?)\s*(?:juice|total|in all)?\s*", beside)
+    found = leading_number(inner[1]) if inner and inner[1] else None
+    unit = _unit(found.rest.strip()) if found and found.rest.strip() else None
+    if found is None or unit not in {**MASS_KG, **VOLUME_M3}:
+        return parts
+    names = parts[4]
+    if unit in VOLUME_M3 and "juice" in beside:
+        names = tuple(f"{name.removesuffix('s')} juice" for name in names)
+    return found.number, unit, 1.0, parts[3] and "about" in beside, names
+
+
+def _refuse_a_second_amount(text: str, parts: tuple[str, ...], field: str) -> None:
+    """What follows is another ingredient, not a preparation: nothing of a line is dropped."""
+    for part in parts:
+        found = leading_number(re.sub(r"^\s*(?:and|plus|with|\+|&)\s+", "", part.strip()))
+        another = found is not None and not re.match(r"^\s*an?\b", part, re.IGNORECASE)
+        within = re.search(r"[\d½¼¾⅓⅔]\s*([a-zA-Z]+)\s+[^\W\d_]", part)
+        amount = within is not None and _unit(within[1]) in {**MASS_KG, **VOLUME_M3}
+        length = found is not None and re.match(r"^(?:cm|mm|in|inch)", found.rest)
+        juice_and_zest = bool(re.search(r"\b(?:zest|juice)\b.*\b(?:zest|juice)\b", part, re.IGNORECASE))
+        if (another and not length) or amount or juice_and_zest:
+            wrong = f'"{text.strip()}" says more than one thing.'
+            raise _bad(field, text, wrong, "Write one ingredient a line.")
 
 
 def _at_comma(text: str) -> tuple[str, str, str]:
@@ -253,7 +351,7 @@ def _unit_kg(unit: str, ingredient: Ingredient) -> Spread | None:
         return Spread.exactly(LENGTH_M[unit] * 100).times(ingredient.piece_kg["cm"])
     if unit in ("juice", "zest"):
         return ingredient.piece_kg.get("each")
-    if unit == "each" and len(ingredient.piece_kg) == 1:
+    if unit == "each" and len(ingredient.piece_kg) == 1 and not PARTS_OF.intersection(ingredient.piece_kg):
         return next(iter(ingredient.piece_kg.values()))
     return None
 

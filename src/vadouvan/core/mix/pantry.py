@@ -13,11 +13,14 @@ from vadouvan.errors import InputError
 
 SURE_SCORE = 86.0  # below this a spelling is asked about, not assumed
 SUGGEST_SCORE = 60.0
+SURE_WORD, LEAST_GUESSED = 79.0, 6  # of each word by itself, and only of words so long
 PLAIN_SALT_NAME = "salt"
 # Words that say how it was treated or how big it is, not what it is.
 _TREATMENT = re.compile(
     r"\b(?:finely|roughly|coarsely|freshly|thinly|chopped|minced|crushed|grated|sliced|pounded|peeled|"
-    r"squeezed|strained|beaten|melted|toasted|torn|picked|packed|optional|good|quality|pure|organic)\b",
+    r"squeezed|strained|beaten|melted|toasted|torn|picked|packed|optional|good|quality|pure|organic|mashed|crumbled|bruised|"
+    r"cracked|shredded|whisked|warmed|softened|cubed|diced|quartered|halved|trimmed|washed|rinsed|deseeded|seeded|"
+    r"pureed|puréed|blended|fat|plump|whole|fine|heavily|lightly|loosely|tightly|firmly|very|thin|thick|ripe)\b",
     re.IGNORECASE,
 )
 
@@ -38,6 +41,11 @@ class Pantry:
             for name in (*item.also_called, item.name):
                 by_name.setdefault(_plain(name), item.id)
         return cls(by_id, by_name)
+
+    def with_aliases(self, aliases: Mapping[str, str]) -> Pantry:
+        """The same pantry with further names; a name that an ingredient has itself keeps its meaning."""
+        further = {_plain(name): identity for name, identity in aliases.items()}
+        return Pantry(self.by_id, {**further, **self.by_name})
 
     def with_own(self, own: Iterable[Ingredient]) -> Pantry:
         """The same pantry with the cook's own ingredients, whose names come before all others."""
@@ -64,7 +72,9 @@ class Pantry:
         name, wanted = names[0], _forms(names[0])[1]
         near = self.nearest(wanted)
         if near and near[0][1] >= SURE_SCORE and (len(near) == 1 or near[0][1] > near[1][1]):
-            return near[0][0]
+            meant = [own for own, identity in self.by_name.items() if identity == near[0][0].id]
+            if any(_alike(wanted, own) for own in meant):
+                return near[0][0]
         listed = ", ".join(f'"{item.also_called[0]}"' for item, _ in near[:3])
         accepted = (
             f"Did you mean {listed}?" if listed else "Look it up in the list of ingredients, or write a plainer name."
@@ -104,6 +114,14 @@ def _likeness(query: str, choice: str, *, score_cutoff: float | None = None, **_
     return max(
         fuzz.ratio(query, choice, score_cutoff=score_cutoff),
         fuzz.token_sort_ratio(query, choice, score_cutoff=score_cutoff),
+    )
+
+
+def _alike(wanted: str, name: str) -> bool:
+    """Whether a spelling differs from a name word by word only: "dried chilli" is no way to spell "red chilli"."""
+    words, own = sorted(wanted.split()), sorted(name.split())
+    return len(words) == len(own) and all(
+        (a == b or (len(a) >= LEAST_GUESSED and fuzz.ratio(a, b) >= SURE_WORD)) for a, b in zip(words, own, strict=True)
     )
 
 

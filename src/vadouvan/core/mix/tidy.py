@@ -51,7 +51,7 @@ def tidied(text: str) -> Tidied:
     >>> tidied("- about 200 g / 7 oz yoghurt")
     Tidied(text='200 g yoghurt', about=True)
     >>> tidied("2 x 400 g tins coconut milk").text, tidied("2 tbsp plus 1 tsp soy sauce").text
-    ('800 g coconut milk', '2.33333 tbsp soy sauce')
+    ('800 g canned coconut milk', '2.33333 tbsp soy sauce')
     """
     text = _BULLET.sub("", text).strip()
     bare = _ABOUT.sub("", text)
@@ -69,7 +69,8 @@ def _unpacked(text: str) -> str:
     said = (match["count"] or "1").lower()
     count = _COUNTS.get(said) or int(said)
     size = float(match["size"].replace(",", "."))
-    return f"{count * size:g} {match['unit']} {match['name']}"
+    canned = "canned " if re.search(r"\b(?:cans?|tins?)\b", text, re.IGNORECASE) else ""
+    return f"{count * size:g} {match['unit']} {canned}{match['name']}"
 
 
 def _summed(text: str) -> str:

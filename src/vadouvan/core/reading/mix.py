@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from typing import TypeVar, get_args
 
 from vadouvan.core.draft import LONGEST_TEXT, MOST_LINES, YES, AimsSaid, Draft, LineSaid, MakingSaid, QuantitySaid
-from vadouvan.core.mix.amount import Portion, read_line, weigh
+from vadouvan.core.mix.amount import Portion, not_in_that_state, read_line, weigh
 from vadouvan.core.mix.curing import curing_refused, names_curing_salt
 from vadouvan.core.mix.ingredient import Ingredient
 from vadouvan.core.mix.making import Cooling, Making, Method, Texture
@@ -100,6 +100,11 @@ def portion_of(line: LineSaid, pantry: Pantry) -> Portion:
         raise curing_refused(line.text, path)
     said = read_line(line.text, field=path)
     ingredient = pantry.find(said.names, field=path, given=line.text)
+    state = not_in_that_state(said, ingredient)
+    if state:
+        wrong = f'"{said.names[-1]}" is known here as {ingredient.also_called[0]}, not {state}.'
+        near = ", ".join(f'"{item.also_called[0]}"' for item in pantry.search(state, 3))
+        raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write which you mean, such as {near}.")
     return weigh(said, ingredient, line_id=line.id, field=path)
 
 

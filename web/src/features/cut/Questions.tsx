@@ -132,16 +132,6 @@ export function Questions({ batch, draft, change, system }: QuestionsProps) {
           say({ cover })
         }}
       />
-      <Said
-        stack
-        question="Bought or thawed how long before?"
-        placeholder="such as 1 day"
-        value={cut.age}
-        {...field('age_h')}
-        onType={(age) => {
-          say({ age })
-        }}
-      />
       {covered && (
         <Pick
           question="Where?"
@@ -153,7 +143,7 @@ export function Questions({ batch, draft, change, system }: QuestionsProps) {
           }}
         />
       )}
-      <div className={`grid gap-x-4 wide:grid-cols-3 ${covered ? 'wide:col-span-2' : 'wide:col-span-3'}`}>
+      <div className={`grid gap-x-4 wide:grid-cols-3 ${covered ? 'wide:col-span-3' : 'wide:col-span-2'}`}>
         <Occasion batch={batch} draft={draft} change={change} system={system} />
       </div>
     </div>

@@ -52,6 +52,16 @@ export function Answers({ batch, draft, change }: AnswersProps) {
         }}
       />
       <Said
+        question="Bought or thawed before"
+        placeholder="such as 1 day"
+        value={draft.cut.age}
+        assumed={assumed['cut.age_h']}
+        fault={faultOf(batch, 'cut.age_h')}
+        onType={(age) => {
+          change((was) => ({ ...was, cut: { ...was.cut, age } }))
+        }}
+      />
+      <Said
         question="Kitchen, °C"
         placeholder="not said"
         inputMode="decimal"

@@ -168,7 +168,7 @@ class Jar(unittest.TestCase):
             self.assertAlmostEqual(found, ph, delta=0.015)
 
     def test_the_remark_says_where_the_middle_is_and_where_it_goes(self) -> None:
-        """Only where it may stay for a day, and only in a mix under pH 4.6 (the high-acid line of the US food code, from memory)."""
+        """Only where it may stay for a day, in a mix under pH 4.6 (high-acid line of the US food code, from memory)."""
 
         def told(*mix: str) -> str:
             draft = of_kind("pork_shoulder", "1 kg", "cube", "40 mm", *mix)

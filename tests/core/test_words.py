@@ -114,7 +114,7 @@ class PastedLines(unittest.TestCase):
         for line, plain in (
             ("• 2 tbsp oil", "2 tbsp oil"),
             ("3) 200 g yoghurt", "200 g yoghurt"),
-            ("1 can (400 g) coconut milk", "400 g coconut milk"),
+            ("1 can (400 g) coconut milk", "400 g canned coconut milk"),
             ("200 g / 7 oz yoghurt", "200 g yoghurt"),
             ("1 cup + 2 tbsp water", "1.125 cup water"),
             ("2 cups and a half", "2 cups and a half"),

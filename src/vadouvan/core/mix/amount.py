@@ -147,7 +147,8 @@ def read_line(text: str, *, field: str) -> SaidLine:
         raise _bad(field, text, f'"{text.strip()}" of what?', "Write the ingredient after the amount.")
     states = states_in(f"{preparation} {beside}")
     bare = (" ".join(word for word in name.split() if word.lower() not in STATES) for name in names)
-    names = (*(f"{state} {name}" for state in states for name in names), *names, *filter(None, bare))
+    tried = (*(f"{state} {name}" for state in states for name in names), *names, *filter(None, bare))
+    names = tuple(dict.fromkeys(tried))
     guessed = guessed or bool(re.search(r"\bor\b", text, re.IGNORECASE))
     if plain.about:
         number, guessed = Spread(number.value, number.low * (1 - ABOUT), number.high * (1 + ABOUT)), True

@@ -103,14 +103,14 @@ class PlanOnThePage(BrowserCase):
         return page
 
     def test_a_collision_offers_plans_that_work(self) -> None:
-        """A meal in an hour: later, or thinner; one press and it is planned."""
-        page = self.plan_of("Saturday legs")
+        """A meal in half an hour: later; one press and it is planned."""
+        page = self.plan_of("Slip skewers")
         page.get_by_role("tab", name="Answers").click()
-        soon = self.at.astimezone(ZoneInfo("Europe/Lisbon")) + timedelta(minutes=70)
+        soon = self.at.astimezone(ZoneInfo("Europe/Lisbon")) + timedelta(minutes=30)
         page.get_by_label("Meal on the table").fill(f"{soon:%Y-%m-%dT%H:%M}")
         page.get_by_role("tab", name="Plan").click()
         offers = page.get_by_role("region", name="Plans that work")
-        expect(offers).to_contain_text("should have gone in by")
+        expect(offers).to_be_visible()
         offers.get_by_role("button", name=re.compile("^Eat at")).click()
         expect(offers).to_have_count(0)
         expect(page.get_by_role("list", name="The plan step by step")).to_contain_text("next:")

@@ -115,8 +115,19 @@ class Saturday(BrowserCase):
         assert box is not None
         finger = context.new_cdp_session(page)
         x, y = box["x"] + 6, box["y"] + box["height"] / 2
-        for kind, at in (("touchStart", x), ("touchMove", x + 4), ("touchMove", x + 9)):
+
+        def touch(kind: str, at: float) -> None:
             finger.send("Input.dispatchTouchEvent", {"type": kind, "touchPoints": [{"x": at, "y": y}]})
+
+        touch("touchStart", x)  # brushed in passing: nothing moves
+        touch("touchMove", x + 30)
+        finger.send("Input.dispatchTouchEvent", {"type": "touchEnd", "touchPoints": []})
+        expect(meal).to_have_attribute("aria-valuenow", str(before))
+        touch("touchStart", x)
+        expect(meal.locator("span")).to_be_visible()  # it rests until the mark is taken hold of
+        touch("touchMove", x + 4)
+        touch("touchMove", x + 9)
+        expect(meal).to_contain_text("out")  # what it would do, before it is let go
         with page.expect_response(re.compile(r"/api/batches/[^/]+$")) as kept:
             finger.send("Input.dispatchTouchEvent", {"type": "touchEnd", "touchPoints": []})
         self.assertTrue(kept.value.ok)
@@ -124,6 +135,8 @@ class Saturday(BrowserCase):
         after = meal.get_attribute("aria-valuenow")
         self.assertGreater(int(after or 0), int(before or 0))
         self.assertNotIn("T19:00", self.batches()["Crown for Sunday"]["draft"]["meal"]["at"])
+        page.get_by_role("button", name="Move it back").click()
+        expect(meal).to_have_attribute("aria-valuenow", str(before))
 
     def test_marks_are_moved_by_mouse(self) -> None:
         """A start dragged to the right comes later; one that cannot be is refused with words, and stays."""

@@ -139,13 +139,17 @@ class AtTheCounter(BrowserCase):
         taste.get_by_role("button", name=re.compile("water is in")).first.click()
         expect(page.get_by_role("complementary", name="All ingredients")).to_contain_text("+ water")
         taste.get_by_role("button", name="Good as it is").click()
+        expect(page.get_by_role("alert")).to_contain_text("Not as planned")  # the yoghurt is short
+        page.get_by_role("button", name="Yes, I am sure").click()
         aside = page.get_by_role("region", name="Set aside")
         expect(aside).to_contain_text("60 g are planned for brushing")
         aside.get_by_role("button", name="It is poured off").click()
         contact = page.get_by_role("region", name="Contact")
-        contact.get_by_label("The meat weighs, g").fill("1950")
-        contact.get_by_label("It is at, °C").fill("4")
+        contact.get_by_label("The meat weighs").fill("1.95 kg")
+        expect(contact).to_contain_text("= 1950 g")
+        contact.get_by_label("It is at").fill("39 F")
         contact.get_by_role("button", name="The meat is in: start the clock").click()
+        page.get_by_role("button", name="Yes, I am sure").click()
 
     def assert_locked(self, page: Page) -> None:
         """Cut and mix cannot be typed in any more, and say why."""
@@ -158,16 +162,20 @@ class AtTheCounter(BrowserCase):
     def hold_pull_and_cook(self, page: Page, batch: Any) -> None:
         """Turned, the fridge noted, pulled; cooked by the probe; the used mix boiled."""
         hold = page.get_by_role("region", name="In the mix")
-        expect(hold).to_contain_text("Not yet, after a few minutes")
+        expect(hold).to_contain_text("after a few minutes")
         hold.get_by_role("button", name=re.compile("^Turned")).click()
-        hold.get_by_label("or type °C").fill("5")
+        hold.get_by_label("or type it").fill("41 F")
         hold.get_by_role("button", name="Note it", exact=True).click()
         expect(hold.get_by_role("list", name="What happened")).to_contain_text("fridge at 5 °C")
         hold.get_by_role("button", name="Print the label").click()
         expect(hold.get_by_text("Printed.")).to_be_visible()
         self.assert_locked(page)
         hold.get_by_role("button", name="It is out").click()
-        hold.get_by_role("link", name="Go on at the fire").click()
+        sure, onwards = page.get_by_role("button", name="Yes, I am sure"), hold.get_by_role("link", name="Go on")
+        expect(sure.or_(onwards)).to_be_visible()
+        if sure.is_visible():
+            sure.click()
+        onwards.click()
         expect(page.get_by_text("Brush for the last time at")).to_be_visible()
         probe = page.get_by_role("region", name="the probe")
         for celsius in ("20", "300", "35", "63"):

@@ -68,8 +68,8 @@ export function RailHandle(props: RailHandleProps) {
     setAsked(to)
     window.clearTimeout(timer.current)
     timer.current = window.setTimeout(() => {
-      void onMove(to).then((moved) => {
-        if (!moved) setWish(undefined)
+      void onMove(to).then(() => {
+        setWish(undefined) // moved or not, from here on it stands where the plan says
       })
     }, SETTLES_MS)
   }

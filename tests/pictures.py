@@ -10,7 +10,8 @@ from typing import Literal
 
 from playwright.sync_api import sync_playwright
 
-from tests.browser.support import ARGUMENTS, LAPTOP, PHONE, ROOT, Kitchen, chromium
+from tests.browser.support import ARGUMENTS, LAPTOP, PHONE, ROOT, Kitchen, Traffic, chromium
+from tests.drafts import NOW
 
 # What is opened before the picture is taken: role and name, one after the other.
 OPENED: dict[str, tuple[tuple[Literal["tab", "radio", "button", "option"], str], ...]] = {
@@ -28,7 +29,7 @@ VIEWS = {
     "hold": ("/batch/{Saturday legs}/hold", LAPTOP),
     "beside": ("/batch/{Quick flank}/hold", LAPTOP),
     "plan": ("/batch/{Saturday legs}/hold", LAPTOP),
-    "weigh": ("/batch/{Slip skewers}/weigh", LAPTOP),
+    "weigh": ("/batch/{Quick flank}/weigh", LAPTOP),
     "fire": ("/batch/{Saturday legs}/fire", LAPTOP),
     "today": ("/today", LAPTOP),
     "verdict": ("/batch/{Sherry-vinegar quail}/taste", LAPTOP),
@@ -38,7 +39,7 @@ VIEWS = {
     "settings": ("/settings", LAPTOP),
     "data": ("/settings/data", LAPTOP),
     "pantry": ("/pantry", LAPTOP),
-    "phone-weigh": ("/batch/{Slip skewers}/weigh", PHONE),
+    "phone-weigh": ("/batch/{Quick flank}/weigh", PHONE),
     "phone": ("/batch/{Saturday legs}/mix", PHONE),
 }
 
@@ -56,11 +57,13 @@ def main() -> None:
         for name, (path, size) in VIEWS.items():
             page = browser.new_page(viewport=size, timezone_id="Europe/Lisbon", locale="en-GB")
             page.add_init_script("localStorage.setItem('vadouvan.theme', 'light')")
+            page.context.clock.set_fixed_time(NOW)
+            traffic = Traffic(page)
             page.goto(kitchen.address + path.format_map(ids))
-            page.wait_for_load_state("networkidle")
+            traffic.settle()
             for role, title in OPENED.get(name, ()):
-                page.get_by_role(role, name=title).click()
-                page.wait_for_timeout(500)
+                page.get_by_role(role, name=title).first.click()
+                traffic.settle()
             page.screenshot(path=ROOT / "docs" / "screenshots" / f"{name}.png")
         browser.close()
         kitchen.kill()

@@ -25,7 +25,7 @@ VIEWS = {
     "counter": ("/", LAPTOP),
     "cut": ("/batch/{Slip skewers}/cut", LAPTOP),
     "mix": ("/batch/{Saturday legs}/mix", LAPTOP),
-    "taste": ("/batch/{Slip skewers}/mix", LAPTOP),
+    "taste": ("/batch/{Saturday legs}/mix", LAPTOP),
     "hold": ("/batch/{Saturday legs}/hold", LAPTOP),
     "beside": ("/batch/{Quick flank}/hold", LAPTOP),
     "plan": ("/batch/{Saturday legs}/hold", LAPTOP),
@@ -61,6 +61,7 @@ def main() -> None:
             traffic = Traffic(page)
             page.goto(kitchen.address + path.format_map(ids))
             traffic.settle()
+            page.get_by_text("Looking at the", exact=False).first.wait_for(state="hidden")
             for role, title in OPENED.get(name, ()):
                 page.get_by_role(role, name=title).first.click()
                 traffic.settle()

@@ -42,6 +42,7 @@ SATURDAY = 5
 DEMO_SHARED = SharedSaid("38 l", "2.5 l, 5 l")
 DEMO_WEEK = RoutineSaid("23:00", "06:30", "08:00", "16:30")
 TOO_SOON = timedelta(hours=30)
+NEAR_BEST = 0.8
 QUARTER = timedelta(minutes=15)
 MINUTE = timedelta(minutes=1)
 AtTheCounter = tuple[timedelta, Press]
@@ -164,7 +165,7 @@ def _being_weighed(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[Note
 
 
 def _soonest_table(draft: Draft, local: datetime, kitchen: Kitchen) -> datetime:
-    """The next quarter of an hour at which the dish can be on the table, contact and pull with hands free."""
+    """The next quarter of an hour at which the dish can be on the table, held about as long as is best for it."""
     judgement = judge(draft, kitchen, now=local)
     window, cut, mix = judgement.window, judgement.reading.cut, judgement.mix
     if window is None or cut is None or mix is None:
@@ -174,7 +175,8 @@ def _soonest_table(draft: Draft, local: datetime, kitchen: Kitchen) -> datetime:
     first = later(local, timedelta(hours=window.best.hours) + lead + work.length)
     for quarters in range(4 * 36):
         at = on_a_step(later(first, QUARTER * quarters))
-        if plan_for(window, Meal(at, lead), local, kitchen.routine, work).trouble is None:
+        plan = plan_for(window, Meal(at, lead), local, kitchen.routine, work)
+        if plan.trouble is None and plan.hold_h >= NEAR_BEST * window.best.hours:
             return at
     raise ValueError(f"the demo's {draft.name} finds no table within a day and a half")
 

@@ -108,6 +108,7 @@ class _Run:
     opens: Concern
     ends: Concern | None
     best_by: Concern | None
+    falls_at_best: Concern
     rising: tuple[Concern, ...]
     falling: tuple[Concern, ...]
     mark: float
@@ -128,7 +129,8 @@ def window_of(cut: Cut, balance: Balance, hold: Hold) -> Window:
     runs += [_run(hold_case(cut, salted, hold, case.acid), last_h) for salted in _salt_either_way(balance)]
     opens = limit_of(case, base.opens, base.earliest)
     latest_by = storage if base.ends is None else limit_of(case, base.ends, base.latest)
-    best_by = before_crossing(base.best, latest_by) if base.best_by is None else limit_of(case, base.best_by, base.best)
+    falls = limit_of(case, base.falls_at_best, base.latest)
+    best_by = before_crossing(base.best, falls) if base.best_by is None else limit_of(case, base.best_by, base.best)
     others = tuple(limit_of(case, one, _last_at(_hours(last_h), one.values, _level(base))) for one in base.falling)
     worst = min((*base.rising, *base.falling), key=lambda one: one.start)
     return Window(
@@ -182,6 +184,7 @@ def _run(case: HoldCase, last_h: float) -> _Run:
         opens=_binding(up, hours, max(earliest, FIRST_H)),
         ends=ends,
         best_by=_binding(up, hours, best) if full <= levels.BEFORE_CROSSING * crossing else None,
+        falls_at_best=_binding(down, hours, best),
         rising=up,
         falling=down,
         mark=most * min(one.start for one in found),

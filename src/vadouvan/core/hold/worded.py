@@ -38,5 +38,7 @@ def at_once(hours: float) -> Limit:
 
 
 def before_crossing(hours: float, ends: Limit) -> Limit:
-    """Best a little before what ends it outweighs what it gains."""
-    return Limit("crossing", hours, f"after that {ends.says} faster than it gains", ends.basis, "calibration")
+    """Best a little before what goes against it outweighs what it gains."""
+    return Limit(
+        "crossing", hours, f"after that it gains less than it loses, as {ends.says}", ends.basis, "calibration"
+    )

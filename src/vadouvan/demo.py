@@ -87,7 +87,7 @@ def _all_weighed(weighed: Sequence[LineToWeigh], ago: timedelta) -> Iterator[AtT
     """Every line as planned, tasted, nothing set aside: the last of it so long ago."""
     for number, line in enumerate(weighed):
         before = ago + (len(weighed) - number + 2) * MINUTE
-        yield before, Press("weighed", line.id, line.mass_kg, how="scale")
+        yield before, Press("weighed", line.id, line.mass_kg, how="typed")
     yield ago + 2 * MINUTE, Press("tasted", words="good as it is")
     yield ago + MINUTE, Press("set_aside", mass_kg=0.0)
 
@@ -158,7 +158,7 @@ def _being_weighed(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[Note
     draft = replace(draft, meal=_meal(_soonest_table(draft, local, kitchen), "45 min"))
     weighed = _lines_of(draft, local, kitchen)
     presses = [
-        (ago, Press("weighed", line.id, line.mass_kg, how="scale"))
+        (ago, Press("weighed", line.id, line.mass_kg, how="typed"))
         for ago, line in zip((6 * MINUTE, 3 * MINUTE), weighed, strict=False)
     ]
     return _noted(draft, weighed, presses, local)

@@ -11,14 +11,11 @@ from vadouvan.core.draft import (
     FireSaid,
     HoldSaid,
     MealSaid,
-    OccasionSaid,
-    QuantitySaid,
     StageSaid,
-    StepSaid,
 )
 from vadouvan.core.examples import lines
 from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeKitchen
-from vadouvan.demo import DEMO_SHARED, DEMO_WEEK, ZONE, coming_saturday
+from vadouvan.demo import DEMO_SHARED, DEMO_WEEK, ZONE, coming_saturday, for_a_later_table
 from vadouvan.demo_logbook import eaten_batches
 
 
@@ -38,23 +35,9 @@ def saturday_drafts(now: datetime) -> list[Draft]:
     """The dishes, hung on the coming Saturday (or the one after, if it is too near)."""
     saturday = coming_saturday(now)
     sunday = saturday + timedelta(days=1)
+    legs, tofu = for_a_later_table(now)
     return [
-        Draft(
-            "Saturday legs",
-            CutSaid(
-                kind="chicken_leg", mass="2.6 kg", thickness="45 mm", pieces="9", cover="none",
-                steps=(StepSaid("1", "scored", depth="8 mm", spacing="25 mm"), StepSaid("2", "patted")),
-            ),
-            lines(
-                "600 g yoghurt", "4 tbsp vadouvan", "juice of half a lemon", "8 cloves garlic", "3 cm ginger",
-                "29 g fine salt", "a good splash of rapeseed oil",
-            ),
-            HoldSaid("4", "through", "12"),
-            _meal(saturday, ""),
-            OccasionSaid("9", "normal"),
-            quantity=QuantitySaid(container="tub"),
-            fire=FireSaid("patted", (StageSaid("1", "oven", "200 C", "plain", "50 min", "74 C"),)),
-        ),
+        legs,
         Draft(
             "Slip skewers",
             CutSaid(kind="lamb_shoulder_cubes", mass="1.8 kg", thickness="30 mm"),
@@ -74,14 +57,7 @@ def saturday_drafts(now: datetime) -> list[Draft]:
             _meal(saturday, ""),
             fire=FireSaid("wiped", (StageSaid("1", "grill", "", "", "6 min", "", "yes"),)),
         ),
-        Draft(
-            "Harbour tofu",
-            CutSaid(kind="tofu_firm", mass="800 g", thickness="25 mm", pieces="4", steps=(StepSaid("1", "pressed"),)),
-            lines("2 tbsp tamarind paste", "1 tsp turmeric", "150 ml coconut milk", "60 ml soy sauce"),
-            HoldSaid("4", "", "12"),
-            _meal(saturday, ""),
-            fire=FireSaid("as_is", (StageSaid("1", "oven", "220 C", "plain", "25 min"),)),
-        ),
+        tofu,
         Draft(
             "Crown for Sunday",
             CutSaid(kind="turkey_crown", mass="2.9 kg", thickness="80 mm", pieces="1"),

@@ -56,7 +56,7 @@ def demo_kitchen(now: datetime, tables: Kitchen, new_id: Callable[[], str]) -> W
         _in_its_bag(local, kitchen),
         _being_weighed(local, kitchen),
         _on_the_heat(local, kitchen),
-        *((draft, ()) for draft in _for_a_later_table(local)),
+        *((draft, ()) for draft in for_a_later_table(local)),
     ]
     batches = tuple(
         WholeBatch(new_id(), draft, later(now, -timedelta(days=2) + number * MINUTE), noted)
@@ -212,7 +212,7 @@ def _on_the_heat(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[Noted,
 # --- for a later table -------------------------------------------------------------------------
 
 
-def _for_a_later_table(local: datetime) -> list[Draft]:
+def for_a_later_table(local: datetime) -> list[Draft]:
     """Legs and tofu for the coming Saturday: both want the oven, at 200 and at 220 degrees."""
     saturday = coming_saturday(local)
     return [

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import unittest
 from dataclasses import replace
 from typing import Any
@@ -53,7 +54,12 @@ class Clock(unittest.TestCase):
         starts = np.concatenate(([0.0], np.cumsum([length for length, _ in steps[:-1]])))
         pace = Pace(tuple((float(at), degrees) for at, (_, degrees) in zip(starts, steps, strict=True)), "red")
         self.assertAlmostEqual(float(pace.hours_at(np.array([pace.tau_at(hours)]))[0]), hours, delta=1e-6 * hours)
-        self.assertAlmostEqual(pace.hours_of_softening(pace.softening_at(hours)), hours, delta=1e-6 * hours)
+        ends = [*(float(at) for at in starts[1:]), math.inf]
+        worked = sum(
+            max(0.0, min(end, hours) - float(at)) * enzyme_pace(degrees)
+            for at, end, (_, degrees) in zip(starts, ends, steps, strict=True)
+        )
+        self.assertAlmostEqual(pace.softening_at(hours), worked, delta=1e-6 * hours)
 
     def test_one_temperature_is_plain_division(self) -> None:
         """No course: hours times the diffusivity."""

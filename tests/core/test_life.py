@@ -270,14 +270,19 @@ class Nights(unittest.TestCase):
 
     def test_a_mix_is_cooked_in_the_evening_for_the_morning(self) -> None:
         """Simmered and cooled for hours, contact at half past six: the pot is not put on at three."""
-        cooked = replace(steak("300 g soy sauce", "700 g water"), making=MakingSaid(method="cooked", cooling="fridge"))
+        cooked = replace(
+            steak("300 g soy sauce", "700 g water"), making=MakingSaid(method="cooked", cooling="ice_bath")
+        )
+        looked_at = 0
         for hour in range(8, 22):
             judgement = planned(cooked, at=f"2026-11-28T{hour:02d}:00")
             if judgement.plan is None or judgement.plan.trouble:
                 continue
             for step in judgement.steps:
                 if step.hands_on and step.at < judgement.plan.pull_at:
+                    looked_at += 1
                     self.assertTrue(WEEK.free_for(step.at, timedelta(minutes=step.minutes)), (hour, step.id, step.at))
+        self.assertGreater(looked_at, 10)
 
     def test_a_block_before_something_slow_moves_to_free_hands(self) -> None:
         """Worked out: cooling from 02:00 would ask for hands at 01:30; they are free until 23:00."""

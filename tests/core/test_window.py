@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.drafts import hours, judged, limits, of_kind, steak
 from vadouvan.core.draft import HoldSaid
-from vadouvan.core.hold.enzyme import enzyme_times
 
 
 class CommonPractice(unittest.TestCase):
@@ -118,6 +118,15 @@ class Orderings(unittest.TestCase):
         )
         self.assertGreater(one, two)
 
+    def test_what_the_cook_asks_to_season_is_felt(self) -> None:
+        """The outside alone is ready sooner, all through later, than what is assumed of a joint."""
+        joint = of_kind("pork_shoulder", "2 kg", "irregular", "90 mm", "30 g salt", "2 l buttermilk", pieces="1")
+        outside, usual, through = (
+            hours(replace(joint, hold=HoldSaid(goal=goal)))[0] for goal in ("surface", "", "through")
+        )
+        self.assertLess(outside, 0.9 * usual)
+        self.assertGreater(through, 1.1 * usual)
+
     def test_fruit_dose_is_felt(self) -> None:
         """Twice the kiwi, an earlier end."""
         weak, strong = (
@@ -136,21 +145,6 @@ class WithoutSalt(unittest.TestCase):
             limits(of_kind("chicken_breast", "600 g", "slab", "25 mm", "60 g olive oil", "2 g dried oregano")),
             ("at_once", "aroma", "storage"),
         )
-
-
-class Enzymes(unittest.TestCase):
-    """Softening times, against the folk windows that the scale was set to (calibration)."""
-
-    def test_neat_pineapple_on_12_mm(self) -> None:
-        """Best about 2 h, very soft at 2.6 h."""
-        times = enzyme_times(1.018, 0.012, 4.0)
-        assert times is not None
-        self.assertAlmostEqual(times.best_h, 1.97, delta=0.05)
-        self.assertAlmostEqual(times.very_soft_h, 2.6, delta=0.1)
-
-    def test_too_weak_to_matter(self) -> None:
-        """Nothing comes of a trace."""
-        self.assertIsNone(enzyme_times(0.001, 0.012, 4.0))
 
 
 class Guesses(unittest.TestCase):

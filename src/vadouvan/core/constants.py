@@ -130,38 +130,7 @@ SALTY_SERVING_KG = Constant(0.002, 0.002, 0.002, "kg", "who_sodium", "published"
 
 # --- the window ----------------------------------------------------------------------------
 SALT_TARGET_KG_PER_KG = Constant(0.012, 0.008, 0.015, "kg/kg", "common_practice", "practice")
-OVER_SALT_FACTOR = Constant(1.35, 1.2, 1.5, "1", "calibration", "ours")
-SURFACE_SALT_RED = Constant(0.030, 0.025, 0.035, "kg/kg", "calibration", "ours")
-SURFACE_SALT_POULTRY = Constant(0.028, 0.023, 0.033, "kg/kg", "calibration", "ours")
-SURFACE_SALT_FISH = Constant(0.022, 0.018, 0.026, "kg/kg", "calibration", "ours")
-SHELL_M = Constant(0.005, 0.003, 0.008, "m", "calibration", "ours")
-EARLY_DEPTH_M = Constant(0.003, 0.002, 0.004, "m", "calibration", "ours")
-EARLY_DEPTH_SHARE = Constant(0.2, 0.1, 0.3, "1", "calibration", "ours")
-SURFACE_DEPTH_SHARE = Constant(0.6, 0.5, 0.7, "1", "calibration", "ours")
-THROUGH_SHARE = Constant(0.8, 0.6, 0.9, "1", "calibration", "ours")
-GOOD_ENOUGH_SHARE = Constant(0.6, 0.5, 0.7, "1", "common_practice", "practice")
-SEASONED_VOLUME_SHARE = Constant(0.875, 0.75, 0.95, "1", "calibration", "ours")
-MOST_OF_SETTLED = Constant(0.6, 0.5, 0.8, "1", "calibration", "ours")
-SALT_MATTERS_KG_PER_KG = Constant(0.001, 0.0005, 0.002, "kg/kg", "calibration", "ours")
 BEST_NEAR_LATEST = Constant(0.9, 0.8, 1.0, "1", "calibration", "ours")
-BEST_AT_MOST_SHARE_OF_LATEST = Constant(0.75, 0.6, 0.9, "1", "calibration", "ours")
-AROMA_CONTACT_S = Constant(1800.0, 900.0, 3600.0, "s", "common_practice", "practice")
-AROMA_CONTACT_FISH_S = Constant(900.0, 600.0, 1800.0, "s", "common_practice", "practice")
-AROMA_BEST_S = Constant(7200.0, 3600.0, 14_400.0, "s", "common_practice", "practice")
-STRONG_ACID_PH = Constant(4.0, 3.7, 4.3, "1", "common_practice", "practice")
-STRONG_ACID_KG_PER_KG = Constant(0.003, 0.002, 0.005, "kg/kg", "calibration", "ours")
-SOUR_POULTRY_S = Constant(86_400.0, 43_200.0, 172_800.0, "s", "common_practice", "practice")
-SOUR_THIN_S = Constant(28_800.0, 7200.0, 43_200.0, "s", "common_practice", "practice")
-SOUR_SMALL_S = Constant(86_400.0, 28_800.0, 172_800.0, "s", "common_practice", "practice")
-SOUR_BIG_S = Constant(432_000.0, 259_200.0, 604_800.0, "s", "common_practice", "practice")
-SOUR_FISH_S = Constant(7200.0, 1800.0, 14_400.0, "s", "common_practice", "practice")
-SOUR_SHELLFISH_S = Constant(3600.0, 900.0, 3600.0, "s", "common_practice", "practice")
-SMALL_M = Constant(0.040, 0.030, 0.050, "m", "common_practice", "practice")
-STRONG_BATH_KG_PER_KG_WATER = Constant(0.05, 0.04, 0.06, "kg/kg", "common_practice", "practice")
-FISH_IN_STRONG_BATH_S = Constant(43_200.0, 21_600.0, 86_400.0, "s", "common_practice", "practice")
-THIN_M = Constant(0.016, 0.012, 0.020, "m", "common_practice", "practice")
-THIN_RED_QUALITY_S = Constant(86_400.0, 43_200.0, 129_600.0, "s", "common_practice", "practice")
-RED_QUALITY_S = Constant(259_200.0, 172_800.0, 345_600.0, "s", "common_practice", "practice")
 FRIDGE_ADVISED_C = Constant(5.0, 4.0, 5.0, "C", "fsis", "published")
 FRIDGE_WARMEST_C = Constant(15.0, 10.0, 15.0, "C", "calibration", "ours")  # warmer than this is no fridge
 # Hours that raw food keeps fall, in their logarithm, from its days at 5 C to the two hours at room temperature and the
@@ -186,27 +155,15 @@ ENZYME_DIFFUSIVITY = Constant(1e-11, 3e-12, 5e-11, "m2/s", "calibration", "ours"
 # --- acid in the meat ------------------------------------------------------------------------
 ACID_BAND_PH = Constant(4.4, 4.2, 4.6, "1", "calibration", "ours")
 ACID_BAND_PH_FISH = Constant(5.0, 4.8, 5.2, "1", "calibration", "ours")
-ACID_PH_EITHER_WAY = Constant(0.1, 0.1, 0.2, "1", "calibration", "ours")
 SUGAR_OVER_SALT = Constant(0.36, 0.30, 0.45, "1", "robinson_stokes", "derived")
 ACID_IONS_MOVE = Constant(0.3, 0.0, 1.0, "1", "calibration", "ours")
 ACID_FISH_FACTOR = Constant(2.5, 1.0, 5.0, "1", "calibration", "ours")
-ACID_BAND_RED_M = Constant(0.0030, 0.0015, 0.0060, "m", "calibration", "ours")
-ACID_BAND_PORK_M = Constant(0.0025, 0.0012, 0.0050, "m", "calibration", "ours")
-ACID_BAND_POULTRY_M = Constant(0.0020, 0.0010, 0.0040, "m", "calibration", "ours")
-ACID_BAND_FISH_M = Constant(0.0015, 0.0008, 0.0030, "m", "calibration", "ours")
-ACID_BAND_SHELLFISH_M = Constant(0.0010, 0.0005, 0.0020, "m", "calibration", "ours")
-ACID_BAND_SHARE = Constant(0.12, 0.08, 0.20, "1", "calibration", "ours")
 JAR_SAFE_PH = Constant(4.6, 4.6, 4.6, "1", "fda_food_code", "published")
 
 # --- enzymes, on the scale "neat fresh pineapple juice at 4 C = 1" ---------------------------
 ENZYME_ACTIVATION = Constant(48_000.0, 35_000.0, 60_000.0, "J/mol", "calibration", "ours")
 ENZYME_FULL_FILM_KG_PER_M2 = Constant(0.5, 0.3, 1.0, "kg/m2", "calibration", "ours")
 ENZYME_PLEASANT_H = Constant(0.75, 0.4, 1.5, "h", "calibration", "ours")
-ENZYME_BEST_H = Constant(2.0, 1.0, 4.0, "h", "calibration", "ours")
-ENZYME_VERY_SOFT_H = Constant(4.0, 2.0, 8.0, "h", "calibration", "ours")
-ENZYME_VARIABILITY = Constant(1.5, 1.3, 2.0, "1", "calibration", "ours")
-ENZYME_REFERENCE_THICKNESS_M = Constant(0.012, 0.012, 0.012, "m", "calibration", "ours")
-ENZYME_MATTERS_FROM = Constant(0.02, 0.01, 0.05, "1", "calibration", "ours")
 
 # --- before and after the fire -------------------------------------------------------------
 FAN_OVEN_LOWER_C = Constant(20.0, 15.0, 25.0, "C", "common_practice", "practice")
@@ -219,7 +176,6 @@ BRINE_REST = Constant(180.0, 180.0, 1440.0, "min", "common_practice", "practice"
 THAW_S_PER_KG = Constant(42_350.0, 38_100.0, 47_600.0, "s/kg", "fsis", "published")  # 24 h for each 4 to 5 lb
 LEAST_THAW_S = Constant(86_400.0, 43_200.0, 86_400.0, "s", "fsis", "published")  # a full day even for small packs
 FREEZER_QUALITY_S = Constant(7_889_400.0, 5_259_600.0, 10_519_200.0, "s", "fsis", "published")  # about three months
-TWO_HOUR_RULE = Constant(120.0, 60.0, 120.0, "min", "fsis", "published")  # one hour above 32 C
 
 # --- doneness, as recalled; check the current text --------------------------------------------
 POULTRY_DONE_C = Constant(74.0, 74.0, 74.0, "C", "fsis", "published")

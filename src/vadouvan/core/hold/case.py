@@ -6,13 +6,6 @@ from dataclasses import dataclass, field, replace
 
 import numpy as np
 
-from vadouvan.core.constants import (
-    OVER_SALT_FACTOR,
-    SALT_MATTERS_KG_PER_KG,
-    SURFACE_SALT_FISH,
-    SURFACE_SALT_POULTRY,
-    SURFACE_SALT_RED,
-)
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.acid import AcidCourse, acid_course
 from vadouvan.core.hold.hold import Hold
@@ -63,47 +56,9 @@ class HoldCase:
         """Water in the meat [kg/kg]."""
         return self.cut.kind.water_share
 
-    def hour_when(self, series: Array, threshold: float) -> float:
-        """First hour at which a rising series reaches a threshold; ``NEVER_H`` if it does not."""
-        over = np.flatnonzero(series >= threshold)
-        if len(over) == 0:
-            return NEVER_H
-        first = int(over[0])
-        if first == 0:
-            return float(self.hours[0])
-        below, above = float(series[first - 1]), float(series[first])
-        part = (threshold - below) / (above - below)
-        return float(self.hours[first - 1] + part * (self.hours[first] - self.hours[first - 1]))
-
     def average_at(self, hours: float) -> float:
         """Mean salt of the meat at an hour [kg per kg of meat]."""
         return self.water_share * float(np.interp(hours, self.hours, self.course.average))
-
-    def hour_below(self, series: Array, thresholds: Array) -> float:
-        """Hour from which a series stays at or under its thresholds."""
-        over = np.flatnonzero(series > thresholds)
-        if len(over) == 0:
-            return 0.0
-        last = int(over[-1])
-        return NEVER_H if last + 1 >= len(self.hours) else float(self.hours[last + 1])
-
-    @property
-    def is_salted(self) -> bool:
-        """Whether there is enough salt to matter."""
-        return self.balance.total("salt").value >= SALT_MATTERS_KG_PER_KG.value
-
-    @property
-    def can_over_salt(self) -> bool:
-        """Whether all of the salt, settled, would be well over the target."""
-        return self.water_share * self.contact.settled > OVER_SALT_FACTOR.value * self.hold.salt_target
-
-    @property
-    def shell_limit(self) -> float:
-        """Salt of the outer 5 mm that is too much [kg/kg]."""
-        family = self.cut.kind.family
-        if family in ("fish", "shellfish"):
-            return SURFACE_SALT_FISH.value
-        return (SURFACE_SALT_POULTRY if family == "poultry" else SURFACE_SALT_RED).value
 
 
 def hold_case(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = None) -> HoldCase:

@@ -73,6 +73,14 @@ def _asked_depth_m(case: HoldCase, bite_m: float) -> float:
     return float(bite_m * (1 + (case.cut.piece.far_m / levels.SLICE_M) ** 4) ** (levels.SLICE_POWER / 4))
 
 
+def _seasoned_depth_m(case: HoldCase, bite_m: float) -> float:
+    """The depth that is asked to taste seasoned [m]: what is eaten in a bite, unless the cook says otherwise."""
+    usual_m = _asked_depth_m(case, bite_m)
+    if not case.hold.goal_said:
+        return usual_m
+    return usual_m * levels.OUTSIDE_OF_BITE if case.hold.goal == "surface" else max(usual_m, case.cut.piece.far_m)
+
+
 def _outer(case: HoldCase, depth_m: float, series: Array) -> Array:
     """Mean over the outer layer of a function of concentration (times, cells)."""
     inner, volumes = case.cut.piece.share_deeper_than(depth_m), case.course.volumes
@@ -87,7 +95,7 @@ def _seasoned(case: HoldCase, hours: Array, kept: float) -> Concern:
     settled, unit_settled = case.contact.settled, case.unit_settled
     lean = levels.TASTED_OF_SETTLED * unit_settled
     from_ = lean if settled <= 0 else min(TASTED_SALT_KG_PER_KG_WATER.value * unit_settled / settled, lean)
-    asked_m = _asked_depth_m(case, levels.BITE_M[family])
+    asked_m = _seasoned_depth_m(case, levels.BITE_M[family])
     share = np.maximum.accumulate(_along(case, hours, _outer(case, asked_m, np.minimum(case.unit_cells / from_, 1.0))))
     seasoned = share + (1 - share) * levels.OUTSIDE_COUNTS[family] * kept
     bath = case.balance.water_kg / case.cut.water_kg

@@ -19,7 +19,7 @@ class Hold:
     ``readings`` are temperatures from an hour on [(h, C)], if they were recorded; ``vacuum_claim`` takes
     the school that says a vacuum bag is faster; ``turned`` that pieces are turned so that all faces meet
     the mix; ``open_air`` that nothing covers them; ``learned_pace`` is the cook's own factor on the pace of salt;
-    ``room_c`` is how warm the kitchen is [C].
+    ``room_c`` is how warm the kitchen is [C]. ``goal_said``: the cook said what to season, it was not assumed.
     """
 
     fridge_c: float
@@ -33,6 +33,7 @@ class Hold:
     open_air: bool = False
     learned_pace: float = 1.0
     room_c: float = ROOM_C.value
+    goal_said: bool = False
 
     @property
     def course(self) -> tuple[tuple[float, float], ...]:

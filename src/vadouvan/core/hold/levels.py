@@ -22,6 +22,7 @@ def _by_family(meat: float, fish: float, plant: float) -> Mapping[Family, float]
 BITE_M = _by_family(0.009, 0.004, 0.004)
 RIM_M = _by_family(0.005, 0.004, 0.004)  # the layer that gets too salty first
 SLICE_M, SLICE_POWER = 0.0125, 0.4
+OUTSIDE_OF_BITE = 0.5  # of that depth, where the cook asks for the outside alone; all through asks for the whole way in
 TASTED_OF_SETTLED = 0.60  # a lean mix: this share of what it settles to counts as seasoned
 # What stays on the meat when it goes to the heat: kg/m2 of plain liquid and, over it, of a dry mix
 CLING_WET_KG_PER_M2, CLING_DRY_KG_PER_M2 = 0.10, 4.0

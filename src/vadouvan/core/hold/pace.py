@@ -43,12 +43,6 @@ class Pace:
         knots, tau = self._salt_clock()
         return float(np.interp(hours, knots, tau))
 
-    def hours_of_softening(self, hours_at_4_c: float) -> float:
-        """Hours in this course that soften as much as so many at 4 C."""
-        knots = self._knots()
-        worked = _worked(knots, [enzyme_pace(degrees) for _, degrees in self.readings])
-        return float(np.interp(hours_at_4_c, worked, knots))
-
     def softening_at(self, hours: float) -> float:
         """Hours at 4 C that soften as much as this course until an hour."""
         knots = self._knots()

@@ -76,15 +76,6 @@ class SaltCourse:
         part = np.clip((volume_share - below) / (above - below), 0.0, 1.0)
         return np.asarray(saltiest_first[rows, right - 1] * (1 - part) + saltiest_first[rows, right] * part)
 
-    def outer_average(self, depth_m: float) -> Array:
-        """Mean concentration of the layer from the surface to ``depth_m``, over time [kg/kg water]."""
-        inner_share = self.piece.share_deeper_than(depth_m)
-        if inner_share <= 0:
-            return self.average
-        edges = np.concatenate(([0.0], np.cumsum(self.volumes)))
-        part = np.clip((edges[1:] - inner_share) / self.volumes, 0.0, 1.0)
-        return np.asarray(self.cells @ (part * self.volumes) / (1 - inner_share))
-
 
 @dataclass(frozen=True)
 class EarlierContact:

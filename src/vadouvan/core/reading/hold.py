@@ -39,6 +39,7 @@ def read_hold(said: HoldSaid, cut: Cut | None, mix: MixReading, own: OwnCorrecti
     hold = Hold(
         fridge_c=_fridge(said, notes),
         goal=notes.choice(said.goal, GOALS, (default, default), "hold.goal"),
+        goal_said=said.goal in GOALS,
         salt_target=_salt_target(said, mix.salting, own.salt, notes),
         readings=_readings(said.readings, notes),
         vacuum=vacuum,

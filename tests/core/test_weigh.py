@@ -313,7 +313,8 @@ class Judged(unittest.TestCase):
         for hours, says in (
             (0.5, "It may go straight to the heat"),
             (5, "It may"),
-            (12, "at its best"),
+            (8, "at its best"),
+            (20, "nearly as good as at its best"),
             (47, "past its best"),
             (60, "It has been raw for"),
         ):

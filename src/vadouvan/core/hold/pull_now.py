@@ -29,7 +29,9 @@ def pull_now(window: Window, plan: Plan, now: datetime) -> str:
         straight = " go straight to the heat" if window.straight and hours < window.best.hours / 2 else ""
         return f"It may{straight}, after {held}; it is better about {best}."
     closes = _told(plan, meal.contact_at, window.safe_latest_h)
-    if hours <= max(window.best.high_hours, window.good_h[1]):
+    if window.best.high_hours < hours <= window.good_h[1]:
+        return f"Yes: after {held} it is nearly as good as at its best. It may stay until {closes}."
+    if hours <= window.best.high_hours:
         return f"Yes: after {held} it is at its best. It may stay until {closes}."
     return f"Yes: after {held} it is past its best. It has to come out by {closes}."
 

@@ -3,7 +3,17 @@ import { Working } from '../../components/Working'
 
 /** Each end of the window with the limit that sets it; why not longer, why not now. */
 export function Limits({ batch }: { batch: Batch }) {
-  const { window, figures, why_not_longer: longer, why_not_now: sooner } = batch.judgement
+  const { window, stops, figures, why_not_longer: longer, why_not_now: sooner } = batch.judgement
+  if (stops.length > 0)
+    return (
+      <ul>
+        {stops.map((stop) => (
+          <li key={stop.id} className="border-b border-rule py-1.5">
+            <b className="text-stop">✕ {stop.says}</b> {stop.accepted}
+          </li>
+        ))}
+      </ul>
+    )
   if (!window) return <p className="text-quiet">There is no window yet.</p>
   return (
     <>

@@ -2,9 +2,7 @@
 
 from __future__ import annotations
 
-import json
 import re
-import urllib.request
 from datetime import timedelta
 from typing import Any
 
@@ -20,18 +18,6 @@ EIGHT = (
 
 class AtTheCounter(BrowserCase):
     """One batch weighed, held, cooked."""
-
-    def ask(self, path: str, body: Any = None, method: str = "POST") -> Any:
-        """A request to the kitchen."""
-        data = None if body is None else json.dumps(body).encode()
-        request = urllib.request.Request(
-            self.kitchen.address + path,
-            data,
-            {"Content-Type": "application/json"},
-            method="GET" if body is None else method,
-        )
-        with urllib.request.urlopen(request) as answer:
-            return json.load(answer)
 
     def bench(self, action: str, amount: float = 0.0) -> None:
         """Something on the bench."""

@@ -59,13 +59,13 @@ class Clock(unittest.TestCase):
             max(0.0, min(end, hours) - float(at)) * enzyme_pace(degrees)
             for at, end, (_, degrees) in zip(starts, ends, steps, strict=True)
         )
-        self.assertAlmostEqual(pace.softening_at(hours), worked, delta=1e-6 * hours)
+        self.assertAlmostEqual(float(pace.softening_at(np.array(hours))), worked, delta=1e-6 * hours)
 
     def test_one_temperature_is_plain_division(self) -> None:
         """No course: hours times the diffusivity."""
         pace = Pace(((0.0, 7.0),), "fish")
         self.assertAlmostEqual(pace.tau_at(5.0), 5 * 3600 * salt_diffusivity(7.0, "fish"))
-        self.assertAlmostEqual(pace.softening_at(5.0), 5 * enzyme_pace(7.0))
+        self.assertAlmostEqual(float(pace.softening_at(np.array(5.0))), 5 * enzyme_pace(7.0))
 
     def test_a_warm_hour_shortens(self) -> None:
         """The same fridge with an hour at 12 C: salt further in, softening sooner too much."""

@@ -89,8 +89,8 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     if hold is None or any(problem.field.startswith(("mix", "aims", "making")) for problem in reading.problems):
         mix = mix_judgement(reading, bowl, None, kitchen.household)
         return Judgement(reading, says, mix=mix, grams=grams, needed=needed, servings=servings, stops=stops)
-    window = window_of(cut, bowl.balance, hold)
     case = hold_case(cut, bowl.balance, hold)
+    window = window_of(case)
     mix = mix_judgement(reading, bowl, case, kitchen.household)
     remarks = remarks_on(case, window.best.hours, window.safe_latest_h)
     board = Board(reading, cut, hold, mix)

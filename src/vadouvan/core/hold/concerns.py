@@ -152,7 +152,7 @@ def _soft(case: HoldCase, hours: Array) -> Concern | None:
     if first is not None:
         alone = _strength(case, first.enzyme_units, first.ph, first.salt_per_water, first.mass_kg)
         done = first.contact_s / 3600 * alone
-    worked = np.array([case.pace.softening_at(float(hour)) for hour in hours])
+    worked = case.pace.softening_at(hours)
     size = (case.cut.thickness_m / levels.SOFT_AT_M) ** levels.SOFT_POWER
     return Concern(
         "soft",

@@ -98,7 +98,7 @@ def _softened_m(case: HoldCase, hours: float) -> float:
     strength = softening_strength(case)
     if strength <= 0 or hours <= 0:
         return 0.0
-    worked_h = case.pace.softening_at(hours)
+    worked_h = float(case.pace.softening_at(np.array(hours)))
     spread_m = 2 * math.sqrt(ENZYME_DIFFUSIVITY.value * hours * 3600)
     depths = np.linspace(0.0, 4 * spread_m, 200)
     z = depths / spread_m

@@ -43,11 +43,11 @@ class Pace:
         knots, tau = self._salt_clock()
         return float(np.interp(hours, knots, tau))
 
-    def softening_at(self, hours: float) -> float:
-        """Hours at 4 C that soften as much as this course until an hour."""
+    def softening_at(self, hours: Array) -> Array:
+        """Hours at 4 C that soften as much as this course until each of these hours."""
         knots = self._knots()
         worked = _worked(knots, [enzyme_pace(degrees) for _, degrees in self.readings])
-        return float(np.interp(hours, knots, worked))
+        return np.asarray(np.interp(hours, knots, worked))
 
     def _knots(self) -> Array:
         return np.array([*(hour for hour, _ in self.readings), FAR_H])

@@ -14,12 +14,10 @@ from dataclasses import dataclass
 import numpy as np
 
 from vadouvan.core.constants import BEST_NEAR_LATEST, DIFFUSIVITY_LOG_SD
-from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold import levels
 from vadouvan.core.hold.case import NEVER_H, HoldCase, hold_case
 from vadouvan.core.hold.concerns import Concern, concerns_of
-from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.keeping import storage_limit
 from vadouvan.core.hold.limits import Limit
 from vadouvan.core.hold.modes import Array
@@ -115,9 +113,9 @@ class _Run:
     straight: bool
 
 
-def window_of(cut: Cut, balance: Balance, hold: Hold) -> Window:
+def window_of(case: HoldCase) -> Window:
     """The window of a cut in a mix under a hold."""
-    case = hold_case(cut, balance, hold)
+    cut, balance, hold = case.cut, case.balance, case.hold
     storage = storage_limit(case)
     last_h = min(max(storage.hours, FIRST_H * 2), NEVER_H)
     base = _run(case, last_h)

@@ -10,7 +10,7 @@ from typing import Literal
 
 from playwright.sync_api import sync_playwright
 
-from tests.browser.support import ARGUMENTS, LAPTOP, PHONE, ROOT, Kitchen, Traffic, chromium
+from tests.browser.support import ARGUMENTS, LAPTOP, PHONE, ROOT, KitchenOfItsOwn, Traffic, chromium
 from tests.drafts import NOW
 
 # What is opened before the picture is taken: role and name, one after the other.
@@ -47,7 +47,7 @@ VIEWS = {
 def main() -> None:
     """Take one picture of each view."""
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
-        kitchen = Kitchen(demo=True, data_dir=Path(folder))
+        kitchen = KitchenOfItsOwn(demo=True, data_dir=Path(folder))
         kitchen.start()
         with urllib.request.urlopen(f"{kitchen.address}/api/batches") as answer:
             ids = {batch["draft"]["name"]: batch["id"] for batch in json.load(answer)}

@@ -64,9 +64,22 @@ identities = st.uuids().map(str)
 moments = st.datetimes(datetime(2020, 1, 1), datetime(2030, 1, 1), timezones=st.just(UTC))
 numbers = st.none() | st.floats(-100, 100)
 presses = st.lists(
-    st.builds(Press, st.sampled_from(KINDS), words, numbers, numbers, words, st.sampled_from(["", "scale", "typed"])),
+    st.tuples(
+        st.builds(
+            Press,
+            st.sampled_from(KINDS),
+            words,
+            numbers,
+            numbers,
+            words,
+            st.sampled_from(["", "scale", "typed"]),
+            st.booleans(),
+            st.none() | st.integers(1, 3),
+        ),
+        st.none() | st.just(Draft()) | drafts,
+    ),
     max_size=3,
-).map(lambda found: tuple(Noted(number, NOW, press) for number, press in enumerate(found, start=1)))
+).map(lambda found: tuple(Noted(number, NOW, *pair) for number, pair in enumerate(found, start=1)))
 verdicts = st.lists(
     st.builds(
         WholeVerdict,

@@ -10,18 +10,23 @@ import shutil
 import subprocess
 import sys
 import tempfile
+import threading
 import unittest
 import urllib.request
 from datetime import datetime
 from functools import cache
 from pathlib import Path
-from typing import Any
+from typing import Any, Protocol
 
+import uvicorn
 from playwright.sync_api import Browser, BrowserContext, Page, Request, ViewportSize, sync_playwright
 
 from tests.drafts import NOW
 from tests.filling import fill
+from vadouvan.cli.serving import listener_on
 from vadouvan.core.whole import WholeKitchen
+from vadouvan.main import build
+from vadouvan.settings import Settings
 
 ROOT = Path(__file__).resolve().parent.parent.parent
 ARGUMENTS = [
@@ -60,10 +65,53 @@ def _install() -> None:
             )
 
 
-class Kitchen:
+class Kitchen(Protocol):
+    """A served kitchen."""
+
+    address: str
+
+    @property
+    def port(self) -> int:
+        """The port it serves on."""
+
+    def start(self, port: int = 0) -> None:
+        """Serve."""
+
+    def kill(self) -> None:
+        """Stop it as a power cut would."""
+
+
+class KitchenInThisProcess:
+    """The application behind a server of this process: what it costs to start one is its tables, read once."""
+
+    def __init__(self, *, data_dir: Path, at: datetime) -> None:
+        self.settings = Settings(data_dir=data_dir, clock=at)
+        self.address, self.port = "", 0
+        self._server: uvicorn.Server | None = None
+        self._thread: threading.Thread | None = None
+
+    def start(self, port: int = 0) -> None:
+        """Serve on a free port."""
+        listener = listener_on(port)
+        self.port = listener.getsockname()[1]
+        self.address = f"http://127.0.0.1:{self.port}"
+        config = uvicorn.Config(build(self.settings), log_level="error", lifespan="off")
+        self._server = uvicorn.Server(config)
+        self._thread = threading.Thread(target=self._server.run, kwargs={"sockets": [listener]}, daemon=True)
+        self._thread.start()
+
+    def kill(self) -> None:
+        """End it, with what streams there are."""
+        assert self._server is not None
+        assert self._thread is not None
+        self._server.should_exit = self._server.force_exit = True
+        self._thread.join(5)
+
+
+class KitchenOfItsOwn:
     """``vadouvan serve`` on a free port with a data folder of its own, its clock started at a told moment."""
 
-    def __init__(self, *, data_dir: Path, demo: bool = False, at: datetime = NOW) -> None:
+    def __init__(self, *, data_dir: Path, at: datetime = NOW, demo: bool = False) -> None:
         self.demo, self.data_dir, self.at = demo, data_dir, at
         self.address = ""
         self._process: subprocess.Popen[str] | None = None
@@ -141,7 +189,7 @@ class Traffic:
 class BrowserCase(unittest.TestCase):
     """A kitchen and a browser for all tests of a class; fails on requests to other origins."""
 
-    demo = False
+    loses_power = False  # such a kitchen is a process of its own, that can be killed
     at = NOW
     browser: Browser
     context: BrowserContext
@@ -159,7 +207,8 @@ class BrowserCase(unittest.TestCase):
         cls.addClassCleanup(folder.cleanup)
         if whole := cls.filled(cls.at):
             fill(Path(folder.name), whole, cls.at)
-        cls.kitchen = Kitchen(demo=cls.demo, data_dir=Path(folder.name), at=cls.at)
+        served = KitchenOfItsOwn if cls.loses_power else KitchenInThisProcess
+        cls.kitchen = served(data_dir=Path(folder.name), at=cls.at)
         cls.kitchen.start()
         cls.addClassCleanup(cls.kitchen.kill)
         cls.browser = the_browser()

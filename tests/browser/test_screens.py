@@ -27,9 +27,9 @@ class Looked(BrowserCase):
 
     filled = staticmethod(saturday_kitchen)
 
-    def assert_clean(self, page: Page, where: str) -> None:
-        """No finding of axe on a page as it stands."""
-        found = Axe().run(page)
+    def assert_clean(self, page: Page, where: str, part: str | None = None) -> None:
+        """No finding of axe on a page as it stands, or on the part that is new there."""
+        found = Axe().run(page, context=part, options={"resultTypes": ["violations"]})
         told = [f"{v['id']}: {[n['html'][:120] for n in v['nodes'][:3]]}" for v in found.response["violations"]]
         with self.subTest(where=where):
             self.assertEqual(told, [])

@@ -17,6 +17,8 @@ from tests.saturday import saturday_kitchen
 class KeyboardStory(BrowserCase):
     """An empty kitchen, no mouse."""
 
+    loses_power = True
+
     def test_from_nothing_to_a_plan_that_survives_a_power_cut(self) -> None:
         """Describe, mix, read the judgement, give the meal, lose the power, find it all again."""
         page = self.open("/")
@@ -122,6 +124,8 @@ class KeyboardStory(BrowserCase):
 
 class Keeping(BrowserCase):
     """Saving, conflicts and files."""
+
+    loses_power = True
 
     filled = staticmethod(saturday_kitchen)
 

@@ -96,10 +96,12 @@ class Week(unittest.TestCase):
         """Counter and Today hold what is to be done, within the width of a laptop and a phone."""
         page = self.page
         page.context.clock.set_fixed_time(moment)
+        page.goto(self.address)
         for path, heading in (("/", "what needs hands next"), ("/today", "what to do, and when")):
-            page.goto(self.address + path)
-            traffic.settle()
+            if path != "/":
+                page.get_by_role("link", name="Today").click()
             page.get_by_role("heading", name=heading).wait_for()
+            traffic.settle()
             for size in (PHONE, LAPTOP):
                 page.set_viewport_size(size)
                 page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))")

@@ -56,6 +56,13 @@ class Rules(unittest.TestCase):
         merge = merged(WholeKitchen((ahead,)), WholeKitchen((ONE,)))
         self.assertEqual((fate(merge), merge.batches), ("same", ()))
 
+    def test_an_archive_without_the_drafts_that_presses_changed_is_the_same(self) -> None:
+        """Older ones have none: what is here stays, and what was taken from one gains them."""
+        bare = replace(ONE, presses=(Noted(1, NOW, Press("turned")),))
+        full = replace(ONE, presses=(replace(bare.presses[0], before=steak("9 g salt")),))
+        self.assertEqual(fate(merged(WholeKitchen((full,)), WholeKitchen((bare,)))), "same")
+        self.assertEqual(merged(WholeKitchen((bare,)), WholeKitchen((full,))).batches, (full,))
+
     def test_another_state_stands_beside_and_only_once(self) -> None:
         """Another amount, other presses, or another word of the same eater: beside, with its descendants."""
         others = (

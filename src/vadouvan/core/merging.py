@@ -13,6 +13,7 @@ from dataclasses import dataclass, replace
 from typing import Literal, TypeVar
 
 from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.weigh.press import Noted
 from vadouvan.core.whole import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
 
 Kind = Literal["batch", "ingredient", "cut", "settings"]
@@ -144,8 +145,8 @@ def _together(mine: WholeBatch, other: WholeBatch) -> WholeBatch | None:
     """One batch that has all of both, or none if they contradict each other."""
     if mine.draft != other.draft or (mine.from_id and other.from_id and mine.from_id != other.from_id):
         return None
-    shorter, longer = sorted((mine.presses, other.presses), key=len)
-    if longer[: len(shorter)] != shorter:
+    shorter, longer = sorted((mine.presses, other.presses), key=lambda told: (len(told), sum(map(_can_go_back, told))))
+    if [_bare(one) for one in longer[: len(shorter)]] != [_bare(one) for one in shorter]:
         return None
     verdicts: dict[str, WholeVerdict] = {one.said.eater.strip(): one for one in mine.verdicts}
     for one in other.verdicts:
@@ -154,6 +155,15 @@ def _together(mine: WholeBatch, other: WholeBatch) -> WholeBatch | None:
             return None
     from_id, changed = (mine.from_id, mine.changed) if mine.from_id else (other.from_id, other.changed)
     return replace(mine, presses=longer, verdicts=tuple(verdicts.values()), from_id=from_id, changed=changed)
+
+
+def _can_go_back(noted: Noted) -> bool:
+    return noted.before is not None
+
+
+def _bare(noted: Noted) -> Noted:
+    """A press without the draft it changed, which older archives do not have."""
+    return replace(noted, before=None)
 
 
 def _settings(

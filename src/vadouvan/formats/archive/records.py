@@ -32,7 +32,7 @@ class Part(BaseModel):
 
 
 class PressPart(Part):
-    """One press at the counter."""
+    """One press at the counter; ``before`` is the draft that it changed, in the shape of the HTTP interface."""
 
     number: Annotated[int, Field(ge=1, le=1_000_000)]
     at: datetime
@@ -44,6 +44,7 @@ class PressPart(Part):
     how: How = ""
     sure: bool = False
     undoes: int | None = None
+    before: Draft | None = None
 
 
 class VerdictPart(Part):
@@ -133,12 +134,13 @@ def _press_part(noted: Noted) -> PressPart:
         how=press.how,
         sure=press.sure,
         undoes=press.undoes,
+        before=noted.before,
     )
 
 
 def _noted(part: PressPart) -> Noted:
     press = Press(part.kind, part.line, part.mass_kg, part.celsius, part.words, part.how, part.sure, part.undoes)
-    return Noted(part.number, part.at, press)
+    return Noted(part.number, part.at, press, part.before)
 
 
 def _with_ids(draft: Draft, record: RecordFile) -> Draft:

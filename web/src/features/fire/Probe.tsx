@@ -11,8 +11,7 @@ export function Probe({ batch }: { batch: Batch }) {
   const [typed, setTyped] = useState('')
   if (!weigh || weigh.pulled_at === null) return null
   const shown = devices.readings?.probe.value ?? null
-  const number = Number(typed.replace(',', '.'))
-  const given = typed.trim() === '' ? shown : Number.isNaN(number) ? null : number
+  const nothing = typed.trim() === ''
   return (
     <section aria-labelledby="probe">
       <h2 id="probe" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
@@ -25,10 +24,10 @@ export function Probe({ batch }: { batch: Batch }) {
       <Curve readings={weigh.probe} target={batch.judgement.fire.target_c} />
       <div className="flex flex-wrap items-center gap-3 pt-1">
         <label className="flex items-center gap-2">
-          <span>{shown === null ? 'It shows, °C' : `${shown.toFixed(1)} °C, or type`}</span>
+          <span>{shown === null ? 'It shows' : `${shown.toFixed(1)} °C, or type`}</span>
           <input
-            className="said w-20!"
-            inputMode="decimal"
+            className="said w-24!"
+            placeholder="62 C"
             aria-label="Core in degrees"
             value={typed}
             onChange={(event) => {
@@ -39,11 +38,13 @@ export function Probe({ batch }: { batch: Batch }) {
         <button
           type="button"
           className="act"
-          disabled={busy || given === null}
+          disabled={busy || (nothing && shown === null)}
           onClick={() =>
-            void press({ kind: 'probe', celsius: given }).then((kept) => {
-              if (kept) setTyped('')
-            })
+            void press({ kind: 'probe', ...(nothing ? { celsius: shown } : { degrees: typed }) }).then(
+              (kept) => {
+                if (kept) setTyped('')
+              },
+            )
           }
         >
           Note the core

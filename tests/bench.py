@@ -18,15 +18,15 @@ from tests.kitchens import best_by_trying, evening_dish, random_kitchen, tight_k
 from tests.mixes import portions
 from tests.reference.crank import uptake
 from vadouvan.core.cut.shape import Path, slab
-from vadouvan.core.hold import modes
+from vadouvan.core.hold import eigenmodes as modes
 from vadouvan.core.hold.acid import acid_course
 from vadouvan.core.hold.salt import Contact, salt_course
 from vadouvan.core.hold.temperature import salt_diffusivity
+from vadouvan.core.joint_schedule.dish import SharedKitchen
+from vadouvan.core.joint_schedule.planner import plan_table
 from vadouvan.core.mix.acidity import Solution
 from vadouvan.core.mix.rounding import in_measures
 from vadouvan.core.mix.solver import PULL, Aims, aim_rows, solve
-from vadouvan.core.table.dish import SharedKitchen
-from vadouvan.core.table.planner import plan_table
 
 RUNS = 25
 Method = Literal["BDF", "Radau", "LSODA"]

@@ -13,9 +13,9 @@ from pathlib import Path
 
 from tests.saturday import eaten_logbook
 from vadouvan.api.shelf import Shelf
-from vadouvan.core.merging import Merge
-from vadouvan.core.taste.logbook import Asked, Entry, found
-from vadouvan.core.whole import KitchenSettings, WholeBatch
+from vadouvan.core.snapshot.kitchen import KitchenSettings, WholeBatch
+from vadouvan.core.snapshot.merging import Merge
+from vadouvan.core.tasting.logbook import Asked, Entry, found
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database

@@ -7,9 +7,9 @@ from datetime import UTC, datetime
 from typing import Any
 
 from vadouvan.core.cut.cut import Cut
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, MealSaid
-from vadouvan.core.examples import lines
-from vadouvan.core.judge import Judgement, judge
+from vadouvan.core.draft.examples import lines
+from vadouvan.core.draft.typed import CutSaid, Draft, HoldSaid, MealSaid
+from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.data.tables import shipped_kitchen
 
 NOW = datetime(2026, 11, 25, 9, 0, tzinfo=UTC)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import datetime
 from pathlib import Path
 
-from vadouvan.core.whole import WholeKitchen
+from vadouvan.core.snapshot.kitchen import WholeKitchen
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.main import context_over, fill_kitchen
 

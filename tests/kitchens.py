@@ -7,8 +7,8 @@ import random
 from collections.abc import Iterator
 from dataclasses import replace
 
-from vadouvan.core.table.clash import clashes
-from vadouvan.core.table.dish import Choice, Dish, OvenUse, Placed, SharedKitchen, Stretch
+from vadouvan.core.joint_schedule.clash import clashes
+from vadouvan.core.joint_schedule.dish import Choice, Dish, OvenUse, Placed, SharedKitchen, Stretch
 
 HEATS = (160.0, 200.0)
 

@@ -9,7 +9,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from tests.drafts import SATURDAY, of_kind, steak
-from vadouvan.core.draft import (
+from vadouvan.core.draft.typed import (
     Draft,
     MakingSaid,
     MealSaid,

@@ -5,9 +5,9 @@ from __future__ import annotations
 from dataclasses import replace
 
 from tests.drafts import steak
-from vadouvan.core.draft import Draft, LineSaid
-from vadouvan.core.mix.amount import Portion
-from vadouvan.core.reading.mix import portion_of
+from vadouvan.core.draft.typed import Draft, LineSaid
+from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.parsing.amount import Portion
 from vadouvan.data.tables import shipped_kitchen
 
 KITCHEN = shipped_kitchen()

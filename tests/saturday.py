@@ -5,7 +5,8 @@ from __future__ import annotations
 import itertools
 from datetime import datetime, timedelta
 
-from vadouvan.core.draft import (
+from vadouvan.core.draft.examples import lines
+from vadouvan.core.draft.typed import (
     CutSaid,
     Draft,
     FireSaid,
@@ -13,8 +14,7 @@ from vadouvan.core.draft import (
     MealSaid,
     StageSaid,
 )
-from vadouvan.core.examples import lines
-from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeKitchen
+from vadouvan.core.snapshot.kitchen import KitchenSettings, WholeBatch, WholeKitchen
 from vadouvan.demo import DEMO_SHARED, DEMO_WEEK, ZONE, coming_saturday, for_a_later_table
 from vadouvan.demo_logbook import eaten_batches
 

@@ -8,7 +8,7 @@ from datetime import UTC, datetime
 from hypothesis import strategies as st
 
 from tests.drafts import NOW
-from vadouvan.core.draft import (
+from vadouvan.core.draft.typed import (
     AimsSaid,
     CutSaid,
     Draft,
@@ -22,13 +22,13 @@ from vadouvan.core.draft import (
     StageSaid,
     StepSaid,
 )
-from vadouvan.core.mix.label import LabelSaid
-from vadouvan.core.reading.household import HouseholdSaid
-from vadouvan.core.reading.routine import RoutineSaid
-from vadouvan.core.reading.shared import SharedSaid
-from vadouvan.core.taste.verdict import ASPECTS, VerdictSaid
-from vadouvan.core.weigh.press import KINDS, Noted, Press
-from vadouvan.core.whole import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.core.interpretation.household import HouseholdSaid
+from vadouvan.core.interpretation.routine import RoutineSaid
+from vadouvan.core.interpretation.shared import SharedSaid
+from vadouvan.core.parsing.label import LabelSaid
+from vadouvan.core.snapshot.kitchen import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.core.tasting.verdict import ASPECTS, VerdictSaid
+from vadouvan.core.weighing.event import KINDS, Noted, Press
 from vadouvan.data.tables import shipped_kitchen
 
 amounts = st.sampled_from(["", "2.6 kg", "900 g", "900", "a lot", "1 lb 3 oz", "-3", "1e99"])

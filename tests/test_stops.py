@@ -16,11 +16,11 @@ from tests.api.kitchen import kitchen_app
 from tests.drafts import NOW, SATURDAY
 from tests.limits import KITCHEN, STOPS
 from vadouvan.cli import app as command_line
-from vadouvan.core.draft import Draft
-from vadouvan.core.judge import judge
-from vadouvan.core.weigh.press import Noted, Press
-from vadouvan.core.weigh.session import carry_out, session_of
-from vadouvan.core.whole import WholeBatch
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.snapshot.kitchen import WholeBatch
+from vadouvan.core.weighing.event import Noted, Press
+from vadouvan.core.weighing.session import carry_out, session_of
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
 from vadouvan.formats.calendar_file import calendar_text

@@ -9,8 +9,8 @@ from datetime import UTC, datetime
 from pathlib import Path
 
 from tests.drafts import judged, of_kind
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid
-from vadouvan.core.examples import lines
+from vadouvan.core.draft.examples import lines
+from vadouvan.core.draft.typed import CutSaid, Draft, HoldSaid
 from vadouvan.core.hold.window import Window
 
 PAGE = Path(__file__).resolve().parent.parent / "docs" / "windows.md"

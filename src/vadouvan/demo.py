@@ -11,10 +11,9 @@ from dataclasses import replace
 from datetime import datetime, time, timedelta
 from zoneinfo import ZoneInfo
 
-from vadouvan.core.clock.plan import Meal, plan_for
 from vadouvan.core.clock.routine import Routine, later, on_a_step
-from vadouvan.core.clock.steps import work_of
-from vadouvan.core.draft import (
+from vadouvan.core.draft.examples import lines
+from vadouvan.core.draft.typed import (
     CutSaid,
     Draft,
     FireSaid,
@@ -25,16 +24,17 @@ from vadouvan.core.draft import (
     StageSaid,
     StepSaid,
 )
-from vadouvan.core.examples import lines
-from vadouvan.core.judge import judge
-from vadouvan.core.kitchen import Kitchen
-from vadouvan.core.reading.routine import RoutineSaid, read_routine
-from vadouvan.core.reading.shared import SharedSaid
-from vadouvan.core.weigh.as_weighed import after_press
-from vadouvan.core.weigh.plan import LineToWeigh, lines_to_weigh
-from vadouvan.core.weigh.press import Noted, Press
-from vadouvan.core.weigh.record import record_of
-from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeKitchen
+from vadouvan.core.interpretation.routine import RoutineSaid, read_routine
+from vadouvan.core.interpretation.shared import SharedSaid
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.schedule.plan import Meal, plan_for
+from vadouvan.core.schedule.steps import work_of
+from vadouvan.core.snapshot.kitchen import KitchenSettings, WholeBatch, WholeKitchen
+from vadouvan.core.weighing.as_weighed import after_press
+from vadouvan.core.weighing.event import Noted, Press
+from vadouvan.core.weighing.lines import LineToWeigh, lines_to_weigh
+from vadouvan.core.weighing.state import record_of
 from vadouvan.demo_logbook import eaten_batches
 
 ZONE = "Europe/Lisbon"

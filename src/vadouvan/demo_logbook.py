@@ -7,10 +7,10 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
 
-from vadouvan.core.draft import CutSaid, Draft, FireSaid, HoldSaid, MealSaid, StageSaid, StepSaid
-from vadouvan.core.examples import lines
-from vadouvan.core.taste.verdict import VerdictSaid
-from vadouvan.core.whole import WholeBatch, WholeVerdict
+from vadouvan.core.draft.examples import lines
+from vadouvan.core.draft.typed import CutSaid, Draft, FireSaid, HoldSaid, MealSaid, StageSaid, StepSaid
+from vadouvan.core.snapshot.kitchen import WholeBatch, WholeVerdict
+from vadouvan.core.tasting.verdict import VerdictSaid
 
 ZONE = ZoneInfo("Europe/Lisbon")
 A_MEAL = timedelta(hours=3)  # from the pull to the words said over it

@@ -11,9 +11,9 @@ from vadouvan.api.app import make_app
 from vadouvan.api.context import Context
 from vadouvan.api.routers.taste import learn
 from vadouvan.clock import Clock, clock_from
-from vadouvan.core.kitchen import Kitchen
-from vadouvan.core.merging import merged
-from vadouvan.core.whole import WholeKitchen
+from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.snapshot.kitchen import WholeKitchen
+from vadouvan.core.snapshot.merging import merged
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.demo import demo_kitchen
 from vadouvan.devices.counter import Devices

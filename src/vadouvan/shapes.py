@@ -9,7 +9,7 @@ import json
 
 from pydantic import ConfigDict, TypeAdapter
 
-from vadouvan.core.draft import PARTS, Draft
+from vadouvan.core.draft.typed import PARTS, Draft
 
 for _part in PARTS:
     setattr(_part, "__pydantic_config__", ConfigDict(extra="forbid"))  # noqa: B010 - core does not know the name

@@ -13,7 +13,7 @@ from tests.api.kitchen import kitchen_app
 from tests.drafts import NOW
 from tests.saturday import saturday_drafts
 from vadouvan.api.routers import kitchen as router
-from vadouvan.core.draft import Draft
+from vadouvan.core.draft.typed import Draft
 
 SURE = {"sure": "remove everything"}
 

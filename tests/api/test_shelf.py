@@ -14,8 +14,8 @@ from tests.drafts import NOW
 from tests.saturday import eaten_logbook
 from vadouvan.api.context import Context
 from vadouvan.api.shelf import Shelf
-from vadouvan.core.merging import Merge
-from vadouvan.core.whole import KitchenSettings
+from vadouvan.core.snapshot.kitchen import KitchenSettings
+from vadouvan.core.snapshot.merging import Merge
 
 WORDS = {"eater": "Odile", "words": {"salt": "a little too much"}, "depth": "8 mm"}
 

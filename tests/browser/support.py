@@ -24,7 +24,7 @@ from playwright.sync_api import Browser, BrowserContext, Page, Request, Viewport
 from tests.drafts import NOW
 from tests.filling import fill
 from vadouvan.cli.serving import listener_on
-from vadouvan.core.whole import WholeKitchen
+from vadouvan.core.snapshot.kitchen import WholeKitchen
 from vadouvan.main import build
 from vadouvan.settings import Settings
 

@@ -17,7 +17,7 @@ from playwright.sync_api import Page, expect
 from tests.browser.support import BrowserCase
 from tests.saturday import saturday_kitchen
 from vadouvan.core.clock.routine import Routine, later
-from vadouvan.core.reading.routine import read_routine
+from vadouvan.core.interpretation.routine import read_routine
 from vadouvan.demo import DEMO_WEEK
 
 LISBON = ZoneInfo("Europe/Lisbon")

@@ -11,7 +11,7 @@ from typer.testing import CliRunner
 
 from tests.drafts import NOW, SATURDAY, of_kind
 from vadouvan.cli import app
-from vadouvan.core.draft import Draft
+from vadouvan.core.draft.typed import Draft
 from vadouvan.formats import batch_file
 
 SKEWERS = of_kind("lamb_shoulder_cubes", "1.8 kg", "cube", "30 mm", "22 g salt", "juice of 2 lemons", "90 ml olive oil")

@@ -20,10 +20,10 @@ from tests.drafts import NOW, steak
 from tests.formats.test_archive import demo_archive, demo_whole
 from tests.saturday import eaten_logbook, saturday_drafts
 from vadouvan.cli import app
-from vadouvan.core.draft import LineSaid
-from vadouvan.core.reading.household import HouseholdSaid
-from vadouvan.core.weigh.press import Noted, Press
-from vadouvan.core.whole import KitchenSettings, WholeBatch, WholeKitchen
+from vadouvan.core.draft.typed import LineSaid
+from vadouvan.core.interpretation.household import HouseholdSaid
+from vadouvan.core.snapshot.kitchen import KitchenSettings, WholeBatch, WholeKitchen
+from vadouvan.core.weighing.event import Noted, Press
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.formats import batch_file
 from vadouvan.formats.archive.kitchen_archive import write_archive

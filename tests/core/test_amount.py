@@ -9,11 +9,11 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from tests.cases import rows
-from vadouvan.core.draft import LineSaid
-from vadouvan.core.mix.amount import Portion
-from vadouvan.core.reading.mix import portion_of
-from vadouvan.core.said.numbers import leading_number
-from vadouvan.core.said.units import LENGTH_M, MASS_KG, VOLUME_M3
+from vadouvan.core.draft.typed import LineSaid
+from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3
+from vadouvan.core.parsing.amount import Portion
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 

@@ -12,12 +12,12 @@ from scipy.optimize import LinearConstraint, milp
 
 from tests.drafts import NOW, judged, steak
 from tests.mixes import FIVE_SALTY, ITEMS, KITCHEN, marked, portions, salty
-from vadouvan.core.asking.amounts import Amounts, amounts_for
-from vadouvan.core.draft import AimsSaid, Draft, LineSaid, QuantitySaid
-from vadouvan.core.mix.amount import PIECE_UNITS
+from vadouvan.core.advice.amounts import Amounts, amounts_for
+from vadouvan.core.draft.typed import AimsSaid, Draft, LineSaid, QuantitySaid
 from vadouvan.core.mix.measure import measured, step_kg, weighed_text
 from vadouvan.core.mix.rounding import in_measures
 from vadouvan.core.mix.solver import Aim, Aims, aim_rows, solve
+from vadouvan.core.parsing.amount import PIECE_UNITS
 from vadouvan.errors import InputError
 
 

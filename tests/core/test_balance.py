@@ -10,10 +10,10 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from tests.drafts import judged, steak
-from vadouvan.core.draft import LineSaid, OccasionSaid
+from vadouvan.core.draft.typed import LineSaid, OccasionSaid
+from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, balance_of
 from vadouvan.core.mix.span import round_end, salt_state, span_of
-from vadouvan.core.reading.mix import portion_of
 from vadouvan.data.tables import shipped_kitchen
 
 PANTRY = shipped_kitchen().pantry

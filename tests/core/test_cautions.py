@@ -8,10 +8,10 @@ from typing import get_args
 
 from tests.drafts import NOW, judged
 from tests.limits import CAUTIONS, KITCHEN, STOPS, TOFU
-from vadouvan.core.caution_triggers import TRIGGERS, cautions_called_for
-from vadouvan.core.draft import Draft
-from vadouvan.core.judge import judge
-from vadouvan.core.stops import StopId
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.judgement.caution_triggers import TRIGGERS, cautions_called_for
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.stops import StopId
 from vadouvan.data.tables import shipped_kitchen
 
 TEXTS = shipped_kitchen().cautions

@@ -18,9 +18,9 @@ from tests.reference.crank import uptake
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.constants import FAN_OVEN_LOWER_C
 from vadouvan.core.cut.shape import Path
-from vadouvan.core.draft import AimsSaid, Draft, HoldSaid, QuantitySaid
-from vadouvan.core.hold.course import HoldCourse
-from vadouvan.core.hold.modes import modes_of
+from vadouvan.core.draft.typed import AimsSaid, Draft, HoldSaid, QuantitySaid
+from vadouvan.core.hold.eigenmodes import modes_of
+from vadouvan.core.hold.time_course import HoldCourse
 from vadouvan.core.mix.making import cooling_s
 from vadouvan.core.mix.need import Vessel, need_of
 from vadouvan.data.tables import shipped_kitchen

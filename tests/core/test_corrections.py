@@ -10,11 +10,11 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, steak
 from tests.mixes import ITEMS, KITCHEN, PANTRY, portions, salty
-from vadouvan.core.asking.tasting import corrections_for
-from vadouvan.core.mix.amount import Portion
+from vadouvan.core.advice.corrections import TIMES_TOO_MUCH, Correction, Degree, Taste, corrections
+from vadouvan.core.advice.tasted import corrections_for
 from vadouvan.core.mix.balance import Film
-from vadouvan.core.mix.corrections import TIMES_TOO_MUCH, Correction, Degree, Taste, corrections
-from vadouvan.core.mix.ingredient import Ingredient
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.parsing.amount import Portion
 from vadouvan.errors import InputError
 
 MIX = ("60 g soy sauce", "30 g lemon juice", "20 g honey", "2 g cayenne", "40 g olive oil", "50 g yoghurt")

@@ -14,12 +14,12 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Occasion, raw_mass_kg, servings_from
 from vadouvan.core.cut.own import own_kind
 from vadouvan.core.cut.shape import Openness, Path, Piece, ShapeName, Size, piece_of
-from vadouvan.core.draft import CutSaid, Draft, StepSaid
+from vadouvan.core.draft.typed import CutSaid, Draft, StepSaid
 from vadouvan.core.hold.cube_series import cube_series, paste_needed_kg
-from vadouvan.core.hold.modes import modes_of
+from vadouvan.core.hold.eigenmodes import modes_of
 from vadouvan.core.hold.salt import Contact, salt_course
 from vadouvan.core.hold.temperature import salt_diffusivity
-from vadouvan.core.reading.draft import read_draft
+from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 

@@ -6,9 +6,9 @@ import unittest
 
 from tests.drafts import NOW, cut_of, of_kind
 from tests.limits import KITCHEN, UNKNOWN
-from vadouvan.core.draft import Draft
-from vadouvan.core.fire.doneness import guidance_for
-from vadouvan.core.judge import judge
+from vadouvan.core.cooking.doneness import guidance_for
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.judgement.judge import judge
 from vadouvan.data.tables import shipped_kitchen
 
 # US FSIS safe minimum internal temperatures and, for game, its storage and cooking charts: from memory, not looked up.

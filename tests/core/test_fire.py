@@ -11,14 +11,14 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind
-from vadouvan.core.draft import Draft, FireSaid, QuantitySaid, StageSaid, StepSaid
-from vadouvan.core.fire.fire import FireJudgement
-from vadouvan.core.fire.probe import carry_over_c, forecast
-from vadouvan.core.fire.sauce import dilution_kg, reduced_salt, sauce_of
-from vadouvan.core.fire.stages import CookStage
-from vadouvan.core.fire.surface import hottest_c, is_slow, sugar_limit
-from vadouvan.core.judge import Judgement
-from vadouvan.core.reading.fire import CORE_ACCEPTED
+from vadouvan.core.cooking.probe import carry_over_c, forecast
+from vadouvan.core.cooking.sauce import dilution_kg, reduced_salt, sauce_of
+from vadouvan.core.cooking.stages import CookStage
+from vadouvan.core.cooking.surface import hottest_c, is_slow, sugar_limit
+from vadouvan.core.draft.typed import Draft, FireSaid, QuantitySaid, StageSaid, StepSaid
+from vadouvan.core.interpretation.fire import CORE_ACCEPTED
+from vadouvan.core.judgement.fire import FireJudgement
+from vadouvan.core.judgement.judge import Judgement
 
 SALTED = ("12 g salt", "60 g yoghurt")
 START = datetime(2026, 11, 28, 17, 0, tzinfo=UTC)

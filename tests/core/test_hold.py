@@ -15,14 +15,14 @@ from scipy.special import erfc
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
-from vadouvan.core.asking.comparing import Change, Comparison, compared
+from vadouvan.core.advice.comparing import Change, Comparison, compared
 from vadouvan.core.constants import ENZYME_DIFFUSIVITY, ENZYME_PLEASANT_H
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, MakingSaid, QuantitySaid
-from vadouvan.core.hold.course import HoldCourse
-from vadouvan.core.hold.pace import Pace
+from vadouvan.core.draft.typed import CutSaid, Draft, HoldSaid, MakingSaid, QuantitySaid
 from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity
-from vadouvan.core.judge import Judgement
-from vadouvan.core.lessons import LESSONS, outcome
+from vadouvan.core.hold.time_course import HoldCourse
+from vadouvan.core.hold.time_temperature import Pace
+from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.lessons.guided import LESSONS, outcome
 from vadouvan.errors import InputError
 
 STRIPS = of_kind("beef_flank_strips", "1 kg", "strip", "12 mm", "100 g kiwi", "12 g salt", "60 g rapeseed oil")

@@ -10,8 +10,8 @@ from hypothesis import strategies as st
 
 from tests.mixes import ITEMS, KITCHEN
 from vadouvan.core.constants import SODIUM_SHARE_OF_SALT
-from vadouvan.core.mix.label import ALLERGENS, LabelReading, LabelSaid, as_label, read_label, readable_labels
-from vadouvan.core.mix.pasted import mixes_in
+from vadouvan.core.parsing.label import ALLERGENS, LabelReading, LabelSaid, as_label, read_label, readable_labels
+from vadouvan.core.parsing.pasted import mixes_in
 from vadouvan.errors import InputError
 
 JAR = (

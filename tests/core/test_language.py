@@ -7,10 +7,10 @@ from __future__ import annotations
 
 import unittest
 
-from vadouvan.core.cut.named import cut_named
-from vadouvan.core.draft import LineSaid
-from vadouvan.core.mix.amount import Portion
-from vadouvan.core.reading.mix import portion_of
+from vadouvan.core.draft.typed import LineSaid
+from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.parsing.amount import Portion
+from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 

@@ -9,13 +9,13 @@ from zoneinfo import ZoneInfo
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
-from vadouvan.core.asking.offers import plan_offers
-from vadouvan.core.caution_triggers import cautions_called_for
+from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.chain import PlanStep, Task, laid_before
-from vadouvan.core.clock.moving import moved
 from vadouvan.core.clock.routine import Routine, Span, hours_between
-from vadouvan.core.draft import Draft, FireSaid, LineSaid, MakingSaid, MealSaid, OccasionSaid, StageSaid, StepSaid
-from vadouvan.core.judge import Judgement, judge
+from vadouvan.core.draft.typed import Draft, FireSaid, LineSaid, MakingSaid, MealSaid, OccasionSaid, StageSaid, StepSaid
+from vadouvan.core.judgement.caution_triggers import cautions_called_for
+from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.schedule.moving import moved
 from vadouvan.errors import InputError
 
 LISBON = ZoneInfo("Europe/Lisbon")

@@ -9,8 +9,8 @@ from typing import Any
 
 from tests.drafts import judged, of_kind, steak
 from tests.mixes import marked, portions
-from vadouvan.core.draft import Draft, MakingSaid, QuantitySaid
-from vadouvan.core.judge import Judgement
+from vadouvan.core.draft.typed import Draft, MakingSaid, QuantitySaid
+from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.making import Making, cooling_s, cools_in_time, ice_share, make, water_to_add_kg
 
 COOKED = ("200 g soy sauce", "100 g water", "40 g sugar", "3 bay leaves")

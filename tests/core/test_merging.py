@@ -9,12 +9,12 @@ from hypothesis import given, settings
 
 from tests.drafts import NOW, steak
 from tests.strategies import whole_kitchens
-from vadouvan.core.merging import BESIDE, Merge, merged
-from vadouvan.core.mix.label import LabelSaid
-from vadouvan.core.reading.shared import SharedSaid
-from vadouvan.core.taste.verdict import VerdictSaid
-from vadouvan.core.weigh.press import Noted, Press
-from vadouvan.core.whole import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.core.interpretation.shared import SharedSaid
+from vadouvan.core.parsing.label import LabelSaid
+from vadouvan.core.snapshot.kitchen import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.core.snapshot.merging import BESIDE, Merge, merged
+from vadouvan.core.tasting.verdict import VerdictSaid
+from vadouvan.core.weighing.event import Noted, Press
 from vadouvan.data.tables import shipped_kitchen
 
 ONE = WholeBatch("one", steak("10 g salt"), NOW)

@@ -13,7 +13,7 @@ from scipy.integrate import solve_ivp
 from tests.cases import rows
 from tests.reference import crank
 from vadouvan.core.cut.shape import Path, cube
-from vadouvan.core.hold.modes import Modes, modes_of
+from vadouvan.core.hold.eigenmodes import Modes, modes_of
 
 EXPONENT = {"slab": 0.0, "cylinder": 1.0, "sphere": 2.0}
 

@@ -9,9 +9,9 @@ from zoneinfo import ZoneInfo
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind
 from vadouvan.core.clock.moment import local_moment, time_zone
-from vadouvan.core.clock.plan import Plan
 from vadouvan.core.clock.routine import Routine, Span, hours_between
-from vadouvan.core.draft import Draft, LineSaid, MealSaid
+from vadouvan.core.draft.typed import Draft, LineSaid, MealSaid
+from vadouvan.core.schedule.plan import Plan
 from vadouvan.errors import InputError
 
 SKEWERS = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "50 g lemon juice", "40 g olive oil")

@@ -9,10 +9,10 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.kitchens import best_by_trying, random_kitchen, tight_kitchens
-from vadouvan.core.table.clash import clashes
-from vadouvan.core.table.dish import Choice, Dish, OvenUse, SharedKitchen, Stretch
-from vadouvan.core.table.in_turn import one_after_another
-from vadouvan.core.table.planner import MOST_DISHES, plan_table
+from vadouvan.core.joint_schedule.clash import clashes
+from vadouvan.core.joint_schedule.dish import Choice, Dish, OvenUse, SharedKitchen, Stretch
+from vadouvan.core.joint_schedule.in_turn import one_after_another
+from vadouvan.core.joint_schedule.planner import MOST_DISHES, plan_table
 
 OPEN = SharedKitchen()
 

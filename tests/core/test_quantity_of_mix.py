@@ -11,13 +11,13 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, cut_of, judged, of_kind, steak
 from tests.mixes import ITEMS, KITCHEN, salty
-from vadouvan.core.asking.scaling import scaled_to
-from vadouvan.core.bowl import Bowl
-from vadouvan.core.draft import AimsSaid, Draft, HoldSaid, QuantitySaid
-from vadouvan.core.judge import Judgement
+from vadouvan.core.advice.scaling import scaled_to
+from vadouvan.core.contact.mix_at_contact import Bowl
+from vadouvan.core.draft.typed import AimsSaid, Draft, HoldSaid, QuantitySaid
+from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.balance import Substance
 from vadouvan.core.mix.need import SetAside, Vessel, need_of
-from vadouvan.core.mix.schools import salt_for_paste_kg, spoon_target
+from vadouvan.core.mix.salting_method import salt_for_paste_kg, spoon_target
 
 
 def cubes(mass: str, edge: str = "25 mm") -> Draft:

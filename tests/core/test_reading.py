@@ -10,10 +10,10 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, judged, of_kind, steak
 from tests.saturday import saturday_drafts
-from vadouvan.core.draft import CutSaid, Draft, HoldSaid, LineSaid, MealSaid
-from vadouvan.core.examples import EXAMPLES, lines
-from vadouvan.core.reading.draft import Reading, read_draft
-from vadouvan.core.said.quantity import MASS, quantity
+from vadouvan.core.draft.examples import EXAMPLES, lines
+from vadouvan.core.draft.typed import CutSaid, Draft, HoldSaid, LineSaid, MealSaid
+from vadouvan.core.interpretation.draft import Reading, read_draft
+from vadouvan.core.measures.quantity import MASS, quantity
 from vadouvan.data.tables import shipped_kitchen
 
 

@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from vadouvan.core.constants import SATURATION_KG_PER_KG_WATER, VISIBLE_SALT_KG_PER_KG_WATER
 from vadouvan.core.cut.shape import Path, Piece, cube, slab
-from vadouvan.core.hold.modes import Modes, modes_of
+from vadouvan.core.hold.eigenmodes import Modes, modes_of
 from vadouvan.core.hold.salt import Contact, EarlierContact, SaltCourse, salt_course
 from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity
 

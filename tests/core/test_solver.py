@@ -8,11 +8,11 @@ import numpy as np
 from scipy.optimize import minimize
 
 from tests.drafts import judged, steak
-from vadouvan.core.draft import Draft, LineSaid
-from vadouvan.core.examples import lines
-from vadouvan.core.mix.amount import Portion
+from vadouvan.core.draft.examples import lines
+from vadouvan.core.draft.typed import Draft, LineSaid
+from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.mix.solver import PULL, WEIGHTS, Aims, solve
-from vadouvan.core.reading.mix import portion_of
+from vadouvan.core.parsing.amount import Portion
 from vadouvan.data.tables import shipped_kitchen
 
 PANTRY = shipped_kitchen().pantry

@@ -14,11 +14,11 @@ from hypothesis import strategies as st
 from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
 from tests.saturday import saturday_drafts
-from vadouvan.core.asking.offers import plan_offers
+from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import Routine, Span, hours_between, later
-from vadouvan.core.draft import AimsSaid, Draft, LineSaid, MakingSaid, MealSaid, QuantitySaid
-from vadouvan.core.judge import Judgement, judge
+from vadouvan.core.draft.typed import AimsSaid, Draft, LineSaid, MakingSaid, MealSaid, QuantitySaid
+from vadouvan.core.judgement.judge import Judgement, judge
 
 LISBON = ZoneInfo("Europe/Lisbon")
 WEEK = Routine(work=Span(time(8, 0), time(16, 30), frozenset(range(5))))

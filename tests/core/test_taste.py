@@ -14,13 +14,13 @@ from scipy.stats import norm
 
 from tests.drafts import NOW, judged, of_kind
 from tests.mixes import KITCHEN
-from vadouvan.core.draft import AimsSaid, CutSaid, Draft, FireSaid, MealSaid
-from vadouvan.core.judge import judge
-from vadouvan.core.kitchen import OwnCorrection
-from vadouvan.core.taste.again import made_again
-from vadouvan.core.taste.held import AsHeld, as_held
-from vadouvan.core.taste.in_hours import hours_to_depth
-from vadouvan.core.taste.learn import (
+from vadouvan.core.draft.typed import AimsSaid, CutSaid, Draft, FireSaid, MealSaid
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.kitchen.kitchen import OwnCorrection
+from vadouvan.core.tasting.again import made_again
+from vadouvan.core.tasting.hold_history import AsHeld, as_held
+from vadouvan.core.tasting.in_hours import hours_to_depth
+from vadouvan.core.tasting.learn import (
     DepthSeen,
     SaltJudged,
     learned_pace,
@@ -28,10 +28,10 @@ from vadouvan.core.taste.learn import (
     pace_says,
     salt_says,
 )
-from vadouvan.core.taste.logbook import Asked, Entry, found, side_by_side, thread_of
-from vadouvan.core.taste.next_time import all_taken, fresh, next_time
-from vadouvan.core.taste.teaching import Tasted, taught
-from vadouvan.core.taste.verdict import WORDS, Verdict, VerdictSaid, read_verdict
+from vadouvan.core.tasting.logbook import Asked, Entry, found, side_by_side, thread_of
+from vadouvan.core.tasting.next_time import all_taken, fresh, next_time
+from vadouvan.core.tasting.teaching import Tasted, taught
+from vadouvan.core.tasting.verdict import WORDS, Verdict, VerdictSaid, read_verdict
 from vadouvan.errors import BadInput, InputError
 
 HELD = MealSaid("2026-11-24T19:00", "60 min", "UTC", contact="2026-11-24T08:00+00:00", pulled="2026-11-24T18:00+00:00")

@@ -7,7 +7,7 @@ from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
 
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.clock.today import coming_steps
+from vadouvan.core.schedule.today import coming_steps
 
 LISBON = ZoneInfo("Europe/Lisbon")
 NOW = datetime(2026, 11, 25, 9, 0, tzinfo=LISBON)

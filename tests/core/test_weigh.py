@@ -11,15 +11,15 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, SATURDAY, of_kind
 from tests.mixes import KITCHEN
-from vadouvan.core.draft import Draft, QuantitySaid
-from vadouvan.core.judge import judge
-from vadouvan.core.weigh.advice import advice_on
-from vadouvan.core.weigh.as_weighed import as_weighed, locked_parts_changed
-from vadouvan.core.weigh.plan import lines_to_weigh, tolerance
-from vadouvan.core.weigh.press import KINDS, Kind, Noted, Press
-from vadouvan.core.weigh.record import Record, record_of
-from vadouvan.core.weigh.rules import Counter, check
-from vadouvan.core.weigh.session import Session, carry_out, session_of
+from vadouvan.core.draft.typed import Draft, QuantitySaid
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.weighing.advice import advice_on
+from vadouvan.core.weighing.as_weighed import as_weighed, locked_parts_changed
+from vadouvan.core.weighing.event import KINDS, Kind, Noted, Press
+from vadouvan.core.weighing.lines import lines_to_weigh, tolerance
+from vadouvan.core.weighing.rules import Counter, check
+from vadouvan.core.weighing.session import Session, carry_out, session_of
+from vadouvan.core.weighing.state import Record, record_of
 from vadouvan.devices.simulated import SCALE_STEP_G, SimulatedScale
 from vadouvan.errors import InputError
 

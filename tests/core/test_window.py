@@ -9,7 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.drafts import hours, judged, limits, of_kind, steak
-from vadouvan.core.draft import HoldSaid
+from vadouvan.core.draft.typed import HoldSaid
 
 
 class CommonPractice(unittest.TestCase):

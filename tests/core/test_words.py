@@ -10,10 +10,10 @@ from hypothesis import strategies as st
 
 from tests.drafts import SATURDAY, judged, of_kind, steak
 from vadouvan.core.figure import Figure, Given, Working, hours_told, number_told, told
-from vadouvan.core.mix.pantry import Pantry
-from vadouvan.core.mix.tidy import tidied
-from vadouvan.core.said.quantity import MASS, THICKNESS, quantity
-from vadouvan.core.said.telling import length_told, mass_told
+from vadouvan.core.measures.quantity import MASS, THICKNESS, quantity
+from vadouvan.core.measures.telling import length_told, mass_told
+from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.parsing.tidy import tidied
 from vadouvan.data.tables import shipped_kitchen
 
 PANTRY: Pantry = shipped_kitchen().pantry

@@ -5,8 +5,8 @@ from __future__ import annotations
 import unittest
 
 from tests.cases import rows
-from vadouvan.core.mix.swaps import KEPT
-from vadouvan.core.said.numbers import Spread
+from vadouvan.core.advice.swaps import KEPT
+from vadouvan.core.measures.numbers import Spread
 from vadouvan.data.tables import shipped_kitchen, source_keys, table_rows
 
 EU_14 = {

@@ -22,9 +22,9 @@ from pypdf import PdfReader
 from tests.drafts import NOW
 from tests.saturday import eaten_logbook, saturday_drafts
 from tests.strategies import whole_kitchens, words
-from vadouvan.core.mix.label import LabelSaid
-from vadouvan.core.taste.verdict import VerdictSaid
-from vadouvan.core.whole import OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.core.parsing.label import LabelSaid
+from vadouvan.core.snapshot.kitchen import OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.core.tasting.verdict import VerdictSaid
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.demo import DEMO_SHARED
 from vadouvan.errors import FormatError, VadouvanError

@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 from tests.drafts import NOW, of_kind
 from tests.saturday import saturday_drafts
 from tests.strategies import drafts
-from vadouvan.core.draft import (
+from vadouvan.core.draft.typed import (
     Draft,
 )
 from vadouvan.errors import BadInput, FormatError

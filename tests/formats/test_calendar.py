@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind
 from vadouvan.core.clock.routine import later
-from vadouvan.core.draft import Draft
+from vadouvan.core.draft.typed import Draft
 from vadouvan.errors import FormatError
 from vadouvan.formats.calendar_file import calendar_text, moved_draft
 

@@ -16,9 +16,9 @@ from pyld import jsonld
 
 from tests.drafts import NOW
 from tests.formats.test_archive import demo_whole
-from vadouvan.core.cut.named import cut_named, line_of
-from vadouvan.core.draft import CutSaid, Draft, LineSaid, OccasionSaid
-from vadouvan.core.whole import WholeBatch
+from vadouvan.core.draft.typed import CutSaid, Draft, LineSaid, OccasionSaid
+from vadouvan.core.parsing.cut_name import cut_named, line_of
+from vadouvan.core.snapshot.kitchen import WholeBatch
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.formats.any_file import read_any

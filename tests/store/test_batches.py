@@ -14,7 +14,7 @@ from sqlalchemy import inspect, text
 
 from tests.drafts import NOW, steak
 from tests.strategies import drafts
-from vadouvan.core.draft import CutSaid, Draft
+from vadouvan.core.draft.typed import CutSaid, Draft
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json

@@ -13,8 +13,8 @@ from alembic.script import ScriptDirectory
 from sqlalchemy import Engine
 
 from tests.drafts import NOW, steak
-from vadouvan.core.judge import judge
-from vadouvan.core.taste.verdict import VerdictSaid
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.tasting.verdict import VerdictSaid
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import FormatError
 from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive

@@ -6,9 +6,9 @@ from collections import OrderedDict
 from datetime import datetime
 from threading import Lock
 
-from vadouvan.core.draft import Draft
-from vadouvan.core.judge import Judgement, judge
-from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.kitchen.kitchen import Kitchen
 
 MOST_KEPT = 256
 

@@ -9,10 +9,10 @@ from collections.abc import Sequence
 from datetime import datetime
 from threading import Lock
 
-from vadouvan.core.kitchen import Kitchen
-from vadouvan.core.taste.logbook import Entry
-from vadouvan.core.taste.teaching import MOST_LESSONS, Lesson, Tasted, lesson_of
-from vadouvan.core.taste.verdict import readable_verdicts
+from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.tasting.logbook import Entry
+from vadouvan.core.tasting.teaching import MOST_LESSONS, Lesson, Tasted, lesson_of
+from vadouvan.core.tasting.verdict import readable_verdicts
 from vadouvan.store.batches import Batches
 from vadouvan.store.verdicts import State, Verdicts
 

@@ -8,17 +8,17 @@ from typing import Annotated
 import typer
 
 from vadouvan.cli.common import BAD_INPUT, AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell, text_in
-from vadouvan.core.asking.comparing import Change, compared
-from vadouvan.core.caution_triggers import cautions_of
-from vadouvan.core.draft import CutSaid
-from vadouvan.core.judge import judge as judge_draft
-from vadouvan.core.taste.again import made_again
-from vadouvan.core.taste.next_time import all_taken, next_time
-from vadouvan.core.taste.teaching import Tasted, taught
-from vadouvan.core.taste.verdict import VerdictSaid, read_verdict
-from vadouvan.core.weigh.advice import advice_on
-from vadouvan.core.weigh.session import session_of
-from vadouvan.core.whole import WholeBatch
+from vadouvan.core.advice.comparing import Change, compared
+from vadouvan.core.draft.typed import CutSaid
+from vadouvan.core.judgement.caution_triggers import cautions_of
+from vadouvan.core.judgement.judge import judge as judge_draft
+from vadouvan.core.snapshot.kitchen import WholeBatch
+from vadouvan.core.tasting.again import made_again
+from vadouvan.core.tasting.next_time import all_taken, next_time
+from vadouvan.core.tasting.teaching import Tasted, taught
+from vadouvan.core.tasting.verdict import VerdictSaid, read_verdict
+from vadouvan.core.weighing.advice import advice_on
+from vadouvan.core.weighing.session import session_of
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file

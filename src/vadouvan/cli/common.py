@@ -14,7 +14,7 @@ import typer
 from pydantic import TypeAdapter
 
 from vadouvan.clock import clock_from
-from vadouvan.core.draft import Draft
+from vadouvan.core.draft.typed import Draft
 from vadouvan.errors import InputError, VadouvanError
 from vadouvan.formats import batch_file
 from vadouvan.settings import Settings

@@ -10,8 +10,8 @@ from typing import Annotated
 import typer
 
 from vadouvan.cli.common import AsJson, bytes_in, moment_in, refusing, tell
-from vadouvan.core.merging import FATES, merged
-from vadouvan.core.whole import kitchen_of
+from vadouvan.core.snapshot.kitchen import kitchen_of
+from vadouvan.core.snapshot.merging import FATES, merged
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_archive

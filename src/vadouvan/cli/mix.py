@@ -8,12 +8,12 @@ from typing import Annotated, TypeVar, get_args
 import typer
 
 from vadouvan.cli.common import AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell, text_in
-from vadouvan.core.asking.amounts import amounts_for
-from vadouvan.core.asking.tasting import corrections_for, swaps_of_line
-from vadouvan.core.mix.corrections import Degree, Taste
-from vadouvan.core.mix.label import LabelSaid, read_label
+from vadouvan.core.advice.amounts import amounts_for
+from vadouvan.core.advice.corrections import Degree, Taste
+from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
 from vadouvan.core.mix.measure import Measures
 from vadouvan.core.mix.solver import Aim
+from vadouvan.core.parsing.label import LabelSaid, read_label
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 from vadouvan.formats.asking_out import amounts_out, correction_out, swap_out

@@ -9,12 +9,12 @@ from typing import Annotated, get_args
 import typer
 
 from vadouvan.cli.common import AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell
-from vadouvan.core.asking.offers import plan_offers
-from vadouvan.core.clock.moving import Mark, moved
-from vadouvan.core.judge import judge
-from vadouvan.core.reading.shared import SharedSaid, read_shared
-from vadouvan.core.table.gather import Batch, Clock
-from vadouvan.core.table.together import clashes_as_planned, plan_together
+from vadouvan.core.advice.offers import plan_offers
+from vadouvan.core.interpretation.shared import SharedSaid, read_shared
+from vadouvan.core.joint_schedule.gather import Batch, Clock
+from vadouvan.core.joint_schedule.together import clashes_as_planned, plan_together
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.schedule.moving import Mark, moved
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file

@@ -12,15 +12,15 @@ from functools import cache
 from importlib.resources import files
 from typing import Any, TypeVar, get_args
 
-from vadouvan.core.cautions import Caution, CautionKind, Where
+from vadouvan.core.advice.swaps import RULES, Swap
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.shape import Bone, ShapeName
-from vadouvan.core.kitchen import Kitchen
-from vadouvan.core.mix.ingredient import Acids, Enzyme, Ingredient
-from vadouvan.core.mix.pantry import Pantry
-from vadouvan.core.mix.swaps import RULES, Swap
-from vadouvan.core.said.numbers import Spread
+from vadouvan.core.kitchen.caution import Caution, CautionKind, Where
+from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.pantry.ingredient import Acids, Enzyme, Ingredient
+from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.errors import TableError
 
 Row = dict[str, str]

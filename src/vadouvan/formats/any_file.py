@@ -7,10 +7,10 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.cut.named import cut_named
-from vadouvan.core.draft import LONGEST_KEPT, CutSaid, Draft, LineSaid
-from vadouvan.core.mix.pasted import mixes_in
-from vadouvan.core.said.numbers import leading_number
+from vadouvan.core.draft.typed import LONGEST_KEPT, CutSaid, Draft, LineSaid
+from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.cut_name import cut_named
+from vadouvan.core.parsing.pasted import mixes_in
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
 from vadouvan.formats.recipe import read_recipe

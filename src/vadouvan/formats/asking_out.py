@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from pydantic import BaseModel
 
-from vadouvan.core.asking.amounts import Amounts, NewLine
-from vadouvan.core.asking.scaling import Scaled
+from vadouvan.core.advice.amounts import Amounts, NewLine
+from vadouvan.core.advice.corrections import Correction, Effect
+from vadouvan.core.advice.scaling import Scaled
+from vadouvan.core.advice.swaps import SwapOffer
 from vadouvan.core.figure import number_told
-from vadouvan.core.mix.corrections import Correction, Effect
 from vadouvan.core.mix.measure import weighed_parts
-from vadouvan.core.mix.swaps import SwapOffer
 
 
 class NewLineOut(BaseModel):

@@ -8,7 +8,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from vadouvan.core.draft import (
+from vadouvan.core.draft.typed import (
     AimsSaid,
     CutSaid,
     FireSaid,
@@ -20,7 +20,7 @@ from vadouvan.core.draft import (
     StageSaid,
     StepSaid,
 )
-from vadouvan.core.said.quantity import (
+from vadouvan.core.measures.quantity import (
     AGE,
     BOIL,
     CONTACT,

@@ -12,7 +12,7 @@ from typing import Any, NoReturn, cast, get_args, get_type_hints
 
 from pydantic import BaseModel, ValidationError
 
-from vadouvan.core.draft import YES, Draft, LineSaid
+from vadouvan.core.draft.typed import YES, Draft, LineSaid
 from vadouvan.errors import BadInput, FormatError, InputError
 from vadouvan.formats.batch_fields import NUMBERS, TICKS
 from vadouvan.formats.batch_shape import BatchFile

@@ -10,7 +10,7 @@ from typing import Annotated, Any, Literal, get_args, get_type_hints
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, create_model
 
-from vadouvan.core.draft import LONGEST_KEPT, Draft, LineSaid
+from vadouvan.core.draft.typed import LONGEST_KEPT, Draft, LineSaid
 from vadouvan.formats.batch_fields import COUNTS, NUMBERS, TICKS
 
 Text = Annotated[str, StringConstraints(max_length=LONGEST_KEPT)]

@@ -12,11 +12,11 @@ from datetime import datetime, timedelta
 from icalendar import Alarm, Calendar, Event
 
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.clock.moving import Mark, moved
-from vadouvan.core.clock.plan import Plan
 from vadouvan.core.clock.routine import hours_between, later
-from vadouvan.core.clock.steps import CONTACT_MIN
-from vadouvan.core.draft import Draft
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.schedule.moving import Mark, moved
+from vadouvan.core.schedule.plan import Plan
+from vadouvan.core.schedule.steps import CONTACT_MIN
 from vadouvan.errors import FormatError, InputError
 
 DOMAIN = "vadouvan"

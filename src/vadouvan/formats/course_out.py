@@ -7,8 +7,8 @@ from collections.abc import Iterable
 from pydantic import BaseModel
 
 from vadouvan.core.figure import hours_told
-from vadouvan.core.hold.course import HoldCourse
 from vadouvan.core.hold.telling import told_at
+from vadouvan.core.hold.time_course import HoldCourse
 
 
 class CourseOut(BaseModel):

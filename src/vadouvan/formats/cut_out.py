@@ -6,13 +6,13 @@ from collections.abc import Mapping
 
 from pydantic import BaseModel
 
-from vadouvan.core.cautions import Caution
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.shape import Bone, ShapeName, bone_radius_m
 from vadouvan.core.hold.cube_series import cube_series
-from vadouvan.core.judge import Judgement
-from vadouvan.core.said.telling import SYSTEMS, System, area_told, length_told, mass_told
+from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.kitchen.caution import Caution
+from vadouvan.core.measures.telling import SYSTEMS, System, area_told, length_told, mass_told
 
 
 class ScoreOut(BaseModel):

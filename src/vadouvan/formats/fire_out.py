@@ -6,11 +6,11 @@ from datetime import datetime
 
 from pydantic import BaseModel
 
-from vadouvan.core.fire.doneness import guidance_for
-from vadouvan.core.fire.fire import FireJudgement
-from vadouvan.core.fire.sauce import Sauce
-from vadouvan.core.fire.stages import CookStage
-from vadouvan.core.judge import Judgement
+from vadouvan.core.cooking.doneness import guidance_for
+from vadouvan.core.cooking.sauce import Sauce
+from vadouvan.core.cooking.stages import CookStage
+from vadouvan.core.judgement.fire import FireJudgement
+from vadouvan.core.judgement.judge import Judgement
 
 
 class StageOut(BaseModel):

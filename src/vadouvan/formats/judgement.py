@@ -12,16 +12,16 @@ from datetime import datetime, timedelta
 from pydantic import BaseModel
 
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.clock.plan import Plan
 from vadouvan.core.figure import Figure, hours_told
 from vadouvan.core.hold.limits import Limit
 from vadouvan.core.hold.telling import why_not_longer, why_not_now
 from vadouvan.core.hold.window import Edge, Window
-from vadouvan.core.judge import Judgement
-from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.sentences import window_in_short
+from vadouvan.core.judgement.stops import StopId
+from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import SUBSTANCES
-from vadouvan.core.sentences import window_in_short
-from vadouvan.core.stops import StopId
+from vadouvan.core.schedule.plan import Plan
 from vadouvan.errors import InputError
 from vadouvan.formats.course_out import CourseOut, RemarkOut, course_out
 from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out

@@ -9,9 +9,9 @@ from dataclasses import dataclass
 from typing import Any
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.cut.named import cut_named
-from vadouvan.core.draft import LONGEST_KEPT, MOST_LINES, CutSaid, Draft, LineSaid, OccasionSaid
-from vadouvan.core.whole import WholeBatch
+from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_LINES, CutSaid, Draft, LineSaid, OccasionSaid
+from vadouvan.core.parsing.cut_name import cut_named
+from vadouvan.core.snapshot.kitchen import WholeBatch
 from vadouvan.errors import FormatError
 from vadouvan.formats.card import Card
 

@@ -10,12 +10,12 @@ from pydantic import BaseModel
 from vadouvan.core.constants import DIFFUSIVITY_LOG_SD, SALT_TASTE_LOG_SD
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.figure import hours_told
-from vadouvan.core.taste.held import AsHeld
-from vadouvan.core.taste.learn import GRID, Learned, pace_says, salt_says
-from vadouvan.core.taste.logbook import Entry, held_hours
-from vadouvan.core.taste.next_time import Advice
-from vadouvan.core.taste.teaching import GROUPS, Tasted, Taught
-from vadouvan.core.taste.verdict import VerdictSaid
+from vadouvan.core.tasting.hold_history import AsHeld
+from vadouvan.core.tasting.learn import GRID, Learned, pace_says, salt_says
+from vadouvan.core.tasting.logbook import Entry, held_hours
+from vadouvan.core.tasting.next_time import Advice
+from vadouvan.core.tasting.teaching import GROUPS, Tasted, Taught
+from vadouvan.core.tasting.verdict import VerdictSaid
 
 PLOTTED = 61
 

@@ -8,12 +8,12 @@ from pydantic import BaseModel
 
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.mix.measure import weighed_parts
-from vadouvan.core.weigh.advice import Advice
-from vadouvan.core.weigh.plan import LineToWeigh, next_line
-from vadouvan.core.weigh.press import Kind
-from vadouvan.core.weigh.record import AddedLine, Record
-from vadouvan.core.weigh.session import Session, probe_forecast, questions_of
-from vadouvan.core.weigh.telling import told_of
+from vadouvan.core.weighing.advice import Advice
+from vadouvan.core.weighing.event import Kind
+from vadouvan.core.weighing.lines import LineToWeigh, next_line
+from vadouvan.core.weighing.session import Session, probe_forecast, questions_of
+from vadouvan.core.weighing.state import AddedLine, Record
+from vadouvan.core.weighing.telling import told_of
 
 
 class WeighLineOut(BaseModel):

@@ -11,7 +11,7 @@ from typing import Literal
 from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
 
-from vadouvan.core.draft import Draft
+from vadouvan.core.draft.typed import Draft
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.rows import BatchRow, HistoryRow, VerdictRow

@@ -18,8 +18,8 @@ from sqlalchemy import Engine, create_engine, select, text
 from sqlalchemy.exc import DatabaseError
 from sqlalchemy.orm import Session
 
-from vadouvan.core.reading.routine import read_routine
-from vadouvan.core.reading.shared import read_shared
+from vadouvan.core.interpretation.routine import read_routine
+from vadouvan.core.interpretation.shared import read_shared
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.shapes import draft_from_json
 from vadouvan.store.database import migrate, migration_config, open_database

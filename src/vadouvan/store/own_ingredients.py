@@ -9,7 +9,7 @@ from datetime import datetime
 from sqlalchemy import Engine, select
 from sqlalchemy.orm import Session
 
-from vadouvan.core.mix.label import LabelSaid
+from vadouvan.core.parsing.label import LabelSaid
 from vadouvan.errors import NotKept
 from vadouvan.store.rows import OwnIngredientRow
 

@@ -9,8 +9,8 @@ from datetime import datetime
 from sqlalchemy import Engine, exists, select
 from sqlalchemy.orm import Session, aliased
 
-from vadouvan.core.draft import Draft
-from vadouvan.core.weigh.press import Noted, Press
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.weighing.event import Noted, Press
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.batches import put_draft

@@ -9,10 +9,10 @@ from typing import Any
 from sqlalchemy import Engine
 from sqlalchemy.orm import Session
 
-from vadouvan.core.kitchen import NOTHING_LEARNED, OwnCorrection
-from vadouvan.core.reading.household import HouseholdSaid
-from vadouvan.core.reading.routine import RoutineSaid
-from vadouvan.core.reading.shared import SharedSaid
+from vadouvan.core.interpretation.household import HouseholdSaid
+from vadouvan.core.interpretation.routine import RoutineSaid
+from vadouvan.core.interpretation.shared import SharedSaid
+from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, OwnCorrection
 from vadouvan.store.rows import SettingRow
 
 ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "household"

@@ -10,7 +10,7 @@ from datetime import datetime
 from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
 
-from vadouvan.core.taste.verdict import VerdictSaid
+from vadouvan.core.tasting.verdict import VerdictSaid
 from vadouvan.errors import NotKept
 from vadouvan.store.rows import BatchRow, DescentRow, VerdictRow
 

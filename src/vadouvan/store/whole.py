@@ -12,8 +12,8 @@ from typing import Any, TypeVar
 from sqlalchemy import Engine, delete, select
 from sqlalchemy.orm import Session
 
-from vadouvan.core.merging import Merge
-from vadouvan.core.whole import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.core.snapshot.kitchen import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.core.snapshot.merging import Merge
 from vadouvan.errors import NotKept
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.own_cuts import kind_in, kind_text

@@ -10,9 +10,9 @@ from pydantic import BaseModel
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
-from vadouvan.core.draft import Draft
-from vadouvan.core.weigh.as_weighed import locked_parts_changed
-from vadouvan.core.weigh.record import record_of
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.weighing.as_weighed import locked_parts_changed
+from vadouvan.core.weighing.state import record_of
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
 from vadouvan.formats.any_file import read_any

@@ -8,9 +8,9 @@ from fastapi import APIRouter, Path
 from pydantic import BaseModel
 
 from vadouvan.api.context import Here
-from vadouvan.core.caution_triggers import cautions_of
-from vadouvan.core.cautions import Caution
-from vadouvan.core.kitchen import Kitchen
+from vadouvan.core.judgement.caution_triggers import cautions_of
+from vadouvan.core.kitchen.caution import Caution
+from vadouvan.core.kitchen.kitchen import Kitchen
 
 router = APIRouter(prefix="/api/cautions", tags=["cautions"])
 

@@ -7,7 +7,7 @@ from fastapi import APIRouter
 from vadouvan.api.context import Here
 from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut, ExampleOut
-from vadouvan.core.examples import EXAMPLES
+from vadouvan.core.draft.examples import EXAMPLES
 from vadouvan.errors import NotKept
 
 router = APIRouter(prefix="/api/examples", tags=["examples"])

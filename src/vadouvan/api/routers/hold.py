@@ -7,7 +7,7 @@ from pydantic import BaseModel
 
 from vadouvan.api.context import Here
 from vadouvan.api.schemas.hold import ComparisonQuestion
-from vadouvan.core.asking.comparing import compared
+from vadouvan.core.advice.comparing import compared
 from vadouvan.formats.judgement import JudgementOut, judgement_out
 
 router = APIRouter(prefix="/api/hold", tags=["hold"])

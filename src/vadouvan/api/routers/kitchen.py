@@ -12,7 +12,7 @@ from pydantic import BaseModel
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.routers.taste import learn
-from vadouvan.core.merging import FATES, Merge, merged
+from vadouvan.core.snapshot.merging import FATES, Merge, merged
 from vadouvan.errors import InputError
 from vadouvan.formats.archive.container import LARGEST_ARCHIVE_BYTES, too_large
 from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_archive

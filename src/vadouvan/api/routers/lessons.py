@@ -8,7 +8,7 @@ from fastapi import APIRouter, Path
 from pydantic import BaseModel
 
 from vadouvan.api.context import Here
-from vadouvan.core.lessons import LESSONS, Held, outcome
+from vadouvan.core.lessons.guided import LESSONS, Held, outcome
 from vadouvan.errors import NotKept
 from vadouvan.formats.course_out import CourseOut, course_out
 from vadouvan.formats.cut_out import PieceOut, piece_out

@@ -13,11 +13,11 @@ from vadouvan.api.schemas.mix import (
     ScaledQuestion,
     SwapsQuestion,
 )
-from vadouvan.core.asking.amounts import amounts_for
-from vadouvan.core.asking.scaling import scaled_to
-from vadouvan.core.asking.tasting import corrections_for, swaps_of_line
-from vadouvan.core.mix.pasted import mixes_in
+from vadouvan.core.advice.amounts import amounts_for
+from vadouvan.core.advice.scaling import scaled_to
+from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
 from vadouvan.core.mix.solver import Aim
+from vadouvan.core.parsing.pasted import mixes_in
 from vadouvan.formats.asking_out import (
     AmountsOut,
     CorrectionOut,

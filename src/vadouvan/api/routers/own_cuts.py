@@ -10,7 +10,7 @@ from vadouvan.api.context import Here
 from vadouvan.api.routers.tables import cut_out
 from vadouvan.api.schemas.batch import CutOut, OwnCutSaid
 from vadouvan.core.cut.own import own_kind
-from vadouvan.core.reading.draft import read_draft
+from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.errors import InputError
 
 router = APIRouter(prefix="/api/own-cuts", tags=["own cuts"])

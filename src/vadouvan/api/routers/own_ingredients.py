@@ -9,7 +9,7 @@ from fastapi import APIRouter, Path
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.own_ingredient import LabelAnswer, LabelBody, OwnIngredientOut
 from vadouvan.api.schemas.pantry import pantry_item_out
-from vadouvan.core.mix.label import as_label, read_label
+from vadouvan.core.parsing.label import as_label, read_label
 from vadouvan.errors import InputError
 from vadouvan.formats.judgement import problem_out
 from vadouvan.store.own_ingredients import OwnIngredient

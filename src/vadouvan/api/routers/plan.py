@@ -9,12 +9,12 @@ from fastapi import APIRouter, Path, Query, Request, Response
 from pydantic import BaseModel, Field
 
 from vadouvan.api.context import Context, Here
-from vadouvan.core.asking.offers import plan_offers
-from vadouvan.core.clock.moving import Mark, moved
-from vadouvan.core.draft import Draft
-from vadouvan.core.reading.shared import read_shared
-from vadouvan.core.table.gather import Batch, Clock
-from vadouvan.core.table.together import clashes_as_planned, plan_together
+from vadouvan.core.advice.offers import plan_offers
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.interpretation.shared import read_shared
+from vadouvan.core.joint_schedule.gather import Batch, Clock
+from vadouvan.core.joint_schedule.together import clashes_as_planned, plan_together
+from vadouvan.core.schedule.moving import Mark, moved
 from vadouvan.errors import InputError
 from vadouvan.formats.calendar_file import calendar_text, moved_draft
 from vadouvan.formats.paper import batch_address, code_svg, labels_pdf, today_pdf

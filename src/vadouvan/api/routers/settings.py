@@ -12,11 +12,11 @@ from vadouvan.api.context import Here
 from vadouvan.api.schemas.text import Text
 from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.routine import later
-from vadouvan.core.mix.label import ALLERGENS
-from vadouvan.core.reading.household import IS_SALT, HouseholdSaid, read_household
-from vadouvan.core.reading.mix import SCHOOLS
-from vadouvan.core.reading.routine import RoutineSaid, read_routine
-from vadouvan.core.reading.shared import SharedSaid, read_shared
+from vadouvan.core.interpretation.household import IS_SALT, HouseholdSaid, read_household
+from vadouvan.core.interpretation.mix import SCHOOLS
+from vadouvan.core.interpretation.routine import RoutineSaid, read_routine
+from vadouvan.core.interpretation.shared import SharedSaid, read_shared
+from vadouvan.core.parsing.label import ALLERGENS
 
 router = APIRouter(prefix="/api/settings", tags=["settings"])
 

@@ -9,11 +9,11 @@ from fastapi import APIRouter, Query
 from vadouvan.api.context import Here
 from vadouvan.api.schemas.batch import CutOut, IngredientNameOut, LineAnswer, LineQuestion, TablesOut
 from vadouvan.api.schemas.pantry import PantryItemOut, pantry_item_out
+from vadouvan.core.contact.mix_judgement import grams_figure
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.own import OWN
-from vadouvan.core.draft import LineSaid
-from vadouvan.core.mix_judgement import grams_figure
-from vadouvan.core.reading.mix import portion_of
+from vadouvan.core.draft.typed import LineSaid
+from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.errors import InputError
 from vadouvan.formats.judgement import problem_out
 

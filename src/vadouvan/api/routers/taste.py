@@ -11,13 +11,13 @@ from vadouvan.api.context import Context, Here
 from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut
 from vadouvan.api.schemas.text import Text
-from vadouvan.core.draft import CutSaid
-from vadouvan.core.taste.again import made_again
-from vadouvan.core.taste.held import as_held
-from vadouvan.core.taste.logbook import MOST_BESIDE, Asked, found, side_by_side, thread_of
-from vadouvan.core.taste.next_time import all_taken, next_time
-from vadouvan.core.taste.teaching import Tasted, Taught, learned_from, learned_says
-from vadouvan.core.taste.verdict import ASPECTS, WORDS, VerdictSaid, read_verdict, readable_verdicts
+from vadouvan.core.draft.typed import CutSaid
+from vadouvan.core.tasting.again import made_again
+from vadouvan.core.tasting.hold_history import as_held
+from vadouvan.core.tasting.logbook import MOST_BESIDE, Asked, found, side_by_side, thread_of
+from vadouvan.core.tasting.next_time import all_taken, next_time
+from vadouvan.core.tasting.teaching import Tasted, Taught, learned_from, learned_says
+from vadouvan.core.tasting.verdict import ASPECTS, WORDS, VerdictSaid, read_verdict, readable_verdicts
 from vadouvan.errors import InputError, NotKept
 from vadouvan.formats.taste_out import EntryOut, OwnCorrectionOut, TasteOut, correction_out, entry_out, taste_out
 from vadouvan.store.verdicts import Descent

@@ -9,12 +9,12 @@ from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.text import Text
-from vadouvan.core.draft import Draft
+from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import number_told
-from vadouvan.core.weigh.advice import advice_on
-from vadouvan.core.weigh.press import How, Kind, Press
-from vadouvan.core.weigh.session import Session, carry_out, session_of
-from vadouvan.core.weigh.telling import typed_celsius, typed_mass_kg
+from vadouvan.core.weighing.advice import advice_on
+from vadouvan.core.weighing.event import How, Kind, Press
+from vadouvan.core.weighing.session import Session, carry_out, session_of
+from vadouvan.core.weighing.telling import typed_celsius, typed_mass_kg
 from vadouvan.errors import Overtaken
 from vadouvan.formats.weigh_out import WeighOut, weigh_out
 

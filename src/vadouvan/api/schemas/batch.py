@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from pydantic import BaseModel, Field
 
-from vadouvan.core.draft import Draft
+from vadouvan.core.draft.typed import Draft
 from vadouvan.formats.judgement import JudgementOut, ProblemOut
 
 

@@ -7,8 +7,8 @@ from typing import Annotated
 from pydantic import BaseModel, Field
 
 from vadouvan.api.schemas.text import Text
-from vadouvan.core.asking.comparing import Change
-from vadouvan.core.draft import Draft
+from vadouvan.core.advice.comparing import Change
+from vadouvan.core.draft.typed import Draft
 
 
 class ComparisonQuestion(BaseModel):

@@ -6,8 +6,8 @@ from typing import Annotated, Literal
 
 from pydantic import BaseModel, Field
 
-from vadouvan.core.draft import CutSaid, Draft
-from vadouvan.core.mix.corrections import Degree, Taste
+from vadouvan.core.advice.corrections import Degree, Taste
+from vadouvan.core.draft.typed import CutSaid, Draft
 from vadouvan.core.mix.measure import Measures
 
 Asked = Annotated[float, Field(ge=0, le=20_000, allow_inf_nan=False)]

@@ -6,7 +6,7 @@ from pydantic import BaseModel, ConfigDict
 
 from vadouvan.api.schemas.pantry import PantryItemOut
 from vadouvan.api.schemas.text import Text
-from vadouvan.core.mix.label import LabelSaid
+from vadouvan.core.parsing.label import LabelSaid
 from vadouvan.formats.judgement import ProblemOut
 
 

@@ -7,9 +7,9 @@ from collections.abc import Mapping
 from pydantic import BaseModel
 
 from vadouvan.core.figure import number_told
-from vadouvan.core.mix.ingredient import Ingredient
-from vadouvan.core.mix.label import OWN_INGREDIENT
-from vadouvan.core.said.units import VOLUME_M3
+from vadouvan.core.measures.units import VOLUME_M3
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.parsing.label import OWN_INGREDIENT
 
 
 class PartOfIngredientOut(BaseModel):

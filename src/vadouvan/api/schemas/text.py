@@ -6,7 +6,7 @@ from typing import Annotated
 
 from pydantic import AfterValidator, StringConstraints
 
-from vadouvan.core.draft import LONGEST_KEPT
+from vadouvan.core.draft.typed import LONGEST_KEPT
 
 
 def _writable(text: str) -> str:

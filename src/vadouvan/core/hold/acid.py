@@ -22,7 +22,7 @@ from vadouvan.core.constants import (
 from vadouvan.core.cut.kind import Family
 from vadouvan.core.cut.shape import Piece
 from vadouvan.core.hold.buffer import AcidKind, meat_titration, mix_titration
-from vadouvan.core.hold.modes import Array, Grid, graded_grid
+from vadouvan.core.hold.eigenmodes import Array, Grid, graded_grid
 from vadouvan.core.mix.acidity import Solution
 
 CELLS = 44

@@ -12,7 +12,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from vadouvan.core.cut.kind import Family
-from vadouvan.core.hold.modes import Array
+from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.mix.acidity import PK, WATER_PK, Solution
 
 # Sites [mol/kg meat] by dissociation constant, and the pH of the raw meat.

@@ -14,9 +14,9 @@ import numpy as np
 from vadouvan.core.constants import SATURATION_KG_PER_KG_WATER, TASTED_SALT_KG_PER_KG_WATER
 from vadouvan.core.hold import levels
 from vadouvan.core.hold.buffer import RAW_PH
-from vadouvan.core.hold.case import HoldCase
+from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.enzyme import effective_strength
-from vadouvan.core.hold.modes import Array
+from vadouvan.core.hold.scenario import HoldCase
 from vadouvan.core.hold.temperature import salt_diffusivity
 
 ConcernName = Literal["seasoned", "aroma", "salty", "sour", "soft", "texture"]

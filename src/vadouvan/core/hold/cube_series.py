@@ -6,8 +6,8 @@ from dataclasses import dataclass, replace
 
 from vadouvan.core.constants import COAT_M, PASTE_DENSITY
 from vadouvan.core.cut.cut import Cut, usual_piece_kg
-from vadouvan.core.hold.case import hold_case
 from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.scenario import hold_case
 from vadouvan.core.hold.window import Window, window_of
 from vadouvan.core.mix.balance import Balance
 

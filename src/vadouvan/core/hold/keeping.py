@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from vadouvan.core.constants import AIRLESS_COLD_C, AIRLESS_KEEPS_S, FRIDGE_ADVISED_C, JAR_SAFE_PH
 from vadouvan.core.figure import hours_told
-from vadouvan.core.hold.case import HoldCase
 from vadouvan.core.hold.limits import Basis, Limit
+from vadouvan.core.hold.scenario import HoldCase
 from vadouvan.core.hold.storage import keeps_until_h
 
 

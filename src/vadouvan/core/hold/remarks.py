@@ -17,7 +17,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.hold.acid import settled_ph
-from vadouvan.core.hold.case import HoldCase
+from vadouvan.core.hold.scenario import HoldCase
 from vadouvan.core.hold.storage import hours_allowed
 
 MATTERS_KG_PER_KG = 0.001

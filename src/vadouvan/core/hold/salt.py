@@ -15,7 +15,7 @@ import numpy as np
 
 from vadouvan.core.constants import FILM_WATER_KG_PER_M2, SATURATION_KG_PER_KG_WATER
 from vadouvan.core.cut.shape import Piece
-from vadouvan.core.hold.modes import Array, Modes, modes_of
+from vadouvan.core.hold.eigenmodes import Array, Modes, modes_of
 
 FIRST_FO, LAST_FO, STEPS = 2e-5, 30.0, 260
 

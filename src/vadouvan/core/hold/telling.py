@@ -5,8 +5,8 @@ from __future__ import annotations
 import numpy as np
 
 from vadouvan.core.figure import hours_told, number_told
-from vadouvan.core.hold.course import HoldCourse
-from vadouvan.core.hold.modes import Array
+from vadouvan.core.hold.eigenmodes import Array
+from vadouvan.core.hold.time_course import HoldCourse
 from vadouvan.core.hold.window import Window
 
 DEEP_ENOUGH_TO_TELL_M = 0.0001

@@ -16,11 +16,11 @@ import numpy as np
 from vadouvan.core.constants import BEST_NEAR_LATEST, DIFFUSIVITY_LOG_SD
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold import levels
-from vadouvan.core.hold.case import NEVER_H, HoldCase, hold_case
 from vadouvan.core.hold.concerns import Concern, concerns_of
+from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.keeping import storage_limit
 from vadouvan.core.hold.limits import Limit
-from vadouvan.core.hold.modes import Array
+from vadouvan.core.hold.scenario import NEVER_H, HoldCase, hold_case
 from vadouvan.core.hold.worded import at_once, before_crossing, limit_of
 from vadouvan.core.mix.balance import Balance
 

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from vadouvan.core.hold.case import HoldCase
 from vadouvan.core.hold.concerns import Concern, ConcernName
 from vadouvan.core.hold.limits import Basis, Limit
+from vadouvan.core.hold.scenario import HoldCase
 
 _BASIS: dict[ConcernName, Basis] = {
     "seasoned": "salt",

@@ -10,7 +10,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from vadouvan.core.mix.ingredient import MOLAR_KG, Ingredient
+from vadouvan.core.pantry.ingredient import MOLAR_KG, Ingredient
 
 WATER_PK = 14.0
 # Acid constants at 25 C; acids of unknown kind count as citric.

@@ -7,10 +7,10 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from typing import Literal
 
+from vadouvan.core.measures.numbers import Spread
 from vadouvan.core.mix.acidity import Solution, mixed, solution_ph
-from vadouvan.core.mix.amount import Portion
-from vadouvan.core.mix.ingredient import Ingredient
-from vadouvan.core.said.numbers import Spread
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.parsing.amount import Portion
 
 Substance = Literal["salt", "sugar", "acid", "fat", "aroma"]
 SUBSTANCES: tuple[Substance, ...] = ("salt", "sugar", "acid", "fat", "aroma")

@@ -34,8 +34,8 @@ from vadouvan.core.constants import (
     WATER_HEAT_CAPACITY,
 )
 from vadouvan.core.figure import hours_told, number_told
-from vadouvan.core.mix.amount import Portion
-from vadouvan.core.said.numbers import Spread
+from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.parsing.amount import Portion
 
 Method = Literal["raw", "cooked", "concentrate", "pounded"]
 Cooling = Literal["ice_bath", "fridge"]

@@ -8,10 +8,10 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Literal
 
-from vadouvan.core.mix.amount import PIECE_UNITS, Portion
-from vadouvan.core.mix.ingredient import Ingredient
-from vadouvan.core.said.numbers import Spread
-from vadouvan.core.said.units import VOLUME_M3
+from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.units import VOLUME_M3
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.parsing.amount import PIECE_UNITS, Portion
 
 Measures = Literal["scale", "kitchen"]
 SPOONS = {"tsp", "teaspoon", "tbsp", "tablespoon", "dessertspoon", "tb", "tbs", "cup"}

@@ -27,7 +27,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import Figure, Given, Working, number_told
-from vadouvan.core.said.numbers import Spread
+from vadouvan.core.measures.numbers import Spread
 
 Form = Literal["paste", "liquid"]
 Container = Literal["bag", "tub", "jar", "vacuum", "tray"]

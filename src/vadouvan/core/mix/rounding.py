@@ -12,9 +12,9 @@ from itertools import combinations, product
 
 import numpy as np
 
-from vadouvan.core.mix.amount import Portion
 from vadouvan.core.mix.measure import measured, step_kg
 from vadouvan.core.mix.solver import PULL, Aims, Solution, aim_rows
+from vadouvan.core.parsing.amount import Portion
 
 MOST_ROUNDS = 60
 

@@ -6,13 +6,13 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 
 from vadouvan.core.figure import number_told
-from vadouvan.core.mix.amount import Portion
+from vadouvan.core.measures.numbers import Spread
 from vadouvan.core.mix.balance import SUBSTANCES, Film, balance_of
-from vadouvan.core.mix.ingredient import Ingredient
-from vadouvan.core.mix.pantry import Pantry
 from vadouvan.core.mix.solver import Aims, solve
 from vadouvan.core.mix.span import SaltState
-from vadouvan.core.said.numbers import Spread
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.parsing.amount import Portion
 
 SALTY_FROM = 0.02  # salt share from which an ingredient of the mix can carry a correction
 MOST_OFFERS = 2

@@ -14,8 +14,8 @@ from typing import Literal
 import numpy as np
 from scipy.optimize import lsq_linear
 
-from vadouvan.core.mix.amount import MOST_KG, Portion
-from vadouvan.core.mix.ingredient import Ingredient
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.parsing.amount import MOST_KG, Portion
 
 Aim = Literal["salt", "sugar", "acid", "heat", "total"]
 

@@ -7,9 +7,9 @@ from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.figure import number_told
+from vadouvan.core.measures.numbers import Spread
 from vadouvan.core.mix.balance import Balance, Contribution, Substance
-from vadouvan.core.mix.schools import BY_WEIGHT, Salting, School, run_off_words, settled_words, strong_bath_words
-from vadouvan.core.said.numbers import Spread
+from vadouvan.core.mix.salting_method import BY_WEIGHT, Salting, School, run_off_words, settled_words, strong_bath_words
 
 TARGET_MAY_MISS = 0.1
 SALT_ON_TARGET = 0.05

@@ -11,13 +11,13 @@ from collections.abc import Sequence
 from datetime import datetime
 
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.judge import Judgement, judge
-from vadouvan.core.kitchen import Kitchen
-from vadouvan.core.mix.pantry import Pantry
-from vadouvan.core.reading.draft import read_draft
-from vadouvan.core.taste.logbook import Entry
-from vadouvan.core.taste.verdict import readable_verdicts
-from vadouvan.core.whole import WholeBatch, WholeKitchen, check_settings
+from vadouvan.core.interpretation.draft import read_draft
+from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.snapshot.kitchen import WholeBatch, WholeKitchen, check_settings
+from vadouvan.core.tasting.logbook import Entry
+from vadouvan.core.tasting.verdict import readable_verdicts
 from vadouvan.errors import BadInput, VadouvanError
 from vadouvan.formats import batch_file, batch_shape
 from vadouvan.formats.archive.container import Unpacked, pack, refused, unpack

@@ -10,10 +10,10 @@ from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
-from vadouvan.core.draft import LONGEST_KEPT, Draft
-from vadouvan.core.taste.verdict import VerdictSaid
-from vadouvan.core.weigh.press import How, Kind, Noted, Press
-from vadouvan.core.whole import WholeBatch, WholeVerdict
+from vadouvan.core.draft.typed import LONGEST_KEPT, Draft
+from vadouvan.core.snapshot.kitchen import WholeBatch, WholeVerdict
+from vadouvan.core.tasting.verdict import VerdictSaid
+from vadouvan.core.weighing.event import How, Kind, Noted, Press
 from vadouvan.formats import batch_file
 from vadouvan.formats.archive.container import refused
 

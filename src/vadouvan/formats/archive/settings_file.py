@@ -8,10 +8,10 @@ from typing import Annotated, Literal, TypeVar
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.reading.household import HouseholdSaid
-from vadouvan.core.reading.routine import RoutineSaid
-from vadouvan.core.reading.shared import SharedSaid
-from vadouvan.core.whole import KitchenSettings
+from vadouvan.core.interpretation.household import HouseholdSaid
+from vadouvan.core.interpretation.routine import RoutineSaid
+from vadouvan.core.interpretation.shared import SharedSaid
+from vadouvan.core.snapshot.kitchen import KitchenSettings
 from vadouvan.formats.archive.container import refused
 
 

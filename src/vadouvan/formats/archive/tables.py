@@ -7,13 +7,13 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import fields
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.draft import CutSaid, Draft
+from vadouvan.core.draft.typed import CutSaid, Draft
 from vadouvan.core.figure import number_told
-from vadouvan.core.mix.ingredient import Ingredient
-from vadouvan.core.mix.label import LabelSaid
-from vadouvan.core.taste.logbook import Entry, held_hours
-from vadouvan.core.taste.verdict import ASPECTS
-from vadouvan.core.whole import OwnLabel
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.parsing.label import LabelSaid
+from vadouvan.core.snapshot.kitchen import OwnLabel
+from vadouvan.core.tasting.logbook import Entry, held_hours
+from vadouvan.core.tasting.verdict import ASPECTS
 from vadouvan.formats.archive.container import refused
 from vadouvan.formats.archive.csv_text import read_csv, write_csv
 from vadouvan.formats.archive.records import IDENTITY

@@ -1,0 +1,1 @@
+"""Questions beyond the judgement: aims, corrections, swaps, another size, comparison."""

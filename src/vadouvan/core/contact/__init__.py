@@ -1,0 +1,1 @@
+"""The mix as it meets the meat."""

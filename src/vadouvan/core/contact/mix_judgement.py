@@ -1,0 +1,207 @@
+"""All answers about the mix of one batch: balance, spans, salt by its school, need against made, the making."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from collections.abc import Set as AbstractSet
+from dataclasses import dataclass
+
+from vadouvan.core.constants import PASTE_RUN_OFF, SERVING_NORMAL_KG
+from vadouvan.core.contact.for_household import household_words
+from vadouvan.core.contact.mix_at_contact import Bowl
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.cut.occasion import servings_from
+from vadouvan.core.figure import Figure, Given, Working
+from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.scenario import HoldCase
+from vadouvan.core.interpretation.draft import Reading
+from vadouvan.core.interpretation.household import ANYBODY, Household
+from vadouvan.core.interpretation.mix import MixReading
+from vadouvan.core.mix.balance import SUBSTANCES, Substance
+from vadouvan.core.mix.figures import (
+    enzyme_figure,
+    heat_figure,
+    heat_words,
+    per_kg_figure,
+    per_mix_figure,
+    ph_figure,
+    sodium_figure,
+    sodium_words,
+)
+from vadouvan.core.mix.making import MakingStep
+from vadouvan.core.mix.need import need_figure
+from vadouvan.core.mix.salting_method import spoon_words
+from vadouvan.core.mix.solver import Aim, Aims
+from vadouvan.core.mix.span import BathCourse, SaltState, Span, enzyme_span, salt_state, span_in_mix, span_of
+from vadouvan.core.parsing.amount import Portion
+
+
+@dataclass(frozen=True)
+class MixJudgement:
+    """What is known of a mix; ``salt`` is missing while the hold cannot be read.
+
+    ``mix_spans`` tell the same per kilogram of mix; ``notes`` are heat and sodium in words.
+    """
+
+    bowl: Bowl
+    figures: tuple[Figure, ...]
+    spans: tuple[Span, ...]
+    mix_spans: tuple[Span, ...]
+    salt: SaltState | None
+    steps: tuple[MakingStep, ...]
+    heat_says: str
+    sodium_says: str
+    school_says: str
+    vacuum: bool = False
+    household: tuple[str, ...] = ()
+
+    @property
+    def minutes(self) -> float:
+        """From the first step until all of the mix may go on the meat [min]."""
+        return sum(step.minutes for step in self.steps)
+
+
+def mix_judgement(reading: Reading, bowl: Bowl, case: HoldCase | None, household: Household = ANYBODY) -> MixJudgement:
+    """The answers for a mix in its bowl, for a household; ``case`` is its hold, once that can be read."""
+    salt = _salt(reading, bowl, case)
+    balance = bowl.balance
+    sodium = _sodium(reading, bowl, salt)
+    ph = ph_figure(balance)
+    figures = (
+        *_quantity_figures(bowl),
+        *(per_kg_figure(balance, name) for name in SUBSTANCES),
+        *(per_mix_figure(balance, name) for name in SUBSTANCES),
+        enzyme_figure(balance),
+        heat_figure(balance),
+        sodium,
+        *((ph,) if ph else ()),
+    )
+    return MixJudgement(
+        bowl=bowl,
+        figures=figures,
+        spans=_spans(reading.mix, bowl, salt),
+        mix_spans=(*(span_in_mix(balance, name) for name in SUBSTANCES), enzyme_span(balance)),
+        salt=salt,
+        steps=(*bowl.ready.steps, *_quantity_steps(reading.mix, bowl), *_two_steps(reading.mix)),
+        heat_says=heat_words(balance),
+        sodium_says=sodium_words(sodium.value),
+        school_says=_school_says(reading.mix, salt),
+        vacuum=reading.mix.vessel.container == "vacuum",
+        household=household_words(household, bowl.whole, reading.cut.kind, sodium.value) if reading.cut else (),
+    )
+
+
+def aims_of(mix: MixReading, bowl: Bowl, cut: Cut, hold: Hold, salt: SaltState, which: AbstractSet[Aim]) -> Aims:
+    """The aims that were asked for, over the whole bowl with what is set aside.
+
+    Salt of a settling bath is aimed at what it settles to, of any other mix at what it has to hold.
+    """
+    values: dict[Aim, float] = {aim: value for aim, value in mix.aims.items() if aim in which}
+    if "salt" in which:
+        values["salt"] = hold.salt_target if salt.settles else salt.wanted_g_per_kg / 1000
+    if "total" in which:
+        lifted_kg = sum(portion.mass_kg.value for portion in bowl.ready.lifted)
+        values["total"] = bowl.need.mass_kg.value + bowl.set_aside_kg + bowl.ready.boiled_off_kg + lifted_kg
+    return Aims(cut.meat_kg / bowl.share, cut.water_kg / bowl.share, salt.settles, values, bowl.ready.boiled_off_kg)
+
+
+def _salt(reading: Reading, bowl: Bowl, case: HoldCase | None) -> SaltState | None:
+    cut, hold, salting = reading.cut, reading.hold, reading.mix.salting
+    if cut is None or hold is None:
+        return None
+    if salting.school == "strong_bath" and case is None:
+        return None
+    course = None
+    if case is not None and salting.school == "strong_bath" and bowl.balance.salt_kg > 0:
+        hours = salting.bath_s / 3600
+        uptake = case.average_at(hours) * cut.meat_kg / bowl.balance.salt_kg
+        course = BathCourse(uptake, case.average_at(hours + 1) - case.average_at(hours))
+    return salt_state(bowl.balance, cut.water_kg, hold.salt_target, salting, course, bowl.share)
+
+
+def _sodium(reading: Reading, bowl: Bowl, salt: SaltState | None) -> Figure:
+    """Sodium a serving: by the occasion where it was said, else by servings of the usual weight."""
+    meat_kg = bowl.balance.meat_kg
+    occasion = reading.occasion
+    servings = servings_from(meat_kg, occasion) if occasion else meat_kg / SERVING_NORMAL_KG.value
+    if salt is None or salt.school in ("per_kg", "spoon_per_pound"):
+        eaten = 1 - PASTE_RUN_OFF.value
+    else:
+        salt_kg = bowl.balance.salt_kg
+        eaten = salt.settles_g_per_kg / 1000 * meat_kg / salt_kg if salt_kg > 0 else 0.0
+    return sodium_figure(bowl.balance, eaten, servings)
+
+
+def grams_figure(portion: Portion) -> Figure:
+    """Grams of one line, with its range where the words leave one."""
+    mass = portion.mass_kg
+    rule = "The amount as said, times the weight of one such measure of this ingredient."
+    inputs = (Given(portion.text.strip(), mass.value * 1000, "g"),)
+    source = tuple(portion.ingredient.source.split(";"))
+    low, high = (mass.low * 1000, mass.high * 1000) if mass.low != mass.high else (None, None)
+    return Figure(f"mix.{portion.line_id}", mass.value * 1000, "g", Working(rule, inputs, source), low, high)
+
+
+def _quantity_figures(bowl: Bowl) -> tuple[Figure, ...]:
+    ready = bowl.ready
+    all_g = sum(portion.mass_kg.value for portion in bowl.whole) * 1000
+    lifted_g = sum(portion.mass_kg.value for portion in ready.lifted) * 1000
+    inputs = (
+        Given("all ingredients", all_g, "g"),
+        Given("fished out", lifted_g, "g"),
+        Given("boiled off", ready.boiled_off_kg * 1000, "g"),
+    )
+    rule = "All ingredients added up, less what is fished out and what boils off."
+    mass = ready.mass_kg
+    made = Figure("made_g", mass.value * 1000, "g", Working(rule, inputs, ()), mass.low * 1000, mass.high * 1000)
+    aside_inputs = (Given("made", mass.value * 1000, "g"), Given("on the meat", bowl.share * 100, "%"))
+    aside_rule = "As said, poured off before contact; salt, acid and window count only what meets the meat."
+    aside = Figure("set_aside_g", bowl.set_aside_kg * 1000, "g", Working(aside_rule, aside_inputs, ()))
+    return made, need_figure(bowl.need), aside
+
+
+def _quantity_steps(mix: MixReading, bowl: Bowl) -> tuple[MakingStep, ...]:
+    found = []
+    if bowl.set_aside_kg > 0:
+        use = f" for {mix.set_aside.use}" if mix.set_aside.use else ""
+        grams = round(bowl.set_aside_kg * 1000)
+        says = f"Pour {grams} g off clean{use} before the meat goes in; label it. Only this may be brushed on late."
+        found.append(MakingStep("set-aside", says))
+    if bowl.need.remark:
+        found.append(MakingStep("vessel", bowl.need.remark, kind="warn"))
+    return tuple(found)
+
+
+def _two_steps(mix: MixReading) -> tuple[MakingStep, ...]:
+    if not mix.first:
+        return ()
+    if mix.making.first_contact_s is None:
+        wrong = "Say how long the first step stays on before the rest goes in."
+        return (MakingStep("first", wrong, kind="warn"),)
+    names = ", ".join(p.ingredient.also_called[0] for p in mix.portions if p.line_id in mix.first)
+    minutes = mix.making.first_contact_s / 60
+    says = f"First step: {names} on the meat for {minutes:.0f} min, then the rest on top. The hours count from then."
+    return (MakingStep("first", says, minutes, hands_on=False),)
+
+
+def _spans(mix: MixReading, bowl: Bowl, salt: SaltState | None) -> tuple[Span, ...]:
+    targets: dict[Aim, float] = dict(mix.aims)
+    if salt:
+        targets["salt"] = salt.wanted_g_per_kg / 1000
+    spans = tuple(span_of(bowl.balance, name, _target(targets, name)) for name in SUBSTANCES)
+    return (*spans, enzyme_span(bowl.balance))
+
+
+def _target(targets: Mapping[Aim, float], substance: Substance) -> float | None:
+    return next((value for aim, value in targets.items() if aim == substance), None)
+
+
+def _school_says(mix: MixReading, salt: SaltState | None) -> str:
+    """What the chosen school means here, and what stays in the bag."""
+    salting = mix.salting
+    words = []
+    if salting.school == "spoon_per_pound" and salting.spoon_salt is not None:
+        words.append(spoon_words(salting.spoon_salt, salting.spoons))
+    if salt is not None and salt.stays:
+        words.append(salt.stays)
+    return " ".join(words)

@@ -1,0 +1,1 @@
+"""Stages, doneness, surface, brushing, sauce and probe."""

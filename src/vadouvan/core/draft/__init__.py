@@ -1,0 +1,1 @@
+"""A batch as typed: every answer a text."""

@@ -1,0 +1,89 @@
+"""One hold with its courses of salt and acid worked out, ready to be asked when and how much."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field, replace
+
+import numpy as np
+
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.hold.acid import AcidCourse, acid_course
+from vadouvan.core.hold.eigenmodes import Array
+from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.salt import Contact, EarlierContact, SaltCourse, salt_course
+from vadouvan.core.hold.time_temperature import Pace
+from vadouvan.core.mix.balance import Balance
+
+TRACE_KG_PER_KG = 1e-4
+NEVER_H = 24.0 * 60  # longer than any hold: stands for "not within this hold"
+
+
+@dataclass(frozen=True)
+class HoldCase:
+    """One hold with its courses of salt and acid worked out; ``pace`` turns their clocks into hours.
+
+    ``unit_cells`` and ``unit_settled`` are of the same mix with at least a trace of salt: they stand for whatever the
+    mix brings in, so that salt going to nothing makes no step.
+    """
+
+    cut: Cut
+    balance: Balance
+    hold: Hold
+    contact: Contact
+    course: SaltCourse
+    pace: Pace
+    acid: AcidCourse | None
+    unit_settled: float = 0.0
+    unit_cells: Array = field(default_factory=lambda: np.zeros((0, 0)))
+
+    def with_pace(self, factor: float) -> HoldCase:
+        """The same course run at a faster or slower diffusivity."""
+        return replace(self, pace=self.pace.times(factor))
+
+    @property
+    def hours(self) -> Array:
+        """The course's time axis [h]."""
+        return self.pace.hours_at(self.course.tau_m2)
+
+    @property
+    def whole_area_m2(self) -> float:
+        """All surface of all pieces, covered or not [m2]."""
+        piece = self.cut.piece
+        return piece.surface_m2 * self.cut.meat_kg / (self.cut.kind.density_kg_per_m3 * piece.volume_m3)
+
+    @property
+    def water_share(self) -> float:
+        """Water in the meat [kg/kg]."""
+        return self.cut.kind.water_share
+
+    def average_at(self, hours: float) -> float:
+        """Mean salt of the meat at an hour [kg per kg of meat]."""
+        return self.water_share * float(np.interp(hours, self.hours, self.course.average))
+
+
+def hold_case(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = None) -> HoldCase:
+    """A hold with its salt course; ``acid`` is taken over from another run of the same mix, or worked out."""
+    contact = Contact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
+    pace = Pace(hold.course, cut.kind.family, hold.pace_factor)
+    earlier = _earlier(cut, balance, pace)
+    course = salt_course(cut.piece, contact, earlier)
+    traced = replace(contact, salt_kg=max(balance.salt_kg, TRACE_KG_PER_KG * cut.meat_kg))
+    unit = course if traced == contact else salt_course(cut.piece, traced, earlier)
+    return HoldCase(cut, balance, hold, contact, course, pace, acid or _acid(cut, balance), traced.settled, unit.cells)
+
+
+def _earlier(cut: Cut, balance: Balance, pace: Pace) -> EarlierContact | None:
+    """The first step of a mix in two; hours of the hold count from the second."""
+    first = balance.first
+    if first is None:
+        return None
+    contact = Contact(first.salt_kg, first.water_kg, cut.water_kg, cut.open_area_m2)
+    return EarlierContact(contact, pace.tau_at(first.contact_s / 3600))
+
+
+def _acid(cut: Cut, balance: Balance) -> AcidCourse | None:
+    """The acid's course, where there is any acid."""
+    if balance.solution is None or sum(balance.solution.acids.values()) <= 0:
+        return None
+    kind = cut.kind
+    return acid_course(cut.piece, kind.family, kind.water_share, balance.solution, balance.water_kg / cut.water_kg)

@@ -1,0 +1,106 @@
+"""A hold through time: where salt, acid and softening are at each hour, for drawing and for reading off."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.special import erfc
+
+from vadouvan.core.constants import ENZYME_DIFFUSIVITY, ENZYME_PLEASANT_H, TASTED_SALT_KG_PER_KG_WATER
+from vadouvan.core.hold.concerns import softening_strength
+from vadouvan.core.hold.eigenmodes import Array
+from vadouvan.core.hold.scenario import HoldCase
+from vadouvan.core.hold.window import Window
+
+HOURS, DEPTHS = 33, 25
+ROUND_HOURS = (1.0, 2.0, 4.0, 10.0, 20.0, 24.0, 48.0)  # those that cooks speak of
+EARLIEST_H = 0.25
+
+
+@dataclass(frozen=True)
+class HoldCourse:
+    """Per hour: salt by depth [kg/kg meat] (hours, depths), mean and middle, salt left outside [kg], depth of
+    seasoning, of the white band and of softening [m]. ``across``: depths run right through to the other side.
+    ``tasted`` is the salt from which a layer tastes seasoned [kg/kg].
+    """
+
+    hours: Array
+    depths_m: Array
+    salt: Array
+    average: Array
+    middle: Array
+    left_kg: Array
+    seasoned_m: Array
+    white_m: Array
+    soft_m: Array
+    tasted: float
+    across: bool
+
+
+def hold_course(case: HoldCase, window: Window) -> HoldCourse:
+    """The course from a quarter of an hour to a good while after the latest hour."""
+    hours = course_hours(window)
+    piece = case.cut.piece
+    across = piece.path.far_resistance_m is not None or (case.cut.shape == "slab" and case.cut.bone in ("face", "ribs"))
+    reach_m = case.cut.thickness_m if across else piece.far_m
+    depths = np.linspace(0.0, reach_m, DEPTHS)
+    axis = case.hours
+    salt = case.water_share * np.array([np.interp(hours, axis, case.course.at_depth(float(depth))) for depth in depths])
+    average = case.water_share * np.interp(hours, axis, case.course.average)
+    tasted = TASTED_SALT_KG_PER_KG_WATER.value * case.water_share
+    fields = salt.T
+    return HoldCourse(
+        hours=hours,
+        depths_m=depths,
+        salt=fields,
+        average=average,
+        middle=fields[:, -1] if not across else fields.min(axis=1),
+        left_kg=np.maximum(0.0, case.balance.salt_kg - average * case.cut.meat_kg),
+        seasoned_m=np.array([_reach(depths, row, tasted) for row in fields]),
+        white_m=_white(case, hours),
+        soft_m=np.array([_softened_m(case, float(hour)) for hour in hours]),
+        tasted=tasted,
+        across=across,
+    )
+
+
+def course_hours(window: Window) -> Array:
+    """Hours to look at: finer at the start, to half as long again as it may be held."""
+    last = max(1.5 * window.latest.hours, 1.2 * window.best.hours, 2.0)
+    marks = (window.safe_earliest_h, window.best.hours, window.safe_latest_h, *ROUND_HOURS)
+    inside = [hour for hour in marks if EARLIEST_H <= hour <= last]
+    return np.unique(np.concatenate((np.geomspace(EARLIEST_H, last, HOURS), inside)))
+
+
+def _reach(depths_m: Array, row: Array, threshold: float) -> float:
+    """Depth from the surface to which a falling profile is at or over a threshold [m]."""
+    under = np.flatnonzero(row < threshold)
+    if len(under) == 0:
+        return float(depths_m[-1])
+    first = int(under[0])
+    if first == 0:
+        return 0.0
+    part = (row[first - 1] - threshold) / (row[first - 1] - row[first])
+    return float(depths_m[first - 1] + part * (depths_m[first] - depths_m[first - 1]))
+
+
+def _white(case: HoldCase, hours: Array) -> Array:
+    if case.acid is None:
+        return np.zeros(len(hours))
+    axis = case.pace.hours_at(case.acid.tau_m2)
+    return np.asarray(np.interp(hours, axis, case.acid.band_m(), left=0.0))
+
+
+def _softened_m(case: HoldCase, hours: float) -> float:
+    """Depth to which a live enzyme has softened pleasantly [m]: what diffuses in works as long as it is there."""
+    strength = softening_strength(case)
+    if strength <= 0 or hours <= 0:
+        return 0.0
+    worked_h = float(case.pace.softening_at(np.array(hours)))
+    spread_m = 2 * math.sqrt(ENZYME_DIFFUSIVITY.value * hours * 3600)
+    depths = np.linspace(0.0, 4 * spread_m, 200)
+    z = depths / spread_m
+    index = strength * worked_h * ((1 + 2 * z**2) * erfc(z) - 2 * z * np.exp(-(z**2)) / math.sqrt(math.pi))
+    return _reach(depths, index, ENZYME_PLEASANT_H.value)

@@ -1,0 +1,62 @@
+"""The clock of a hold: how far salt and enzyme have got at an hour, at one temperature or a recorded course of them.
+
+Both models see time only as an integral of their own pace, so a warm hour is only a stretch of that axis.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from vadouvan.core.cut.kind import Family
+from vadouvan.core.hold.eigenmodes import Array
+from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity
+
+FAR_H = 24.0 * 400
+
+
+@dataclass(frozen=True)
+class Pace:
+    """Temperatures from an hour on [(h, C)], the first from hour 0; ``factor`` quickens or slows salt [1]."""
+
+    readings: tuple[tuple[float, float], ...]
+    family: Family
+    factor: float = 1.0
+
+    def times(self, factor: float) -> Pace:
+        """The same course at another pace of salt."""
+        return replace(self, factor=self.factor * factor)
+
+    @property
+    def diffusivity(self) -> float:
+        """Diffusivity of salt at the last temperature [m2/s]."""
+        return self.factor * salt_diffusivity(self.readings[-1][1], self.family)
+
+    def hours_at(self, tau_m2: Array) -> Array:
+        """Hours at which salt's clock shows so much [h]."""
+        knots, tau = self._salt_clock()
+        return np.asarray(np.interp(tau_m2, tau, knots))
+
+    def tau_at(self, hours: float) -> float:
+        """What salt's clock shows at an hour [m2]."""
+        knots, tau = self._salt_clock()
+        return float(np.interp(hours, knots, tau))
+
+    def softening_at(self, hours: Array) -> Array:
+        """Hours at 4 C that soften as much as this course until each of these hours."""
+        knots = self._knots()
+        worked = _worked(knots, [enzyme_pace(degrees) for _, degrees in self.readings])
+        return np.asarray(np.interp(hours, knots, worked))
+
+    def _knots(self) -> Array:
+        return np.array([*(hour for hour, _ in self.readings), FAR_H])
+
+    def _salt_clock(self) -> tuple[Array, Array]:
+        knots = self._knots()
+        rates = [self.factor * salt_diffusivity(degrees, self.family) * 3600 for _, degrees in self.readings]
+        return knots, _worked(knots, rates)
+
+
+def _worked(knots: Array, rates: list[float]) -> Array:
+    return np.concatenate(([0.0], np.cumsum(np.diff(knots) * np.array(rates))))

@@ -1,0 +1,209 @@
+"""Reading the answers about the cut: its kind, size, bone, cover, and what was done to it."""
+
+from __future__ import annotations
+
+from typing import get_args
+
+from vadouvan.core.constants import Constant
+from vadouvan.core.cut.agreement import check_agreement
+from vadouvan.core.cut.cover import Cover
+from vadouvan.core.cut.cut import EVENNESS, Cut, usual_piece_kg
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.cut.preparation import Step, StepKind
+from vadouvan.core.cut.shape import Bone, ShapeName
+from vadouvan.core.draft.typed import MOST_STEPS, YES, CutSaid, StepSaid
+from vadouvan.core.figure import number_told
+from vadouvan.core.interpretation.notes import Notes
+from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.measures.quantity import (
+    AGE,
+    DEPTH,
+    MASS,
+    SIDE,
+    SPACING,
+    THICKNESS,
+    TRIMMED,
+    Kind,
+    decimal,
+    quantity,
+    whole_number,
+)
+from vadouvan.errors import InputError
+
+SHAPES: dict[str, ShapeName] = {name: name for name in get_args(ShapeName)}
+BONES: dict[str, Bone] = {name: name for name in get_args(Bone)}
+COVERS: dict[str, Cover] = {name: name for name in get_args(Cover)}
+STATES = {"fresh": False, "frozen": True}
+SIDES = {"one": False, "all": True}
+STEPS: dict[str, StepKind] = {name: name for name in get_args(StepKind)}
+SMALL_PIECE_KG, SMALL_PIECES_KG = 0.06, 0.5
+MOST_BONE_PCT = 60
+
+
+def read_cut(said: CutSaid, kitchen: Kitchen, notes: Notes) -> Cut | None:
+    """The cut on the board, or nothing while something about it is wrong or its kind unsaid."""
+    kind = _kind(said.kind, kitchen, notes)
+    if kind is None:
+        return None
+    before = len(notes.problems)
+    shape = notes.choice(said.shape, SHAPES, (kind.shape, kind.shape), "cut.shape")
+    bone = notes.choice(said.bone, BONES, (kind.bone, kind.bone), "cut.bone")
+    bone_share = _bone_share(said, kind, bone, notes)
+    cover = notes.choice(said.cover, COVERS, (kind.cover, kind.cover), "cut.cover")
+    all_round = notes.choice(
+        said.cover_on, SIDES, (kind.cover_all_round, "all" if kind.cover_all_round else "one"), "cut.cover_on"
+    )
+    pieces = notes.attempt(lambda: _pieces(said)) if said.pieces else None
+    mass_kg = _mass(said, kind, pieces, notes)
+    thickness_m = _thickness(said, kind, notes)
+    width_m, length_m = (
+        _side(text, f"cut.{name}_mm", notes) for text, name in ((said.width, "width"), (said.length, "length"))
+    )
+    evenness = notes.choice(said.evenness, EVENNESS, _usual_evenness(shape), "cut.evenness")
+    steps = _steps(said.steps, notes)
+    if len(notes.problems) > before or mass_kg is None or thickness_m is None:
+        return None
+    if pieces is None:
+        pieces = _assumed_pieces(kind, shape, mass_kg * (1 - bone_share), thickness_m, notes)
+    cut = Cut(
+        kind=kind,
+        mass_kg=mass_kg,
+        shape=shape,
+        thickness_m=thickness_m,
+        pieces=pieces,
+        bone=bone,
+        bone_share=bone_share,
+        cover=cover,
+        cover_all_round=all_round,
+        width_m=width_m,
+        length_m=length_m,
+        thickness_log_sd=evenness.value,
+        steps=steps,
+        frozen=notes.choice(said.state, STATES, (False, "fresh"), "cut.state"),
+        age_s=_age_s(said, kind, notes),
+    )
+    disagreements = check_agreement(cut)
+    notes.problems += disagreements
+    return None if disagreements else cut
+
+
+def _kind(said: str, kitchen: Kitchen, notes: Notes) -> CutKind | None:
+    if not said:
+        notes.waiting.append("what the cut is")
+        return None
+    kind = kitchen.cuts.get(said)
+    if kind is None:
+        accepted = "Choose one from the list of cuts, such as " + ", ".join(list(kitchen.cuts)[:3]) + "."
+        notes.problems.append(
+            InputError(field="cut.kind", given=said, wrong=f'There is no cut "{said}".', accepted=accepted)
+        )
+    return kind
+
+
+def _pieces(said: CutSaid) -> int:
+    return whole_number(said.pieces, field="cut.pieces", low=1, high=2000, what="pieces")
+
+
+def _mass(said: CutSaid, kind: CutKind, pieces: int | None, notes: Notes) -> float | None:
+    if said.mass:
+        return notes.attempt(lambda: quantity(said.mass, MASS, field="cut.mass_g"))
+    if pieces is None and kind.mass_kg < SMALL_PIECE_KG:
+        return notes.assume("cut.mass_g", SMALL_PIECES_KG, f"{SMALL_PIECES_KG * 1000:.0f} g")
+    count = pieces or 1
+    mass_kg = min(kind.mass_kg * count, MASS.high)
+    return notes.assume("cut.mass_g", mass_kg, f"{number_told(mass_kg * 1000)} g, usual for {count} of this cut")
+
+
+def _thickness(said: CutSaid, kind: CutKind, notes: Notes) -> float | None:
+    if said.thickness:
+        return notes.attempt(lambda: quantity(said.thickness, THICKNESS, field="cut.thickness_mm"))
+    words = f"{number_told(kind.thickness_m * 1000)} mm, usual for this cut"
+    return notes.assume("cut.thickness_mm", kind.thickness_m, words)
+
+
+def _age_s(said: CutSaid, kind: CutKind, notes: Notes) -> float:
+    """How long it has been raw in the fridge when it goes in; thawed for it, its clock starts there [s]."""
+    if not kind.needs_cold or said.state == "frozen":
+        return 0.0
+    if not said.age.strip():
+        return notes.assume("cut.age_h", 0.0, "bought the day it goes in")
+    return notes.attempt(lambda: quantity(said.age, AGE, field="cut.age_h")) or 0.0
+
+
+def _side(said: str, field: str, notes: Notes) -> float | None:
+    return notes.attempt(lambda: quantity(said, SIDE, field=field)) if said else None
+
+
+def _bone_share(said: CutSaid, kind: CutKind, bone: Bone, notes: Notes) -> float:
+    if bone == "none":
+        return 0.0
+    if not said.bone_share:
+        return notes.assume("cut.bone_share_pct", kind.bone_share, f"{number_told(kind.bone_share * 100)} % bone")
+    accepted = f"Write 0 to {MOST_BONE_PCT} % of the weight; for a very bony cut weigh some meat off the bone."
+    share = notes.attempt(
+        lambda: decimal(
+            said.bone_share, field="cut.bone_share_pct", low=0, high=MOST_BONE_PCT, units=("%",), accepted=accepted
+        )
+    )
+    return (share or 0.0) / 100
+
+
+def _usual_evenness(shape: ShapeName) -> tuple[Constant, str]:
+    name = {"irregular": "very uneven", "cube": "even", "slab": "uneven"}.get(shape, "uneven")
+    return EVENNESS[name], name
+
+
+def _assumed_pieces(kind: CutKind, shape: ShapeName, meat_kg: float, thickness_m: float, notes: Notes) -> int:
+    count = max(1, round(meat_kg / usual_piece_kg(kind, shape, thickness_m, kind.bone_share)))
+    name = {"cube": "cubes", "strip": "strips"}.get(shape, "pieces")
+    return notes.assume("cut.pieces", count, "1 piece" if count == 1 else f"about {count} {name}")
+
+
+# --- what was done to it -------------------------------------------------------------------
+
+
+def _steps(said: tuple[StepSaid, ...], notes: Notes) -> tuple[Step, ...]:
+    if len(said) > MOST_STEPS:
+        wrong = f"{len(said)} steps are more than one cut takes."
+        notes.problems.append(
+            InputError(field="cut.steps", given=str(len(said)), wrong=wrong, accepted=f"Keep up to {MOST_STEPS}.")
+        )
+    read = (_step(step, number, notes) for number, step in enumerate(said[:MOST_STEPS]))
+    return tuple(step for step in read if step is not None)
+
+
+def _step(said: StepSaid, number: int, notes: Notes) -> Step | None:
+    field = f"cut.steps.{number}"
+    if said.kind not in STEPS:
+        accepted = "Choose one of " + ", ".join(STEPS) + "."
+        notes.problems.append(
+            InputError(field=field, given=said.kind, wrong=f'"{said.kind}" is no step.', accepted=accepted)
+        )
+        return None
+    kind = STEPS[said.kind]
+    if kind == "trimmed":
+        amount_kg = _asked(said.amount, TRIMMED, field, notes, usual=0.0)
+        return Step(kind, amount_kg=amount_kg or 0.0)
+    if kind == "scored":
+        depth_m = _asked(said.depth, DEPTH, field, notes, usual=0.005)
+        spacing_m = _asked(said.spacing, SPACING, field, notes, usual=0.020)
+        if depth_m is None or spacing_m is None:
+            return None
+        crosswise, through_skin = said.crosswise == YES, said.through_skin == YES
+        return Step(kind, depth_m=depth_m, spacing_m=spacing_m, crosswise=crosswise, through_skin=through_skin)
+    if kind == "slits":
+        depth_m = _asked(said.depth, DEPTH, field, notes, usual=0.015)
+        text = said.count or notes.assume(f"{field}.count", "10", "10 slits")
+        count = notes.attempt(lambda: whole_number(text, field=field, low=1, high=300, what="slits"))
+        if depth_m is None or count is None:
+            return None
+        return Step(kind, depth_m=depth_m, count=count, stuffed_with=said.stuffed_with.strip())
+    return Step(kind)
+
+
+def _asked(said: str, kind: Kind, field: str, notes: Notes, *, usual: float) -> float | None:
+    """A quantity of a step in SI, or the usual one noted as assumed."""
+    if said:
+        return notes.attempt(lambda: quantity(said, kind, field=field))
+    unit = "g" if kind is TRIMMED else "mm"
+    return notes.assume(f"{field}.{kind.name}", usual, f"{kind.name} {number_told(usual * 1000)} {unit}")

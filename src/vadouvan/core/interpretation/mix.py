@@ -1,0 +1,265 @@
+"""Reading the answers about the mix: its lines, aims, quantity, and how it is made."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import TypeVar, get_args
+
+from vadouvan.core.draft.typed import LONGEST_TEXT, MOST_LINES, YES, AimsSaid, Draft, LineSaid, MakingSaid, QuantitySaid
+from vadouvan.core.interpretation.notes import Notes
+from vadouvan.core.measures.quantity import (
+    CONTACT,
+    MIX_MASS,
+    SIMMER,
+    VESSEL_SIDE,
+    VESSEL_VOLUME,
+    Kind,
+    decimal,
+    quantity,
+)
+from vadouvan.core.mix.making import Cooling, Making, Method, Texture
+from vadouvan.core.mix.need import Coat, Container, Form, SetAside, Vessel, usual_form
+from vadouvan.core.mix.salting_method import Salting, School
+from vadouvan.core.mix.solver import Aim
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.parsing.amount import Portion, not_in_that_state, read_line, weigh
+from vadouvan.core.parsing.curing import curing_refused, names_curing_salt
+from vadouvan.errors import InputError
+
+T = TypeVar("T")
+SCHOOLS: dict[str, School] = {name: name for name in get_args(School)}
+METHODS: dict[str, Method] = {name: name for name in get_args(Method)}
+COOLINGS: dict[str, Cooling] = {name: name for name in get_args(Cooling)}
+TEXTURES: dict[str, Texture] = {name: name for name in get_args(Texture)}
+FORMS: dict[str, Form] = {name: name for name in get_args(Form)}
+CONTAINERS: dict[str, Container] = {name: name for name in get_args(Container)}
+COATS: dict[str, Coat] = {name: name for name in get_args(Coat)}
+DEFAULT_BATH_H = 12.0
+
+
+@dataclass(frozen=True)
+class MixReading:
+    """The mix as read: weighed lines, which are locked, fished out or first, school, aims, vessel, making.
+
+    ``aims`` are in kg per kg of meat, but for heat in Scoville units.
+    """
+
+    portions: tuple[Portion, ...]
+    locked: frozenset[str]
+    lifted: frozenset[str]
+    first: frozenset[str]
+    salting: Salting
+    aims: Mapping[Aim, float]
+    vessel: Vessel
+    set_aside: SetAside
+    making: Making
+
+
+def read_mix(draft: Draft, pantry: Pantry, notes: Notes) -> MixReading:
+    """Every answer about the mix, with problems and assumptions noted."""
+    portions = _lines(draft.mix, pantry, notes)
+    salting = _salting(draft.aims, pantry, notes)
+    return MixReading(
+        portions=portions,
+        locked=frozenset(line.id for line in draft.mix if line.locked == YES),
+        lifted=frozenset(line.id for line in draft.mix if line.lifted == YES),
+        first=frozenset(line.id for line in draft.mix if line.first == YES),
+        salting=salting,
+        aims=_aims(draft.aims, notes),
+        vessel=_vessel(draft.quantity, portions, salting, notes),
+        set_aside=_set_aside(draft.quantity, notes),
+        making=_making(draft.making, portions, notes),
+    )
+
+
+# --- lines ---------------------------------------------------------------------------------
+
+
+def _lines(lines: tuple[LineSaid, ...], pantry: Pantry, notes: Notes) -> tuple[Portion, ...]:
+    written = [line for line in lines if line.text.strip()]
+    if not written:
+        notes.waiting.append("at least one ingredient in the mix")
+    if len(written) > MOST_LINES:
+        wrong = f"{len(written)} lines are more than one mix has."
+        accepted = f"Keep up to {MOST_LINES} lines; put the rest in another batch."
+        notes.problems.append(InputError(field="mix", given=f"{len(written)} lines", wrong=wrong, accepted=accepted))
+    portions = (notes.attempt(lambda line=line: portion_of(line, pantry)) for line in written[:MOST_LINES])  # type: ignore[misc]
+    return tuple(portion for portion in portions if portion is not None)
+
+
+def portion_of(line: LineSaid, pantry: Pantry) -> Portion:
+    """The portion that a typed line means; raises InputError with the line's path ``mix.<id>``."""
+    path = f"mix.{line.id}"
+    if len(line.text) > LONGEST_TEXT:
+        wrong = f"A line of {len(line.text)} letters is too long for one ingredient."
+        raise InputError(field=path, given=line.text[:60], wrong=wrong, accepted="Write one ingredient a line.")
+    if names_curing_salt(line.text):
+        raise curing_refused(line.text, path)
+    said = read_line(line.text, field=path)
+    ingredient = pantry.find(said.names, field=path, given=line.text)
+    state = not_in_that_state(said, ingredient)
+    if state:
+        wrong = f'"{said.names[-1]}" is known here as {ingredient.also_called[0]}, not {state}.'
+        near = ", ".join(f'"{item.also_called[0]}"' for item in pantry.search(state, 3))
+        raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write which you mean, such as {near}.")
+    return weigh(said, ingredient, line_id=line.id, field=path)
+
+
+# --- school and aims -----------------------------------------------------------------------
+
+
+def _salting(said: AimsSaid, pantry: Pantry, notes: Notes) -> Salting:
+    school = _chosen(said.school, SCHOOLS, "aims.school", notes)
+    bath_h = DEFAULT_BATH_H
+    if school == "strong_bath":
+        bath_s = _said(said.bath_time, CONTACT, "aims.bath_h", notes)
+        bath_h = bath_s / 3600 if bath_s else notes.assume("aims.bath_h", DEFAULT_BATH_H, f"{DEFAULT_BATH_H:.0f} h")
+    salt, spoons = None, 1.0
+    if school == "spoon_per_pound":
+        salt = _spoon_salt(said.spoon_salt, pantry, notes)
+        spoons = _spoons(said.spoons, notes)
+    return Salting(school, bath_h * 3600, salt, spoons)
+
+
+def _spoon_salt(said: str, pantry: Pantry, notes: Notes) -> Ingredient:
+    plain = pantry.plain_salt
+    if not said:
+        return notes.assume("aims.spoon_salt", plain, plain.also_called[0])
+    item = pantry.by_id.get(said)
+    if item is None or item.salt.value < 0.5:
+        accepted = "Choose one of the salts in the pantry."
+        notes.problems.append(
+            InputError(field="aims.spoon_salt", given=said, wrong=f'"{said}" is no salt.', accepted=accepted)
+        )
+        return plain
+    return item
+
+
+def _spoons(said: str, notes: Notes) -> float:
+    if not said:
+        return notes.assume("aims.spoons", 1.0, "1 level teaspoon")
+    accepted = "Write 0.25 to 4 level teaspoons a pound, such as 1 or 1.5."
+    value = notes.attempt(
+        lambda: decimal(said, field="aims.spoons", low=0.25, high=4, units=("tsp",), accepted=accepted)
+    )
+    return 1.0 if value is None else value
+
+
+def _aims(said: AimsSaid, notes: Notes) -> dict[Aim, float]:
+    """Sugar and acid aims [kg/kg] and heat [SHU], as far as they were said."""
+    limits: tuple[tuple[Aim, str, float, str], ...] = (
+        ("sugar", said.sugar, 200.0, "0 to 200 grams of sugar a kilogram of meat; 5 to 20 is usual"),
+        ("acid", said.acid, 60.0, "0 to 60 grams of acid a kilogram of meat; 2 to 8 is usual"),
+        ("heat", said.heat, 20_000.0, "0 to 20000 Scoville units on average over the meat; 50 is mild, 500 is hot"),
+    )
+    found: dict[Aim, float] = {}
+    for aim, text, most, words in limits:
+        if text:
+            unit = "shu_per_kg" if aim == "heat" else "g_per_kg"
+            value = notes.attempt(
+                lambda text=text, aim=aim, most=most, words=words, unit=unit: decimal(  # type: ignore[misc]
+                    text, field=f"aims.{aim}_{unit}", low=0, high=most, units=("g", "g/kg"), accepted=f"Write {words}."
+                )
+            )
+            if value is not None:
+                found[aim] = value if aim == "heat" else value / 1000
+    return found
+
+
+# --- quantity ------------------------------------------------------------------------------
+
+
+def _vessel(said: QuantitySaid, portions: tuple[Portion, ...], salting: Salting, notes: Notes) -> Vessel:
+    total = sum(portion.mass_kg.value for portion in portions)
+    water = sum(portion.mass_kg.value * portion.ingredient.water for portion in portions)
+    runny = water / total if total > 0 else 0.0
+    thick = any(portion.ingredient.group.startswith("dairy") for portion in portions)
+    bath = salting.school in ("equilibrium", "strong_bath")
+    form = "liquid" if bath else "paste" if thick else usual_form(runny)
+    coat: Coat = "thick" if thick else "usual"
+    footprint, volume = _size(said.size, notes)
+    return Vessel(
+        form=notes.choice(said.form, FORMS, (form, form), "quantity.form"),
+        container=notes.choice(said.container, CONTAINERS, ("bag", "bag"), "quantity.container"),
+        coat=notes.choice(said.coat, COATS, (coat, coat), "quantity.coat"),
+        footprint_m2=footprint,
+        volume_m3=volume,
+    )
+
+
+def _size(said: str, notes: Notes) -> tuple[float | None, float | None]:
+    """Floor [m2] and volume [m3] of a vessel: "22 x 16 cm" or "2.5 l"."""
+    if not said:
+        return None, None
+    sides = re.fullmatch(r"\s*([\d.,]+\s*(?:[a-z]+)?)\s*(?:x|×|by)\s*([\d.,]+)\s*([a-z]+)\s*", said, re.IGNORECASE)
+    if sides:
+        unit = sides[3]
+        first = sides[1] if re.search(r"[a-z]", sides[1], re.IGNORECASE) else f"{sides[1]} {unit}"
+        lengths = [
+            notes.attempt(lambda text=text: quantity(text, VESSEL_SIDE, field="quantity.size"))  # type: ignore[misc]
+            for text in (first, f"{sides[2]} {unit}")
+        ]
+        return (lengths[0] * lengths[1], None) if lengths[0] and lengths[1] else (None, None)
+    return None, _said(said, VESSEL_VOLUME, "quantity.size", notes)
+
+
+def _set_aside(said: QuantitySaid, notes: Notes) -> SetAside:
+    text, use = said.set_aside.strip(), said.set_aside_for.strip()
+    if not text:
+        return SetAside(use=use)
+    if text.endswith("%"):
+        accepted = 'Write a weight such as "120 g", or a share of the mix from 0 to 90 %.'
+        share = notes.attempt(
+            lambda: decimal(text, field="quantity.set_aside", low=0, high=90, units=("%",), accepted=accepted)
+        )
+        return SetAside(share=(share or 0.0) / 100, use=use)
+    return SetAside(mass_kg=_said(text, MIX_MASS, "quantity.set_aside", notes), use=use)
+
+
+# --- making --------------------------------------------------------------------------------
+
+
+def _making(said: MakingSaid, portions: tuple[Portion, ...], notes: Notes) -> Making:
+    method = notes.choice(said.method, METHODS, ("raw", "raw"), "making.method")
+    simmer_s = _said(said.simmer, SIMMER, "making.simmer_min", notes)
+    texture = _chosen(said.texture, TEXTURES, "making.texture", notes)
+    cooling: Cooling = "ice_bath"
+    if method == "cooked":
+        cooling = notes.choice(said.cooling, COOLINGS, (cooling, cooling), "making.cooling")
+        if simmer_s is None:
+            notes.assumed["making.simmer_min"] = "10 min"
+    usual = Making()
+    return Making(
+        method=method,
+        simmer_s=usual.simmer_s if simmer_s is None else simmer_s,
+        reduce_to_kg=_reduce_to(said.reduce_to.strip(), portions, notes),
+        cooling=cooling,
+        texture=texture,
+        first_contact_s=_said(said.first_contact, CONTACT, "making.first_contact_min", notes),
+    )
+
+
+def _reduce_to(text: str, portions: tuple[Portion, ...], notes: Notes) -> float | None:
+    """Weight after boiling down [kg], said as a weight or as a share of what goes in."""
+    if not text:
+        return None
+    if text.endswith("%"):
+        accepted = 'Write a share from 20 to 100 %, or a weight such as "400 g".'
+        share = notes.attempt(
+            lambda: decimal(text, field="making.reduce_to", low=20, high=100, units=("%",), accepted=accepted)
+        )
+        return None if share is None else share / 100 * sum(portion.mass_kg.value for portion in portions)
+    return _said(text, MIX_MASS, "making.reduce_to", notes)
+
+
+def _said(text: str, kind: Kind, field: str, notes: Notes) -> float | None:
+    """A quantity if one was typed and can be read [SI]."""
+    return notes.attempt(lambda: quantity(text, kind, field=field)) if text.strip() else None
+
+
+def _chosen(said: str, choices: dict[str, T], path: str, notes: Notes) -> T | None:
+    """A choice that may be left open."""
+    return notes.choice(said, choices, (next(iter(choices.values())), ""), path) if said else None

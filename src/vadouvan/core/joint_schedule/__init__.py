@@ -1,0 +1,1 @@
+"""Several dishes in one kitchen."""

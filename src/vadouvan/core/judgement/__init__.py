@@ -1,0 +1,1 @@
+"""The answer to a draft, put together; cautions, stops and sentences."""

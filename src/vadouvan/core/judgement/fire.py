@@ -1,0 +1,76 @@
+"""The fire of a batch, all told: doneness, surface, brushing, the used mix."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from vadouvan.core.clock.chain import PlanStep
+from vadouvan.core.contact.mix_judgement import MixJudgement
+from vadouvan.core.cooking.brushing import LastBrush, brushing_told, last_brush
+from vadouvan.core.cooking.doneness import Doneness, doneness_of
+from vadouvan.core.cooking.fire import FireRead
+from vadouvan.core.cooking.sauce import Sauce, sauce_of
+from vadouvan.core.cooking.stages import CookStage
+from vadouvan.core.cooking.surface import SurfaceLeft, Told, surface_left
+from vadouvan.core.hold.scenario import HoldCase
+from vadouvan.core.mix.need import Form
+
+
+@dataclass(frozen=True)
+class FireJudgement:
+    """What is known of the fire; ``told`` is what to mind, gravest first."""
+
+    doneness: Doneness
+    surface: SurfaceLeft
+    sauce: Sauce
+    last_brush: LastBrush | None
+    told: tuple[Told, ...]
+
+    @property
+    def target_c(self) -> float | None:
+        """The core to reach [C]."""
+        return self.doneness.core_c
+
+
+def fire_judgement(
+    fire: FireRead, case: HoldCase, mix: MixJudgement, form: Form, held_h: float, steps: Sequence[PlanStep]
+) -> FireJudgement:
+    """The fire of a batch after a hold of so many hours."""
+    cut, bowl = case.cut, mix.bowl
+    on_meat = bowl.ready.portions
+    surface = surface_left(cut, on_meat, form, fire.surface, fire.stages)
+    doneness = doneness_of(cut, fire.school, fire.own_core_c)
+    sauce = _sauce(fire, case, bowl.balance.mass_kg.value, surface, held_h)
+    told = [*surface.told, *_doneness_told(doneness, fire.stages)]
+    if cut.kind.is_animal:
+        told += brushing_told(fire.stages, bowl.set_aside_kg, fire.boils)
+    order = ("stop", "warn", "note")
+    return FireJudgement(
+        doneness=doneness,
+        surface=surface,
+        sauce=sauce,
+        last_brush=last_brush(fire.stages, steps),
+        told=tuple(sorted(told, key=lambda one: order.index(one.kind))),
+    )
+
+
+def _sauce(fire: FireRead, case: HoldCase, mix_kg: float, surface: SurfaceLeft, held_h: float) -> Sauce:
+    """What stays in the bag: the mix less what clings, the salt less what went in and clings."""
+    left_kg = max(0.0, mix_kg - surface.clings_kg)
+    in_meat_kg = case.average_at(held_h) * case.cut.meat_kg
+    outside_kg = max(0.0, case.balance.salt_kg - in_meat_kg)
+    salt_kg = outside_kg * left_kg / mix_kg if mix_kg > 0 else 0.0
+    reduce_to = fire.reduce_to_kg if fire.reduce_share is None else fire.reduce_share * left_kg
+    return sauce_of(left_kg, salt_kg, fire.boil_s, reduce_to)
+
+
+def _doneness_told(doneness: Doneness, stages: Sequence[CookStage]) -> list[Told]:
+    told = [Told("doneness", "warn" if doneness.is_below else "note", doneness.says)] if doneness.says else []
+    guidance = doneness.guidance
+    last = stages[-1].core_c if stages else None
+    if guidance is not None and last is not None and not doneness.is_below and last < guidance.core_c:
+        asks = f"the {guidance.core_c:g} °C of guidance"
+        says = f"The last stage ends at {last:g} °C, below {asks}: it counts on the rest to rise."
+        told.append(Told("stage-core", "warn", says))
+    return told

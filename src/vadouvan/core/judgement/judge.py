@@ -1,0 +1,189 @@
+"""The judgement of one batch: what is in the mix, when to put the meat in, when to take it out."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from vadouvan.core.clock.chain import PlanStep
+from vadouvan.core.contact.mix_at_contact import Bowl, bowl_of
+from vadouvan.core.contact.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.cut.occasion import needed_figure, servings_from
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.figure import Figure, Given, Towards, Working
+from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.remarks import Remark, remarks_on
+from vadouvan.core.hold.scenario import NEVER_H, HoldCase, hold_case
+from vadouvan.core.hold.time_course import HoldCourse, hold_course
+from vadouvan.core.hold.window import Edge, Window, window_of
+from vadouvan.core.interpretation.draft import Reading, read_draft
+from vadouvan.core.judgement.fire import FireJudgement, fire_judgement
+from vadouvan.core.judgement.planned import planned_of
+from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence
+from vadouvan.core.judgement.stops import Board, Stop, curing_stops, stops_of
+from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.mix.balance import Balance
+from vadouvan.core.mix.salt_offers import SaltOffer, salt_offers
+from vadouvan.core.mix.span import SaltState
+from vadouvan.core.schedule.plan import Plan
+from vadouvan.core.schedule.pull_now import pull_now
+from vadouvan.core.schedule.steps import next_hands_on
+
+
+@dataclass(frozen=True)
+class Judgement:
+    """All answers about a batch. What could not be answered is empty, and ``sentence`` says why.
+
+    ``stops`` are what is unsafe: with one there is no plan, and no window to act on.
+    """
+
+    reading: Reading
+    sentence: str
+    mix: MixJudgement | None = None
+    figures: tuple[Figure, ...] = ()
+    grams: tuple[Figure, ...] = ()
+    offers: tuple[SaltOffer, ...] = ()
+    needed: Figure | None = None
+    servings: float | None = None
+    window: Window | None = None
+    course: HoldCourse | None = None
+    remarks: tuple[Remark, ...] = ()
+    plan: Plan | None = None
+    plan_says: str = ""
+    pull_now: str = ""
+    fire: FireJudgement | None = None
+    steps: tuple[PlanStep, ...] = ()
+    warm_min: float = 0.0
+    next_step: PlanStep | None = None
+    stops: tuple[Stop, ...] = ()
+
+    @property
+    def all_figures(self) -> tuple[Figure, ...]:
+        """Every figure of the answer."""
+        needed = (self.needed,) if self.needed else ()
+        return (*(self.mix.figures if self.mix else ()), *self.figures, *self.grams, *needed)
+
+    @property
+    def balance(self) -> Balance | None:
+        """The balance of what meets the meat."""
+        return self.mix.bowl.balance if self.mix else None
+
+    @property
+    def salt(self) -> SaltState | None:
+        """Salt against its target."""
+        return self.mix.salt if self.mix else None
+
+
+def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
+    """Judge a draft at a given moment; never raises for what a cook typed."""
+    reading = read_draft(draft, kitchen, now=now)
+    grams = tuple(grams_figure(portion) for portion in reading.portions)
+    needed, servings = _occasion(reading)
+    cut, hold = reading.cut, reading.hold
+    stops = curing_stops(reading)
+    says = stop_sentence(stops) or trouble_sentence(reading)
+    if cut is None or not reading.portions:
+        return Judgement(reading, says, grams=grams, needed=needed, servings=servings, stops=stops)
+    bowl = bowl_of(reading.mix, cut)
+    if hold is None or any(problem.field.startswith(("mix", "aims", "making")) for problem in reading.problems):
+        mix = mix_judgement(reading, bowl, None, kitchen.household)
+        return Judgement(reading, says, mix=mix, grams=grams, needed=needed, servings=servings, stops=stops)
+    case = hold_case(cut, bowl.balance, hold)
+    window = window_of(case)
+    mix = mix_judgement(reading, bowl, case, kitchen.household)
+    remarks = remarks_on(case, window.best.hours, window.safe_latest_h)
+    board = Board(reading, cut, hold, mix)
+    planned = planned_of(board, window, kitchen.routine, now, (*stops, *stops_of(board, now)))
+    return Judgement(
+        reading=reading,
+        sentence=stop_sentence(planned.stops) or judgement_sentence(window, cut),
+        stops=planned.stops,
+        mix=mix,
+        figures=(*_window_figures(window, case), *_salt_figures(case, window.best.hours)),
+        grams=grams,
+        offers=_offers(reading, mix.salt, bowl, cut, hold, kitchen),
+        needed=needed,
+        servings=servings,
+        window=window,
+        course=hold_course(case, window),
+        remarks=tuple(remarks),
+        steps=planned.steps,
+        warm_min=planned.warm_min,
+        next_step=next_hands_on(planned.steps, now),
+        plan=planned.plan,
+        plan_says=planned.says,
+        fire=fire_judgement(
+            reading.fire,
+            case,
+            mix,
+            reading.mix.vessel.form,
+            planned.plan.hold_h if planned.plan else window.best.hours,
+            planned.steps,
+        ),
+        pull_now=pull_now(window, planned.plan, now) if planned.plan else stop_sentence(planned.stops),
+    )
+
+
+def _offers(
+    reading: Reading, salt: SaltState | None, bowl: Bowl, cut: Cut, hold: Hold, kitchen: Kitchen
+) -> tuple[SaltOffer, ...]:
+    """Ways to bring the salt to its target."""
+    if salt is None:
+        return ()
+    aims = aims_of(reading.mix, bowl, cut, hold, salt, {"salt"})
+    return tuple(salt_offers(bowl.whole, salt, aims, bowl.film, kitchen.pantry))
+
+
+def _occasion(reading: Reading) -> tuple[Figure | None, float | None]:
+    """What the occasion needs, and how many servings the meat on the board gives."""
+    cut, occasion = reading.cut, reading.occasion
+    if cut is None or occasion is None:
+        return None, None
+    trim_share = 1 - cut.meat_kg / cut.untrimmed_kg
+    needed = needed_figure(occasion, bone_share=cut.bone_share, trim_share=trim_share)
+    return needed, servings_from(cut.meat_kg, occasion)
+
+
+def _window_figures(window: Window, case: HoldCase) -> tuple[Figure, ...]:
+    cut = case.cut
+    inputs = (
+        Given("thickness", cut.thickness_m * 1000, "mm"),
+        Given("deepest point", cut.piece.far_m * 1000, "mm from the surface"),
+        Given("salt in the mix", case.balance.total("salt").value * 1000, "g/kg meat"),
+        Given("water outside the meat", case.contact.outer_water_kg * 1000, "g"),
+        Given("water in the meat", cut.water_kg * 1000, "g"),
+        Given("fridge", case.hold.fridge_c, "C"),
+        Given("diffusivity of salt", case.pace.diffusivity * 1e10, "1e-10 m2/s"),
+    )
+    edges = (("earliest", window.earliest), ("best", window.best), ("latest", window.latest))
+    return tuple(_edge_figure(name, edge, inputs) for name, edge in edges)
+
+
+_SAFE_SIDES: dict[str, Towards] = {"earliest": "up", "best": "near", "latest": "down"}
+_EDGE_RULES = {
+    "earliest": "The last of these to be met, while salt spreads inward by diffusion from the mix.",
+    "best": "The last of these aims to be met; if that is near the latest hour, three quarters of the latest.",
+    "latest": "The first of these to be passed.",
+}
+
+
+def _edge_figure(name: str, edge: Edge, inputs: tuple[Given, ...]) -> Figure:
+    limits = (edge.limit, *edge.others)
+    near = tuple(Given(limit.says, limit.hours, "h") for limit in limits if limit.hours < NEVER_H)
+    working = Working(_EDGE_RULES[name], (*near, *inputs), tuple({edge.limit.source: None, "calibration": None}))
+    return Figure(f"window.{name}", edge.hours, "h", working, edge.low_hours, edge.high_hours, _SAFE_SIDES[name])
+
+
+def _salt_figures(case: HoldCase, hours: float) -> tuple[Figure, ...]:
+    """Salt that is in the meat at the best hour, and what stays behind in the bag."""
+    in_meat = case.average_at(hours)
+    left_g = (case.balance.salt_kg - in_meat * case.cut.meat_kg) * 1000
+    inputs = (
+        Given("salt in the mix", case.balance.salt_kg * 1000, "g"),
+        Given("meat without bone", case.cut.meat_kg * 1000, "g"),
+        Given("best hour", hours, "h"),
+    )
+    taken = Working("Salt that has moved into the meat by the best hour, by diffusion.", inputs, ("calibration",))
+    stays = Working("Salt in the mix less what has moved into the meat by the best hour.", inputs, ("calibration",))
+    return Figure("salt_in_meat_g_per_kg", in_meat * 1000, "g/kg", taken), Figure("salt_left_g", left_g, "g", stays)

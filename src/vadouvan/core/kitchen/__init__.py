@@ -1,0 +1,1 @@
+"""The tables, the household and the cook's week that everything is read with."""

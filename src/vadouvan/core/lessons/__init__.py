@@ -1,0 +1,1 @@
+"""Guided examples: guess first, then see what the model works out."""

@@ -1,0 +1,1 @@
+"""Numbers, units and quantities out of typed text, and back into words."""

@@ -1,0 +1,187 @@
+"""One-field quantities: "2.6 kg", "1 lb 4 oz", "1 1/4 in", "30", "75 min".
+
+Each reader takes what was typed and the field it stands in, and returns SI or raises
+:class:`~vadouvan.errors.InputError` with what would be accepted.
+"""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.measures.units import DURATION_S, LENGTH_M, MASS_KG, VOLUME_M3, unit_word
+from vadouvan.errors import InputError
+
+_UNIT = re.compile(r'[a-zA-Z]+\.?|"|°\s*[cCfF]|%')
+_NEGATIVE = re.compile(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]")
+
+
+@dataclass(frozen=True)
+class Kind:
+    """A kind of quantity: its units, the unit of a bare number, its limits in SI, its words."""
+
+    name: str
+    units: Mapping[str, float]
+    bare: str
+    low: float
+    high: float
+    accepted: str
+
+
+MASS = Kind(
+    "mass", MASS_KG, "g", 0.005, 25.0, 'Write a weight from 5 g to 25 kg, such as "2.6 kg", "900 g" or "2 lb 4 oz".'
+)
+THICKNESS = Kind(
+    "thickness",
+    LENGTH_M,
+    "mm",
+    0.002,
+    0.25,
+    'Write 2 mm to 250 mm at the thickest place, such as "30 mm", "3 cm" or "1 1/4 in".',
+)
+SIDE = Kind("side", LENGTH_M, "mm", 0.002, 1.0, 'Write 2 mm to 1 m, such as "40 mm" or "4 cm".')
+DEPTH = Kind(
+    "depth", LENGTH_M, "mm", 0.0005, 0.1, 'Write a depth from 1 mm, less than the piece is thick, such as "5 mm".'
+)
+SPACING = Kind("spacing", LENGTH_M, "mm", 0.003, 0.2, 'Write a distance from 3 mm to 20 cm, such as "2 cm".')
+TRIMMED = Kind("trimmings", MASS_KG, "g", 0.0, 10.0, 'Write what was cut off, such as "120 g".')
+LEAD = Kind(
+    "time from pull to plate", DURATION_S, "min", 0.0, 86_400.0, 'Write up to 24 h, such as "75 min" or "1 h 30 min".'
+)
+
+AGE = Kind("time raw in the fridge", DURATION_S, "h", 0.0, 864_000.0, 'Write up to 10 days, such as "1 day" or "6 h".')
+EARLY = Kind("time kept warm", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "20 min".')
+CONTACT = Kind(
+    "time in the mix", DURATION_S, "h", 300.0, 864_000.0, 'Write 5 minutes to 10 days, such as "45 min" or "12 h".'
+)
+COOK = Kind("time on the heat", DURATION_S, "min", 60.0, 86_400.0, 'Write 1 minute to 24 h, such as "45 min".')
+BOIL = Kind("time at the boil", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "5 min".')
+SIMMER = Kind("simmer", DURATION_S, "min", 0.0, 14_400.0, 'Write up to 4 h, such as "10 min".')
+MIX_MASS = Kind("part of a mix", MASS_KG, "g", 0.0, 10.0, 'Write a weight up to 10 kg, such as "120 g".')
+SERVING = Kind("serving", MASS_KG, "g", 0.0005, 1.0, 'Write a serving from 0.5 g to 1 kg, such as "18 g" or "15 ml".')
+SERVING_VOLUME = Kind(
+    "serving", VOLUME_M3, "ml", 5e-7, 1e-3, 'Write a serving from 0.5 ml to 1 l, such as "15 ml" or "1 tbsp".'
+)
+VESSEL_SIDE = Kind("side of a vessel", LENGTH_M, "cm", 0.04, 1.0, 'Write 4 to 100 cm, such as "22 x 16 cm".')
+VESSEL_VOLUME = Kind(
+    "vessel", VOLUME_M3, "l", 0.0002, 0.05, 'Write its volume, such as "2.5 l", or its floor, such as "22 x 16 cm".'
+)
+SEEN_DEPTH = Kind("depth", LENGTH_M, "mm", 0.0005, 0.15, 'Write the depth on the knife, such as "9 mm", or "through".')
+FRIDGE_ROOM = Kind("fridge", VOLUME_M3, "l", 0.001, 1.0, 'Write the room that is free in it, such as "38 l".')
+
+
+def quantity(text: str, kind: Kind, *, field: str) -> float:
+    """A typed quantity in SI.
+
+    >>> round(quantity("2 lb 4 oz", MASS, field="cut.mass_g"), 4)
+    1.0206
+    """
+    if _NEGATIVE.match(text):
+        raise InputError(
+            field=field, given=text, wrong=f'"{text.strip()}" is less than nothing.', accepted=kind.accepted
+        )
+    total, rest, parts = 0.0, text.strip(), 0
+    while rest:
+        found = leading_number(rest)
+        if found is None:
+            raise _unread(text, kind, field)
+        unit = _UNIT.match(found.rest)
+        factor = kind.units.get(unit_word(unit.group()) if unit else kind.bare)
+        if factor is None or (unit is None and (found.rest or parts)):
+            raise _unread(text, kind, field)
+        if unit is None and found.grouped is not None:
+            return _either(text, kind, field, (found.number.value * factor, found.grouped.value * factor))
+        total += found.read_for(factor).value * factor
+        rest = found.rest[unit.end() :].lstrip(" ,") if unit else ""
+        rest = re.sub(r"^and\s+", "", rest)
+        parts += 1
+    if parts == 0:
+        raise _unread(text, kind, field)
+    if not kind.low <= total <= kind.high:
+        size = "too much" if total > kind.high else "too little"
+        raise InputError(
+            field=field, given=text, wrong=f'"{text.strip()}" is {size} for a {kind.name} here.', accepted=kind.accepted
+        )
+    return total
+
+
+def _either(text: str, kind: Kind, field: str, readings: tuple[float, float]) -> float:
+    """A bare "1,100": the one of the two readings that can be meant; asked where both can.
+
+    >>> round(_either("1,100", MASS, "cut.mass_g", (0.0011, 1.1)), 3)
+    1.1
+    """
+    fits = [value for value in readings if kind.low < value <= kind.high]
+    if len(fits) == 1:
+        return fits[0]
+    small, large = (value / kind.units[kind.bare] for value in readings)
+    if not fits:
+        raise _unread(text, kind, field)
+    raise InputError(
+        field=field,
+        given=text,
+        wrong=f'"{text.strip()}" may be {small:g} {kind.bare} or {large:g} {kind.bare}.',
+        accepted=f'Write "{large:g} {kind.bare}" or "{small:g} {kind.bare}".',
+    )
+
+
+def whole_number(text: str, *, field: str, low: int, high: int, what: str) -> int:
+    """A typed count.
+
+    >>> whole_number("nine", field="cut.pieces", low=1, high=500, what="pieces")
+    9
+    """
+    found = leading_number(text.strip()) if not _NEGATIVE.match(text) else None
+    accepted = f"Write a whole number of {what} from {low} to {high}."
+    value = found.number.value if found and not found.rest.strip() else None
+    if value is None or value != int(value) or not low <= value <= high:
+        raise InputError(
+            field=field,
+            given=text,
+            wrong=f'"{text.strip()}" is not a number of {what} that can be used.',
+            accepted=accepted,
+        )
+    return int(value)
+
+
+def decimal(text: str, *, field: str, low: float, high: float, units: tuple[str, ...], accepted: str) -> float:
+    """A typed decimal with an optional unit word from ``units``; may be negative."""
+    match = re.fullmatch(r"\s*([-−]?\d{1,6}(?:[.,]\d{1,6})?)\s*(.*?)\s*", text)
+    unit_ok = match is not None and (match[2] == "" or match[2].lower() in units)
+    if match is None or not unit_ok:
+        raise InputError(field=field, given=text, wrong=f'"{text.strip()}" could not be read.', accepted=accepted)
+    value = float(match[1].replace(",", ".").replace("−", "-"))
+    if not low <= value <= high:
+        raise InputError(
+            field=field, given=text, wrong=f'"{text.strip()}" is outside what can be judged.', accepted=accepted
+        )
+    return value
+
+
+def degrees(text: str, *, field: str, low: float, high: float, accepted: str) -> float:
+    """A typed temperature in C; Fahrenheit where it says so.
+
+    >>> degrees("392 F", field="heat", low=0, high=300, accepted="")
+    200.0
+    """
+    match = re.fullmatch(r"\s*([-−]?\d{1,4}(?:[.,]\d{1,3})?)\s*°?\s*([cCfF]?)\s*", text)
+    if match is None:
+        raise InputError(
+            field=field, given=text, wrong=f'"{text.strip()}" could not be read as a temperature.', accepted=accepted
+        )
+    value = float(match[1].replace(",", ".").replace("−", "-"))
+    if match[2] in ("f", "F"):
+        value = round((value - 32) / 1.8, 1)
+    if not low <= value <= high:
+        raise InputError(
+            field=field, given=text, wrong=f'"{text.strip()}" is outside what can be used here.', accepted=accepted
+        )
+    return value
+
+
+def _unread(text: str, kind: Kind, field: str) -> InputError:
+    return InputError(
+        field=field, given=text, wrong=f'"{text.strip()}" could not be read as a {kind.name}.', accepted=kind.accepted
+    )

@@ -1,0 +1,1 @@
+"""Ingredients and what is known of each."""

@@ -1,0 +1,143 @@
+"""The pantry: finding the ingredient that a name means, forgiving spelling."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
+
+from rapidfuzz import fuzz, process, utils
+
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.errors import InputError
+
+SURE_SCORE = 86.0  # below this a spelling is asked about, not assumed
+SUGGEST_SCORE = 60.0
+SURE_WORD, LEAST_GUESSED = 79.0, 6  # of each word by itself, and only of words so long
+PLAIN_SALT_NAME = "salt"
+# Words that say how it was treated or how big it is, not what it is.
+_TREATMENT = re.compile(
+    r"\b(?:finely|roughly|coarsely|freshly|thinly|chopped|minced|crushed|grated|sliced|pounded|peeled|"
+    r"squeezed|strained|beaten|melted|toasted|torn|picked|packed|optional|good|quality|pure|organic|mashed|crumbled|bruised|"
+    r"cracked|shredded|whisked|warmed|softened|cubed|diced|quartered|halved|trimmed|washed|rinsed|deseeded|seeded|"
+    r"pureed|puréed|blended|fat|plump|whole|fine|heavily|lightly|loosely|tightly|firmly|very|thin|thick|ripe)\b",
+    re.IGNORECASE,
+)
+
+
+@dataclass(frozen=True)
+class Pantry:
+    """All known ingredients, by identity and by every name that they go by."""
+
+    by_id: Mapping[str, Ingredient]
+    by_name: Mapping[str, str]
+
+    @classmethod
+    def of(cls, ingredients: Iterable[Ingredient]) -> Pantry:
+        """A pantry of these ingredients; the first to claim a name keeps it."""
+        by_id = {item.id: item for item in ingredients}
+        by_name: dict[str, str] = {}
+        for item in by_id.values():
+            for name in (*item.also_called, item.name):
+                by_name.setdefault(_plain(name), item.id)
+        return cls(by_id, by_name)
+
+    def with_aliases(self, aliases: Mapping[str, str]) -> Pantry:
+        """The same pantry with further names; a name that an ingredient has itself keeps its meaning."""
+        further = {_plain(name): identity for name, identity in aliases.items()}
+        return Pantry(self.by_id, {**further, **self.by_name})
+
+    def with_own(self, own: Iterable[Ingredient]) -> Pantry:
+        """The same pantry with the cook's own ingredients, whose names come before all others."""
+        mine = Pantry.of(own)
+        return Pantry({**mine.by_id, **self.by_id}, {**self.by_name, **mine.by_name}) if mine.by_id else self
+
+    def with_plain_salt(self, identity: str) -> Pantry:
+        """The same pantry in which "salt", with no more said, means this ingredient."""
+        return Pantry(self.by_id, {**self.by_name, _plain(PLAIN_SALT_NAME): identity})
+
+    @property
+    def plain_salt(self) -> Ingredient:
+        """What "salt" means with no more said."""
+        return self.by_id[self.by_name[_plain(PLAIN_SALT_NAME)]]
+
+    def find(self, names: Sequence[str], *, field: str, given: str) -> Ingredient:
+        """The ingredient that one of these names means, tried in turn; near spellings of the first count too.
+
+        Raises InputError with the nearest names if none does.
+        """
+        for form in (form for name in names for form in _forms(name)):
+            if form in self.by_name:
+                return self.by_id[self.by_name[form]]
+        name, wanted = names[0], _forms(names[0])[1]
+        near = self.nearest(wanted)
+        if near and near[0][1] >= SURE_SCORE and (len(near) == 1 or near[0][1] > near[1][1]):
+            meant = [own for own, identity in self.by_name.items() if identity == near[0][0].id]
+            if any(_alike(wanted, own) for own in meant):
+                return near[0][0]
+        listed = ", ".join(f'"{item.also_called[0]}"' for item, _ in near[:3])
+        accepted = (
+            f"Did you mean {listed}?" if listed else "Look it up in the list of ingredients, or write a plainer name."
+        )
+        raise InputError(field=field, given=given, wrong=f'"{name}" is not in the pantry.', accepted=accepted)
+
+    def search(self, text: str, limit: int = 40) -> list[Ingredient]:
+        """Ingredients with a name that holds every typed word, then those with a name near to it."""
+        words = _plain(text).split()
+        holding = [
+            item for item in self.by_id.values() if any(_holds(name, words) for name in (item.name, *item.also_called))
+        ]
+        near = [item for item, _ in self.nearest(" ".join(words))] if words else []
+        return list({item.id: item for item in [*sorted(holding, key=lambda item: len(item.name)), *near]}.values())[
+            :limit
+        ]
+
+    def nearest(self, name: str, limit: int = 8) -> list[tuple[Ingredient, float]]:
+        """Ingredients whose names come near, best first, with a score from 0 to 100."""
+        best: dict[str, float] = {}
+        for text, score, _ in process.extract(
+            name, list(self.by_name), scorer=_likeness, limit=limit * 3, score_cutoff=SUGGEST_SCORE
+        ):
+            identity = self.by_name[text]
+            best[identity] = max(best.get(identity, 0.0), score)
+        ranked = sorted(best.items(), key=lambda pair: -pair[1])
+        return [(self.by_id[identity], score) for identity, score in ranked[:limit]]
+
+
+def _holds(name: str, words: list[str]) -> bool:
+    plain = _plain(name)
+    return all(word in plain for word in words)
+
+
+def _likeness(query: str, choice: str, *, score_cutoff: float | None = None, **_: object) -> float:
+    """Likeness by letters, with word order forgiven but no word dropped."""
+    return max(
+        fuzz.ratio(query, choice, score_cutoff=score_cutoff),
+        fuzz.token_sort_ratio(query, choice, score_cutoff=score_cutoff),
+    )
+
+
+def _alike(wanted: str, name: str) -> bool:
+    """Whether a spelling differs from a name word by word only: "dried chilli" is no way to spell "red chilli"."""
+    words, own = sorted(wanted.split()), sorted(name.split())
+    return len(words) == len(own) and all(
+        (a == b or (len(a) >= LEAST_GUESSED and fuzz.ratio(a, b) >= SURE_WORD)) for a, b in zip(words, own, strict=True)
+    )
+
+
+def _plain(name: str) -> str:
+    return " ".join(utils.default_process(name).split())
+
+
+def _forms(name: str) -> tuple[str, ...]:
+    """A name as written, without words of treatment, and in the singular."""
+    bare = _plain(_TREATMENT.sub(" ", name)) or _plain(name)
+    return _plain(name), bare, _singular(bare)
+
+
+def _singular(name: str) -> str:
+    if name.endswith("ies"):
+        return name[:-3] + "y"
+    if name.endswith("oes"):
+        return name[:-2]
+    return name.removesuffix("s")

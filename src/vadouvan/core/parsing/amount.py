@@ -1,0 +1,373 @@
+"""A typed line of a mix: "2 tbsp cider vinegar", "juice of 2 lemons", "a good splash of oil".
+
+Two steps: :func:`read_line` splits a line into quantity, unit, name and preparation without
+knowing any ingredient; :func:`weigh` turns that into kilograms for a given ingredient.
+"""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+
+from vadouvan.core.measures.numbers import Spread, leading_number
+from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3, unit_word
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.parsing.foreign import foreign_measure
+from vadouvan.core.parsing.tidy import tidied
+from vadouvan.errors import InputError
+
+# Vague measures of volume [m3]: typical, low, high (common practice, no source).
+VAGUE_M3 = {
+    "pinch": Spread(0.31e-6, 0.2e-6, 0.6e-6), "dash": Spread(0.6e-6, 0.3e-6, 1.2e-6),
+    "drop": Spread(0.05e-6, 0.03e-6, 0.08e-6), "splash": Spread(10e-6, 5e-6, 20e-6),
+    "pint": Spread(520e-6, 473e-6, 568e-6), "drizzle": Spread(10e-6, 5e-6, 18e-6), "glug": Spread(20e-6, 12e-6, 35e-6),
+}  # fmt: skip
+# Measures that only make sense for an ingredient that has a weight for them.
+PIECE_UNITS = {
+    "clove", "head", "leaf", "sprig", "bunch", "stick", "stalk", "slice", "ring", "cube", "quarter",
+    "pod", "star", "knob", "handful", "juice", "zest",
+}  # fmt: skip
+PARTS_OF = frozenset({"slice", "ring", "quarter", "cube"})  # a piece of it is no whole one
+NAMES_TOO = ("clove", "star")  # measures that are also ingredients: cloves, star anise
+_PLURALS = {
+    "leaves": "leaf",
+    "bunches": "bunch",
+    "dashes": "dash",
+    "halves": "each",
+    "bulb": "head",
+    "bulbs": "head",
+    "twig": "sprig",
+    "twigs": "sprig",
+    "splashes": "splash",
+    "pinches": "pinch",
+    "pieces": "each",
+    "piece": "each",
+    "smidgen": "dash", "smidge": "dash", "smidgens": "dash", "fistful": "handful", "fistfuls": "handful",
+    "handfuls": "handful", "squirt": "splash", "squeeze": "splash", "touch": "dash", "dollop": "splash",
+    "teaspoonful": "tsp", "teaspoonfuls": "tsp", "tablespoonful": "tbsp", "tablespoonfuls": "tbsp", "tspn": "tsp",
+    "teaspon": "tsp", "tbls": "tbsp", "tblsp": "tbsp", "tbspn": "tbsp", "dsp": "dessertspoon", "strands": "each",
+    "stems": "sprig", "stem": "sprig", "fronds": "sprig",
+}  # fmt: skip
+_SIZES = {"small": 0.7, "medium": 1.0, "large": 1.35, "big": 1.35}
+_MANNER = {
+    "heaped": 1.4,
+    "heaping": 1.4,
+    "scant": 0.9,
+    "level": 1.0,
+    "rounded": 1.25,
+    "good": 1.3,
+    "generous": 1.3,
+    "big": 1.5,
+    "little": 0.6,
+    "small": 0.7,
+}
+
+# Words that make another ingredient of what they stand beside; those that decide are asked about if it is unknown.
+STATES = {
+    "fresh": "fresh", "dried": "dried", "dry": "dry", "ground": "ground", "smoked": "smoked", "canned": "canned",
+    "tinned": "canned", "can": "canned", "tin": "canned", "bottled": "bottled", "kosher": "kosher", "light": "light",
+    "dark": "dark", "brown": "brown", "cayenne": "cayenne", "unsalted": "unsalted", "frozen": "frozen",
+    "sodium": "low sodium",
+}  # fmt: skip
+DECIDES = frozenset({"dried", "smoked", "canned", "bottled", "kosher", "cayenne", "low sodium"})
+DECIDES_FOR: dict[str, tuple[str, ...]] = {
+    "canned": ("vegetable", "enzyme_fruit", "fruit", "aromatic_fresh", "chilli_fresh"),
+    "bottled": ("acid",),
+}
+
+_TURNED = re.compile(
+    r"^(?P<name>[^\W\d_][^\d,:()½¼¾⅓⅔]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(?:x\s*)?"
+    r"(?P<amount>[\d½¼¾⅓⅔][^,]*?)\)?(?P<tail>,.*)?$"
+)
+MOST_KG = 10.0
+ABOUT = 0.15  # "about" widens an amount by so much either way
+ACCEPTED = 'Write an amount and an ingredient, such as "12 g salt", "2 tbsp cider vinegar" or "8 cloves garlic".'
+
+
+@dataclass(frozen=True)
+class SaidLine:
+    """A line split up: how many of what unit, of what, prepared how; ``manner`` scales the unit.
+
+    ``names`` are to be tried in turn: "curry leaves" may be an ingredient, or leaves of curry. ``states`` are words
+    that make another ingredient of it: dried, smoked, canned.
+    """
+
+    text: str
+    number: Spread
+    unit: str | None
+    names: tuple[str, ...]
+    preparation: str
+    manner: float
+    guessed: bool
+    states: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True)
+class Portion:
+    """So much of an ingredient, in a unit of ``unit_kg``. ``guessed`` when the words did not fix the weight."""
+
+    line_id: str
+    text: str
+    ingredient: Ingredient
+    mass_kg: Spread
+    guessed: bool
+    preparation: str = ""
+    unit: str = "g"
+    unit_kg: float = 1e-3
+
+
+def read_line(text: str, *, field: str) -> SaidLine:
+    """A line split into quantity, unit, name and preparation.
+
+    >>> read_line("a third of a cup of yoghurt, beaten", field="mix.0").names
+    ('yoghurt',)
+    """
+    if re.match(r"^\s*(?:-|−\s*)[\d½¼¾⅓⅔.]", text):
+        raise _bad(
+            field,
+            text,
+            f'"{text.strip()}" takes something away.',
+            "Write an amount above zero; to take an ingredient out, remove its line.",
+        )
+    _refuse_what_is_no_amount(text, field)
+    plain = tidied(text)
+    body, _, preparation = _at_comma(amount_first(plain.text))
+    beside = " ".join(re.findall(r"\((.*?)\)", body))
+    body = re.sub(r"\(.*?\)", " ", body).strip()
+    parts = _juice_or_zest(body) or _plain(body)
+    parts = _weighed_beside(beside, parts)
+    _refuse_a_second_amount(text, (*preparation.split(","), beside if parts is None else ""), field)
+    if parts is None:
+        raise _bad(field, text, f'"{text.strip()}" has no amount.' if body else "This line is empty.", ACCEPTED)
+    number, unit, manner, guessed, raw_names = parts
+    if number.value <= 0:
+        raise _bad(field, text, f'"{text.strip()}" adds nothing.', "Write an amount above zero, or remove the line.")
+    names = tuple(filter(None, (_bare_name(name) for name in raw_names)))
+    if not names:
+        raise _bad(field, text, f'"{text.strip()}" of what?', "Write the ingredient after the amount.")
+    states = states_in(f"{preparation} {beside}")
+    bare = (" ".join(word for word in name.split() if word.lower() not in STATES) for name in names)
+    tried = (*(f"{state} {name}" for state in states for name in names), *names, *filter(None, bare))
+    names = tuple(dict.fromkeys(tried))
+    guessed = guessed or bool(re.search(r"\bor\b", text, re.IGNORECASE))
+    if plain.about:
+        number, guessed = Spread(number.value, number.low * (1 - ABOUT), number.high * (1 + ABOUT)), True
+    rough = guessed or number.low != number.high
+    return SaidLine(text, number, unit, names, preparation.strip(), manner, rough, tuple(states_in(plain.text)))
+
+
+def amount_first(text: str) -> str:
+    """A line whose amount stands behind its name, turned round.
+
+    >>> amount_first("fish sauce, 2 tbsp"), amount_first("lemon juice from 1 lemon"), amount_first("salt: 12g")
+    ('2 tbsp fish sauce', 'juice of 1 lemon', '12g salt')
+    """
+    taken = re.match(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", text, re.IGNORECASE)
+    if taken:
+        return f"{taken[1]} of {taken[2]}"
+    turned = _TURNED.match(text)
+    if turned is None or leading_number(turned["name"]) is not None:
+        return text
+    first = re.match(r"^[^\W\d_]+", turned["name"])
+    if first and (_unit(first[0]) in VAGUE_M3 or first[0].lower() in ("juice", "zest", "the", "finely", "freshly")):
+        return text
+    return f"{turned['amount']} {turned['name']}{turned['tail'] or ''}"
+
+
+def states_in(words: str) -> list[str]:
+    """Words that make another ingredient of what they stand beside, in their order."""
+    found = re.findall(r"[^\W\d_]+", words.lower())
+    return [STATES[word] for word in found if word in STATES]
+
+
+def not_in_that_state(said: SaidLine, ingredient: Ingredient) -> str:
+    """A state of the line that the ingredient found for it is not in, such as dried; empty if it is as was said."""
+    own = " ".join((*ingredient.also_called, ingredient.name, ingredient.id.replace("_", " "))).lower()
+    dry = {"spice", "spice_blend", "herb_dried"}
+    for state in said.states:
+        known = state in own or (state in ("dried", "ground") and ingredient.group in dry)
+        matters = state in DECIDES and ingredient.group in DECIDES_FOR.get(state, (ingredient.group,))
+        if matters and not known:
+            return state
+    return ""
+
+
+def _weighed_beside(beside: str, parts: _Parts | None) -> _Parts | None:
+    """A weight or a volume in brackets counts for more than pieces: "4 cloves (12 g) garlic"."""
+    if parts is None or parts[1] in MASS_KG:
+        return parts
+    inner = re.fullmatch(r"\s*(?:about|ca\.?|approx\.?|roughly)?\s*(.*?)\s*(?:juice|total|in all)?\s*", beside)
+    found = leading_number(inner[1]) if inner and inner[1] else None
+    unit = _unit(found.rest.strip()) if found and found.rest.strip() else None
+    if found is None or unit not in {**MASS_KG, **VOLUME_M3}:
+        return parts
+    names = parts[4]
+    if unit in VOLUME_M3 and "juice" in beside:
+        names = tuple(f"{name.removesuffix('s')} juice" for name in names)
+    return found.number, unit, 1.0, parts[3] and "about" in beside, names
+
+
+def _refuse_a_second_amount(text: str, parts: tuple[str, ...], field: str) -> None:
+    """What follows is another ingredient, not a preparation: nothing of a line is dropped."""
+    for part in parts:
+        found = leading_number(re.sub(r"^\s*(?:and|plus|with|\+|&)\s+", "", part.strip()))
+        another = found is not None and not re.match(r"^\s*an?\b", part, re.IGNORECASE)
+        within = re.search(r"[\d½¼¾⅓⅔]\s*([a-zA-Z]+)\s+[^\W\d_]", part)
+        amount = within is not None and _unit(within[1]) in {**MASS_KG, **VOLUME_M3}
+        length = found is not None and re.match(r"^(?:cm|mm|in|inch)", found.rest)
+        juice_and_zest = bool(re.search(r"\b(?:zest|juice)\b.*\b(?:zest|juice)\b", part, re.IGNORECASE))
+        if (another and not length) or amount or juice_and_zest:
+            wrong = f'"{text.strip()}" says more than one thing.'
+            raise _bad(field, text, wrong, "Write one ingredient a line.")
+
+
+def _at_comma(text: str) -> tuple[str, str, str]:
+    """A line cut at its first comma that is not part of a number."""
+    head, comma, tail = text, "", ""
+    match = re.search(r",(?!\d)", text)
+    if match:
+        head, comma, tail = text[: match.start()], ",", text[match.end() :]
+    return head, comma, tail
+
+
+def _refuse_what_is_no_amount(text: str, field: str) -> None:
+    """Raises InputError for words that leave the amount to the cook or to the bottle."""
+    if re.search(r"\bto taste\b", text, re.IGNORECASE):
+        wrong = f'"{text.strip()}" leaves the amount open.'
+        raise _bad(
+            field,
+            text,
+            wrong,
+            "Write a first amount; for salt 10 to 12 g a kilogram of meat, then taste before contact.",
+        )
+    if re.search(r"\b(?:rest|remainder) of the\b|\bas needed\b", text, re.IGNORECASE):
+        raise _bad(field, text, f'"{text.strip()}" cannot be weighed.', "Weigh it, or read what is left off the label.")
+    foreign = foreign_measure(text)
+    if foreign:
+        wrong = f'"{foreign[0]}" is a measure of another language.'
+        raise _bad(field, text, wrong, f'Write it as "{foreign[1]}", or in grams.')
+    if re.search(r"\beach\b.*\band\b", text, re.IGNORECASE):
+        wrong = f'"{text.strip()}" names several ingredients at once.'
+        raise _bad(field, text, wrong, "Write one ingredient a line.")
+
+
+def _bare_name(name: str) -> str:
+    return re.sub(r"^(?:of|the)\s+", "", name.strip(), flags=re.IGNORECASE).strip(" .;")
+
+
+_Parts = tuple[Spread, str | None, float, bool, tuple[str, ...]]
+
+
+def _juice_or_zest(body: str) -> _Parts | None:
+    """Fruit by its juice or zest: "juice of 2 lemons", "the zest of half an orange"."""
+    match = re.match(r"^(?:the\s+)?(juice|zest)\s+of\s+(.*)$", body, re.IGNORECASE)
+    if not match:
+        return None
+    found = leading_number(match[2])
+    number, fruit = (found.number, found.rest) if found else (Spread.exactly(1), match[2])
+    return number, match[1].lower(), 1.0, True, (re.sub(r"s$", "", fruit.strip()) + f" {match[1].lower()}",)
+
+
+def _plain(body: str) -> _Parts | None:
+    found = leading_number(body)
+    number, rest = (found.number, found.rest) if found else (None, body)
+    manner, rest = _manner(rest)
+    word = re.match(r"^(fl\.?\s*oz|[a-zA-Z]+\.?|\")(?=[\s\d]|$)\s*", rest)
+    unit = _unit(word[1]) if word else None
+    if unit is None:
+        return None if number is None else _counted(number, manner, rest)
+    if number is None and unit not in VAGUE_M3 and unit not in PIECE_UNITS:
+        return None
+    after = rest[word.end() :] if word else rest
+    names = (rest, after) if unit in NAMES_TOO else (after,)
+    guessed = unit in VAGUE_M3 or unit in PIECE_UNITS or unit in LENGTH_M or manner != 1.0
+    if found is not None and unit is not None:
+        number = found.read_for(MASS_KG.get(unit, VOLUME_M3.get(unit, 1.0) * 1000))
+    return number or Spread.exactly(1), unit, manner, guessed, names
+
+
+def _counted(number: Spread, manner: float, rest: str) -> _Parts:
+    """Things counted without a unit: "2 limes", "8 garlic cloves", "3 large onions"."""
+    size = re.match(r"^(\w+)\s+(.*)$", rest)
+    if size and size[1].lower() in _SIZES:
+        manner, rest = manner * _SIZES[size[1].lower()], size[2]
+        word = re.match(r"^([a-zA-Z]+)\s+(.*)$", rest)
+        if word and _unit(word[1]) in PIECE_UNITS:  # 2 large cloves garlic
+            return number, _unit(word[1]), manner, True, (word[2],)
+    last = re.match(r"^(.*\S)\s+(\w+)$", rest)
+    if last and (unit := _unit(last[2])) in PIECE_UNITS and unit not in ("juice", "zest"):
+        return number, unit, manner, True, (rest, last[1])
+    return number, "each", manner, True, (rest,)
+
+
+def _manner(rest: str) -> tuple[float, str]:
+    word = re.match(r"^(\w+)\s+(.*)$", rest)
+    if word and word[1].lower() in _MANNER and re.match(r"^[a-z]+", word[2], re.IGNORECASE):
+        following = re.match(r"^(\w+)", word[2])
+        if following and _unit(following[1]) is not None:
+            return _MANNER[word[1].lower()], word[2]
+    return 1.0, rest
+
+
+def _unit(word: str) -> str | None:
+    if re.match(r"^fl", word, re.IGNORECASE) and "oz" in word.lower():
+        return "floz"
+    if word.lower() in _PLURALS:
+        return _PLURALS[word.lower()]
+    name = unit_word(word)
+    known = name in MASS_KG or name in VOLUME_M3 or name in LENGTH_M or name in VAGUE_M3 or name in PIECE_UNITS
+    return name if known else None
+
+
+def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -> Portion:
+    """Kilograms of an ingredient that a line means, with the range where the words leave one."""
+    unit = said.unit or "each"
+    each_kg = _unit_kg(unit, ingredient)
+    if each_kg is None:
+        raise _bad(field, said.text, *_no_weight(said, unit, ingredient))
+    scaled = Spread(each_kg.value * said.manner, each_kg.low * said.manner, each_kg.high * said.manner)
+    mass_kg = said.number.times(scaled)
+    if mass_kg.value > MOST_KG:
+        raise _bad(
+            field,
+            said.text,
+            f'"{said.text.strip()}" comes to {mass_kg.value:,.0f} kg.',
+            f"Write at most {MOST_KG:.0f} kg of one ingredient.",
+        )
+    return Portion(line_id, said.text, ingredient, mass_kg, said.guessed, said.preparation, unit, scaled.value)
+
+
+def _unit_kg(unit: str, ingredient: Ingredient) -> Spread | None:
+    """Weight of one unit of an ingredient [kg], or nothing if the two do not go together."""
+    if unit in MASS_KG:
+        return Spread.exactly(MASS_KG[unit])
+    if unit in ingredient.piece_kg:
+        return ingredient.piece_kg[unit]
+    density = ingredient.spoon_density_kg_per_m3
+    if unit in VOLUME_M3:
+        return Spread.exactly(VOLUME_M3[unit]).times(density)
+    if unit in VAGUE_M3:
+        return VAGUE_M3[unit].times(density)
+    if unit in LENGTH_M and "cm" in ingredient.piece_kg:
+        return Spread.exactly(LENGTH_M[unit] * 100).times(ingredient.piece_kg["cm"])
+    if unit in ("juice", "zest"):
+        return ingredient.piece_kg.get("each")
+    if unit == "each" and len(ingredient.piece_kg) == 1 and not PARTS_OF.intersection(ingredient.piece_kg):
+        return next(iter(ingredient.piece_kg.values()))
+    return None
+
+
+def _no_weight(said: SaidLine, unit: str, ingredient: Ingredient) -> tuple[str, str]:
+    name = ingredient.name.split(",")[0].lower()
+    counted = " or ".join(f"a {piece}" for piece in ingredient.piece_kg if piece != "each")
+    others = f", or count by {counted.removeprefix('a ')}" if counted else ""
+    if unit == "each":
+        return (
+            f'"{said.text.strip()}" has a number but no unit.',
+            f'Write grams or spoons, such as "{said.number.value:g} g {name}"{others}.',
+        )
+    return f"A {unit} of {name} has no known weight.", f'Write grams or spoons, such as "20 g {name}"{others}.'
+
+
+def _bad(field: str, text: str, wrong: str, accepted: str) -> InputError:
+    return InputError(field=field, given=text, wrong=wrong, accepted=accepted)

@@ -1,0 +1,103 @@
+"""Lines as they stand in pasted lists, brought to the plain form that the grammar reads.
+
+Bullets and numbers of lists, "about", "200 g / 7 oz", "a 400 g can of", "2 tbsp plus 1 tsp",
+"1-inch piece of": each is rewritten without changing what is meant.
+"""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+
+from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.measures.units import MASS_KG, VOLUME_M3, unit_word
+
+_BULLET = re.compile(r"^\s*(?:[•*·▪☐□–]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))")
+_ABOUT = re.compile(r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|~|≈)\s*", re.IGNORECASE)
+_JOINED = re.compile(r"(\d)\s*-\s*(inch|in|cm|mm|g|kg|ml|oz|lb)\b", re.IGNORECASE)
+_OTHER_UNITS = re.compile(
+    r"(?<=[a-z])\s*[/|]\s*\d[\d.,/ ½¼¾]*\s*(?:fl\.?\s*oz|oz|lbs?|pounds?|ounces?|g|kg|ml|l|cups?|tbsp|tsp)\b\.?",
+    re.IGNORECASE,
+)
+_PACKED = re.compile(
+    r"^(?P<count>\d+|an?|one|two|three)?\s*(?:x|×)?\s*\(?(?P<size>\d+(?:[.,]\d+)?)\s*(?P<unit>g|kg|ml|l|oz)\)?\s*"
+    r"(?:cans?|tins?|jars?|cartons?|packs?|packets?|bottles?|tubs?|pots?)\b\s*(?:of\s+)?(?P<name>.+)$",
+    re.IGNORECASE,
+)
+_COUNT_BEFORE_PACK = re.compile(
+    r"^(?P<count>\d+|an?|one|two|three)\s+(?:cans?|tins?|jars?|cartons?|packs?|packets?|bottles?|tubs?|pots?)\s*"
+    r"\(\s*(?P<size>\d+(?:[.,]\d+)?)\s*(?P<unit>g|kg|ml|l|oz)\s*\)\s*(?:of\s+)?(?P<name>.+)$",
+    re.IGNORECASE,
+)
+_PIECE = re.compile(r"\b(?:-?\s*)(?:piece|pieces|length|lengths)\s+(?:of\s+)?(?=[a-z])", re.IGNORECASE)
+_THUMB = re.compile(r"\bthumb(?:-?sized?)?(?:\s+piece)?(?:\s+of)?\s+", re.IGNORECASE)
+_SUM = re.compile(r"^(?:\+|plus\b|and\b|&)\s*(?=[\d½¼¾⅓⅔]|a\b|one\b|half\b|two\b)", re.IGNORECASE)
+_NOTHING = re.compile(r"(?=\d)")  # "1 lb 4 oz" adds up without a word
+_WORD = re.compile(r"[a-zA-Z]+\.?")
+_COUNTS = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3}
+
+
+@dataclass(frozen=True)
+class Tidied:
+    """A line in plain form; ``about`` when it was said to be rough."""
+
+    text: str
+    about: bool
+
+
+def tidied(text: str) -> Tidied:
+    """A line in plain form.
+
+    >>> tidied("- about 200 g / 7 oz yoghurt")
+    Tidied(text='200 g yoghurt', about=True)
+    >>> tidied("2 x 400 g tins coconut milk").text, tidied("2 tbsp plus 1 tsp soy sauce").text
+    ('800 g canned coconut milk', '2.33333 tbsp soy sauce')
+    """
+    text = _BULLET.sub("", text).strip()
+    bare = _ABOUT.sub("", text)
+    about = bare != text
+    bare = _OTHER_UNITS.sub("", _JOINED.sub(r"\1 \2", bare))
+    bare = _PIECE.sub(" ", _THUMB.sub("knob ", bare)).strip()
+    return Tidied(_summed(_unpacked(bare)), about)
+
+
+def _unpacked(text: str) -> str:
+    """Cans, jars and packets of a told size as their weight or volume."""
+    match = _COUNT_BEFORE_PACK.match(text) or _PACKED.match(text)
+    if match is None:
+        return text
+    said = (match["count"] or "1").lower()
+    count = _COUNTS.get(said) or int(said)
+    size = float(match["size"].replace(",", "."))
+    canned = "canned " if re.search(r"\b(?:cans?|tins?)\b", text, re.IGNORECASE) else ""
+    return f"{count * size:g} {match['unit']} {canned}{match['name']}"
+
+
+def _summed(text: str) -> str:
+    """Two measures of one kind added up, told in the first."""
+    first = leading_number(text)
+    if first is None:
+        return text
+    unit = _WORD.match(first.rest)
+    if unit is None:
+        return text
+    rest = first.rest[unit.end() :].lstrip()
+    in_pounds = unit_word(unit.group()) in ("lb", "pound")
+    plus = _SUM.match(rest) or (_NOTHING.match(rest) if in_pounds else None)
+    second = leading_number(rest[plus.end() :]) if plus else None
+    other = _WORD.match(second.rest) if second else None
+    if second is None or other is None:
+        return text
+    ratio = _ratio(unit_word(other.group()), unit_word(unit.group()))
+    if ratio is None:
+        return text
+    total = first.number.value + second.number.value * ratio
+    return f"{total:g} {unit.group()} {second.rest[other.end() :].strip()}"
+
+
+def _ratio(unit: str, to: str) -> float | None:
+    """How many of one unit make one of another, if both are masses or both are volumes [1]."""
+    for table in (MASS_KG, VOLUME_M3):
+        if unit in table and to in table:
+            return table[unit] / table[to]
+    return None

@@ -1,0 +1,1 @@
+"""The plan of one batch on the clock."""

@@ -1,0 +1,234 @@
+"""A plan step by step: what to do before contact, during the hold, and from the pull to the table.
+
+Each step has its start, minutes, whether it needs hands, where it is, how warm the meat is meanwhile, and what it
+waits for. Usual minutes are common practice and stand in one place.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Iterator, Sequence
+from datetime import datetime, time, timedelta
+
+from vadouvan.core.clock.chain import Place, PlanStep, Task, Zone, laid_before
+from vadouvan.core.clock.routine import Routine, hours_between, later, on_a_step
+from vadouvan.core.constants import (
+    BRINE_REST,
+    FAN_OVEN_LOWER_C,
+    LEAST_THAW_S,
+    MOST_ON_THE_HEAT,
+    TEMPER,
+    THAW_S_PER_KG,
+)
+from vadouvan.core.contact.mix_judgement import MixJudgement
+from vadouvan.core.cooking.brushing import last_brush
+from vadouvan.core.cooking.lead import DRY_MIN, LEAST_COOK_MIN, TEMPERED, least_lead, least_on_heat, rest_minutes
+from vadouvan.core.cooking.stages import CookPlace, CookStage
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.schedule.plan import Plan, Work
+
+WEIGH_MIN, WEIGH_EACH_MIN = 5.0, 1.0
+POUR_OFF_MIN, CONTACT_MIN, TURN_MIN, BRUSH_MIN = 2.0, 5.0, 2.0, 2.0
+FROM_FREEZER_MIN = 5.0
+SHOP_MIN = 45.0
+SHOPS_OPEN, SHOPS_CLOSE = time(8, 0), time(20, 0)  # common practice; the cook knows better
+FAN_OVEN = f"A fan oven is set {FAN_OVEN_LOWER_C.value:.0f} C lower than a plain one."
+TURN_FROM_H, TWICE_FROM_H = 3.0, 20.0
+COOKED_AT: dict[CookPlace, Place] = {
+    "oven": "oven", "grill": "grill", "pan": "stove", "pot": "stove", "fryer": "stove",
+}  # fmt: skip
+
+
+def thaw_minutes(mass_kg: float) -> float:
+    """How long a pack of that weight thaws in the fridge: a day, longer if it is large (``fsis``).
+
+    >>> thaw_minutes(0.5), round(thaw_minutes(4.0) / 60)
+    (1440.0, 47)
+    """
+    return max(LEAST_THAW_S.value, THAW_S_PER_KG.value * mass_kg) / 60
+
+
+def work_of(cut: Cut, mix: MixJudgement, stages: Sequence[CookStage], lead: timedelta) -> Work:
+    """What is done before contact, the least time from the pull to the table, and how much of a lead it waits raw."""
+    waits = max(timedelta(0), lead - most_hot(cut, stages))
+    return Work(before_contact(cut, mix), least_lead(cut, stages), waits if cut.kind.needs_cold else timedelta(0))
+
+
+def before_contact(cut: Cut, mix: MixJudgement) -> list[Task]:
+    """Tasks that end with contact, in order."""
+    return [
+        *_thaw(cut),
+        *_prepare(cut),
+        *_make(mix),
+        Task("contact", "Meat into the mix, air out, into the fridge.", CONTACT_MIN, True, "fridge", _warm(cut)),
+    ]
+
+
+def steps_of(
+    plan: Plan, cut: Cut, mix: MixJudgement, stages: Sequence[CookStage], routine: Routine, now: datetime
+) -> list[PlanStep]:
+    """Every step of a plan in the order of the clock."""
+    before = laid_before(plan.contact_at, before_contact(cut, mix), routine)
+    after = laid_before(plan.meal.at, after_the_pull(plan, cut, mix, stages))
+    brush = last_brush(stages, after)
+    if brush is not None:
+        step = PlanStep("brush-last", "Brush for the last time.", brush.at, BRUSH_MIN, True, "stove", "cook", "hot")
+        after = sorted([*after, step], key=lambda one: one.at.timestamp())
+    return [*_shop(cut, before, routine, now), *before, *_turns(plan, cut, mix, routine), *after]
+
+
+def warm_minutes(steps: Iterable[PlanStep]) -> float:
+    """Minutes in which raw meat is out of the cold, as planned."""
+    return sum(step.minutes for step in steps if step.zone == "warm")
+
+
+def raw_hours(plan: Plan, steps: Iterable[PlanStep]) -> float:
+    """Hours from contact until the heat first gets at it, waits in the fridge included."""
+    first = min((step.at for step in steps if step.zone == "hot"), default=plan.pull_at)
+    return hours_between(plan.contact_at, first)
+
+
+def _warm(cut: Cut) -> Zone:
+    return "warm" if cut.kind.needs_cold else "none"
+
+
+def _thaw(cut: Cut) -> Iterator[Task]:
+    if not cut.frozen:
+        return
+    says = "Out of the freezer into the fridge, on a tray."
+    yield Task("thaw-out", says, FROM_FREEZER_MIN, True, "freezer", "frozen")
+    kg = cut.untrimmed_kg if cut.pieces == 1 else max(cut.untrimmed_kg / cut.pieces, 0.5)
+    yield Task("thaw", "It thaws in the fridge; days count from here.", thaw_minutes(kg), False, "fridge", "cold")
+
+
+def _shop(cut: Cut, before: Sequence[PlanStep], routine: Routine, now: datetime) -> Iterator[PlanStep]:
+    """A last free time to shop before the first step, if there still is one: otherwise it is in the house."""
+    if not before or cut.frozen:
+        return
+    length = timedelta(minutes=SHOP_MIN)
+    last = later(before[0].at, -length)
+    if hours_between(now, last) < 0:
+        return
+    at = routine.nearest(last, first=now, last=last, fits=lambda moment: _can_shop(moment, length, routine))
+    if at is not None:
+        name = ",".join(cut.kind.name.split(" (")[0].split(",")[:2])
+        says = f"Shop: {name}, {cut.mass_kg * 1000:.0f} g, and what the mix lacks."
+        yield PlanStep("shop", says, at, SHOP_MIN, True, "shop", "", "none")
+
+
+def _prepare(cut: Cut) -> Iterator[Task]:
+    """What is done to the cut: hands-on work together, soaking and the like on their own."""
+    hands = 0.0
+    for number, effect in enumerate(cut.prepared.effects):
+        if effect.hands_on:
+            hands += effect.minutes
+        elif effect.minutes > 0:
+            yield Task(f"prepare-{number}", effect.says, effect.minutes, False, "fridge", "cold")
+    if hands > 0:
+        yield Task("prepare", "Prepare the cut.", hands, True, "counter", _warm(cut))
+
+
+def _make(mix: MixJudgement) -> Iterator[Task]:
+    lines = len(mix.bowl.whole)
+    yield Task(
+        "weigh", f"Weigh and stir the mix, {lines} ingredients.", WEIGH_MIN + lines * WEIGH_EACH_MIN, True, "counter"
+    )
+    first = None
+    for step in mix.steps:
+        if step.id == "first":
+            first = step
+        elif step.minutes > 0:
+            yield Task(step.id, step.says, step.minutes, step.hands_on, "stove")
+    if mix.bowl.set_aside_kg > 0:
+        says = next(step.says for step in mix.steps if step.id == "set-aside")
+        yield Task("set-aside", says, POUR_OFF_MIN, True, "counter")
+    if first is not None and first.minutes > 0:
+        yield Task("first", first.says, first.minutes, False, "fridge", "cold")
+
+
+def _can_shop(moment: datetime, length: timedelta, routine: Routine) -> bool:
+    """Whether shops are open and hands are free."""
+    open_then = moment.time() >= SHOPS_OPEN and later(moment, length).time() <= SHOPS_CLOSE
+    return open_then and routine.free_for(moment, length)
+
+
+def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterator[PlanStep]:
+    """Once halfway, or twice in a long hold, while hands are free; not for one piece, nor in a vacuum bag."""
+    hours = plan.hold_h
+    if hours < TURN_FROM_H or mix.vacuum or (cut.pieces == 1 and hours < TWICE_FROM_H):
+        return
+    shares = (1 / 3, 2 / 3) if hours >= TWICE_FROM_H else (1 / 2,)
+    for number, share in enumerate(shares, start=1):
+        wanted = on_a_step(later(plan.contact_at, timedelta(hours=hours * share)))
+        quarter = timedelta(hours=hours / 6)
+        moment = routine.nearest_free(wanted, first=later(wanted, -quarter), last=later(wanted, quarter))
+        if moment is not None:
+            yield PlanStep(
+                f"turn-{number}", "Turn the bag, or stir the tub.", moment, TURN_MIN, True, "fridge", "contact"
+            )
+
+
+def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, stages: Sequence[CookStage]) -> list[Task]:
+    """Dry, rest if brined, wait, temper, cook, rest: what is left of the lead goes to the open stage, or is waited."""
+    lead = plan.lead / timedelta(minutes=1)
+    rest = _rest(cut)
+    dry = Task("pull", "Out of the mix; drain, and pat or brush it off.", DRY_MIN, True, "counter", _warm(cut))
+    spare = lead - dry.minutes - least_on_heat(stages) - rest.minutes
+    tasks = [dry]
+    if _bathed(mix) and spare >= BRINE_REST.value:
+        says = "A brined piece rests uncovered, three hours at least."
+        tasks.append(Task("brine-rest", says, BRINE_REST.value, False, "fridge", "cold"))
+        spare -= BRINE_REST.value
+    temper = []
+    if cut.kind.family in TEMPERED and spare >= TEMPER.value:
+        says = "Out of the fridge, up to 30 minutes at most in all."
+        temper = [Task("temper", says, TEMPER.value, False, "counter", "warm")]
+        spare -= TEMPER.value
+    waits = max(0.0, spare - longer_on_heat(stages))
+    if waits > 0:
+        tasks.append(Task("wait", "It waits in the fridge, uncovered.", waits, False, "fridge", "cold"))
+    spare -= waits
+    after = [rest]
+    if plan.meal.early > timedelta(0):
+        early = plan.meal.early / timedelta(minutes=1)
+        after.append(Task("keep-warm", "Covered and kept warm, above 60 °C.", early, False, "counter", "hot"))
+    return [*tasks, *temper, *_cook(stages, spare), *after, Task("serve", "On the table.", 0.0, True, "table")]
+
+
+def longer_on_heat(stages: Sequence[CookStage]) -> float:
+    """Minutes by which the open stage, or cooking that was not planned, may be longer than its shortest."""
+    if stages and all(stage.minutes is not None for stage in stages):
+        return 0.0
+    return MOST_ON_THE_HEAT.value - LEAST_COOK_MIN
+
+
+def most_hot(cut: Cut, stages: Sequence[CookStage]) -> timedelta:
+    """Of a lead, the most that it is on the heat and rests [min]; what is left of it is waited raw."""
+    return timedelta(minutes=least_on_heat(stages) + longer_on_heat(stages) + rest_minutes(cut))
+
+
+def _cook(stages: Sequence[CookStage], spare: float) -> Iterator[Task]:
+    """The stages with their minutes; the open one, or cooking without stages, takes what is left."""
+    if not stages:
+        yield Task("cook", f"Cook it. {FAN_OVEN}", LEAST_COOK_MIN + spare, True, "stove", "hot")
+    for number, stage in enumerate(stages, start=1):
+        minutes = LEAST_COOK_MIN + spare if stage.minutes is None else stage.minutes
+        place = COOKED_AT[stage.place]
+        yield Task("cook" if number == 1 else f"cook-{number}", stage.says, minutes, True, place, "hot")
+
+
+def _rest(cut: Cut) -> Task:
+    return Task("rest", "Rest it.", rest_minutes(cut), False, "counter", "hot")
+
+
+def _bathed(mix: MixJudgement) -> bool:
+    return (
+        mix.salt is not None
+        and mix.salt.school in ("equilibrium", "strong_bath")
+        and mix.bowl.balance.salt_per_water > 0.03
+    )
+
+
+def next_hands_on(steps: Sequence[PlanStep], now: datetime) -> PlanStep | None:
+    """The step that needs hands next, or is under way."""
+    coming = [step for step in steps if step.hands_on and hours_between(now, step.ends) > 0]
+    return min(coming, key=lambda step: step.at.timestamp(), default=None)

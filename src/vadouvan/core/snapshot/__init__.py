@@ -1,0 +1,1 @@
+"""A whole kitchen as one value, and taking one into another."""

@@ -1,0 +1,92 @@
+"""A whole kitchen as one value: everything of the cook's that must not be lost on the way to a file and back."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.interpretation.household import HouseholdSaid, read_household
+from vadouvan.core.interpretation.routine import RoutineSaid, read_routine
+from vadouvan.core.interpretation.shared import SharedSaid, read_shared
+from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.parsing.label import LabelSaid, readable_labels
+from vadouvan.core.tasting.verdict import VerdictSaid
+from vadouvan.core.weighing.event import Noted
+
+
+@dataclass(frozen=True)
+class WholeVerdict:
+    """What one eater said, when, and whether nothing is learned from it."""
+
+    said: VerdictSaid
+    at: datetime
+    is_forgotten: bool = False
+
+
+@dataclass(frozen=True)
+class WholeBatch:
+    """A batch with everything that happened to it: presses, verdicts, the batch it goes on from and what was changed.
+
+    The states for undo are not part of it.
+    """
+
+    id: str
+    draft: Draft
+    made_at: datetime
+    presses: tuple[Noted, ...] = ()
+    verdicts: tuple[WholeVerdict, ...] = ()
+    from_id: str = ""
+    changed: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True)
+class OwnLabel:
+    """An ingredient of the cook's own: its label as typed."""
+
+    id: str
+    said: LabelSaid
+
+
+@dataclass(frozen=True)
+class KitchenSettings:
+    """What was set once for all batches; none where nothing was."""
+
+    routine: RoutineSaid | None = None
+    shared: SharedSaid | None = None
+    household: HouseholdSaid | None = None
+
+
+@dataclass(frozen=True)
+class WholeKitchen:
+    """All batches, own ingredients, own cuts and settings."""
+
+    batches: tuple[WholeBatch, ...] = ()
+    labels: tuple[OwnLabel, ...] = ()
+    cuts: tuple[CutKind, ...] = ()
+    settings: KitchenSettings = KitchenSettings()
+
+
+def check_settings(settings: KitchenSettings, pantry: Pantry) -> None:
+    """Read every setting as the application will; raises BadInput for the first part that cannot be used."""
+    if settings.routine is not None:
+        read_routine(settings.routine)
+    if settings.shared is not None:
+        read_shared(settings.shared)
+    if settings.household is not None:
+        read_household(settings.household, pantry)
+
+
+def kitchen_of(whole: WholeKitchen, tables: Kitchen) -> Kitchen:
+    """The shipped tables with the cook's own cuts and ingredients in them, for the cook's household and week."""
+    labels = ((label.id, label.said) for label in whole.labels)
+    own = readable_labels(labels, tables.pantry.by_id)
+    kitchen = tables.with_cuts({kind.id: kind for kind in whole.cuts}).with_ingredients(own)
+    settings = whole.settings
+    if settings.routine is not None:
+        kitchen = kitchen.with_routine(read_routine(settings.routine))
+    if settings.household is not None:
+        kitchen = kitchen.with_household(read_household(settings.household, tables.pantry))
+    return kitchen

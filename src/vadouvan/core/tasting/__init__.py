@@ -1,0 +1,1 @@
+"""Verdicts, what they teach, the logbook and the next time."""

@@ -1,0 +1,120 @@
+"""What all tasted batches together teach: the cook's own correction, and what it rests on."""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import datetime
+
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.figure import hours_told
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, Kitchen, OwnCorrection
+from vadouvan.core.tasting.hold_history import AsHeld, as_held
+from vadouvan.core.tasting.learn import DepthSeen, Learned, SaltJudged, learned_pace, learned_salt, salt_says
+from vadouvan.core.tasting.verdict import Verdict, mean_step
+
+LEAST_DEPTH_M = 0.0005
+LEAST_HELD = 0.5  # of the hour at which the window opens: a shorter hold was not the one that was aimed at (ours)
+MOST_LESSONS = 60  # the latest: by then the band is a few per cent wide, and tastes and kitchens change
+GROUPS = {
+    "red": "red meat",
+    "poultry": "poultry",
+    "fish": "fish",
+    "shellfish": "shellfish",
+    "plant": "plants",
+    "mince": "minced meat",
+    "other": "other meat",
+}
+
+
+@dataclass(frozen=True)
+class Tasted:
+    """A batch with its verdicts; ``counts`` unless what it teaches was forgotten."""
+
+    batch_id: str
+    draft: Draft
+    verdicts: tuple[Verdict, ...]
+    counts: bool = True
+
+
+@dataclass(frozen=True)
+class Taught:
+    """The factor on diffusion by family of meat, the factor on the salt target, and why a batch was left out."""
+
+    pace: dict[str, Learned]
+    salt: Learned
+    left_out: dict[str, str]
+
+    @property
+    def correction(self) -> OwnCorrection:
+        """What the judgement takes over."""
+        return OwnCorrection({family: learned.factor for family, learned in self.pace.items()}, self.salt.factor)
+
+
+@dataclass(frozen=True)
+class Lesson:
+    """What one batch teaches: of the pace in a family of meat, of salt, or of both; or why it teaches nothing."""
+
+    batch_id: str
+    family: str
+    depth: DepthSeen | None
+    salt: SaltJudged | None
+    left_out: str = ""
+
+
+def taught(batches: Iterable[Tasted], kitchen: Kitchen, *, now: datetime) -> Taught:
+    """What tasted batches teach; batches that cannot be judged, or whose lesson was forgotten, teach nothing."""
+    lessons = (lesson_of(batch, kitchen, now=now) for batch in batches)
+    return learned_from([lesson for lesson in lessons if lesson is not None])
+
+
+def lesson_of(batch: Tasted, kitchen: Kitchen, *, now: datetime) -> Lesson | None:
+    """What one batch teaches: it is judged at the model's own pace and the usual target, whatever was learned since."""
+    held = as_held(judge(batch.draft, kitchen.with_correction(NOTHING_LEARNED), now=now)) if batch.counts else None
+    if held is None:
+        return None
+    opens_h = held.opens_h
+    if held.hours < LEAST_HELD * opens_h:
+        says = f"left out: it was held for {hours_told(held.hours)}, and its window opens at {hours_told(opens_h)}"
+        return Lesson(batch.batch_id, held.case.cut.kind.family, None, None, says)
+    step = mean_step(list(batch.verdicts), "salt")
+    salt = None
+    if step is not None and held.eaten_salt > 0:
+        salt = SaltJudged(batch.batch_id, held.eaten_salt, held.case.hold.salt_target, step)
+    return Lesson(batch.batch_id, held.case.cut.kind.family, _depth(batch, held), salt)
+
+
+def learned_from(lessons: Iterable[Lesson]) -> Taught:
+    """The factors that lessons come to together."""
+    depths: dict[str, list[DepthSeen]] = defaultdict(list)
+    salts: list[SaltJudged] = []
+    left_out: dict[str, str] = {}
+    for lesson in lessons:
+        if lesson.left_out:
+            left_out[lesson.batch_id] = lesson.left_out
+        if lesson.depth is not None:
+            depths[lesson.family].append(lesson.depth)
+        if lesson.salt is not None:
+            salts.append(lesson.salt)
+    return Taught({family: learned_pace(seen) for family, seen in depths.items()}, learned_salt(salts), left_out)
+
+
+def learned_says(found: Taught, batch_id: str) -> str:
+    """What verdicts made of the household's salt, and whether this batch had a part in it, in words."""
+    left_out = found.left_out.get(batch_id)
+    own = f" This batch is {left_out}." if left_out else ""
+    return f"{salt_says(found.salt)}{own}"
+
+
+def _depth(batch: Tasted, held: AsHeld) -> DepthSeen | None:
+    """The depth on the knife: the mean of what was seen, or right through if all who looked say so."""
+    seen = [one.depth_m for one in batch.verdicts if one.depth_m is not None]
+    through = any(one.is_through for one in batch.verdicts)
+    if not seen and not through:
+        return None
+    if not seen:
+        return DepthSeen(batch.batch_id, held.depth_to_middle_m, held.model(), is_through=True)
+    depth_m = min(max(sum(seen) / len(seen), LEAST_DEPTH_M), held.depth_to_middle_m)
+    return DepthSeen(batch.batch_id, depth_m, held.model(), is_through=depth_m >= held.depth_to_middle_m)

@@ -1,1 +1,0 @@
-"""At the counter: what was weighed, tasted, set aside and put in, press by press, and what follows from it."""

@@ -1,0 +1,1 @@
+"""The counter: events, the state they come to, and what may follow."""

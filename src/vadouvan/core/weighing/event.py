@@ -1,0 +1,48 @@
+"""What a cook presses at the counter: each is kept, and all that is known of a batch follows from them."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Literal, get_args
+
+from vadouvan.core.draft.typed import Draft
+
+Kind = Literal[
+    "tare", "weighed", "taken_back", "skipped", "left_out", "added", "tasted", "set_aside", "tipped_back", "contact",
+    "later", "turned", "fridge", "pulled", "probe", "boiled", "undone",
+]  # fmt: skip
+How = Literal["", "scale", "typed", "spoon"]
+KINDS: tuple[Kind, ...] = get_args(Kind)
+
+
+@dataclass(frozen=True)
+class Press:
+    """One press. What belongs to it depends on its kind; the rest is empty.
+
+    ``mass_kg`` of what was weighed, set aside, added or of the meat; for ``tare`` what stood on the scale then.
+    ``words`` are a line as typed, or a verdict; ``celsius`` of meat, fridge or core. ``sure``: the question that
+    goes with it was answered. ``undoes`` is the number of the press that an ``undone`` takes back.
+    """
+
+    kind: Kind
+    line_id: str = ""
+    mass_kg: float | None = None
+    celsius: float | None = None
+    words: str = ""
+    how: How = ""
+    sure: bool = False
+    undoes: int | None = None
+
+
+@dataclass(frozen=True)
+class Noted:
+    """A press with its number in the batch, from 1, and when it was.
+
+    ``before`` is the draft that it changed, for the day that it is taken back; older kitchens kept none.
+    """
+
+    number: int
+    at: datetime
+    press: Press
+    before: Draft | None = None

@@ -1,0 +1,147 @@
+"""The state of a weigh-in and of what came after, folded from the presses in their order."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass, field, replace
+from datetime import datetime
+
+from vadouvan.core.weighing.event import Noted, Press
+
+ADDED = "added-"  # ids of lines that came in while tasting
+
+
+@dataclass(frozen=True)
+class AddedLine:
+    """A line that was not in the plan: its words, weight [kg] and when it came in."""
+
+    id: str
+    words: str
+    mass_kg: float
+    at: datetime
+
+
+@dataclass(frozen=True)
+class Contact:
+    """Meat met mix: when, what the meat weighed [kg] and how warm it was [C], where that was measured."""
+
+    at: datetime
+    meat_kg: float | None
+    celsius: float | None
+
+
+@dataclass(frozen=True)
+class Record:
+    """All that has happened to a batch. ``number`` is that of the last press, 0 before any.
+
+    ``standing`` are the presses that were not taken back; taring is none that could be.
+    """
+
+    number: int = 0
+    last_at: datetime | None = None
+    tare_kg: float = 0.0
+    tares: dict[str, tuple[float, ...]] = field(default_factory=dict)
+    by_spoon: frozenset[str] = frozenset()
+    skipped: frozenset[str] = frozenset()
+    left_out: frozenset[str] = frozenset()
+    added: tuple[AddedLine, ...] = ()
+    verdict: str | None = None
+    set_aside_kg: float | None = None
+    contact: Contact | None = None
+    later: tuple[AddedLine, ...] = ()
+    turned_at: tuple[datetime, ...] = ()
+    fridge: tuple[tuple[datetime, float], ...] = ()
+    pulled_at: datetime | None = None
+    probe: tuple[tuple[datetime, float], ...] = ()
+    boiled_at: datetime | None = None
+    standing: tuple[Noted, ...] = ()
+
+    @property
+    def last(self) -> Noted | None:
+        """The last press that was not taken back, if any."""
+        return self.standing[-1] if self.standing else None
+
+    @property
+    def is_locked(self) -> bool:
+        """Whether the mix has met the meat: from then on it can only be added to."""
+        return self.contact is not None
+
+    def weighed_kg(self, line_id: str) -> float:
+        """What a line came to, all its tares together [kg]."""
+        return sum(self.tares.get(line_id, ()))
+
+    @property
+    def total_kg(self) -> float:
+        """Everything weighed into the bowls [kg]."""
+        return sum(sum(parts) for parts in self.tares.values()) + sum(line.mass_kg for line in self.added)
+
+    def is_decided(self, line_id: str) -> bool:
+        """Whether a line was weighed, or left out on purpose."""
+        return line_id in self.left_out or bool(self.tares.get(line_id))
+
+
+def record_of(noted: Iterable[Noted]) -> Record:
+    """The record that presses lead to."""
+    presses = tuple(noted)
+    undone = {one.press.undoes for one in presses if one.press.kind == "undone"}
+    record, standing = Record(), list[Noted]()
+    for one in presses:
+        if one.press.kind != "undone" and one.number not in undone:
+            record = _after(record, one.press, one.at)
+            if one.press.kind != "tare":
+                standing.append(one)
+        record = replace(record, number=one.number, last_at=one.at)
+    return replace(record, standing=tuple(standing))
+
+
+def _after(record: Record, press: Press, at: datetime) -> Record:
+    mass_kg = press.mass_kg or 0.0
+    if press.kind in ("tare", "weighed", "taken_back", "skipped", "left_out", "added"):
+        return _at_the_scale(record, press, mass_kg, at)
+    if press.kind in ("tasted", "set_aside", "tipped_back", "contact"):
+        return _before_contact(record, press, mass_kg, at)
+    return _in_the_mix(record, press, mass_kg, at)
+
+
+def _before_contact(record: Record, press: Press, mass_kg: float, at: datetime) -> Record:
+    if press.kind == "tasted":
+        return replace(record, verdict=press.words)
+    if press.kind == "contact":
+        return replace(record, contact=Contact(at, press.mass_kg, press.celsius))
+    return replace(record, set_aside_kg=mass_kg if press.kind == "set_aside" else None)
+
+
+def _in_the_mix(record: Record, press: Press, mass_kg: float, at: datetime) -> Record:
+    degrees = (at, press.celsius or 0.0)
+    if press.kind == "later":
+        line = AddedLine(f"later-{len(record.later) + 1}", press.words, mass_kg, at)
+        return replace(record, later=(*record.later, line))
+    if press.kind == "turned":
+        return replace(record, turned_at=(*record.turned_at, at))
+    if press.kind == "fridge":
+        return replace(record, fridge=(*record.fridge, degrees))
+    if press.kind == "probe":
+        return replace(record, probe=(*record.probe, degrees))
+    return replace(record, pulled_at=at) if press.kind == "pulled" else replace(record, boiled_at=at)
+
+
+def _at_the_scale(record: Record, press: Press, mass_kg: float, at: datetime) -> Record:
+    line = press.line_id
+    if press.kind == "tare":
+        return replace(record, tare_kg=mass_kg)
+    if press.kind == "weighed":
+        tares = {**record.tares, line: (*record.tares.get(line, ()), mass_kg)}
+        spoons = record.by_spoon | {line} if press.how == "spoon" else record.by_spoon - {line}
+        waiting = record.skipped - {line}
+        tare_kg = record.tare_kg + mass_kg if press.how == "scale" else record.tare_kg
+        weighed = replace(record, tares=tares, by_spoon=spoons, skipped=waiting, left_out=record.left_out - {line})
+        return replace(weighed, tare_kg=tare_kg)
+    if press.kind == "taken_back":
+        tares = {**record.tares, line: record.tares.get(line, ())[:-1]}
+        return replace(record, tares=tares, left_out=record.left_out - {line})
+    if press.kind == "skipped":
+        return replace(record, skipped=record.skipped | {line})
+    if press.kind == "left_out":
+        return replace(record, left_out=record.left_out | {line}, skipped=record.skipped - {line})
+    added = AddedLine(f"{ADDED}{len(record.added) + 1}", press.words, mass_kg, at)
+    return replace(record, added=(*record.added, added))

@@ -1,0 +1,63 @@
+"""Presses told back in words, as they were understood."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from vadouvan.core.figure import number_told
+from vadouvan.core.measures.quantity import MIX_MASS, degrees, quantity
+from vadouvan.core.measures.quantity import Kind as Quantity
+from vadouvan.core.weighing.event import Kind, Noted
+from vadouvan.core.weighing.lines import LineToWeigh
+from vadouvan.core.weighing.rules import COLDEST_C, MOST_LINE_KG, MOST_MEAT_KG, WARMEST_C
+
+_MEAT = Quantity(
+    "weight of meat",
+    MIX_MASS.units,
+    "g",
+    0.005,
+    MOST_MEAT_KG,
+    'Write what the meat weighs, such as "2600 g" or "2.6 kg".',
+)
+_LINE = Quantity(
+    "weight", MIX_MASS.units, "g", 0.0, MOST_LINE_KG, 'Write what was weighed, such as "37 g" or "1.2 kg".'
+)
+_DEGREES = 'Write degrees, such as "4", "4 C" or "38 F".'
+_DEEDS: dict[Kind, str] = {
+    "skipped": "skipped",
+    "left_out": "left out",
+    "tasted": "tasted",
+    "tipped_back": "tipped back",
+    "turned": "turned",
+    "pulled": "out of the mix",
+    "boiled": "boiled",
+    "taken_back": "taken back",
+}
+
+
+def typed_mass_kg(text: str, kind: Kind) -> float:
+    """What was typed at the counter as a weight [kg]; raises InputError for what is none, or may be two things."""
+    return quantity(text, _MEAT if kind == "contact" else _LINE, field="weigh.mass")
+
+
+def typed_celsius(text: str) -> float:
+    """What was typed at the counter as a temperature [C]; raises InputError for what is none."""
+    return degrees(text, field="weigh.celsius", low=COLDEST_C, high=WARMEST_C, accepted=_DEGREES)
+
+
+def told_of(noted: Noted, lines: Sequence[LineToWeigh]) -> str:
+    """A press in words, as it was understood.
+
+    >>> from datetime import datetime
+    >>> from vadouvan.core.weighing.event import Press
+    >>> told_of(Noted(1, datetime(2026, 11, 28), Press("contact", mass_kg=2.6, celsius=4.0)), ())
+    'contact: 2600 g, 4 °C'
+    """
+    press = noted.press
+    name = next((line.name for line in lines if line.id == press.line_id), "") or press.words.strip()
+    grams = "" if press.mass_kg is None else f"{number_told(press.mass_kg * 1000)} g"
+    degrees_c = "" if press.celsius is None else f"{press.celsius:g} °C"
+    figures = ", ".join(part for part in (grams, degrees_c) if part)
+    deed = _DEEDS.get(press.kind, press.kind.replace("_", " "))
+    what = f"{name} {deed}" if name and press.kind in _DEEDS else name or deed
+    return f"{what}: {figures}" if figures else what

@@ -22,8 +22,8 @@ from vadouvan.core.hold import eigenmodes as modes
 from vadouvan.core.hold.acid import acid_course
 from vadouvan.core.hold.salt import Contact, salt_course
 from vadouvan.core.hold.temperature import salt_diffusivity
-from vadouvan.core.joint_schedule.dish import SharedKitchen
 from vadouvan.core.joint_schedule.planner import plan_table
+from vadouvan.core.kitchen.shared import SharedKitchen
 from vadouvan.core.mix.acidity import Solution
 from vadouvan.core.mix.rounding import in_measures
 from vadouvan.core.mix.solver import PULL, Aims, aim_rows, solve

@@ -8,7 +8,8 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from vadouvan.core.joint_schedule.clash import clashes
-from vadouvan.core.joint_schedule.dish import Choice, Dish, OvenUse, Placed, SharedKitchen, Stretch
+from vadouvan.core.joint_schedule.dish import Choice, Dish, OvenUse, Placed, Stretch
+from vadouvan.core.kitchen.shared import SharedKitchen
 
 HEATS = (160.0, 200.0)
 

@@ -8,7 +8,7 @@ from dataclasses import replace
 from datetime import timedelta
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind
-from vadouvan.core.pantry.allergens import allergens_of, contains, may_contain
+from vadouvan.core.contact.allergens import allergens_of, contains, may_contain
 from vadouvan.core.snapshot.kitchen import WholeBatch
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.formats.card import card_of, markdown_of

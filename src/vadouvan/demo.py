@@ -11,6 +11,7 @@ from dataclasses import replace
 from datetime import datetime, time, timedelta
 from zoneinfo import ZoneInfo
 
+from vadouvan.core.clock.meal import Meal
 from vadouvan.core.clock.routine import Routine, later, on_a_step
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import (
@@ -28,7 +29,7 @@ from vadouvan.core.interpretation.routine import RoutineSaid, read_routine
 from vadouvan.core.interpretation.shared import SharedSaid
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.kitchen.kitchen import Kitchen
-from vadouvan.core.schedule.plan import Meal, plan_for
+from vadouvan.core.schedule.plan import plan_for
 from vadouvan.core.schedule.steps import work_of
 from vadouvan.core.snapshot.kitchen import KitchenSettings, WholeBatch, WholeKitchen
 from vadouvan.core.weighing.as_weighed import after_press

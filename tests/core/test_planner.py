@@ -10,9 +10,10 @@ from hypothesis import strategies as st
 
 from tests.kitchens import best_by_trying, random_kitchen, tight_kitchens
 from vadouvan.core.joint_schedule.clash import clashes
-from vadouvan.core.joint_schedule.dish import Choice, Dish, OvenUse, SharedKitchen, Stretch
+from vadouvan.core.joint_schedule.dish import Choice, Dish, OvenUse, Stretch
 from vadouvan.core.joint_schedule.in_turn import one_after_another
 from vadouvan.core.joint_schedule.planner import MOST_DISHES, plan_table
+from vadouvan.core.kitchen.shared import SharedKitchen
 
 OPEN = SharedKitchen()
 

@@ -9,10 +9,11 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, steak
 from tests.mixes import ITEMS, KITCHEN, portions, salty
-from vadouvan.core.advice.swaps import KEPT, Bowl, Swap, SwapOffer, swaps_for
+from vadouvan.core.advice.swaps import KEPT, Bowl, SwapOffer, swaps_for
 from vadouvan.core.advice.tasted import swaps_of_line
 from vadouvan.core.mix.balance import Film
 from vadouvan.core.mix.measure import weighed_text
+from vadouvan.core.pantry.swap import Swap
 from vadouvan.errors import InputError
 
 EQUAL = [swap for swap in KITCHEN.swaps if swap.rule != "by_weight"]

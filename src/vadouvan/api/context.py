@@ -13,9 +13,10 @@ from fastapi import Depends, Request
 from vadouvan.api.judged import Judged
 from vadouvan.api.shelf import Shelf
 from vadouvan.core.draft.typed import Draft
-from vadouvan.core.interpretation.household import Household, read_household
+from vadouvan.core.interpretation.household import read_household
 from vadouvan.core.interpretation.routine import read_routine
 from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.kitchen.household import Household
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.label import readable_labels
 from vadouvan.devices.counter import Devices

@@ -12,7 +12,6 @@ from functools import cache
 from importlib.resources import files
 from typing import Any, TypeVar, get_args
 
-from vadouvan.core.advice.swaps import RULES, Swap
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.shape import Bone, ShapeName
@@ -21,6 +20,7 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import Spread
 from vadouvan.core.pantry.ingredient import Acids, Enzyme, Ingredient
 from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.pantry.swap import RULES, Swap
 from vadouvan.errors import TableError
 
 Row = dict[str, str]

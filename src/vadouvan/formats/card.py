@@ -7,12 +7,12 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from datetime import datetime
 
+from vadouvan.core.contact.allergens import allergens_of, allergens_told
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.interpretation.draft import Reading
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.measure import as_weighed_g, weighed_parts
-from vadouvan.core.pantry.allergens import allergens_of, allergens_told
 from vadouvan.core.parsing.cut_name import line_of
 from vadouvan.core.snapshot.kitchen import WholeBatch, WholeVerdict
 from vadouvan.core.tasting.logbook import held_hours

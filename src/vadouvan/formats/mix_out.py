@@ -6,13 +6,13 @@ from collections.abc import Sequence
 
 from pydantic import BaseModel
 
+from vadouvan.core.contact.allergens import allergens_of, allergens_told
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
 from vadouvan.core.mix.need import ENOUGH, TOO_LITTLE
 from vadouvan.core.mix.span import Span
-from vadouvan.core.pantry.allergens import allergens_of, allergens_told
 
 
 class IngredientOut(BaseModel):

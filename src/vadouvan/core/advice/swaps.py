@@ -8,7 +8,6 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
-from typing import Literal, get_args
 
 from vadouvan.core.advice.corrections import Effect
 from vadouvan.core.figure import number_told
@@ -16,12 +15,8 @@ from vadouvan.core.measures.numbers import Spread
 from vadouvan.core.mix.balance import SUBSTANCES, Film, balance_of
 from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.pantry.swap import Rule, Swap
 from vadouvan.core.parsing.amount import MOST_KG, Portion
-
-Rule = Literal[
-    "equal_salt", "equal_acid", "equal_sugar", "equal_heat", "equal_fat", "equal_alcohol", "equal_enzyme", "by_weight"
-]
-RULES: tuple[Rule, ...] = get_args(Rule)
 
 KEPT: Mapping[Rule, Callable[[Ingredient], float]] = {
     "equal_salt": lambda item: item.salt.value,
@@ -35,20 +30,6 @@ KEPT: Mapping[Rule, Callable[[Ingredient], float]] = {
 }
 _CARRIES: Mapping[Rule, float] = {"equal_salt": 0.02, "equal_acid": 0.03, "equal_sugar": 0.15, "equal_heat": 300.0}
 MOST_TIMES_THE_WEIGHT = 4.0  # of one that nobody has tried, worked out from make-up alone
-
-
-@dataclass(frozen=True)
-class Swap:
-    """A row of the table: what stands in for ``swap_from``, in kg per kg of it, and which quantity it keeps."""
-
-    id: str
-    swap_from: str
-    parts: tuple[tuple[str, float], ...]
-    rule: Rule
-    note: str
-    also: str
-    source: str
-    confidence: str
 
 
 @dataclass(frozen=True)

@@ -7,7 +7,7 @@ from collections.abc import Iterator, Sequence
 from vadouvan.core.constants import LOW_SALT_MEAL_SHARE, SODIUM_A_DAY_KG
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.figure import number_told
-from vadouvan.core.interpretation.household import Household
+from vadouvan.core.kitchen.household import Household
 from vadouvan.core.parsing.amount import Portion
 
 MEDICAL = "Medical advice comes first."

@@ -15,8 +15,8 @@ from vadouvan.core.figure import Figure, Given, Working
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.scenario import HoldCase
 from vadouvan.core.interpretation.draft import Reading
-from vadouvan.core.interpretation.household import ANYBODY, Household
 from vadouvan.core.interpretation.mix import MixReading
+from vadouvan.core.kitchen.household import ANYBODY, Household
 from vadouvan.core.mix.balance import SUBSTANCES, Substance
 from vadouvan.core.mix.figures import (
     enzyme_figure,

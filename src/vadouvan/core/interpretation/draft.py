@@ -6,6 +6,7 @@ from dataclasses import dataclass, field
 from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
 
+from vadouvan.core.clock.meal import Meal
 from vadouvan.core.clock.moment import local_moment, time_zone
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.cooking.fire import FireRead
@@ -23,7 +24,6 @@ from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.quantity import EARLY, LEAD, decimal, quantity, whole_number
 from vadouvan.core.parsing.amount import Portion
-from vadouvan.core.schedule.plan import Meal
 from vadouvan.errors import InputError
 
 DEFAULT_LEAD = timedelta(minutes=60)

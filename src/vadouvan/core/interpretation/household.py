@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 
 from vadouvan.core.interpretation.mix import SCHOOLS
+from vadouvan.core.kitchen.household import Household
 from vadouvan.core.measures.quantity import decimal
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.label import ALLERGENS
@@ -22,18 +23,6 @@ class HouseholdSaid:
     school: str = ""
     allergens: tuple[str, ...] = ()
     low_salt: str = ""
-
-
-@dataclass(frozen=True)
-class Household:
-    """As read: what "salt" means in a mix (an id, empty for table salt), allergens to tell of, low-salt eaters."""
-
-    salt: str = ""
-    allergens: frozenset[str] = field(default_factory=frozenset)
-    low_salt_eaters: int = 0
-
-
-ANYBODY = Household()
 
 
 def read_household(said: HouseholdSaid, pantry: Pantry) -> Household:

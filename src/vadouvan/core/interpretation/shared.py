@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass
 
-from vadouvan.core.joint_schedule.dish import SharedKitchen
+from vadouvan.core.kitchen.shared import SharedKitchen
 from vadouvan.core.measures.quantity import FRIDGE_ROOM, VESSEL_VOLUME, quantity
 from vadouvan.errors import BadInput, InputError
 

@@ -8,7 +8,8 @@ from dataclasses import dataclass
 from itertools import combinations
 
 from vadouvan.core.figure import number_told
-from vadouvan.core.joint_schedule.dish import Choice, Dish, OvenUse, Placed, SharedKitchen
+from vadouvan.core.joint_schedule.dish import Choice, Dish, OvenUse, Placed
+from vadouvan.core.kitchen.shared import SharedKitchen
 
 FULL = 1e-9
 MOST_WAYS, MOST_PULLS = 20, 3  # enough to tell what stands in the way

@@ -68,14 +68,6 @@ class Dish:
 
 
 @dataclass(frozen=True)
-class SharedKitchen:
-    """Litres free in the fridge and the tubs there are [l]; None or empty where nothing was said: no limit."""
-
-    fridge_l: float | None = None
-    tubs_l: tuple[float, ...] = ()
-
-
-@dataclass(frozen=True)
 class Placed:
     """A dish with its contact and pull, and the tub it is in, by its place in the list of tubs."""
 

@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 from datetime import UTC, datetime, timedelta
 
 from vadouvan.core.clock.chain import PlanStep, laid_before
+from vadouvan.core.clock.meal import Meal
 from vadouvan.core.clock.routine import Routine, hours_between, later
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cut.cut import Cut
@@ -15,7 +16,7 @@ from vadouvan.core.draft.typed import Draft
 from vadouvan.core.hold.window import Window
 from vadouvan.core.joint_schedule.dish import SLOT_MIN, Choice, Dish, OvenUse, Placed, Stretch
 from vadouvan.core.judgement.judge import Judgement
-from vadouvan.core.schedule.plan import Meal, Plan, Work, plan_for
+from vadouvan.core.schedule.plan import Plan, Work, plan_for
 from vadouvan.core.schedule.steps import after_the_pull, work_of
 
 MOST_EARLY_SLOTS = 6  # half an hour kept warm

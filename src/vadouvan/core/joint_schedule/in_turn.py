@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from vadouvan.core.joint_schedule.clash import has_room, stands_beside
-from vadouvan.core.joint_schedule.dish import Choice, Dish, Placed, SharedKitchen
+from vadouvan.core.joint_schedule.dish import Choice, Dish, Placed
 from vadouvan.core.joint_schedule.narrow import always_meet
+from vadouvan.core.kitchen.shared import SharedKitchen
 
 
 def one_after_another(dishes: Sequence[Dish], kitchen: SharedKitchen) -> list[Placed]:

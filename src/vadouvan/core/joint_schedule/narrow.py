@@ -6,7 +6,8 @@ from collections.abc import Sequence
 from dataclasses import replace
 from itertools import combinations
 
-from vadouvan.core.joint_schedule.dish import Choice, Dish, Placed, SharedKitchen
+from vadouvan.core.joint_schedule.dish import Choice, Dish, Placed
+from vadouvan.core.kitchen.shared import SharedKitchen
 
 ROUNDING = 1e-9
 

@@ -15,7 +15,7 @@ from itertools import combinations
 import numpy as np
 
 from vadouvan.core.joint_schedule.clash import why_left_out
-from vadouvan.core.joint_schedule.dish import Choice, Dish, Placed, SharedKitchen, TablePlan
+from vadouvan.core.joint_schedule.dish import Choice, Dish, Placed, TablePlan
 from vadouvan.core.joint_schedule.in_turn import one_after_another
 from vadouvan.core.joint_schedule.narrow import (
     all_together,
@@ -26,6 +26,7 @@ from vadouvan.core.joint_schedule.narrow import (
     needed_contacts,
 )
 from vadouvan.core.joint_schedule.program import Program
+from vadouvan.core.kitchen.shared import SharedKitchen
 
 LEFT_OUT_COST = 5000.0  # hours; above eight dishes each a whole window away from best
 MOST_DISHES = 12

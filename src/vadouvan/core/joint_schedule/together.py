@@ -9,11 +9,12 @@ from datetime import timedelta
 from vadouvan.core.clock.routine import later
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.joint_schedule.clash import Clash, clashes, clashes_with
-from vadouvan.core.joint_schedule.dish import Dish, Placed, SharedKitchen
+from vadouvan.core.joint_schedule.dish import Dish, Placed
 from vadouvan.core.joint_schedule.gather import Batch, Clock, as_planned, dishes_of, taken
 from vadouvan.core.joint_schedule.planner import plan_table
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.kitchen.shared import SharedKitchen
 
 OTHER_MEALS_MIN = tuple(range(30, 6 * 60 + 1, 30))
 

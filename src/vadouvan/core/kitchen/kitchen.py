@@ -5,13 +5,13 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field, replace
 
-from vadouvan.core.advice.swaps import Swap
 from vadouvan.core.clock.routine import USUAL_WEEK, Routine
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.interpretation.household import ANYBODY, Household
 from vadouvan.core.kitchen.caution import Caution
+from vadouvan.core.kitchen.household import ANYBODY, Household
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.pantry.swap import Swap
 
 
 @dataclass(frozen=True)

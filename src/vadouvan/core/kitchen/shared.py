@@ -1,0 +1,13 @@
+"""What all batches share: room in the fridge, and tubs."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True)
+class SharedKitchen:
+    """Litres free in the fridge and the tubs there are [l]; None or empty where nothing was said: no limit."""
+
+    fridge_l: float | None = None
+    tubs_l: tuple[float, ...] = ()

@@ -12,15 +12,15 @@ from functools import partial
 from pathlib import Path
 
 from tests.saturday import eaten_logbook
-from vadouvan.api.shelf import Shelf
-from vadouvan.core.snapshot.kitchen import KitchenSettings, WholeBatch
+from vadouvan.api.logbook_cache import LogbookCache
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings
 from vadouvan.core.snapshot.merging import Merge
 from vadouvan.core.tasting.logbook import Asked, Entry, found
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
+from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.verdicts import Verdicts
-from vadouvan.store.whole import Whole
 
 EATEN_BY = datetime(2026, 11, 25, tzinfo=UTC)
 RUNS = 9
@@ -39,12 +39,12 @@ def print_logbook() -> None:
     for count in (short, long):
         with tempfile.TemporaryDirectory() as folder:
             engine = open_database(Path(folder) / "kitchen.sqlite")
-            Whole(engine).take_in(Merge(_eaten(count), (), (), KitchenSettings(), ()), now=EATEN_BY)
-            shelf = Shelf(Batches(engine), Verdicts(engine))
+            Snapshots(engine).take_in(Merge(_eaten(count), (), (), KitchenSettings(), ()), now=EATEN_BY)
+            logbook_cache = LogbookCache(Batches(engine), Verdicts(engine))
             start = time.perf_counter()
-            shelf.entries()
+            logbook_cache.entries()
             first = (time.perf_counter() - start) * 1000
-            later = [_median_ms(partial(_look, shelf, one)) for one in questions]
+            later = [_median_ms(partial(_look, logbook_cache, one)) for one in questions]
             times[count] = [first, *later]
             engine.dispose()
     for name, *(few, many) in zip(("first look after a start", "all", "by words", "by verdict and ingredient"),
@@ -52,14 +52,14 @@ def print_logbook() -> None:
         print(f"logbook of {long}, {name}: {many:.0f} ms, {many / few:.0f} times a logbook of {short}")
 
 
-def _look(shelf: Shelf, asked: Asked) -> list[Entry]:
-    return found(shelf.entries(), asked, CUTS)
+def _look(logbook_cache: LogbookCache, asked: Asked) -> list[Entry]:
+    return found(logbook_cache.entries(), asked, CUTS)
 
 
-def _eaten(count: int) -> tuple[WholeBatch, ...]:
+def _eaten(count: int) -> tuple[BatchSnapshot, ...]:
     eaten = eaten_logbook(EATEN_BY)
     return tuple(
-        WholeBatch(
+        BatchSnapshot(
             f"batch-{number}",
             replace(one.draft, name=f"{one.draft.name} {number}"),
             EATEN_BY - timedelta(hours=number),

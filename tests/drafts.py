@@ -8,23 +8,23 @@ from typing import Any
 
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.draft.examples import lines
-from vadouvan.core.draft.typed import CutSaid, Draft, HoldSaid, MealSaid
+from vadouvan.core.draft.typed import CutInput, Draft, HoldInput, MealInput
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.data.tables import shipped_kitchen
 
 NOW = datetime(2026, 11, 25, 9, 0, tzinfo=UTC)
-SATURDAY = MealSaid("2026-11-28T19:00", "60 min", "Europe/Lisbon")
+SATURDAY = MealInput("2026-11-28T19:00", "60 min", "Europe/Lisbon")
 
 
-def steak(*mix: str, thickness: str = "25 mm", mass: str = "1 kg", hold: HoldSaid | None = None) -> Draft:
+def steak(*mix: str, thickness: str = "25 mm", mass: str = "1 kg", hold: HoldInput | None = None) -> Draft:
     """Boneless beef as a slab with a mix."""
-    cut = CutSaid(kind="beef_sirloin", mass=mass, shape="slab", thickness=thickness, pieces="4")
-    return Draft("Test", cut, lines(*mix), hold or HoldSaid())
+    cut = CutInput(kind="beef_sirloin", mass=mass, shape="slab", thickness=thickness, pieces="4")
+    return Draft("Test", cut, lines(*mix), hold or HoldInput())
 
 
 def of_kind(kind: str, mass: str, shape: str, thickness: str, *mix: str, **cut: Any) -> Draft:
     """A bare cut without bone, unless said otherwise, with a mix."""
-    bare = CutSaid(kind=kind, mass=mass, shape=shape, thickness=thickness, bone="none", cover="none")
+    bare = CutInput(kind=kind, mass=mass, shape=shape, thickness=thickness, bone="none", cover="none")
     return Draft("Test", replace(bare, **cut), lines(*mix))
 
 

@@ -11,12 +11,12 @@ from dataclasses import replace
 from tests.drafts import SATURDAY, of_kind, steak
 from vadouvan.core.draft.typed import (
     Draft,
-    MakingSaid,
-    MealSaid,
-    OccasionSaid,
-    QuantitySaid,
-    StageSaid,
-    StepSaid,
+    MakingInput,
+    MealInput,
+    OccasionInput,
+    QuantityInput,
+    StageInput,
+    StepInput,
 )
 from vadouvan.data.tables import shipped_kitchen
 
@@ -31,16 +31,16 @@ COD = of_kind("cod_fillet", "500 g", "slab", "20 mm", "20 g olive oil", "5 g sal
 SOUR_COD = of_kind("cod_fillet", "500 g", "slab", "20 mm", "60 g lime juice", "5 g salt")
 PORK_JAR = replace(
     of_kind("pork_shoulder", "1 kg", "cube", "30 mm", "300 g cider vinegar", "12 g salt"),
-    quantity=QuantitySaid(container="jar"),
+    quantity=QuantityInput(container="jar"),
 )
 CHICKEN = of_kind("chicken_breast", "1 kg", "slab", "25 mm", "10 g salt", "40 g olive oil")
 TOFU = of_kind("tofu_firm", "500 g", "slab", "20 mm", "30 ml water", "5 g salt")
-GRILL = (StageSaid("1", "grill", minutes="12 min"),)
+GRILL = (StageInput("1", "grill", minutes="12 min"),)
 
 
 def with_step(kind: str, **said: str) -> Draft:
     """A steak with one thing done to it."""
-    return replace(PLAIN, cut=replace(PLAIN.cut, steps=(StepSaid("1", kind, **said),)))
+    return replace(PLAIN, cut=replace(PLAIN.cut, steps=(StepInput("1", kind, **said),)))
 
 
 def held(draft: Draft, **said: str) -> Draft:
@@ -55,7 +55,7 @@ def aged(draft: Draft, age: str) -> Draft:
 
 def since(draft: Draft, contact: str) -> Draft:
     """The same, in the mix since then, and to be eaten within the hour after the fixed moment of tests."""
-    return replace(draft, meal=MealSaid("2026-11-25T10:15", "60 min", "Europe/Lisbon", contact=contact))
+    return replace(draft, meal=MealInput("2026-11-25T10:15", "60 min", "Europe/Lisbon", contact=contact))
 
 
 def boxed(draft: Draft, container: str) -> Draft:
@@ -63,27 +63,27 @@ def boxed(draft: Draft, container: str) -> Draft:
     return replace(draft, quantity=replace(draft.quantity, container=container))
 
 
-def heated(draft: Draft, stage: StageSaid, **said: str) -> Draft:
+def heated(draft: Draft, stage: StageInput, **said: str) -> Draft:
     """The same with a stage of cooking."""
     return replace(draft, fire=replace(draft.fire, stages=(stage,), **said))
 
 
 def stuffed(times: int) -> Draft:
     """Pork with slits to stuff by hand at the counter, three hundred at a time."""
-    steps = tuple(StepSaid(str(n), "slits", depth="10 mm", count="300", stuffed_with="garlic") for n in range(times))
+    steps = tuple(StepInput(str(n), "slits", depth="10 mm", count="300", stuffed_with="garlic") for n in range(times))
     mix = ("60 g salt", "2 l buttermilk")
     draft = of_kind("pork_shoulder", "4 kg", "irregular", "110 mm", *mix, pieces="1", steps=steps)
     return replace(draft, meal=SATURDAY)
 
 
-USED = StageSaid("1", "grill", minutes="12 min", brush="used")
+USED = StageInput("1", "grill", minutes="12 min", brush="used")
 
 STOPS: dict[str, tuple[Draft, Draft]] = {
     "curing": (steak("12 g salt", "2 g pink salt #1"), steak("12 g salt", "2 g pink peppercorns")),
     "reactive": (held(SOUR_COD, metal="copper"), held(COD, metal="copper")),
     "cool-first": (
-        replace(PLAIN, making=MakingSaid(method="cooked", cooling="fridge")),
-        replace(PLAIN, making=MakingSaid(method="cooked", cooling="ice_bath")),
+        replace(PLAIN, making=MakingInput(method="cooked", cooling="fridge")),
+        replace(PLAIN, making=MakingInput(method="cooked", cooling="ice_bath")),
     ),
     "brush-used": (heated(PLAIN, USED), heated(PLAIN, replace(USED, brush="clean"))),
     "airless-warm": (held(boxed(PLAIN, "vacuum"), fridge="5.5"), held(boxed(PLAIN, "vacuum"), fridge="4.9")),
@@ -107,14 +107,14 @@ CAUTIONS: dict[str, tuple[Draft, Draft]] = {
     "wash": (with_step("rinsed"), PLAIN),
     "non-intact": (with_step("pricked"), with_step("patted")),
     "purge-water": (with_step("cold_soak"), PLAIN),
-    "raw-contact": (PLAIN, replace(PLAIN, quantity=QuantitySaid(set_aside="10 g"))),
+    "raw-contact": (PLAIN, replace(PLAIN, quantity=QuantityInput(set_aside="10 g"))),
     "taste-raw": (PLAIN, TOFU),
     "cool-first": (
-        replace(PLAIN, making=MakingSaid(method="cooked")),
-        replace(PLAIN, making=MakingSaid(method="blended")),
+        replace(PLAIN, making=MakingInput(method="cooked")),
+        replace(PLAIN, making=MakingInput(method="blended")),
     ),
     "garlic-oil": (steak("12 g salt", "60 g garlic", "10 g olive oil"), steak("12 g salt", "60 g garlic", "5 g oil")),
-    "parasite": (SOUR_COD, heated(COD, StageSaid("1", "oven", minutes="15 min", core="63 C"))),
+    "parasite": (SOUR_COD, heated(COD, StageInput("1", "oven", minutes="15 min", core="63 C"))),
     "hold-poultry": STOPS["raw-too-long"],
     "hold-red": (since(PLAIN, "2026-11-20T08:30"), since(PLAIN, "2026-11-20T09:35")),
     "hold-fish": (since(COD, "2026-11-24T08:30"), since(aged(COD, "1 h"), "2026-11-24T10:30")),
@@ -123,8 +123,8 @@ CAUTIONS: dict[str, tuple[Draft, Draft]] = {
     "thaw": (replace(PLAIN, cut=replace(PLAIN.cut, state="frozen")), PLAIN),
     "counter-pickle": (held(PORK_JAR, fridge="5.5"), held(PORK_JAR, fridge="4.9")),
     "hot-fat": (
-        heated(replace(PLAIN, quantity=QuantitySaid(form="liquid")), StageSaid("1", "pan", minutes="8 min")),
-        heated(replace(PLAIN, quantity=QuantitySaid(form="paste")), StageSaid("1", "pan", minutes="8 min")),
+        heated(replace(PLAIN, quantity=QuantityInput(form="liquid")), StageInput("1", "pan", minutes="8 min")),
+        heated(replace(PLAIN, quantity=QuantityInput(form="paste")), StageInput("1", "pan", minutes="8 min")),
     ),
     "jar": (PORK_JAR, boxed(PORK_JAR, "tub")),
     "gas": (boxed(steak("100 g yoghurt"), "vacuum"), boxed(steak("100 g yoghurt"), "tub")),
@@ -145,5 +145,5 @@ CAUTIONS: dict[str, tuple[Draft, Draft]] = {
         heated(PLAIN, GRILL[0], doneness="own", core="63 C"),
     ),
     "baste-late": (heated(PLAIN, replace(USED, brush="clean")), heated(PLAIN, GRILL[0])),
-    "sell": (replace(PLAIN, occasion=OccasionSaid("40", "normal")), replace(PLAIN, occasion=OccasionSaid("39"))),
+    "sell": (replace(PLAIN, occasion=OccasionInput("40", "normal")), replace(PLAIN, occasion=OccasionInput("39"))),
 }

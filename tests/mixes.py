@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from tests.drafts import steak
-from vadouvan.core.draft.typed import Draft, LineSaid
+from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.data.tables import shipped_kitchen
@@ -18,7 +18,7 @@ FIVE_SALTY = ("60 g soy sauce", "10 g fish sauce", "20 g mustard", "15 g white m
 
 def portions(*texts: str) -> list[Portion]:
     """Portions of typed lines, with their numbers as identities, from 1 on as in drafts."""
-    return [portion_of(LineSaid(str(number), text), PANTRY) for number, text in enumerate(texts, start=1)]
+    return [portion_of(LineInput(str(number), text), PANTRY) for number, text in enumerate(texts, start=1)]
 
 
 def marked(draft: Draft, mark: str, *ids: str) -> Draft:

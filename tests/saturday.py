@@ -7,25 +7,25 @@ from datetime import datetime, timedelta
 
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import (
-    CutSaid,
+    CutInput,
     Draft,
-    FireSaid,
-    HoldSaid,
-    MealSaid,
-    StageSaid,
+    FireInput,
+    HoldInput,
+    MealInput,
+    StageInput,
 )
-from vadouvan.core.snapshot.kitchen import KitchenSettings, WholeBatch, WholeKitchen
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot
 from vadouvan.demo import DEMO_SHARED, DEMO_WEEK, ZONE, coming_saturday, for_a_later_table
 from vadouvan.demo_logbook import eaten_batches
 
 
-def saturday_kitchen(now: datetime) -> WholeKitchen:
+def saturday_kitchen(now: datetime) -> KitchenSnapshot:
     """All of it, hung on the coming Saturday."""
-    made = [WholeBatch(f"dish-{number}", draft, now) for number, draft in enumerate(saturday_drafts(now), start=1)]
-    return WholeKitchen((*made, *eaten_logbook(now)), settings=KitchenSettings(DEMO_WEEK, DEMO_SHARED))
+    made = [BatchSnapshot(f"dish-{number}", draft, now) for number, draft in enumerate(saturday_drafts(now), start=1)]
+    return KitchenSnapshot((*made, *eaten_logbook(now)), settings=KitchenSettings(DEMO_WEEK, DEMO_SHARED))
 
 
-def eaten_logbook(now: datetime) -> tuple[WholeBatch, ...]:
+def eaten_logbook(now: datetime) -> tuple[BatchSnapshot, ...]:
     """The dishes that were eaten, the oldest first."""
     numbers = itertools.count(1)
     return eaten_batches(now, lambda: f"eaten-{next(numbers)}")
@@ -40,34 +40,34 @@ def saturday_drafts(now: datetime) -> list[Draft]:
         legs,
         Draft(
             "Slip skewers",
-            CutSaid(kind="lamb_shoulder_cubes", mass="1.8 kg", thickness="30 mm"),
+            CutInput(kind="lamb_shoulder_cubes", mass="1.8 kg", thickness="30 mm"),
             lines(
                 "juice of 2 lemons", "1 1/2 tbsp dried oregano", "90 ml olive oil",
                 "6 bay leaves", "22 g fine sea salt",
             ),
-            HoldSaid("4", "through", "12"),
+            HoldInput("4", "through", "12"),
             _meal(saturday, ""),
-            fire=FireSaid("patted", (StageSaid("1", "grill", "", "", "12 min", "63 C", "yes"),)),
+            fire=FireInput("patted", (StageInput("1", "grill", "", "", "12 min", "63 C", "yes"),)),
         ),
         Draft(
             "Quick flank",
-            CutSaid(kind="beef_flank_strips", mass="900 g", thickness="12 mm"),
+            CutInput(kind="beef_flank_strips", mass="900 g", thickness="12 mm"),
             lines("80 g kiwi", "2 tbsp mustard", "3 tbsp rapeseed oil", "1 tbsp honey", "1 1/2 tsp fine sea salt"),
-            HoldSaid("4", "", "12"),
+            HoldInput("4", "", "12"),
             _meal(saturday, ""),
-            fire=FireSaid("wiped", (StageSaid("1", "grill", "", "", "6 min", "", "yes"),)),
+            fire=FireInput("wiped", (StageInput("1", "grill", "", "", "6 min", "", "yes"),)),
         ),
         tofu,
         Draft(
             "Crown for Sunday",
-            CutSaid(kind="turkey_crown", mass="2.9 kg", thickness="80 mm", pieces="1"),
+            CutInput(kind="turkey_crown", mass="2.9 kg", thickness="80 mm", pieces="1"),
             lines("1 l buttermilk", "45 g fine salt", "6 sprigs thyme", "1 tbsp black pepper"),
-            HoldSaid("4", "surface", "12"),
+            HoldInput("4", "surface", "12"),
             _meal(sunday, "3 h"),
-            fire=FireSaid("patted", (StageSaid("1", "oven", "170 C", "plain", "", "74 C"),)),
+            fire=FireInput("patted", (StageInput("1", "oven", "170 C", "plain", "", "74 C"),)),
         ),
     ]  # fmt: skip
 
 
-def _meal(at: datetime, lead: str) -> MealSaid:
-    return MealSaid(at.strftime("%Y-%m-%dT%H:%M"), lead, ZONE)
+def _meal(at: datetime, lead: str) -> MealInput:
+    return MealInput(at.strftime("%Y-%m-%dT%H:%M"), lead, ZONE)

@@ -9,7 +9,7 @@ from datetime import timedelta
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind
 from vadouvan.core.contact.allergens import allergens_of, contains, may_contain
-from vadouvan.core.snapshot.kitchen import WholeBatch
+from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.formats.card import card_of, markdown_of
 from vadouvan.formats.judgement import judgement_out
@@ -35,14 +35,14 @@ class OneOwner(unittest.TestCase):
         sure, possible = contains(found), may_contain(found)
         self.assertEqual(sure, "fish, milk")
         self.assertTrue(possible)
-        card = card_of(WholeBatch("1", DRAFT, NOW), kitchen, judgement.reading, judgement)
+        card = card_of(BatchSnapshot("1", DRAFT, NOW), kitchen, judgement.reading, judgement)
         label = today_out([("1", "Cod", judgement)], NOW, timedelta(days=7)).labels[0]
         out = judgement_out(judgement, kitchen)
         assert out.mix is not None
         self.assertEqual((label.contains, label.check_label), (sure, possible))
         for told in (
             markdown_of(card),
-            json.loads(write_recipe(WholeBatch("1", DRAFT, NOW), card))["description"],
+            json.loads(write_recipe(BatchSnapshot("1", DRAFT, NOW), card))["description"],
             judgement_text(out),
             out.mix.allergens_told,
         ):

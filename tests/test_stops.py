@@ -18,8 +18,8 @@ from tests.limits import KITCHEN, STOPS
 from vadouvan.cli import app as command_line
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.judgement.judge import judge
-from vadouvan.core.snapshot.kitchen import WholeBatch
-from vadouvan.core.weighing.event import Noted, Press
+from vadouvan.core.snapshot.kitchen import BatchSnapshot
+from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
 from vadouvan.core.weighing.session import carry_out, session_of
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
@@ -64,7 +64,7 @@ class Matrix(unittest.TestCase):
     def test_card(self) -> None:
         """The card says so instead of steps."""
         for _, draft, judgement in self.each():
-            card = card_of(WholeBatch("1", draft, NOW), KITCHEN, judgement.reading, judgement)
+            card = card_of(BatchSnapshot("1", draft, NOW), KITCHEN, judgement.reading, judgement)
             self.assertIn("Stop.", markdown_of(card))
 
     def test_counter(self) -> None:
@@ -72,26 +72,26 @@ class Matrix(unittest.TestCase):
         for name, draft, judgement in self.each():
             if draft.meal.contact:
                 continue  # it is in the mix already; the sentence says what to do
-            noted: list[Noted] = []
-            for press in self.up_to_contact(draft, judgement):
-                with self.subTest(press=press.kind):
-                    session = session_of(draft, noted, KITCHEN, now=NOW)
-                    if press.kind == "contact":
+            logged: list[LoggedEvent] = []
+            for event in self.up_to_contact(draft, judgement):
+                with self.subTest(event=event.kind):
+                    session = session_of(draft, logged, KITCHEN, now=NOW)
+                    if event.kind == "contact":
                         with self.assertRaises(InputError):
-                            carry_out(session, press, KITCHEN, now=NOW)
+                            carry_out(session, event, KITCHEN, now=NOW)
                     else:
-                        noted.append(carry_out(session, press, KITCHEN, now=NOW).noted)
+                        logged.append(carry_out(session, event, KITCHEN, now=NOW).logged)
             self.assertIn(name, STOPS)
 
-    def up_to_contact(self, draft: Draft, judgement: Any) -> list[Press]:
+    def up_to_contact(self, draft: Draft, judgement: Any) -> list[CounterEvent]:
         """All presses of a weigh-in by the book."""
         lines = session_of(draft, [], KITCHEN, now=NOW).lines
-        weighed = [Press("weighed", line.id, line.mass_kg) for line in lines]
+        weighed = [CounterEvent("weighed", line.id, line.mass_kg) for line in lines]
         return [
             *weighed,
-            Press("tasted", words="good", sure=True),
-            Press("set_aside", mass_kg=0.0),
-            Press("contact", mass_kg=judgement.reading.cut.mass_kg, celsius=4.0, sure=True),
+            CounterEvent("tasted", words="good", sure=True),
+            CounterEvent("set_aside", mass_kg=0.0),
+            CounterEvent("contact", mass_kg=judgement.reading.cut.mass_kg, celsius=4.0, sure=True),
         ]
 
     def test_page_and_programs(self) -> None:

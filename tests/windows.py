@@ -10,7 +10,7 @@ from pathlib import Path
 
 from tests.drafts import judged, of_kind
 from vadouvan.core.draft.examples import lines
-from vadouvan.core.draft.typed import CutSaid, Draft, HoldSaid
+from vadouvan.core.draft.typed import CutInput, Draft, HoldInput
 from vadouvan.core.hold.window import Window
 
 PAGE = Path(__file__).resolve().parent.parent / "docs" / "windows.md"
@@ -28,7 +28,7 @@ class Usual:
 
 
 def _batch(kind: str, mass: str, thickness: str, *mix: str) -> Draft:
-    return Draft("", CutSaid(kind=kind, mass=mass, thickness=thickness), lines(*mix))
+    return Draft("", CutInput(kind=kind, mass=mass, thickness=thickness), lines(*mix))
 
 
 TWELVE = (
@@ -38,7 +38,7 @@ TWELVE = (
             of_kind(
                 "chicken_leg", "2.6 kg", "", "45 mm", "600 g yoghurt", "4 tbsp vadouvan", "33 g fine salt", bone="core"
             ),
-            hold=HoldSaid(goal="surface"),
+            hold=HoldInput(goal="surface"),
         ),
         4,
         48,

@@ -4,7 +4,7 @@ import tseslint from 'typescript-eslint'
 
 // Which folder may import which: see docs/architecture.md. lib < api, components < features < app.
 const folders = { lib: ['api', 'components', 'features', 'app'], api: ['components', 'features', 'app'], components: ['api', 'features', 'app'] }
-const rooms = ['counter', 'cut', 'mix', 'hold', 'pantry', 'learn', 'settings', 'cautions', 'today', 'weigh', 'fire', 'taste', 'logbook']
+const rooms = ['counter', 'cut', 'mix', 'hold', 'pantry', 'lessons', 'settings', 'cautions', 'today', 'weighing', 'cooking', 'tasting', 'logbook']
 
 const forbid = (names) => ({
   'no-restricted-imports': ['error', { patterns: names.map((name) => ({ group: [`**/${name}/**`, `**/${name}`], message: 'This folder may not import that one (docs/architecture.md).' })) }],

@@ -15,41 +15,41 @@ from vadouvan.core.clock.meal import Meal
 from vadouvan.core.clock.routine import Routine, later, on_a_step
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import (
-    CutSaid,
+    CutInput,
     Draft,
-    FireSaid,
-    HoldSaid,
-    MealSaid,
-    OccasionSaid,
-    QuantitySaid,
-    StageSaid,
-    StepSaid,
+    FireInput,
+    HoldInput,
+    MealInput,
+    OccasionInput,
+    QuantityInput,
+    StageInput,
+    StepInput,
 )
-from vadouvan.core.interpretation.routine import RoutineSaid, read_routine
-from vadouvan.core.interpretation.shared import SharedSaid
+from vadouvan.core.interpretation.routine import RoutineInput, read_routine
+from vadouvan.core.interpretation.shared import SharedInput
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.schedule.plan import plan_for
 from vadouvan.core.schedule.steps import work_of
-from vadouvan.core.snapshot.kitchen import KitchenSettings, WholeBatch, WholeKitchen
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot
 from vadouvan.core.weighing.as_weighed import after_press
-from vadouvan.core.weighing.event import Noted, Press
+from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
 from vadouvan.core.weighing.lines import LineToWeigh, lines_to_weigh
-from vadouvan.core.weighing.state import record_of
+from vadouvan.core.weighing.state import state_of
 from vadouvan.demo_logbook import eaten_batches
 
 ZONE = "Europe/Lisbon"
 SATURDAY = 5
-DEMO_SHARED = SharedSaid("38 l", "2.5 l, 5 l")
-DEMO_WEEK = RoutineSaid("23:00", "06:30", "08:00", "16:30")
+DEMO_SHARED = SharedInput("38 l", "2.5 l, 5 l")
+DEMO_WEEK = RoutineInput("23:00", "06:30", "08:00", "16:30")
 TOO_SOON = timedelta(hours=30)
 NEAR_BEST = 0.8
 QUARTER = timedelta(minutes=15)
 MINUTE = timedelta(minutes=1)
-AtTheCounter = tuple[timedelta, Press]
+AtTheCounter = tuple[timedelta, CounterEvent]
 
 
-def demo_kitchen(now: datetime, tables: Kitchen, new_id: Callable[[], str]) -> WholeKitchen:
+def demo_kitchen(now: datetime, tables: Kitchen, new_id: Callable[[], str]) -> KitchenSnapshot:
     """The whole demo as of a moment."""
     local = on_a_step(now.astimezone(ZoneInfo(ZONE)))
     kitchen = tables.with_routine(read_routine(DEMO_WEEK))
@@ -60,24 +60,24 @@ def demo_kitchen(now: datetime, tables: Kitchen, new_id: Callable[[], str]) -> W
         *((draft, ()) for draft in for_a_later_table(local)),
     ]
     batches = tuple(
-        WholeBatch(new_id(), draft, later(now, -timedelta(days=2) + number * MINUTE), noted)
-        for number, (draft, noted) in enumerate(made)
+        BatchSnapshot(new_id(), draft, later(now, -timedelta(days=2) + number * MINUTE), logged)
+        for number, (draft, logged) in enumerate(made)
     )
-    return WholeKitchen(
+    return KitchenSnapshot(
         (*batches, *eaten_batches(now, new_id)), settings=KitchenSettings(routine=DEMO_WEEK, shared=DEMO_SHARED)
     )
 
 
 def _noted(
-    draft: Draft, weighed: Sequence[LineToWeigh], presses: Sequence[AtTheCounter], local: datetime
-) -> tuple[Draft, tuple[Noted, ...]]:
+    draft: Draft, weighed: Sequence[LineToWeigh], events: Sequence[AtTheCounter], local: datetime
+) -> tuple[Draft, tuple[LoggedEvent, ...]]:
     """The draft and its record after presses at the counter, each so long before now."""
-    noted: list[Noted] = []
-    for number, (ago, press) in enumerate(presses, start=1):
-        before = record_of(noted)
-        noted.append(Noted(number, later(local, -ago), press))
-        draft = after_press(draft, tuple(weighed), before, record_of(noted))
-    return draft, tuple(noted)
+    logged: list[LoggedEvent] = []
+    for number, (ago, event) in enumerate(events, start=1):
+        before = state_of(logged)
+        logged.append(LoggedEvent(number, later(local, -ago), event))
+        draft = after_press(draft, tuple(weighed), before, state_of(logged))
+    return draft, tuple(logged)
 
 
 def _lines_of(draft: Draft, local: datetime, kitchen: Kitchen) -> tuple[LineToWeigh, ...]:
@@ -88,30 +88,30 @@ def _all_weighed(weighed: Sequence[LineToWeigh], ago: timedelta) -> Iterator[AtT
     """Every line as planned, tasted, nothing set aside: the last of it so long ago."""
     for number, line in enumerate(weighed):
         before = ago + (len(weighed) - number + 2) * MINUTE
-        yield before, Press("weighed", line.id, line.mass_kg, how="typed")
-    yield ago + 2 * MINUTE, Press("tasted", words="good as it is")
-    yield ago + MINUTE, Press("set_aside", mass_kg=0.0)
+        yield before, CounterEvent("weighed", line.id, line.mass_kg, how="typed")
+    yield ago + 2 * MINUTE, CounterEvent("tasted", words="good as it is")
+    yield ago + MINUTE, CounterEvent("set_aside", mass_kg=0.0)
 
 
 # --- in its bag since yesterday ----------------------------------------------------------------
 
 
-def _in_its_bag(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[Noted, ...]]:
+def _in_its_bag(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[LoggedEvent, ...]]:
     """A turkey crown since yesterday; its second turn is due, or is the first thing after sleep or work."""
     held, hold, lead = _crown_times(local, kitchen.routine)
     pull = later(local, hold - held)
     draft = Draft(
         "Harbour crown",
-        CutSaid(kind="turkey_crown", mass="2.9 kg", thickness="80 mm", pieces="1"),
+        CutInput(kind="turkey_crown", mass="2.9 kg", thickness="80 mm", pieces="1"),
         lines("1 l buttermilk", "45 g fine salt", "6 sprigs thyme", "1 tbsp black pepper"),
-        HoldSaid("4", "surface", "12"),
+        HoldInput("4", "surface", "12"),
         _meal(later(pull, lead), f"{lead / MINUTE:.0f} min"),
-        OccasionSaid("9", "normal"),
-        quantity=QuantitySaid(container="tub", size="5 l"),
-        fire=FireSaid("patted", (StageSaid("1", "oven", "170 C", "plain", "110 min", "74 C"),)),
+        OccasionInput("9", "normal"),
+        quantity=QuantityInput(container="tub", size="5 l"),
+        fire=FireInput("patted", (StageInput("1", "oven", "170 C", "plain", "110 min", "74 C"),)),
     )
-    contact = (held, Press("contact", mass_kg=2.9, celsius=4.0))
-    fridge = (held - timedelta(hours=1), Press("fridge", celsius=4.2))
+    contact = (held, CounterEvent("contact", mass_kg=2.9, celsius=4.0))
+    fridge = (held - timedelta(hours=1), CounterEvent("fridge", celsius=4.2))
     weighed = _lines_of(draft, local, kitchen)
     return _noted(draft, weighed, [*_all_weighed(weighed, held), contact, fridge], local)
 
@@ -147,22 +147,22 @@ def _holds(held: timedelta) -> Iterator[timedelta]:
 # --- being weighed in --------------------------------------------------------------------------
 
 
-def _being_weighed(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[Noted, ...]]:
+def _being_weighed(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[LoggedEvent, ...]]:
     """Flank strips with kiwi for the next table that the hands allow; two of five ingredients are in the bowl."""
     draft = Draft(
         "Quick flank",
-        CutSaid(kind="beef_flank_strips", mass="900 g", thickness="12 mm"),
+        CutInput(kind="beef_flank_strips", mass="900 g", thickness="12 mm"),
         lines("80 g kiwi", "2 tbsp mustard", "3 tbsp rapeseed oil", "1 tbsp honey", "1 1/2 tsp fine sea salt"),
-        HoldSaid("4", "", "12"),
-        fire=FireSaid("wiped", (StageSaid("1", "grill", "", "", "6 min", "", "yes"),)),
+        HoldInput("4", "", "12"),
+        fire=FireInput("wiped", (StageInput("1", "grill", "", "", "6 min", "", "yes"),)),
     )
     draft = replace(draft, meal=_meal(_soonest_table(draft, local, kitchen), "45 min"))
     weighed = _lines_of(draft, local, kitchen)
-    presses = [
-        (ago, Press("weighed", line.id, line.mass_kg, how="typed"))
+    events = [
+        (ago, CounterEvent("weighed", line.id, line.mass_kg, how="typed"))
         for ago, line in zip((6 * MINUTE, 3 * MINUTE), weighed, strict=False)
     ]
-    return _noted(draft, weighed, presses, local)
+    return _noted(draft, weighed, events, local)
 
 
 def _soonest_table(draft: Draft, local: datetime, kitchen: Kitchen) -> datetime:
@@ -185,29 +185,29 @@ def _soonest_table(draft: Draft, local: datetime, kitchen: Kitchen) -> datetime:
 # --- on the heat -------------------------------------------------------------------------------
 
 
-def _on_the_heat(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[Noted, ...]]:
+def _on_the_heat(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[LoggedEvent, ...]]:
     """Lamb on the grill since some minutes, on the table in a quarter of an hour."""
     out, held = timedelta(minutes=30), timedelta(hours=7)
     draft = Draft(
         "Slip skewers",
-        CutSaid(kind="lamb_shoulder_cubes", mass="1.8 kg", thickness="30 mm"),
+        CutInput(kind="lamb_shoulder_cubes", mass="1.8 kg", thickness="30 mm"),
         lines(
             "juice of 2 lemons", "1 1/2 tbsp dried oregano", "90 ml olive oil", "6 bay leaves", "22 g fine sea salt"
         ),
-        HoldSaid("4", "through", "12"),
+        HoldInput("4", "through", "12"),
         _meal(later(local, QUARTER), "45 min"),
-        fire=FireSaid("patted", (StageSaid("1", "grill", "", "", "12 min", "63 C", "yes"),)),
+        fire=FireInput("patted", (StageInput("1", "grill", "", "", "12 min", "63 C", "yes"),)),
     )  # fmt: skip
     weighed = _lines_of(draft, local, kitchen)
-    presses = [
+    events = [
         *_all_weighed(weighed, out + held),
-        (out + held, Press("contact", mass_kg=1.8, celsius=4.0)),
-        (out + held / 2, Press("turned")),
-        (out, Press("pulled")),
-        (4 * MINUTE, Press("probe", celsius=21.0)),
-        (MINUTE, Press("probe", celsius=29.0)),
+        (out + held, CounterEvent("contact", mass_kg=1.8, celsius=4.0)),
+        (out + held / 2, CounterEvent("turned")),
+        (out, CounterEvent("pulled")),
+        (4 * MINUTE, CounterEvent("probe", celsius=21.0)),
+        (MINUTE, CounterEvent("probe", celsius=29.0)),
     ]
-    return _noted(draft, weighed, presses, local)
+    return _noted(draft, weighed, events, local)
 
 
 # --- for a later table -------------------------------------------------------------------------
@@ -219,27 +219,27 @@ def for_a_later_table(local: datetime) -> list[Draft]:
     return [
         Draft(
             "Saturday legs",
-            CutSaid(
+            CutInput(
                 kind="chicken_leg", mass="2.6 kg", thickness="45 mm", pieces="9", cover="none",
-                steps=(StepSaid("1", "scored", depth="8 mm", spacing="25 mm"), StepSaid("2", "patted")),
+                steps=(StepInput("1", "scored", depth="8 mm", spacing="25 mm"), StepInput("2", "patted")),
             ),
             lines(
                 "600 g yoghurt", "4 tbsp vadouvan", "juice of half a lemon", "8 cloves garlic", "3 cm ginger",
                 "29 g fine salt", "a good splash of rapeseed oil",
             ),
-            HoldSaid("4", "through", "12"),
+            HoldInput("4", "through", "12"),
             _meal(saturday, ""),
-            OccasionSaid("9", "normal"),
-            quantity=QuantitySaid(container="tub"),
-            fire=FireSaid("patted", (StageSaid("1", "oven", "200 C", "plain", "50 min", "74 C"),)),
+            OccasionInput("9", "normal"),
+            quantity=QuantityInput(container="tub"),
+            fire=FireInput("patted", (StageInput("1", "oven", "200 C", "plain", "50 min", "74 C"),)),
         ),
         Draft(
             "Harbour tofu",
-            CutSaid(kind="tofu_firm", mass="800 g", thickness="25 mm", pieces="4", steps=(StepSaid("1", "pressed"),)),
+            CutInput(kind="tofu_firm", mass="800 g", thickness="25 mm", pieces="4", steps=(StepInput("1", "pressed"),)),
             lines("2 tbsp tamarind paste", "1 tsp turmeric", "150 ml coconut milk", "60 ml soy sauce"),
-            HoldSaid("4", "", "12"),
+            HoldInput("4", "", "12"),
             _meal(saturday, ""),
-            fire=FireSaid("as_is", (StageSaid("1", "oven", "220 C", "plain", "25 min"),)),
+            fire=FireInput("as_is", (StageInput("1", "oven", "220 C", "plain", "25 min"),)),
         ),
     ]  # fmt: skip
 
@@ -252,5 +252,5 @@ def coming_saturday(now: datetime) -> datetime:
     return meal if meal - local >= TOO_SOON else meal + timedelta(days=7)
 
 
-def _meal(at: datetime, lead: str) -> MealSaid:
-    return MealSaid(at.strftime("%Y-%m-%dT%H:%M"), lead, ZONE)
+def _meal(at: datetime, lead: str) -> MealInput:
+    return MealInput(at.strftime("%Y-%m-%dT%H:%M"), lead, ZONE)

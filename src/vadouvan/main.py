@@ -9,10 +9,10 @@ from fastapi import FastAPI
 
 from vadouvan.api.app import make_app
 from vadouvan.api.context import Context
-from vadouvan.api.routers.taste import learn
+from vadouvan.api.routers.tasting import learn
 from vadouvan.clock import Clock, clock_from
 from vadouvan.core.kitchen.kitchen import Kitchen
-from vadouvan.core.snapshot.kitchen import WholeKitchen
+from vadouvan.core.snapshot.kitchen import KitchenSnapshot
 from vadouvan.core.snapshot.merging import merged
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.demo import demo_kitchen
@@ -20,13 +20,13 @@ from vadouvan.devices.counter import Devices
 from vadouvan.settings import Settings
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
+from vadouvan.store.event_log import EventLog
 from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
-from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
+from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.verdicts import Verdicts
-from vadouvan.store.whole import Whole
 
 
 def new_id() -> str:
@@ -43,9 +43,9 @@ def context_over(database: Path, tables: Kitchen, now: Clock) -> Context:
         OwnCuts(engine),
         OwnIngredients(engine),
         KeptSettings(engine),
-        Presses(engine),
+        EventLog(engine),
         Verdicts(engine),
-        Whole(engine),
+        Snapshots(engine),
         KitchenFile(engine),
         Devices(),
         now=now,
@@ -53,9 +53,9 @@ def context_over(database: Path, tables: Kitchen, now: Clock) -> Context:
     )
 
 
-def fill_kitchen(context: Context, whole: WholeKitchen) -> None:
+def fill_kitchen(context: Context, snapshot: KitchenSnapshot) -> None:
     """Write a whole kitchen into an empty one, in one transaction, and learn from its verdicts."""
-    context.whole.take_in(merged(WholeKitchen(), whole), now=context.now())
+    context.snapshots.take_in(merged(KitchenSnapshot(), snapshot), now=context.now())
     learn(context)
 
 

@@ -16,21 +16,21 @@ from vadouvan.data.tables import shipped_kitchen
 from vadouvan.devices.counter import Devices
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
+from vadouvan.store.event_log import EventLog
 from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
-from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
+from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.verdicts import Verdicts
-from vadouvan.store.whole import Whole
 
 
-def kitchen_app(case: unittest.TestCase) -> FastAPI:
+def kitchen_app(scenario: unittest.TestCase) -> FastAPI:
     """An application over an empty kitchen that is removed after the case."""
     folder = tempfile.TemporaryDirectory()
-    case.addCleanup(folder.cleanup)
+    scenario.addCleanup(folder.cleanup)
     engine = open_database(Path(folder.name) / "kitchen.sqlite")
-    case.addCleanup(engine.dispose)
+    scenario.addCleanup(engine.dispose)
     numbers = itertools.count(1)
     context = Context(
         shipped_kitchen(),
@@ -38,9 +38,9 @@ def kitchen_app(case: unittest.TestCase) -> FastAPI:
         OwnCuts(engine),
         OwnIngredients(engine),
         KeptSettings(engine),
-        Presses(engine),
+        EventLog(engine),
         Verdicts(engine),
-        Whole(engine),
+        Snapshots(engine),
         KitchenFile(engine),
         Devices(),
         now=lambda: NOW,

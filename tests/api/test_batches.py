@@ -158,9 +158,9 @@ class NeverAServerError(unittest.TestCase):
                 continue  # it does not end, and takes no input; the weigh-in drives it in a browser
 
             @settings(max_examples=15, deadline=None, suppress_health_check=list(HealthCheck))
-            @given(case=found.as_strategy())
-            def call(case: schemathesis.Case[Any]) -> None:
-                self.assertLess(case.call(headers=own).status_code, 500, case.operation.label)
+            @given(scenario=found.as_strategy())
+            def call(scenario: schemathesis.Case[Any]) -> None:
+                self.assertLess(scenario.call(headers=own).status_code, 500, scenario.operation.label)
 
             with self.subTest(operation=found.label):
                 call()

@@ -24,7 +24,7 @@ from playwright.sync_api import Browser, BrowserContext, Page, Request, Viewport
 from tests.drafts import NOW
 from tests.filling import fill
 from vadouvan.cli.serving import listener_on
-from vadouvan.core.snapshot.kitchen import WholeKitchen
+from vadouvan.core.snapshot.kitchen import KitchenSnapshot
 from vadouvan.main import build
 from vadouvan.settings import Settings
 
@@ -95,16 +95,16 @@ class KitchenInThisProcess:
         listener = listener_on(port)
         self.port = listener.getsockname()[1]
         self.address = f"http://127.0.0.1:{self.port}"
-        config = uvicorn.Config(build(self.settings), log_level="error", lifespan="off")
+        config = uvicorn.Config(build(self.settings), log_level="error", lifespan="off", timeout_graceful_shutdown=2)
         self._server = uvicorn.Server(config)
         self._thread = threading.Thread(target=self._server.run, kwargs={"sockets": [listener]}, daemon=True)
         self._thread.start()
 
     def kill(self) -> None:
-        """End it, with what streams there are."""
+        """End it; the streams have ended with the context that read them."""
         assert self._server is not None
         assert self._thread is not None
-        self._server.should_exit = self._server.force_exit = True
+        self._server.should_exit = True
         self._thread.join(5)
 
 
@@ -196,7 +196,7 @@ class BrowserCase(unittest.TestCase):
     kitchen: Kitchen
 
     @staticmethod
-    def filled(now: datetime) -> WholeKitchen | None:
+    def filled(now: datetime) -> KitchenSnapshot | None:
         """What the kitchen holds when it starts: nothing, unless a class says so."""
         return None
 
@@ -205,8 +205,8 @@ class BrowserCase(unittest.TestCase):
         """Start the kitchen, filled if the class says with what; one context, so that the page is fetched once."""
         folder = tempfile.TemporaryDirectory()
         cls.addClassCleanup(folder.cleanup)
-        if whole := cls.filled(cls.at):
-            fill(Path(folder.name), whole, cls.at)
+        if snapshot := cls.filled(cls.at):
+            fill(Path(folder.name), snapshot, cls.at)
         served = KitchenOfItsOwn if cls.loses_power else KitchenInThisProcess
         cls.kitchen = served(data_dir=Path(folder.name), at=cls.at)
         cls.kitchen.start()

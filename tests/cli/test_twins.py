@@ -20,10 +20,10 @@ from tests.drafts import NOW, steak
 from tests.formats.test_archive import demo_archive, demo_whole
 from tests.saturday import eaten_logbook, saturday_drafts
 from vadouvan.cli import app
-from vadouvan.core.draft.typed import LineSaid
-from vadouvan.core.interpretation.household import HouseholdSaid
-from vadouvan.core.snapshot.kitchen import KitchenSettings, WholeBatch, WholeKitchen
-from vadouvan.core.weighing.event import Noted, Press
+from vadouvan.core.draft.typed import LineInput
+from vadouvan.core.interpretation.household import HouseholdInput
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot
+from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.formats import batch_file
 from vadouvan.formats.archive.kitchen_archive import write_archive
@@ -149,7 +149,10 @@ class Batch(Twin):
         """Two presses later: so much is in the bowl; a record of another kind is refused."""
         batch = replace(
             demo_whole().batches[1],
-            presses=(Noted(1, NOW, Press("tare", mass_kg=0.3)), Noted(2, NOW, Press("weighed", "1", 0.09))),
+            events=(
+                LoggedEvent(1, NOW, CounterEvent("tare", mass_kg=0.3)),
+                LoggedEvent(2, NOW, CounterEvent("weighed", "1", 0.09)),
+            ),
         )
         (self.folder / "record.json").write_text(write_record(batch), encoding="utf-8")
         words = ("weigh", self.path("skewers.json"), self.path("record.json"))
@@ -164,7 +167,7 @@ class Plans(Twin):
 
     def test_offers(self) -> None:
         """For a meal that comes too soon there are some; for a plan that works none."""
-        wet = (*SKEWERS.mix, LineSaid("y", "600 g yoghurt"))
+        wet = (*SKEWERS.mix, LineInput("y", "600 g yoghurt"))
         soon = replace(SKEWERS, meal=replace(SKEWERS.meal, at="2026-11-25T10:20"), mix=wet)
         (self.folder / "soon.json").write_text(batch_file.write(soon), encoding="utf-8")
         self.assertTrue(json.loads(self.run_it("offers", self.path("soon.json"), "--json")))
@@ -216,11 +219,11 @@ class KitchenFile(Twin):
     def test_cards_of_an_export_are_those_of_the_household(self) -> None:
         """The salt on the shelf weighs what it weighs on the page."""
         here = ("--data-dir", self.path("here"))
-        whole = WholeKitchen(
-            (WholeBatch("salted", steak("1 tbsp salt"), NOW),),
-            settings=KitchenSettings(household=HouseholdSaid("salt_kosher_light")),
+        snapshot = KitchenSnapshot(
+            (BatchSnapshot("salted", steak("1 tbsp salt"), NOW),),
+            settings=KitchenSettings(household=HouseholdInput("salt_kosher_light")),
         )
-        (self.folder / "seed.zip").write_bytes(write_archive(whole, shipped_kitchen(), now=NOW))
+        (self.folder / "seed.zip").write_bytes(write_archive(snapshot, shipped_kitchen(), now=NOW))
         self.run_it("import", self.path("seed.zip"), *here, now=False)
         self.run_it("export", self.path("out.zip"), *here, now=False)
         grams = []

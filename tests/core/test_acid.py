@@ -141,8 +141,8 @@ def stiffly(ratio: float, hours: tuple[float, ...]) -> list[float]:
     pace = 0.76 * salt_diffusivity(4.0, "red")
 
     def change(_time: float, c: np.ndarray) -> np.ndarray:
-        whole = np.append(meat.whole_at(c[:-1]), mix.whole_at(c[-1:]))
-        free = c * (whole + 0.3 * (1 - whole))
+        snapshot = np.append(meat.whole_at(c[:-1]), mix.whole_at(c[-1:]))
+        free = c * (snapshot + 0.3 * (1 - snapshot))
         flux = np.append(pace * np.diff(free[:-1]) / width, pace * (free[-1] - free[-2]) / (width / 2))
         gain = np.append(flux[0], np.diff(flux)) / width
         return np.append(gain, -flux[-1] / half / ratio)

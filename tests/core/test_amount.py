@@ -9,7 +9,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from tests.cases import rows
-from vadouvan.core.draft.typed import LineSaid
+from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3
@@ -22,7 +22,7 @@ PANTRY = shipped_kitchen().pantry
 
 def portion(text: str) -> Portion:
     """The portion that a line means."""
-    return portion_of(LineSaid("1", text), PANTRY)
+    return portion_of(LineInput("1", text), PANTRY)
 
 
 class SaidLines(unittest.TestCase):

@@ -13,7 +13,7 @@ from scipy.optimize import LinearConstraint, milp
 from tests.drafts import NOW, judged, steak
 from tests.mixes import FIVE_SALTY, ITEMS, KITCHEN, marked, portions, salty
 from vadouvan.core.advice.amounts import Amounts, amounts_for
-from vadouvan.core.draft.typed import AimsSaid, Draft, LineSaid, QuantitySaid
+from vadouvan.core.draft.typed import AimsInput, Draft, LineInput, QuantityInput
 from vadouvan.core.mix.measure import measured, step_kg, weighed_text
 from vadouvan.core.mix.rounding import in_measures
 from vadouvan.core.mix.solver import Aim, Aims, aim_rows, solve
@@ -24,7 +24,7 @@ from vadouvan.errors import InputError
 def taken(draft: Draft, amounts: Amounts) -> Draft:
     """The draft with the amounts taken over."""
     words = {line.line_id: line.text for line in amounts.lines}
-    return replace(draft, mix=tuple(LineSaid(line.id, words[line.id], line.locked) for line in draft.mix))
+    return replace(draft, mix=tuple(LineInput(line.id, words[line.id], line.locked) for line in draft.mix))
 
 
 class ForADraft(unittest.TestCase):
@@ -32,7 +32,7 @@ class ForADraft(unittest.TestCase):
 
     def test_salt_and_acid_with_two_locked(self) -> None:
         """Taken over, the batch is judged as aimed, and the locked lines are as typed."""
-        draft = replace(marked(salty(), "locked", "1", "3"), aims=AimsSaid(acid="3"))
+        draft = replace(marked(salty(), "locked", "1", "3"), aims=AimsInput(acid="3"))
         amounts = amounts_for(draft, KITCHEN, now=NOW)
         after = taken(draft, amounts)
         judgement = judged(after)
@@ -45,7 +45,7 @@ class ForADraft(unittest.TestCase):
 
     def test_what_is_set_aside_counts(self) -> None:
         """With 60 g kept clean, what meets the meat still holds the target."""
-        draft = replace(salty(), quantity=QuantitySaid(set_aside="60 g"))
+        draft = replace(salty(), quantity=QuantityInput(set_aside="60 g"))
         judgement = judged(taken(draft, amounts_for(draft, KITCHEN, now=NOW)))
         assert judgement.salt is not None
         self.assertTrue(judgement.salt.is_on_target, judgement.salt)
@@ -55,13 +55,13 @@ class ForADraft(unittest.TestCase):
         draft = steak("12 g salt", "20 g lemon juice", "20 g olive oil")
         mix = judged(taken(draft, amounts_for(draft, KITCHEN, now=NOW, cover=True))).mix
         assert mix is not None
-        self.assertEqual(mix.bowl.need_says, "enough")
+        self.assertEqual(mix.at_contact.need_says, "enough")
         assert mix.salt is not None
         self.assertTrue(mix.salt.is_on_target)
 
     def test_heat_is_an_aim_too(self) -> None:
         """100 Scoville over the meat from cayenne at 35000: 2.86 g a kilogram (arithmetic)."""
-        draft = replace(steak("12 g salt", "1 g cayenne"), aims=AimsSaid(heat="100"))
+        draft = replace(steak("12 g salt", "1 g cayenne"), aims=AimsInput(heat="100"))
         line = amounts_for(draft, KITCHEN, now=NOW).lines[1]
         self.assertAlmostEqual(line.after_kg * 1000, 100 / 35, delta=0.06)
 

@@ -10,7 +10,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from tests.drafts import judged, steak
-from vadouvan.core.draft.typed import LineSaid, OccasionSaid
+from vadouvan.core.draft.typed import LineInput, OccasionInput
 from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, balance_of
 from vadouvan.core.mix.span import round_end, salt_state, span_of
@@ -22,7 +22,7 @@ SOME = ("80 g soy sauce", "30 g honey", "40 g lemon juice", "15 g garlic", "30 g
 
 def balance(*texts: str, meat_kg: float = 1.0) -> Balance:
     """Balance of typed lines on so much meat."""
-    return balance_of([portion_of(LineSaid(str(n), text), PANTRY) for n, text in enumerate(texts)], meat_kg)
+    return balance_of([portion_of(LineInput(str(n), text), PANTRY) for n, text in enumerate(texts)], meat_kg)
 
 
 class Sums(unittest.TestCase):
@@ -131,7 +131,7 @@ class Figures(unittest.TestCase):
 
     def test_sodium_of_a_serving(self) -> None:
         """12 g of table salt on a kilogram in ten servings, a tenth run off: 419 mg (38.78 % sodium, label figures)."""
-        draft = replace(steak("12 g salt"), occasion=OccasionSaid("6", "normal"))
+        draft = replace(steak("12 g salt"), occasion=OccasionInput("6", "normal"))
         sodium = next(f for f in judged(draft).all_figures if f.name == "sodium_mg_per_serving")
         self.assertAlmostEqual(sodium.value, 12 * 387.8 * 0.9 / (1.0 / 0.16), delta=1)
 

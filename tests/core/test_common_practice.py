@@ -18,15 +18,15 @@ from tests.reference.crank import uptake
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.constants import FAN_OVEN_LOWER_C
 from vadouvan.core.cut.shape import Path
-from vadouvan.core.draft.typed import AimsSaid, Draft, HoldSaid, QuantitySaid
+from vadouvan.core.draft.typed import AimsInput, Draft, HoldInput, QuantityInput
 from vadouvan.core.hold.eigenmodes import modes_of
-from vadouvan.core.hold.time_course import HoldCourse
+from vadouvan.core.hold.time_course import TimeCourse
 from vadouvan.core.mix.making import cooling_s
 from vadouvan.core.mix.need import Vessel, need_of
 from vadouvan.data.tables import shipped_kitchen
 
 
-def course(draft: Draft) -> HoldCourse:
+def course(draft: Draft) -> TimeCourse:
     """The course of a draft."""
     found = judged(draft).course
     assert found is not None
@@ -45,7 +45,7 @@ class Facts(unittest.TestCase):
     def test_cp02_left_open_takes_up_less_than_wrapped(self) -> None:
         """What is drawn out dries away."""
         rub = steak("12 g salt")
-        self.assertLess(average(replace(rub, hold=HoldSaid(open_air="open")), 10), average(rub, 10))
+        self.assertLess(average(replace(rub, hold=HoldInput(open_air="open")), 10), average(rub, 10))
 
     def test_cp04_white_band_of_a_vinegar_mix(self) -> None:
         """Three parts vinegar to one of oil on chicken, 10 h: 2 to 4 mm, give or take 1; plenty of it."""
@@ -75,8 +75,8 @@ class Facts(unittest.TestCase):
 
     def test_cp21_the_faster_school_of_vacuum(self) -> None:
         """Half to a third of the time, as claimed: marked, never the default."""
-        bag = replace(steak("12 g salt", "300 g water"), quantity=QuantitySaid(container="vacuum"))
-        claimed = replace(bag, hold=HoldSaid(vacuum_school="faster"))
+        bag = replace(steak("12 g salt", "300 g water"), quantity=QuantityInput(container="vacuum"))
+        claimed = replace(bag, hold=HoldInput(vacuum_school="faster"))
         hours = 10.0
         share = next(h for h in np.linspace(1, hours, 200) if average(claimed, float(h)) >= average(bag, hours)) / hours
         self.assertTrue(1 / 3 - 0.02 <= share <= 0.52, share)
@@ -111,7 +111,7 @@ class Facts(unittest.TestCase):
 class PlanFacts(unittest.TestCase):
     """Steps of a plan."""
 
-    bath = replace(steak("40 g salt", "1 l water"), aims=AimsSaid(school="equilibrium"))
+    bath = replace(steak("40 g salt", "1 l water"), aims=AimsInput(school="equilibrium"))
     paste = steak("12 g salt", "20 g olive oil")
 
     def steps(self, draft: Draft, lead: str = "5 h") -> dict[str, PlanStep]:
@@ -168,11 +168,11 @@ class WorkedExamples(unittest.TestCase):
         )
 
     def test_band_of_a_pure_clock(self) -> None:
-        """Spread of the diffusivity 0.30, of thickness 0.10: about exp(1.28 sqrt(0.09 + 0.04)) = 1.59 either way.
+        """Interval of the diffusivity 0.30, of thickness 0.10: about exp(1.28 sqrt(0.09 + 0.04)) = 1.59 either way.
 
         Less than a tenth from it: what is taken up goes on curing by the hour, which is no pure clock.
         """
-        draft = replace(steak("300 g salt", "6 l water", thickness="9 mm"), hold=HoldSaid(goal="through"))
+        draft = replace(steak("300 g salt", "6 l water", thickness="9 mm"), hold=HoldInput(goal="through"))
         window = judged(draft).window
         assert window is not None
         limit = window.latest

@@ -14,7 +14,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Occasion, raw_mass_kg, servings_from
 from vadouvan.core.cut.own import own_kind
 from vadouvan.core.cut.shape import Openness, Path, Piece, ShapeName, Size, piece_of
-from vadouvan.core.draft.typed import CutSaid, Draft, StepSaid
+from vadouvan.core.draft.typed import CutInput, Draft, StepInput
 from vadouvan.core.hold.cube_series import cube_series, paste_needed_kg
 from vadouvan.core.hold.eigenmodes import modes_of
 from vadouvan.core.hold.salt import Contact, salt_course
@@ -38,9 +38,9 @@ def piece(shape: ShapeName, thick: float = 0.03, **openness: Any) -> Piece:
     return piece_of(shape, size, Openness(**openness))
 
 
-def with_steps(*steps: StepSaid, kind: str = "pork_loin_roast", **cut: Any) -> Cut:
+def with_steps(*steps: StepInput, kind: str = "pork_loin_roast", **cut: Any) -> Cut:
     """A cut with things done to it."""
-    return cut_of(Draft(cut=CutSaid(kind=kind, **{"mass": "1.5 kg", "cover": "none", **cut}, steps=steps)))
+    return cut_of(Draft(cut=CutInput(kind=kind, **{"mass": "1.5 kg", "cover": "none", **cut}, steps=steps)))
 
 
 class WhatOpensAndBlocks(unittest.TestCase):
@@ -101,21 +101,21 @@ class Preparation(unittest.TestCase):
 
     def test_trimming_takes_weight_and_tells_the_yield(self) -> None:
         """150 g off 1.5 kg leaves 90 %."""
-        cut = with_steps(StepSaid("1", "trimmed", amount="150 g"))
+        cut = with_steps(StepInput("1", "trimmed", amount="150 g"))
         self.assertAlmostEqual(cut.meat_kg, 1.35)
         self.assertIn("90 % of the meat left", cut.prepared.effects[0].says)
 
     def test_membrane_is_a_barrier_until_it_is_off(self) -> None:
         """Taking it off opens the face."""
         on = with_steps(kind="pork_spare_ribs", cover="membrane", cover_on="one")
-        off = with_steps(StepSaid("1", "membrane_off"), kind="pork_spare_ribs", cover="membrane", cover_on="one")
+        off = with_steps(StepInput("1", "membrane_off"), kind="pork_spare_ribs", cover="membrane", cover_on="one")
         self.assertGreater(mean_at(off.piece, 3), mean_at(on.piece, 3))
 
     @settings(deadline=None, max_examples=25)
     @given(st.sampled_from(SHAPES), st.integers(1, 12), st.integers(8, 40), st.booleans())
     def test_scoring_never_slows_it_down(self, shape: ShapeName, depth: int, spacing: int, cross: bool) -> None:
         """Any depth and spacing; crosswise at least as much."""
-        step = StepSaid("1", "scored", depth=f"{depth} mm", spacing=f"{spacing} mm", crosswise="yes" if cross else "")
+        step = StepInput("1", "scored", depth=f"{depth} mm", spacing=f"{spacing} mm", crosswise="yes" if cross else "")
         sizes = {"cube": "40 mm", "strip": "30 mm", "ball": "138 mm"}
         thickness = sizes.get(shape, "60 mm")
         plain = with_steps(shape=shape, thickness=thickness)
@@ -125,16 +125,16 @@ class Preparation(unittest.TestCase):
     def test_scoring_through_skin_opens_it(self) -> None:
         """Cut through, the skin holds back less."""
         said = {"kind": "duck_breast", "mass": "500 g", "cover": "fat", "cover_on": "one"}
-        shallow = with_steps(StepSaid("1", "scored", depth="4 mm", spacing="10 mm"), **said)
-        through = with_steps(StepSaid("1", "scored", depth="4 mm", spacing="10 mm", through_skin="yes"), **said)
+        shallow = with_steps(StepInput("1", "scored", depth="4 mm", spacing="10 mm"), **said)
+        through = with_steps(StepInput("1", "scored", depth="4 mm", spacing="10 mm", through_skin="yes"), **said)
         self.assertLess(through.prepared.surface.cover_m, shallow.prepared.surface.cover_m)
 
     def test_stuffed_slits_stay_open(self) -> None:
         """Garlic in the slits opens more than slits that close."""
         shut, held = (
             with_steps(
-                StepSaid("1", "slits", count="20", depth="25 mm", stuffed_with=stuffing)
-            ).prepared.surface.way_factor
+                StepInput("1", "slits", count="20", depth="25 mm", stuffed_with=stuffing)
+            ).prepared.surface.path_length_factor
             for stuffing in ("", "garlic")
         )
         self.assertGreater(held, shut)
@@ -142,7 +142,7 @@ class Preparation(unittest.TestCase):
     def test_water_left_on_it_is_counted_and_dried_off(self) -> None:
         """Rinsed: tens of grams; patted: a sixth of that; pressed: half of that again."""
         films = [
-            with_steps(*(StepSaid(str(n), kind) for n, kind in enumerate(kinds))).prepared.surface.film_kg
+            with_steps(*(StepInput(str(n), kind) for n, kind in enumerate(kinds))).prepared.surface.film_kg
             for kinds in (("rinsed",), ("rinsed", "patted"), ("rinsed", "pressed"), ())
         ]
         self.assertAlmostEqual(films[0] / films[1], 6.0)
@@ -160,7 +160,7 @@ class Preparation(unittest.TestCase):
                 "25 mm",
                 "12 g salt",
                 "30 g lemon juice",
-                steps=(StepSaid("1", "acid_rinsed"),),
+                steps=(StepInput("1", "acid_rinsed"),),
             )
         ).balance
         assert dry is not None
@@ -178,8 +178,8 @@ class Preparation(unittest.TestCase):
             "slits": "non-intact",
         }
         for kind, caution in expected.items():
-            self.assertEqual(with_steps(StepSaid("1", kind)).prepared.effects[0].caution, caution, kind)
-        deep = with_steps(StepSaid("1", "scored", depth="15 mm", spacing="20 mm"))
+            self.assertEqual(with_steps(StepInput("1", kind)).prepared.effects[0].caution, caution, kind)
+        deep = with_steps(StepInput("1", "scored", depth="15 mm", spacing="20 mm"))
         self.assertEqual(deep.prepared.effects[0].caution, "non-intact")
 
     def test_times_of_common_practice(self) -> None:
@@ -188,7 +188,7 @@ class Preparation(unittest.TestCase):
         Source: common practice, no source.
         """
         says = {
-            kind: with_steps(StepSaid("1", kind)).prepared.effects[0]
+            kind: with_steps(StepInput("1", kind)).prepared.effects[0]
             for kind in ("hot_dip", "cold_soak", "skin_salted")
         }
         self.assertIn("30 s", says["hot_dip"].says)
@@ -201,7 +201,7 @@ class Disagreements(unittest.TestCase):
 
     def complaint(self, **cut: Any) -> str:
         """All sentences about a cut."""
-        return " ".join(str(problem) for problem in judged(Draft(cut=CutSaid(**cut))).reading.problems)
+        return " ".join(str(problem) for problem in judged(Draft(cut=CutInput(**cut))).reading.problems)
 
     def test_each_is_told_with_what_would_do(self) -> None:
         """Ball, cylinder, strip, block, steps."""
@@ -223,11 +223,11 @@ class Disagreements(unittest.TestCase):
     def test_steps_that_cannot_be(self) -> None:
         """Too deep, too much, unknown, uncountable, too many."""
         for steps, part in (
-            ((StepSaid("1", "scored", depth="30 mm"),), "right through a piece 20 mm thick"),
-            ((StepSaid("1", "trimmed", amount="700 g"),), "leaves too little"),
-            ((StepSaid("1", "polished"),), "is no step"),
-            ((StepSaid("1", "slits", count="many"),), "not a number of slits"),
-            (tuple(StepSaid(str(n), "patted") for n in range(30)), "more than one cut takes"),
+            ((StepInput("1", "scored", depth="30 mm"),), "right through a piece 20 mm thick"),
+            ((StepInput("1", "trimmed", amount="700 g"),), "leaves too little"),
+            ((StepInput("1", "polished"),), "is no step"),
+            ((StepInput("1", "slits", count="many"),), "not a number of slits"),
+            (tuple(StepInput(str(n), "patted") for n in range(30)), "more than one cut takes"),
         ):
             with self.subTest(part=part):
                 self.assertIn(part, self.complaint(kind="beef_flank", steps=steps))
@@ -281,7 +281,7 @@ class OwnCuts(unittest.TestCase):
         kind = own_kind(cut, " Our collar ", "7")
         self.assertEqual((kind.id, kind.cut, kind.mass_kg), ("own-7", "Our collar", 1.0))
         kitchen = shipped_kitchen().with_cuts({kind.id: kind})
-        again = read_draft(Draft(cut=CutSaid(kind="own-7")), kitchen, now=NOW).cut
+        again = read_draft(Draft(cut=CutInput(kind="own-7")), kitchen, now=NOW).cut
         assert again is not None
         self.assertAlmostEqual(again.piece.far_m, cut.piece.far_m)
         self.assertEqual((again.bone, again.shape), ("core", "cylinder"))

@@ -17,9 +17,9 @@ from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
 from vadouvan.core.advice.comparing import Change, Comparison, compared
 from vadouvan.core.constants import ENZYME_DIFFUSIVITY, ENZYME_PLEASANT_H
-from vadouvan.core.draft.typed import CutSaid, Draft, HoldSaid, MakingSaid, QuantitySaid
+from vadouvan.core.draft.typed import CutInput, Draft, HoldInput, MakingInput, QuantityInput
 from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity
-from vadouvan.core.hold.time_course import HoldCourse
+from vadouvan.core.hold.time_course import TimeCourse
 from vadouvan.core.hold.time_temperature import Pace
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.lessons.guided import LESSONS, outcome
@@ -34,7 +34,7 @@ def held(draft: Draft, **said: Any) -> Judgement:
     return judged(replace(draft, hold=replace(draft.hold, **said)))
 
 
-def course(judgement: Judgement) -> HoldCourse:
+def course(judgement: Judgement) -> TimeCourse:
     """Its course through time."""
     assert judgement.course is not None
     return judgement.course
@@ -180,7 +180,7 @@ class Vessel(unittest.TestCase):
 
     def test_vacuum_both_schools(self) -> None:
         """No faster by default; twice as fast when claimed, and marked so."""
-        bag = replace(steak("12 g salt", "40 g olive oil"), quantity=QuantitySaid(container="vacuum"))
+        bag = replace(steak("12 g salt", "40 g olive oil"), quantity=QuantityInput(container="vacuum"))
         plain, claimed = held(bag, vacuum_school="contact"), held(bag, vacuum_school="faster")
         still = judged(steak("12 g salt", "40 g olive oil"))
         for hours in (2.0, 10.0):
@@ -215,7 +215,7 @@ class Beside(unittest.TestCase):
 
     def test_thinner_is_sooner(self) -> None:
         """20 mm instead of 25: best comes earlier."""
-        draft = Draft("x", CutSaid(kind="beef_sirloin", mass="1 kg", thickness="25 mm"), steak("12 g salt").mix)
+        draft = Draft("x", CutInput(kind="beef_sirloin", mass="1 kg", thickness="25 mm"), steak("12 g salt").mix)
         found = self.other(draft, "thickness", "15 mm")
         assert found.judgement.window is not None
         this = judged(draft).window
@@ -289,7 +289,7 @@ class Properties(unittest.TestCase):
     def test_cooked_first_is_only_about_the_enzyme(self) -> None:
         """Without fruit, a simmer that boils nothing off changes no hour."""
         draft = steak("12 g salt", "100 g water")
-        cooked = replace(draft, making=MakingSaid(method="cooked"))
+        cooked = replace(draft, making=MakingInput(method="cooked"))
         one, other = judged(draft).window, judged(cooked).window
         assert one is not None
         assert other is not None
@@ -298,4 +298,4 @@ class Properties(unittest.TestCase):
     def test_hold_said_keeps_its_words(self) -> None:
         """What was typed stays as it was, readable or not."""
         self.assertEqual(held(steak("12 g salt"), readings="cold").reading.problems[0].given, "cold")
-        self.assertEqual(HoldSaid(readings="cold").readings, "cold")
+        self.assertEqual(HoldInput(readings="cold").readings, "cold")

@@ -10,7 +10,14 @@ from hypothesis import strategies as st
 
 from tests.mixes import ITEMS, KITCHEN
 from vadouvan.core.constants import SODIUM_SHARE_OF_SALT
-from vadouvan.core.parsing.label import ALLERGENS, LabelReading, LabelSaid, as_label, read_label, readable_labels
+from vadouvan.core.parsing.label import (
+    ALLERGENS,
+    LabelInput,
+    LabelInterpretation,
+    as_label,
+    read_label,
+    readable_labels,
+)
 from vadouvan.core.parsing.pasted import mixes_in
 from vadouvan.errors import InputError
 
@@ -20,9 +27,9 @@ JAR = (
 )
 
 
-def read(label: str, **said: str) -> LabelReading:
+def read(label: str, **said: str) -> LabelInterpretation:
     """The reading of a label called jar."""
-    return read_label(LabelSaid(**{"name": "jar", "label": label, **said}), "1", ITEMS)
+    return read_label(LabelInput(**{"name": "jar", "label": label, **said}), "1", ITEMS)
 
 
 class Labels(unittest.TestCase):
@@ -83,7 +90,7 @@ class Labels(unittest.TestCase):
             ("label", "too long", {"label": "Salt 1 g" * 400}),
         ):
             with self.subTest(wrong=wrong), self.assertRaises(InputError) as caught:
-                read_label(LabelSaid(**{"name": "jar", **said}), "1", ITEMS)
+                read_label(LabelInput(**{"name": "jar", **said}), "1", ITEMS)
             self.assertEqual(caught.exception.field, field)
             self.assertIn(wrong, str(caught.exception))
             self.assertTrue(caught.exception.accepted)
@@ -102,7 +109,7 @@ class Labels(unittest.TestCase):
 
     def test_own_names_come_first_and_unread_labels_are_left_out(self) -> None:
         """A jar called soy sauce is the soy sauce from then on; a broken label harms nothing."""
-        labels = [("1", LabelSaid("soy sauce", "soy_regular", "per_100g", "", "Salt 18 g")), ("2", LabelSaid("x"))]
+        labels = [("1", LabelInput("soy sauce", "soy_regular", "per_100g", "", "Salt 18 g")), ("2", LabelInput("x"))]
         kitchen = KITCHEN.with_ingredients(readable_labels(labels, ITEMS))
         self.assertEqual(kitchen.pantry.find(["soy sauce"], field="mix.1", given="").id, "own-1")
         self.assertEqual(len(kitchen.pantry.by_id), len(ITEMS) + 1)

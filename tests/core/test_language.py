@@ -7,7 +7,7 @@ from __future__ import annotations
 
 import unittest
 
-from vadouvan.core.draft.typed import LineSaid
+from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.parsing.cut_name import cut_named
@@ -59,7 +59,7 @@ CUTS = (
 
 def portion(text: str) -> Portion:
     """A line as the kitchen reads it."""
-    return portion_of(LineSaid("1", text), KITCHEN.pantry)
+    return portion_of(LineInput("1", text), KITCHEN.pantry)
 
 
 class Lines(unittest.TestCase):

@@ -12,7 +12,16 @@ from tests.mixes import KITCHEN
 from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.chain import PlanStep, Task, laid_before
 from vadouvan.core.clock.routine import Routine, Span, hours_between
-from vadouvan.core.draft.typed import Draft, FireSaid, LineSaid, MakingSaid, MealSaid, OccasionSaid, StageSaid, StepSaid
+from vadouvan.core.draft.typed import (
+    Draft,
+    FireInput,
+    LineInput,
+    MakingInput,
+    MealInput,
+    OccasionInput,
+    StageInput,
+    StepInput,
+)
 from vadouvan.core.judgement.caution_triggers import cautions_called_for
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.schedule.moving import moved
@@ -71,7 +80,7 @@ class Frozen(unittest.TestCase):
 
     def test_a_part_for_another_date(self) -> None:
         """Packed at contact; out of the freezer a day before its best hold begins; on the table at the hour said."""
-        half = replace(SKEWERS, occasion=OccasionSaid(frozen="50"))
+        half = replace(SKEWERS, occasion=OccasionInput(frozen="50"))
         judgement = planned(half, thaw_for="2026-12-12T19:00")
         found, window = steps(judgement), judgement.window
         assert window is not None
@@ -86,13 +95,13 @@ class Frozen(unittest.TestCase):
 
     def test_without_a_date_it_is_only_packed(self) -> None:
         """No meal, no thawing."""
-        found = steps(planned(replace(SKEWERS, occasion=OccasionSaid(frozen="50"))))
+        found = steps(planned(replace(SKEWERS, occasion=OccasionInput(frozen="50"))))
         self.assertIn("freeze", found)
         self.assertNotIn("frozen-out", found)
 
     def test_dates_that_cannot_be(self) -> None:
         """Before the first meal: refused; the next morning, and next summer: said."""
-        half = replace(SKEWERS, occasion=OccasionSaid(frozen="50"))
+        half = replace(SKEWERS, occasion=OccasionInput(frozen="50"))
         early = planned(half, thaw_for="2026-11-28T12:00").reading.problems
         self.assertEqual([problem.field for problem in early], ["meal.thaw_for"])
         self.assertIn("ready from", planned(half, thaw_for="2026-11-29T09:00").plan_says)
@@ -115,14 +124,14 @@ class Happened(unittest.TestCase):
 
     def test_missed_for_too_long(self) -> None:
         """Past the latest hour of its window: said, with no plan."""
-        softened = replace(SKEWERS, mix=(*SKEWERS.mix, LineSaid("k", "250 g kiwi")))
+        softened = replace(SKEWERS, mix=(*SKEWERS.mix, LineInput("k", "250 g kiwi")))
         plan = planned(softened, now=at("28T18:20"), contact="2026-11-27T02:00").plan
         assert plan is not None
         self.assertIn("should have come out by", plan.trouble or "")
 
     def test_too_little_time_left_to_cook(self) -> None:
         """A stage of 40 minutes and a pull missed by half an hour: what it takes, what there is, and a later meal."""
-        grill = replace(SKEWERS, fire=FireSaid(stages=(StageSaid("1", "grill", minutes="40 min"),)))
+        grill = replace(SKEWERS, fire=FireInput(stages=(StageInput("1", "grill", minutes="40 min"),)))
         judgement = planned(grill, now=at("28T18:30"), contact="2026-11-28T07:00")
         plan = judgement.plan
         assert plan is not None
@@ -174,7 +183,7 @@ class Asked(unittest.TestCase):
 
     def test_a_pull_in_the_night(self) -> None:
         """Named, and offered before and after."""
-        draft = replace(SKEWERS, meal=MealSaid("2026-11-28T12:00", "9 h", "Europe/Lisbon"))
+        draft = replace(SKEWERS, meal=MealInput("2026-11-28T12:00", "9 h", "Europe/Lisbon"))
         self.assertIn("It has to come out at Sat 03:00", judge(draft, KITCHEN, now=NOW).plan_says)
         offers = {offer.id: offer for offer in plan_offers(draft, KITCHEN, now=NOW)}
         self.assertEqual([name for name in offers if name.startswith("pull")], ["pull-22:55", "pull-06:30"])
@@ -228,8 +237,8 @@ class Stages(unittest.TestCase):
 
     def test_the_lead_follows_from_them(self) -> None:
         """5 to dry, 20 to temper, 40 and 10 on the heat, 5 of rest: 80 minutes, told as assumed."""
-        stages = (StageSaid("1", "oven", "160 C", "fan", "40 min"), StageSaid("2", "grill", minutes="10 min"))
-        judgement = planned(replace(SKEWERS, fire=FireSaid(stages=stages)), lead="")
+        stages = (StageInput("1", "oven", "160 C", "fan", "40 min"), StageInput("2", "grill", minutes="10 min"))
+        judgement = planned(replace(SKEWERS, fire=FireInput(stages=stages)), lead="")
         self.assertIn("80 min", judgement.reading.assumed["meal.lead_min"])
         found = steps(judgement)
         self.assertIn("160 °C with the fan (180 °C without)", found["cook"].says)
@@ -238,9 +247,9 @@ class Stages(unittest.TestCase):
 
     def test_an_open_stage_takes_what_is_left_and_a_long_lead_waits_in_the_fridge(self) -> None:
         """60 minutes less 5, 20, 5 leave 30; all said and 3 h: the rest is waited."""
-        open_ended = replace(SKEWERS, fire=FireSaid(stages=(StageSaid("1", "oven", "200 C"),)))
+        open_ended = replace(SKEWERS, fire=FireInput(stages=(StageInput("1", "oven", "200 C"),)))
         self.assertEqual(steps(planned(open_ended))["cook"].minutes, 30)
-        said = replace(SKEWERS, fire=FireSaid(stages=(StageSaid("1", "oven", "200 C", minutes="30 min"),)))
+        said = replace(SKEWERS, fire=FireInput(stages=(StageInput("1", "oven", "200 C", minutes="30 min"),)))
         waits = steps(planned(said, lead="3 h"))["wait"]
         self.assertEqual((waits.minutes, waits.place, waits.zone), (120, "fridge", "cold"))
 
@@ -253,14 +262,14 @@ class Stages(unittest.TestCase):
     def test_bad_stages(self) -> None:
         """A word for a heat, two open ends, 900 C, a core of 300 C, nine stages: each by its field."""
         for stages, field in (
-            ((StageSaid("1", "oven", "hot"),), "fire.stages.0.heat_c"),
-            ((StageSaid("1", "oven"), StageSaid("2", "grill")), "fire.stages.1.time_min"),
-            ((StageSaid("1", "oven", "900 C"),), "fire.stages.0.heat_c"),
-            ((StageSaid("1", "pan", core="300 C"),), "fire.stages.0.core_c"),
-            ((StageSaid("1", "moon"),), "fire.stages.0.place"),
-            (tuple(StageSaid(str(n), "pan", minutes="5 min") for n in range(9)), "fire.stages"),
+            ((StageInput("1", "oven", "hot"),), "fire.stages.0.heat_c"),
+            ((StageInput("1", "oven"), StageInput("2", "grill")), "fire.stages.1.time_min"),
+            ((StageInput("1", "oven", "900 C"),), "fire.stages.0.heat_c"),
+            ((StageInput("1", "pan", core="300 C"),), "fire.stages.0.core_c"),
+            ((StageInput("1", "moon"),), "fire.stages.0.place"),
+            (tuple(StageInput(str(n), "pan", minutes="5 min") for n in range(9)), "fire.stages"),
         ):
-            problems = planned(replace(SKEWERS, fire=FireSaid(stages=stages))).reading.problems
+            problems = planned(replace(SKEWERS, fire=FireInput(stages=stages))).reading.problems
             self.assertEqual([problem.field for problem in problems], [field])
             self.assertTrue(problems[0].accepted)
 
@@ -271,7 +280,7 @@ class Nights(unittest.TestCase):
     def test_a_mix_is_cooked_in_the_evening_for_the_morning(self) -> None:
         """Simmered and cooled for hours, contact at half past six: the pot is not put on at three."""
         cooked = replace(
-            steak("300 g soy sauce", "700 g water"), making=MakingSaid(method="cooked", cooling="ice_bath")
+            steak("300 g soy sauce", "700 g water"), making=MakingInput(method="cooked", cooling="ice_bath")
         )
         looked_at = 0
         for hour in range(8, 22):
@@ -306,7 +315,7 @@ class Stops(unittest.TestCase):
 
     def test_two_hours_out_of_the_cold(self) -> None:
         """Many hands-on steps at the counter: refused with the minutes (two-hour rule, FSIS, from memory)."""
-        slow = tuple(StepSaid(str(n), "slits", depth="10 mm", count="300", stuffed_with="garlic") for n in range(8))
+        slow = tuple(StepInput(str(n), "slits", depth="10 mm", count="300", stuffed_with="garlic") for n in range(8))
         long = of_kind(
             "pork_shoulder", "4 kg", "irregular", "110 mm", "60 g salt", "2 l buttermilk", pieces="1", steps=slow
         )
@@ -337,7 +346,7 @@ class BadMeals(unittest.TestCase):
             self.assertIn(says, str(problems[0]))
             self.assertTrue(problems[0].accepted)
         soon = judged(
-            replace(SKEWERS, meal=MealSaid("2026-11-25T09:10", "60 min", "UTC")), datetime(2026, 11, 25, 9, tzinfo=UTC)
+            replace(SKEWERS, meal=MealInput("2026-11-25T09:10", "60 min", "UTC")), datetime(2026, 11, 25, 9, tzinfo=UTC)
         )
         assert soon.plan is not None
         self.assertIn("should have gone in", soon.plan.trouble or "")

@@ -9,7 +9,7 @@ from typing import Any
 
 from tests.drafts import judged, of_kind, steak
 from tests.mixes import marked, portions
-from vadouvan.core.draft.typed import Draft, MakingSaid, QuantitySaid
+from vadouvan.core.draft.typed import Draft, MakingInput, QuantityInput
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.making import Making, cooling_s, cools_in_time, ice_share, make, water_to_add_kg
 
@@ -18,7 +18,7 @@ COOKED = ("200 g soy sauce", "100 g water", "40 g sugar", "3 bay leaves")
 
 def making(draft: Draft, **said: Any) -> Judgement:
     """The judgement of a draft that is made in some way."""
-    return judged(replace(draft, making=MakingSaid(**said)))
+    return judged(replace(draft, making=MakingInput(**said)))
 
 
 def steps(judgement: Judgement) -> dict[str, str]:
@@ -50,14 +50,14 @@ class Cooked(unittest.TestCase):
     def test_a_part_set_aside_is_as_strong_as_the_rest(self) -> None:
         """Boiled down, then half of it kept clean: what meets the meat has the same pH, and half the water."""
         draft = steak("100 g lemon juice", "100 g water", "12 g salt")
-        whole = making(draft, method="cooked", reduce_to="120 g").balance
+        snapshot = making(draft, method="cooked", reduce_to="120 g").balance
         half = making(
-            replace(draft, quantity=QuantitySaid(set_aside="50 %")), method="cooked", reduce_to="120 g"
+            replace(draft, quantity=QuantityInput(set_aside="50 %")), method="cooked", reduce_to="120 g"
         ).balance
-        assert whole is not None
+        assert snapshot is not None
         assert half is not None
-        self.assertAlmostEqual(half.water_kg, whole.water_kg / 2)
-        self.assertAlmostEqual(half.ph or 0, whole.ph or 1, delta=1e-6)
+        self.assertAlmostEqual(half.water_kg, snapshot.water_kg / 2)
+        self.assertAlmostEqual(half.ph or 0, snapshot.ph or 1, delta=1e-6)
 
     def test_water_does_not_all_boil_off(self) -> None:
         """Asked for less than its solids weigh, some water stays."""
@@ -86,8 +86,8 @@ class Cooked(unittest.TestCase):
 
     def test_cooling_is_newtons_law(self) -> None:
         """Time to halve the difference is ln 2 of the time constant; ice water is at least five times as quick."""
-        halved, whole = cooling_s("fridge", 84.0, 44.0), cooling_s("fridge", 84.0, 24.0)
-        self.assertAlmostEqual(whole, 2 * halved, delta=1e-6)
+        halved, snapshot = cooling_s("fridge", 84.0, 44.0), cooling_s("fridge", 84.0, 24.0)
+        self.assertAlmostEqual(snapshot, 2 * halved, delta=1e-6)
         self.assertGreater(cooling_s("fridge", 98.0, 5.0), 5 * cooling_s("ice_bath", 98.0, 5.0))
         self.assertTrue(cools_in_time("ice_bath"))
         self.assertFalse(cools_in_time("fridge"))
@@ -152,7 +152,7 @@ class FishedOut(unittest.TestCase):
         judgement = judged(draft)
         assert judgement.mix is not None
         self.assertIn("bay", steps(judgement)["lift"])
-        self.assertAlmostEqual(judgement.mix.bowl.ready.mass_kg.value, 0.102, delta=1e-6)
+        self.assertAlmostEqual(judgement.mix.at_contact.ready.mass_kg.value, 0.102, delta=1e-6)
 
     def test_stains_and_burns_are_minded(self) -> None:
         """Turmeric stains; honey and garlic scorch."""

@@ -12,8 +12,8 @@ from hypothesis import strategies as st
 from tests.drafts import NOW, cut_of, judged, of_kind, steak
 from tests.mixes import ITEMS, KITCHEN, salty
 from vadouvan.core.advice.scaling import scaled_to
-from vadouvan.core.contact.mix_at_contact import Bowl
-from vadouvan.core.draft.typed import AimsSaid, Draft, HoldSaid, QuantitySaid
+from vadouvan.core.contact.mix_at_contact import MixAtContact
+from vadouvan.core.draft.typed import AimsInput, Draft, HoldInput, QuantityInput
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.balance import Substance
 from vadouvan.core.mix.need import SetAside, Vessel, need_of
@@ -25,11 +25,11 @@ def cubes(mass: str, edge: str = "25 mm") -> Draft:
     return of_kind("lamb_shoulder_cubes", mass, "cube", edge, "12 g salt", "200 g olive oil")
 
 
-def bowl(draft: Draft, **said: Any) -> Bowl:
+def at_contact(draft: Draft, **said: Any) -> MixAtContact:
     """The bowl of a draft with answers on its quantity."""
-    mix = judged(replace(draft, quantity=QuantitySaid(**said))).mix
+    mix = judged(replace(draft, quantity=QuantityInput(**said))).mix
     assert mix is not None
-    return mix.bowl
+    return mix.at_contact
 
 
 class Needed(unittest.TestCase):
@@ -67,15 +67,16 @@ class Needed(unittest.TestCase):
     def test_displacement_that_does_not_fit_is_told(self) -> None:
         """4 kg of cubes and their liquid in a 2.5 l tub."""
         self.assertIn(
-            "the vessel holds 2.5 l", bowl(cubes("4 kg"), form="liquid", container="tub", size="2.5 l").need.remark
+            "the vessel holds 2.5 l",
+            at_contact(cubes("4 kg"), form="liquid", container="tub", size="2.5 l").need.remark,
         )
-        self.assertEqual(bowl(cubes("1 kg"), form="liquid", container="tub", size="5 l").need.remark, "")
+        self.assertEqual(at_contact(cubes("1 kg"), form="liquid", container="tub", size="5 l").need.remark, "")
 
     def test_made_against_needed_with_the_set_aside_on_top(self) -> None:
         """212 g made, 251 needed: short; and 120 g shorter with a baste."""
         draft = cubes("1 kg")
-        self.assertEqual(bowl(draft).need_says, "39 g too little")
-        self.assertEqual(bowl(draft, set_aside="120 g").need_says, "159 g too little")
+        self.assertEqual(at_contact(draft).need_says, "39 g too little")
+        self.assertEqual(at_contact(draft, set_aside="120 g").need_says, "159 g too little")
 
 
 class SetAsideClean(unittest.TestCase):
@@ -83,7 +84,7 @@ class SetAsideClean(unittest.TestCase):
 
     def test_balance_counts_only_what_meets_the_meat(self) -> None:
         """A quarter set aside takes a quarter of salt, acid and all else."""
-        whole, rest = bowl(salty()), bowl(salty(), set_aside="25 %")
+        whole, rest = at_contact(salty()), at_contact(salty(), set_aside="25 %")
         for name in ("salt", "acid", "sugar"):
             self.assertAlmostEqual(rest.balance.total(name).value, 0.75 * whole.balance.total(name).value)
         self.assertAlmostEqual(rest.balance.mass_kg.value, 0.75 * whole.balance.mass_kg.value)
@@ -96,7 +97,7 @@ class SetAsideClean(unittest.TestCase):
 
     def test_it_is_a_step_before_contact(self) -> None:
         """Poured off, named for its use."""
-        mix = judged(replace(salty(), quantity=QuantitySaid(set_aside="60 g", set_aside_for="the baste"))).mix
+        mix = judged(replace(salty(), quantity=QuantityInput(set_aside="60 g", set_aside_for="the baste"))).mix
         assert mix is not None
         says = next(step.says for step in mix.steps if step.id == "set-aside")
         self.assertIn("Pour 60 g off clean for the baste", says)
@@ -104,7 +105,7 @@ class SetAsideClean(unittest.TestCase):
     def test_bad_amounts_are_told(self) -> None:
         """Asked for in a weight or a share."""
         for text in ("a bit", "-20 g", "120 %", "1e9 g"):
-            problems = judged(replace(salty(), quantity=QuantitySaid(set_aside=text))).reading.problems
+            problems = judged(replace(salty(), quantity=QuantityInput(set_aside=text))).reading.problems
             self.assertEqual([problem.field for problem in problems], ["quantity.set_aside"], text)
 
 
@@ -142,12 +143,12 @@ class AnotherSize(unittest.TestCase):
 
     def test_a_set_aside_weight_stays_what_it_was(self) -> None:
         """120 g of baste for a bigger batch are still 120 g on top."""
-        draft = replace(steak("20 g salt", "100 g olive oil"), quantity=QuantitySaid(set_aside="40 g"))
+        draft = replace(steak("20 g salt", "100 g olive oil"), quantity=QuantityInput(set_aside="40 g"))
         scaled = scaled_to(draft, KITCHEN, now=NOW, cut=replace(draft.cut, mass="3 kg", pieces="12"))
         mix = judged(scaled.draft).mix
         assert mix is not None
-        self.assertAlmostEqual(mix.bowl.set_aside_kg, 0.040, delta=1e-6)
-        self.assertEqual(mix.bowl.need_says, "enough")
+        self.assertAlmostEqual(mix.at_contact.set_aside_kg, 0.040, delta=1e-6)
+        self.assertEqual(mix.at_contact.need_says, "enough")
 
 
 class Schools(unittest.TestCase):
@@ -155,8 +156,8 @@ class Schools(unittest.TestCase):
 
     def judged_by(self, school: str, *mix: str, target: str = "", **said: Any) -> Judgement:
         """A kilogram of steak salted by a school."""
-        draft = steak(*mix, hold=HoldSaid(salt_target=target))
-        return judged(replace(draft, aims=AimsSaid(school=school, **said)))
+        draft = steak(*mix, hold=HoldInput(salt_target=target))
+        return judged(replace(draft, aims=AimsInput(school=school, **said)))
 
     def test_spoon_per_pound_is_lean_right_or_strong(self) -> None:
         """One teaspoon a pound of three salts: .617, 1.058, 1.323 % (spoon weights from label serving sizes)."""
@@ -215,5 +216,5 @@ class Schools(unittest.TestCase):
             ("aims.bath_h", {"school": "strong_bath", "bath_time": "20 days"}),
             ("aims.heat_shu_per_kg", {"heat": "hot"}),
         ):
-            problems = judged(replace(steak("12 g salt"), aims=AimsSaid(**said))).reading.problems
+            problems = judged(replace(steak("12 g salt"), aims=AimsInput(**said))).reading.problems
             self.assertEqual([problem.field for problem in problems], [field])

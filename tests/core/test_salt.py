@@ -101,7 +101,7 @@ class Orderings(unittest.TestCase):
     def test_thicker_is_slower(self, thickness_m: float, dose: float, water_kg: float) -> None:
         """At any time a thicker slab of the same weight has no more of its final salt."""
         cases = [rubbed(t, dose, water_kg) for t in (thickness_m, 1.3 * thickness_m)]
-        courses = [salt_course(*case) for case in cases]
+        courses = [salt_course(*scenario) for scenario in cases]
         means = [at_hour(course, course.average, 6) for course in courses]
         shares = [mean / contact.settled for mean, (_, contact) in zip(means, cases, strict=True)]
         self.assertGreaterEqual(shares[0], shares[1] - 1e-6)
@@ -169,6 +169,6 @@ class TwoContacts(unittest.TestCase):
         piece = cube(0.03, blocked_faces=0)
         contact = Contact(0.010, 0.3, 0.73, piece.open_area_m2 * 35)
         tau = 2.4e-10 * 4 * 3600
-        whole, parts = salt_course(piece, contact), salt_course(piece, contact, EarlierContact(contact, tau))
-        at = float(np.interp(2 * tau, whole.tau_m2, whole.average))
+        snapshot, parts = salt_course(piece, contact), salt_course(piece, contact, EarlierContact(contact, tau))
+        at = float(np.interp(2 * tau, snapshot.tau_m2, snapshot.average))
         self.assertAlmostEqual(float(np.interp(tau, parts.tau_m2, parts.average)), at, delta=2e-4 * at + 1e-6)

@@ -9,7 +9,7 @@ from scipy.optimize import minimize
 
 from tests.drafts import judged, steak
 from vadouvan.core.draft.examples import lines
-from vadouvan.core.draft.typed import Draft, LineSaid
+from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.mix.solver import PULL, WEIGHTS, Aims, solve
 from vadouvan.core.parsing.amount import Portion
@@ -20,7 +20,7 @@ PANTRY = shipped_kitchen().pantry
 
 def portions(*texts: str) -> list[Portion]:
     """Portions of typed lines, with their numbers as identities."""
-    return [portion_of(LineSaid(str(number), text), PANTRY) for number, text in enumerate(texts)]
+    return [portion_of(LineInput(str(number), text), PANTRY) for number, text in enumerate(texts)]
 
 
 class Solver(unittest.TestCase):

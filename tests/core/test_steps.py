@@ -17,7 +17,7 @@ from tests.saturday import saturday_drafts
 from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import Routine, Span, hours_between, later
-from vadouvan.core.draft.typed import AimsSaid, Draft, LineSaid, MakingSaid, MealSaid, QuantitySaid
+from vadouvan.core.draft.typed import AimsInput, Draft, LineInput, MakingInput, MealInput, QuantityInput
 from vadouvan.core.judgement.judge import Judgement, judge
 
 LISBON = ZoneInfo("Europe/Lisbon")
@@ -25,7 +25,7 @@ WEEK = Routine(work=Span(time(8, 0), time(16, 30), frozenset(range(5))))
 SKEWERS = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "50 g lemon juice", "40 g olive oil")
 
 
-def planned(draft: Draft, meal: MealSaid = SATURDAY, routine: Routine = WEEK, now: datetime = NOW) -> Judgement:
+def planned(draft: Draft, meal: MealInput = SATURDAY, routine: Routine = WEEK, now: datetime = NOW) -> Judgement:
     """The judgement of a draft for a meal in a week."""
     return judge(replace(draft, meal=meal), KITCHEN.with_routine(routine), now=now)
 
@@ -40,7 +40,7 @@ class Steps(unittest.TestCase):
 
     def test_they_follow_one_another_and_end_with_the_meal(self) -> None:
         """Each step after the one it waits for; the last is on the table at the hour said."""
-        judgement = planned(replace(SKEWERS, quantity=QuantitySaid(set_aside="30 g")))
+        judgement = planned(replace(SKEWERS, quantity=QuantityInput(set_aside="30 g")))
         steps = {step.id: step for step in judgement.steps}
         begins = [step.at.timestamp() for step in judgement.steps]
         self.assertEqual(begins, sorted(begins))
@@ -60,7 +60,7 @@ class Steps(unittest.TestCase):
             self.assertEqual([step.id for step in busy_steps(before_pull, WEEK)], [], draft.name)
         for hour in range(96):
             at = datetime(2026, 11, 27, 12, 0, tzinfo=LISBON) + timedelta(hours=hour)
-            judgement = planned(SKEWERS, MealSaid(f"{at:%Y-%m-%dT%H:%M}", "60 min", "Europe/Lisbon"))
+            judgement = planned(SKEWERS, MealInput(f"{at:%Y-%m-%dT%H:%M}", "60 min", "Europe/Lisbon"))
             if judgement.plan is None or judgement.plan.trouble:
                 continue
             early = [step for step in judgement.steps if step.at < judgement.plan.meal.pull_at]
@@ -70,7 +70,7 @@ class Steps(unittest.TestCase):
         """Once or twice in a hold, or halfway (common practice, no source); never in a vacuum bag."""
         ids = [step.id for step in planned(SKEWERS).steps]
         self.assertIn("turn-1", ids)
-        vacuum = replace(SKEWERS, quantity=QuantitySaid(container="vacuum"))
+        vacuum = replace(SKEWERS, quantity=QuantityInput(container="vacuum"))
         self.assertFalse([step for step in planned(vacuum).steps if step.id.startswith("turn")])
 
     def test_rest_temper_and_brine_rest(self) -> None:
@@ -79,7 +79,7 @@ class Steps(unittest.TestCase):
         self.assertEqual(steps["rest"].minutes, 5)
         self.assertTrue(15 <= steps["temper"].minutes <= 30)
         self.assertNotIn("brine-rest", steps)
-        bath = replace(steak("40 g salt", "1 l water"), aims=AimsSaid(school="equilibrium"))
+        bath = replace(steak("40 g salt", "1 l water"), aims=AimsInput(school="equilibrium"))
         long = {step.id: step for step in planned(bath, replace(SATURDAY, lead="5 h")).steps}
         self.assertGreaterEqual(long["brine-rest"].minutes, 180)
 
@@ -91,14 +91,14 @@ class Steps(unittest.TestCase):
 
     def test_a_cooked_mix_is_cold_before_contact(self) -> None:
         """Simmering and cooling stand before it, one after the other."""
-        cooked = replace(steak("100 g soy sauce", "50 g water"), making=MakingSaid(method="cooked"))
+        cooked = replace(steak("100 g soy sauce", "50 g water"), making=MakingInput(method="cooked"))
         steps = {step.id: step for step in planned(cooked).steps}
         self.assertLessEqual(steps["simmer"].ends, steps["cool"].at)
         self.assertLessEqual(steps["cool"].ends, steps["contact"].at)
 
 
 # A wet mix, which stays in the bowl: it needs an hour before it opens.
-WET = replace(SKEWERS, mix=(*SKEWERS.mix, LineSaid("y", "600 g yoghurt")))
+WET = replace(SKEWERS, mix=(*SKEWERS.mix, LineInput("y", "600 g yoghurt")))
 
 
 class Happened(unittest.TestCase):
@@ -120,7 +120,7 @@ class Happened(unittest.TestCase):
         late = planned(WET, replace(SATURDAY, contact="2026-11-28T17:30"), now=now)
         self.assertIn("should have by", late.plan_says)
         self.assertIn("at the earliest", late.plan_says)
-        softened = replace(SKEWERS, mix=(*SKEWERS.mix, LineSaid("k", "250 g kiwi")))
+        softened = replace(SKEWERS, mix=(*SKEWERS.mix, LineInput("k", "250 g kiwi")))
         early = planned(softened, replace(SATURDAY, contact="2026-11-27T02:00"), now=now)
         self.assertIn("has to come out by", early.plan_says)
         raw = planned(SKEWERS, replace(SATURDAY, contact="2026-11-23T09:00"), now=now)
@@ -148,7 +148,7 @@ class Offers(unittest.TestCase):
         """Taken, its plan has no trouble."""
         for minutes in (20, 90):
             at = later(NOW, timedelta(minutes=minutes)).astimezone(LISBON)
-            draft = replace(WET, meal=MealSaid(f"{at:%Y-%m-%dT%H:%M}", "60 min", "Europe/Lisbon"))
+            draft = replace(WET, meal=MealInput(f"{at:%Y-%m-%dT%H:%M}", "60 min", "Europe/Lisbon"))
             offers = plan_offers(draft, KITCHEN, now=NOW)
             self.assertTrue(offers, minutes)
             for offer in offers:
@@ -165,7 +165,7 @@ class Offers(unittest.TestCase):
         """A meal in 70 minutes: later the same day, or, in the evening, at the same hour of another."""
         for hour in range(24):
             now = datetime(2026, 11, 25, hour, 5, tzinfo=UTC)
-            meal = MealSaid(f"{now + timedelta(minutes=70):%Y-%m-%dT%H:%M}", "45 min", "UTC")
+            meal = MealInput(f"{now + timedelta(minutes=70):%Y-%m-%dT%H:%M}", "45 min", "UTC")
             offers = plan_offers(replace(WET, meal=meal), KITCHEN, now=now)
             with self.subTest(hour=hour):
                 (later,) = [offer for offer in offers if offer.id == "later-meal"]

@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, steak
 from tests.mixes import ITEMS, KITCHEN, portions, salty
-from vadouvan.core.advice.swaps import KEPT, Bowl, SwapOffer, swaps_for
+from vadouvan.core.advice.swaps import KEPT, MixToSwapIn, SwapOffer, swaps_for
 from vadouvan.core.advice.tasted import swaps_of_line
 from vadouvan.core.mix.balance import Film
 from vadouvan.core.mix.measure import weighed_text
@@ -22,7 +22,7 @@ EQUAL = [swap for swap in KITCHEN.swaps if swap.rule != "by_weight"]
 def offers(text: str, *others: str, without: frozenset[str] = frozenset()) -> list[SwapOffer]:
     """Swaps of a line on a kilogram of meat, among other lines."""
     mix = tuple(portions(text, *others))
-    return swaps_for(mix[0], Bowl(mix, 1.0, Film()), KITCHEN.swaps, ITEMS, without)
+    return swaps_for(mix[0], MixToSwapIn(mix, 1.0, Film()), KITCHEN.swaps, ITEMS, without)
 
 
 class Kept(unittest.TestCase):

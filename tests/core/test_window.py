@@ -9,7 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.drafts import hours, judged, limits, of_kind, steak
-from vadouvan.core.draft.typed import HoldSaid
+from vadouvan.core.draft.typed import HoldInput
 
 
 class CommonPractice(unittest.TestCase):
@@ -107,7 +107,7 @@ class Orderings(unittest.TestCase):
 
     def test_colder_is_slower(self) -> None:
         """At 1 C the best hour comes later than at 6 C."""
-        cold, warm = (hours(steak("12 g salt", hold=HoldSaid(fridge=c, goal="through")))[1] for c in ("1", "6"))
+        cold, warm = (hours(steak("12 g salt", hold=HoldInput(fridge=c, goal="through")))[1] for c in ("1", "6"))
         self.assertGreater(cold, warm)
 
     def test_one_face_is_slower_than_two(self) -> None:
@@ -122,7 +122,7 @@ class Orderings(unittest.TestCase):
         """The outside alone is ready sooner, all through later, than what is assumed of a joint."""
         joint = of_kind("pork_shoulder", "2 kg", "irregular", "90 mm", "30 g salt", "2 l buttermilk", pieces="1")
         outside, usual, through = (
-            hours(replace(joint, hold=HoldSaid(goal=goal)))[0] for goal in ("surface", "", "through")
+            hours(replace(joint, hold=HoldInput(goal=goal)))[0] for goal in ("surface", "", "through")
         )
         self.assertLess(outside, 0.9 * usual)
         self.assertGreater(through, 1.1 * usual)

@@ -6,7 +6,7 @@ import unittest
 
 from tests.cases import rows
 from vadouvan.core.advice.swaps import KEPT
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.data.tables import shipped_kitchen, source_keys, table_rows
 
 EU_14 = {
@@ -194,7 +194,7 @@ class CutsAgainstPublishedTables(unittest.TestCase):
                 self.assertTrue(low <= typical <= high, row["id"])
 
 
-def _near(ours: Spread, theirs_pct: float, absolute: float, relative: float) -> bool:
+def _near(ours: Interval, theirs_pct: float, absolute: float, relative: float) -> bool:
     low, high = ours.low * 100, ours.high * 100
     slack = max(absolute, relative * ours.value * 100)
     return low - slack <= theirs_pct <= high + slack

@@ -10,7 +10,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from vadouvan.devices.counter import Devices
-from vadouvan.devices.ports import LabelPrinter, Reading, Scale, Thermometer
+from vadouvan.devices.ports import Interpretation, LabelPrinter, Scale, Thermometer
 from vadouvan.devices.scripted import ScriptedPrinter, ScriptedReadings
 from vadouvan.devices.simulated import (
     SCALE_STEP_G,
@@ -22,14 +22,14 @@ from vadouvan.devices.simulated import (
 from vadouvan.errors import InputError
 
 START = datetime(2026, 11, 27, 18, 0, tzinfo=UTC)
-SCRIPT = ((0.0, Reading(0.0, "ok")), (2.0, Reading(36.5, "settling")), (3.0, Reading(37.0, "ok")),
-          (5.0, Reading(None, "unplugged")))  # fmt: skip
+SCRIPT = ((0.0, Interpretation(0.0, "ok")), (2.0, Interpretation(36.5, "settling")), (3.0, Interpretation(37.0, "ok")),
+          (5.0, Interpretation(None, "unplugged")))  # fmt: skip
 
 SCALES: dict[str, Callable[[], Scale]] = {"simulated": SimulatedScale, "scripted": lambda: ScriptedReadings(SCRIPT)}
 THERMOMETERS: dict[str, Callable[[], Thermometer]] = {
     "fridge": SimulatedThermometer,
     "probe": simulated_probe,
-    "scripted": lambda: ScriptedReadings([(0.0, Reading(4.1, "ok")), (60.0, Reading(None, "unplugged"))]),
+    "scripted": lambda: ScriptedReadings([(0.0, Interpretation(4.1, "ok")), (60.0, Interpretation(None, "unplugged"))]),
 }
 PRINTERS: dict[str, Callable[[], LabelPrinter]] = {
     "simulated": lambda: SimulatedPrinter(paper_left=1),
@@ -120,7 +120,7 @@ class Simulated(unittest.TestCase):
         scale = SimulatedScale()
         scale.put(37.0, after(0))
         scale.plugged = False
-        self.assertEqual(scale.read(after(5)), Reading(None, "unplugged"))
+        self.assertEqual(scale.read(after(5)), Interpretation(None, "unplugged"))
         scale.plugged = True
         self.assertAlmostEqual(scale.read(after(6)).value or 0.0, 37.0, delta=1.0)
         scale.put(6000.0, after(7))

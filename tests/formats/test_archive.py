@@ -22,9 +22,9 @@ from pypdf import PdfReader
 from tests.drafts import NOW
 from tests.saturday import eaten_logbook, saturday_drafts
 from tests.strategies import whole_kitchens, words
-from vadouvan.core.parsing.label import LabelSaid
-from vadouvan.core.snapshot.kitchen import OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
-from vadouvan.core.tasting.verdict import VerdictSaid
+from vadouvan.core.parsing.label import LabelInput
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSnapshot, OwnLabel, VerdictSnapshot
+from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.demo import DEMO_SHARED
 from vadouvan.errors import FormatError, VadouvanError
@@ -37,16 +37,16 @@ KITCHEN = shipped_kitchen()
 FORMULA = '=HYPERLINK("x","y")'
 
 
-def demo_whole() -> WholeKitchen:
+def demo_whole() -> KitchenSnapshot:
     """The demo kitchen as one value, with an own ingredient whose name would be a formula."""
-    planned = [WholeBatch(f"plan-{number}", draft, NOW) for number, draft in enumerate(saturday_drafts(NOW))]
+    planned = [BatchSnapshot(f"plan-{number}", draft, NOW) for number, draft in enumerate(saturday_drafts(NOW))]
     eaten = [
-        WholeBatch(f"eaten-{number}", one.draft, NOW, verdicts=one.verdicts)
+        BatchSnapshot(f"eaten-{number}", one.draft, NOW, verdicts=one.verdicts)
         for number, one in enumerate(eaten_logbook(NOW))
     ]
-    label = OwnLabel("own-1", LabelSaid(FORMULA, label="Salt 10 g"))
+    label = OwnLabel("own-1", LabelInput(FORMULA, label="Salt 10 g"))
     return replace(
-        WholeKitchen((*planned, *eaten), (label,)), settings=replace(WholeKitchen().settings, shared=DEMO_SHARED)
+        KitchenSnapshot((*planned, *eaten), (label,)), settings=replace(KitchenSnapshot().settings, shared=DEMO_SHARED)
     )
 
 
@@ -72,22 +72,26 @@ class RoundTrip(unittest.TestCase):
 
     @settings(max_examples=25, deadline=None)
     @given(whole_kitchens)
-    def test_any_kitchen_comes_back(self, whole: WholeKitchen) -> None:
+    def test_any_kitchen_comes_back(self, snapshot: KitchenSnapshot) -> None:
         """Every text, press, verdict and setting, readable or not."""
         with (
             patch("vadouvan.formats.archive.kitchen_archive.cards_pdf", return_value=b""),
             patch("vadouvan.formats.archive.kitchen_archive.pantry_csv", _only_own),
         ):
-            back, notes = read_archive(write_archive(whole, KITCHEN, now=NOW))
+            back, notes = read_archive(write_archive(snapshot, KITCHEN, now=NOW))
         self.assertEqual(notes, ())
-        self.assertEqual(back, replace(whole, batches=tuple(sorted(whole.batches, key=lambda b: (b.made_at, b.id)))))
+        self.assertEqual(
+            back, replace(snapshot, batches=tuple(sorted(snapshot.batches, key=lambda b: (b.made_at, b.id))))
+        )
 
     def test_the_demo_kitchen_comes_back(self) -> None:
         """With the whole pantry and the cards."""
         back, notes = read_archive(demo_archive())
-        whole = demo_whole()
-        self.assertEqual(({batch.id: batch for batch in back.batches}, notes), ({b.id: b for b in whole.batches}, ()))
-        self.assertEqual((back.labels, back.settings), (whole.labels, whole.settings))
+        snapshot = demo_whole()
+        self.assertEqual(
+            ({batch.id: batch for batch in back.batches}, notes), ({b.id: b for b in snapshot.batches}, ())
+        )
+        self.assertEqual((back.labels, back.settings), (snapshot.labels, snapshot.settings))
 
 
 def _only_own(_items: object, labels: tuple[OwnLabel, ...]) -> str:
@@ -184,8 +188,8 @@ class Refused(unittest.TestCase):
         )
         self.refused(repacked(demo_archive(), lambda f: f.pop("records/plan-1.json")), "records/plan-1.json")
         self.refused(repacked(demo_archive(), lambda f: f.pop("pantry.csv")), "pantry.csv")
-        whole, notes = read_archive(repacked(demo_archive(), lambda f: f.pop("cards/plan-1.md")))
-        self.assertEqual(len(whole.batches), len(demo_whole().batches))
+        snapshot, notes = read_archive(repacked(demo_archive(), lambda f: f.pop("cards/plan-1.md")))
+        self.assertEqual(len(snapshot.batches), len(demo_whole().batches))
         self.assertEqual(notes, ("cards/plan-1.md is missing; it can be done without.",))
 
     def test_names_that_climb_out(self) -> None:
@@ -269,8 +273,8 @@ class Refused(unittest.TestCase):
             files["batches/plan-0.json"] = json.dumps(raw).encode()
             files["notes.txt"] = b"mine"
 
-        whole, notes = read_archive(repacked(demo_archive(), by_hand))
-        batch = next(batch for batch in whole.batches if batch.id == "plan-0")
+        snapshot, notes = read_archive(repacked(demo_archive(), by_hand))
+        batch = next(batch for batch in snapshot.batches if batch.id == "plan-0")
         self.assertEqual(batch.draft.mix[-1].text, "1 g black pepper")
         self.assertEqual(len({line.id for line in batch.draft.mix}), len(batch.draft.mix))
         self.assertEqual(
@@ -359,9 +363,10 @@ class Records(unittest.TestCase):
         """20,000 letters come back, though a verdict that long is refused when it is said."""
         note = "a" * 20_000
         batch = replace(
-            demo_whole().batches[0], verdicts=(WholeVerdict(VerdictSaid("", {"salt": "just right"}, "", note), NOW),)
+            demo_whole().batches[0],
+            verdicts=(VerdictSnapshot(VerdictInput("", {"salt": "just right"}, "", note), NOW),),
         )
-        back, _ = read_archive(write_archive(WholeKitchen((batch,)), KITCHEN, now=NOW))
+        back, _ = read_archive(write_archive(KitchenSnapshot((batch,)), KITCHEN, now=NOW))
         self.assertEqual(back.batches[0].verdicts[0].said.note, note)
 
 

@@ -16,9 +16,9 @@ from pyld import jsonld
 
 from tests.drafts import NOW
 from tests.formats.test_archive import demo_whole
-from vadouvan.core.draft.typed import CutSaid, Draft, LineSaid, OccasionSaid
+from vadouvan.core.draft.typed import CutInput, Draft, LineInput, OccasionInput
 from vadouvan.core.parsing.cut_name import cut_named, line_of
-from vadouvan.core.snapshot.kitchen import WholeBatch
+from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.formats.any_file import read_any
@@ -44,7 +44,7 @@ FOREIGN = {
 }
 
 
-def ours(batch: WholeBatch) -> str:
+def ours(batch: BatchSnapshot) -> str:
     """The recipe of a batch."""
     return write_recipe(batch, card_of_batch(batch, KITCHEN, now=NOW), batch_path=f"../batches/{batch.id}.json")
 
@@ -121,11 +121,11 @@ class ReadIn(unittest.TestCase):
     )
     def test_any_comes_back(self, kind: str, grams: int, mm: int, lines: list[str], servings: int) -> None:
         """Any cut of the table with any lines."""
-        cut = CutSaid(kind=kind, mass=f"{grams} g", thickness=f"{mm} mm")
+        cut = CutInput(kind=kind, mass=f"{grams} g", thickness=f"{mm} mm")
         texts = ["5 g salt", *(" ".join(line.split()) for line in lines)]
-        mix = tuple(LineSaid(str(number), text) for number, text in enumerate(texts, start=1))
-        draft = Draft("Any", cut, mix, occasion=OccasionSaid(str(servings)))
-        back = read_recipe(ours(WholeBatch("a", draft, NOW)), CUTS).draft
+        mix = tuple(LineInput(str(number), text) for number, text in enumerate(texts, start=1))
+        draft = Draft("Any", cut, mix, occasion=OccasionInput(str(servings)))
+        back = read_recipe(ours(BatchSnapshot("a", draft, NOW)), CUTS).draft
         self.assertEqual(back, draft)
 
     def test_from_elsewhere(self) -> None:

@@ -14,7 +14,7 @@ from sqlalchemy import inspect, text
 
 from tests.drafts import NOW, steak
 from tests.strategies import drafts
-from vadouvan.core.draft.typed import CutSaid, Draft
+from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
@@ -109,7 +109,7 @@ class Kept(unittest.TestCase):
         for name in ("S", "St", "Ste", "Steak"):
             later = NOW + timedelta(seconds=revision)
             revision = self.batches.change("a", Draft(name), revision=revision, now=later).revision
-        weighed = Draft("Steak", CutSaid(mass="1 kg"))
+        weighed = Draft("Steak", CutInput(mass="1 kg"))
         revision = self.batches.change("a", weighed, revision=revision, now=NOW + timedelta(seconds=7)).revision
         back = self.batches.step("a", "undo", revision=revision, now=NOW)
         self.assertEqual((back.draft.name, back.draft.cut.mass), ("Steak", ""))

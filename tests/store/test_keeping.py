@@ -14,15 +14,15 @@ from sqlalchemy import Engine
 
 from tests.drafts import NOW, steak
 from vadouvan.core.judgement.judge import judge
-from vadouvan.core.tasting.verdict import VerdictSaid
+from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import FormatError
 from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
 from vadouvan.store.batches import Batches
 from vadouvan.store.database import migration_config, open_database
 from vadouvan.store.keeping import KitchenFile
+from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.verdicts import Verdicts
-from vadouvan.store.whole import Whole
 
 OLDER = Path(__file__).parents[1] / "cases" / "kitchens"
 
@@ -39,7 +39,7 @@ class Kept(unittest.TestCase):
         self.batches = Batches(self.engine)
         for name in ("a", "b"):
             self.batches.add(name, steak("10 g salt"), now=NOW)
-        Verdicts(self.engine).keep("a", VerdictSaid("Odile", {"salt": "just right"}), now=NOW)
+        Verdicts(self.engine).keep("a", VerdictInput("Odile", {"salt": "just right"}), now=NOW)
         self.file = KitchenFile(self.engine)
 
     def opened(self, name: str) -> Engine:
@@ -62,7 +62,7 @@ class BackupAndRestore(Kept):
         """One file without a log beside it, with all that was there."""
         self.file.backup(self.folder / "copy.sqlite")
         self.assertEqual([path.name for path in self.folder.glob("copy*")], ["copy.sqlite"])
-        self.assertEqual(Whole(self.opened("copy.sqlite")).read(), Whole(self.engine).read())
+        self.assertEqual(Snapshots(self.opened("copy.sqlite")).read(), Snapshots(self.engine).read())
 
     def test_taken_while_others_write(self) -> None:
         """Batches go on being added; each backup is whole, and holds no half of anything."""
@@ -88,24 +88,24 @@ class BackupAndRestore(Kept):
     def test_put_back_with_what_was_kept_aside(self) -> None:
         """The kitchen is that of the backup, open connections see it, and the one before is kept."""
         self.file.backup(self.folder / "copy.sqlite")
-        before = Whole(self.engine).read()
+        before = Snapshots(self.engine).read()
         self.batches.add("c", steak("9 g salt"), now=NOW)
-        after = Whole(self.engine).read()
+        after = Snapshots(self.engine).read()
         checked = self.file.restore(self.folder / "copy.sqlite", aside=self.folder / "aside.sqlite")
-        self.assertEqual((Whole(self.engine).read(), checked.findings), (before, ()))
-        self.assertEqual(Whole(self.opened("aside.sqlite")).read(), after)
+        self.assertEqual((Snapshots(self.engine).read(), checked.findings), (before, ()))
+        self.assertEqual(Snapshots(self.opened("aside.sqlite")).read(), after)
         self.batches.add("d", steak("8 g salt"), now=NOW)
         self.assertEqual([kept.id for kept in self.batches.in_hand()], ["b", "d"])
 
     def test_what_is_no_backup_is_refused_and_nothing_moves(self) -> None:
         """Text, another program's database, an empty file, a newer kitchen, a damaged one."""
-        before = Whole(self.engine).read()
+        before = Snapshots(self.engine).read()
 
         def refused(name: str, words: str) -> None:
             with self.subTest(name), self.assertRaisesRegex(FormatError, words):
                 self.file.restore(self.folder / name, aside=self.folder / f"aside-{name}")
             self.assertFalse((self.folder / f"aside-{name}").exists())
-            self.assertEqual(Whole(self.engine).read(), before)
+            self.assertEqual(Snapshots(self.engine).read(), before)
 
         (self.folder / "text").write_text("not a kitchen " * 1000)
         (self.folder / "empty").write_bytes(b"")
@@ -180,16 +180,16 @@ class OlderKitchens(unittest.TestCase):
                 engine = open_database(path)
                 try:
                     self.assertEqual(KitchenFile(engine).check().findings, ())
-                    whole = Whole(engine).read()
-                    self.assertGreaterEqual(len(whole.batches), 5)
-                    for batch in whole.batches:
-                        known = [batch.made_at, *(one.at for one in batch.verdicts), *(one.at for one in batch.presses)]
+                    snapshot = Snapshots(engine).read()
+                    self.assertGreaterEqual(len(snapshot.batches), 5)
+                    for batch in snapshot.batches:
+                        known = [batch.made_at, *(one.at for one in batch.verdicts), *(one.at for one in batch.events)]
                         judgement = judge(batch.draft, kitchen, now=max(known))
                         self.assertIsNotNone(judgement.window, batch.draft.name)
                         self.assertEqual(judgement.reading.problems, [], batch.draft.name)
-                    back, _ = read_archive(write_archive(whole, kitchen, now=NOW))
-                    self.assertEqual(len(back.batches), len(whole.batches))
-                    self.assertEqual(back.settings, whole.settings)
+                    back, _ = read_archive(write_archive(snapshot, kitchen, now=NOW))
+                    self.assertEqual(len(back.batches), len(snapshot.batches))
+                    self.assertEqual(back.settings, snapshot.settings)
                 finally:
                     engine.dispose()
 

@@ -29,8 +29,8 @@ from vadouvan.api.routers import (
     plan,
     settings,
     tables,
-    taste,
-    weigh,
+    tasting,
+    weighing,
 )
 from vadouvan.api.schemas.batch import TroubleOut
 
@@ -48,7 +48,7 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
     @asynccontextmanager
     async def lifespan(_app: FastAPI) -> AsyncIterator[None]:
         """A long logbook is read while the cook looks at the Counter."""
-        Thread(target=context.shelf.entries, daemon=True).start()
+        Thread(target=context.logbook_cache.entries, daemon=True).start()
         yield
 
     app = FastAPI(
@@ -69,8 +69,8 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
         mix,
         hold,
         plan,
-        weigh,
-        taste,
+        weighing,
+        tasting,
         devices,
         kitchen,
         cautions,

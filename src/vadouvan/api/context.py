@@ -11,7 +11,7 @@ from typing import Annotated, cast
 from fastapi import Depends, Request
 
 from vadouvan.api.judged import Judged
-from vadouvan.api.shelf import Shelf
+from vadouvan.api.logbook_cache import LogbookCache
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.interpretation.household import read_household
 from vadouvan.core.interpretation.routine import read_routine
@@ -21,21 +21,20 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.label import readable_labels
 from vadouvan.devices.counter import Devices
 from vadouvan.store.batches import Batches, KeptBatch
+from vadouvan.store.event_log import EventLog
 from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
-from vadouvan.store.presses import Presses
 from vadouvan.store.settings_kept import KeptSettings
+from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.verdicts import Verdicts
-from vadouvan.store.whole import Whole
 
 
 @dataclass
 class _LastKitchen:
-    """The kitchen last put together, and what it was put together from."""
+    """The kitchen last put together, with what it was put together from: one value, since requests run side by side."""
 
-    said: object = None
-    kitchen: Kitchen | None = None
+    known: tuple[object, Kitchen] | None = None
 
 
 @dataclass(frozen=True)
@@ -47,9 +46,9 @@ class Context:
     own_cuts: OwnCuts
     own_ingredients: OwnIngredients
     settings: KeptSettings
-    presses: Presses
+    events: EventLog
     verdicts: Verdicts
-    whole: Whole
+    snapshots: Snapshots
     file: KitchenFile
     devices: Devices
     now: Callable[[], datetime]
@@ -68,17 +67,19 @@ class Context:
             self.settings.household(),
             self.settings.correction(),
         )
-        if self._last.said != said:
-            labels, cuts, routine, _, correction = said
-            kitchen = (
-                self.tables.with_cuts(cuts)
-                .with_ingredients(readable_labels(labels, self.tables.pantry.by_id))
-                .with_routine(read_routine(routine))
-                .with_household(self.household())
-                .with_correction(correction)
-            )
-            self._last.said, self._last.kitchen = said, kitchen
-        return self._last.kitchen or self.tables
+        known = self._last.known
+        if known is not None and known[0] == said:
+            return known[1]
+        labels, cuts, routine, _, correction = said
+        kitchen = (
+            self.tables.with_cuts(cuts)
+            .with_ingredients(readable_labels(labels, self.tables.pantry.by_id))
+            .with_routine(read_routine(routine))
+            .with_household(self.household())
+            .with_correction(correction)
+        )
+        self._last.known = (said, kitchen)
+        return kitchen
 
     def judged(self, draft: Draft) -> Judgement:
         """A draft judged in this kitchen as of now."""
@@ -108,9 +109,9 @@ class Context:
         return self.batches.in_hand()
 
     @cached_property
-    def shelf(self) -> Shelf:
+    def logbook_cache(self) -> LogbookCache:
         """The logbook in memory."""
-        return Shelf(self.batches, self.verdicts)
+        return LogbookCache(self.batches, self.verdicts)
 
 
 def _context(request: Request) -> Context:

@@ -9,14 +9,14 @@ import typer
 
 from vadouvan.cli.common import BAD_INPUT, AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell, text_in
 from vadouvan.core.advice.comparing import Change, compared
-from vadouvan.core.draft.typed import CutSaid
+from vadouvan.core.draft.typed import CutInput
 from vadouvan.core.judgement.caution_triggers import cautions_of
 from vadouvan.core.judgement.judge import judge as judge_draft
-from vadouvan.core.snapshot.kitchen import WholeBatch
+from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.core.tasting.again import made_again
 from vadouvan.core.tasting.next_time import all_taken, next_time
 from vadouvan.core.tasting.teaching import Tasted, taught
-from vadouvan.core.tasting.verdict import VerdictSaid, read_verdict
+from vadouvan.core.tasting.verdict import VerdictInput, read_verdict
 from vadouvan.core.weighing.advice import advice_on
 from vadouvan.core.weighing.session import session_of
 from vadouvan.data.tables import shipped_kitchen
@@ -31,8 +31,8 @@ from vadouvan.formats.judgement import JudgementOut, judgement_out
 from vadouvan.formats.judgement_text import judgement_text
 from vadouvan.formats.paper_card import cards_pdf
 from vadouvan.formats.recipe import write_recipe
-from vadouvan.formats.taste_out import NextTimeOut, correction_out
-from vadouvan.formats.weigh_out import weigh_out
+from vadouvan.formats.tasting_out import NextTimeOut, correction_out
+from vadouvan.formats.weighing_out import weigh_out
 
 Said = Annotated[list[str] | None, typer.Option(help='A verdict, such as "salt=a little too much"; again for more.')]
 Depth = Annotated[str, typer.Option(help='Depth seen on the knife, "9 mm" or "through".')]
@@ -113,7 +113,7 @@ def again(
     now: Now = "",
 ) -> None:
     """Print a batch file of the same dish on another cut, worked out anew; what is other goes to standard error."""
-    cut = CutSaid(kind=kind, mass=mass, thickness=thickness)
+    cut = CutInput(kind=kind, mass=mass, thickness=thickness)
     draft, says = made_again(draft_in(file), shipped_kitchen(), now=moment_in(now), cut=cut)
     typer.echo(batch_file.write(draft), nl=False)
     for words in says:
@@ -132,7 +132,7 @@ def verdict(
     """What a verdict on a batch asks for next time, and what it teaches of your pace and your salt."""
     draft, kitchen, moment = draft_in(file), shipped_kitchen(), moment_in(now)
     words = dict(_pair(one) for one in said or [])
-    read_said = read_verdict(VerdictSaid("", words, depth))
+    read_said = read_verdict(VerdictInput("", words, depth))
     if write:
         following, says = all_taken(draft, [read_said], kitchen, now=moment)
         typer.echo(batch_file.write(following), nl=False)
@@ -159,7 +159,7 @@ def card(
 ) -> None:
     """A batch as a card or a recipe."""
     moment = moment_in(now)
-    batch = WholeBatch("batch", draft_in(file), moment)
+    batch = BatchSnapshot("batch", draft_in(file), moment)
     made = card_of_batch(batch, shipped_kitchen(), now=moment)
     if form == "pdf" and out is not None:
         out.write_bytes(cards_pdf([made], now=moment))
@@ -185,7 +185,7 @@ def weigh(
     kitchen, moment = shipped_kitchen(), moment_in(now)
     accepted = "Batch and record are JSON in UTF-8."
     batch = read_batch(text_in(record, accepted), text_in(file, accepted), name=str(record))
-    session = session_of(batch.draft, batch.presses, kitchen, now=moment)
+    session = session_of(batch.draft, batch.events, kitchen, now=moment)
     advice = advice_on(session.draft, session.lines, session.record, kitchen, now=moment)
     answer = weigh_out(session, advice, moment)
     lines = [answer.sentence or answer.salt_says, *(one.says for one in answer.advice)]

@@ -18,7 +18,7 @@ from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_a
 from vadouvan.settings import Settings
 from vadouvan.store.database import open_database
 from vadouvan.store.keeping import KitchenFile
-from vadouvan.store.whole import Whole
+from vadouvan.store.snapshots import Snapshots
 
 DataDir = Annotated[Path | None, typer.Option(help="Folder that keeps the kitchen.")]
 
@@ -34,8 +34,8 @@ def add_to(app: typer.Typer) -> None:
 @refusing
 def export(file: Annotated[Path, typer.Argument(help="Where to write it.")], data_dir: DataDir = None) -> None:
     """Write the whole kitchen as one archive of open files. The server may be running."""
-    with _opened(data_dir) as (whole, _):
-        found = whole.read()
+    with _opened(data_dir) as (snapshot, _):
+        found = snapshot.read()
         file.write_bytes(write_archive(found, kitchen_of(found, shipped_kitchen()), now=moment_in("")))
     typer.echo(f"{len(found.batches)} batches are in {file}.")
 
@@ -50,10 +50,10 @@ def take_in(
 ) -> None:
     """Take an archive in: by identity, and never losing what is there."""
     there, notes = kitchen_to_take_in(bytes_in(file), shipped_kitchen().pantry)
-    with _opened(data_dir) as (whole, _):
-        merge = merged(whole.read(), there, with_settings=settings)
+    with _opened(data_dir) as (snapshot, _):
+        merge = merged(snapshot.read(), there, with_settings=settings)
         if not preview:
-            whole.take_in(merge, now=moment_in(""))
+            snapshot.take_in(merge, now=moment_in(""))
     told = [f"{one.name} {FATES[one.fate]}." for one in merge.told]
     answer = {"counts": {fate: merge.count(fate) for fate in FATES}, "told": told, "notes": list(notes)}
     tell(answer, [*notes, *told], as_json=as_json)
@@ -96,10 +96,10 @@ def check(data_dir: DataDir = None, as_json: AsJson = False) -> None:
 
 
 @contextmanager
-def _opened(data_dir: Path | None) -> Iterator[tuple[Whole, KitchenFile]]:
+def _opened(data_dir: Path | None) -> Iterator[tuple[Snapshots, KitchenFile]]:
     settings = Settings() if data_dir is None else Settings(data_dir=data_dir)
     engine = open_database(settings.database)
     try:
-        yield Whole(engine), KitchenFile(engine)
+        yield Snapshots(engine), KitchenFile(engine)
     finally:
         engine.dispose()

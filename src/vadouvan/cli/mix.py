@@ -13,10 +13,10 @@ from vadouvan.core.advice.corrections import Degree, Taste
 from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
 from vadouvan.core.mix.measure import Measures
 from vadouvan.core.mix.solver import Aim
-from vadouvan.core.parsing.label import LabelSaid, read_label
+from vadouvan.core.parsing.label import LabelInput, read_label
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
-from vadouvan.formats.asking_out import amounts_out, correction_out, swap_out
+from vadouvan.formats.advice_out import amounts_out, correction_out, swap_out
 
 T = TypeVar("T")
 
@@ -103,7 +103,7 @@ def label(
     as_json: AsJson = False,
 ) -> None:
     """An ingredient from its nutrition label, and what was assumed."""
-    said = LabelSaid(name, like, basis, serving, text_in(file, "A label is text in UTF-8."))
+    said = LabelInput(name, like, basis, serving, text_in(file, "A label is text in UTF-8."))
     reading = read_label(said, "label", shipped_kitchen().pantry.by_id)
     item = reading.ingredient
     shares = {

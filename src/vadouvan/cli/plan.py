@@ -10,7 +10,7 @@ import typer
 
 from vadouvan.cli.common import AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell
 from vadouvan.core.advice.offers import plan_offers
-from vadouvan.core.interpretation.shared import SharedSaid, read_shared
+from vadouvan.core.interpretation.shared import SharedInput, read_shared
 from vadouvan.core.joint_schedule.gather import Batch, Clock
 from vadouvan.core.joint_schedule.together import clashes_as_planned, plan_together
 from vadouvan.core.judgement.judge import judge
@@ -71,7 +71,7 @@ def together(
 ) -> None:
     """Several batches planned around each other: what clashed, what moves, what finds no place and why."""
     kitchen, moment = shipped_kitchen(), moment_in(now)
-    shared = read_shared(SharedSaid(fridge, tubs))
+    shared = read_shared(SharedInput(fridge, tubs))
     drafts = [(str(file), draft_in(file)) for file in files]
     batches = [Batch(name, draft, judge(draft, kitchen, now=moment)) for name, draft in drafts]
     clock = Clock(moment, kitchen.routine)

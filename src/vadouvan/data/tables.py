@@ -17,7 +17,7 @@ from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.kitchen.caution import Caution, CautionKind, Where
 from vadouvan.core.kitchen.kitchen import Kitchen
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.pantry.ingredient import Acids, Enzyme, Ingredient
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.pantry.swap import RULES, Swap
@@ -146,7 +146,7 @@ def _words(row: Row, column: str) -> tuple[str, ...]:
     return tuple(filter(None, row[column].split(";")))
 
 
-def _range_of(row: Row, typical: str, low: str, high: str, divisor: float) -> Spread:
+def _range_of(row: Row, typical: str, low: str, high: str, divisor: float) -> Interval:
     value = _number(row, typical) / divisor
     ends = [float(row[name]) / divisor if row[name] else value for name in (low, high)]
     return _ordered(ends[0], value, ends[1])
@@ -159,17 +159,17 @@ def _parts_add_up(row: Row) -> None:
         raise ValueError(f"its parts add up to {total:.1f} %")
 
 
-def _spoon_density(row: Row, density: float) -> Spread:
+def _spoon_density(row: Row, density: float) -> Interval:
     """Weight of a spoon or cup over its volume, with the range of differently cut grains."""
     if not row["tsp_g"]:
-        return Spread.exactly(density)
+        return Interval.exactly(density)
     typical = _number(row, "tsp_g") / 1000 / TEASPOON_M3
     low = float(row["tsp_low_g"]) / 1000 / TEASPOON_M3 if row["tsp_low_g"] else typical
     high = float(row["tsp_high_g"]) / 1000 / TEASPOON_M3 if row["tsp_high_g"] else typical
     return _ordered(low, typical, high)
 
 
-def _pieces(row: Row) -> Iterator[tuple[str, Spread]]:
+def _pieces(row: Row) -> Iterator[tuple[str, Interval]]:
     for entry in filter(None, row["pieces"].split("|")):
         unit, typical, low, high = entry.split()
         yield unit, _ordered(float(low) / 1000, float(typical) / 1000, float(high) / 1000)
@@ -184,17 +184,17 @@ def _enzyme(row: Row) -> Enzyme | None:
     return Enzyme(row["enzyme"], _ordered(low, strength, high), row["enzyme_ended_by"])
 
 
-def _spread(row: Row, name: str) -> Spread:
+def _spread(row: Row, name: str) -> Interval:
     typical = _share(row, f"{name}_pct")
     low = float(row[f"{name}_low_pct"]) / 100 if row[f"{name}_low_pct"] else typical
     high = float(row[f"{name}_high_pct"]) / 100 if row[f"{name}_high_pct"] else typical
     return _ordered(min(low, typical), typical, max(high, typical))
 
 
-def _ordered(low: float, typical: float, high: float) -> Spread:
+def _ordered(low: float, typical: float, high: float) -> Interval:
     if not 0 <= low <= typical <= high:
         raise ValueError(f"range {low:g} to {high:g} does not hold {typical:g}")
-    return Spread(typical, low, high)
+    return Interval(typical, low, high)
 
 
 def _share(row: Row, column: str) -> float:

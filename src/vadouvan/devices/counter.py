@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 from datetime import datetime
 from typing import Literal, get_args
 
-from vadouvan.devices.ports import LabelPrinter, Reading, Scale, Thermometer
+from vadouvan.devices.ports import Interpretation, LabelPrinter, Scale, Thermometer
 from vadouvan.devices.simulated import SimulatedPrinter, SimulatedScale, SimulatedThermometer, simulated_probe
 from vadouvan.errors import InputError
 
@@ -25,9 +25,9 @@ class Readings:
     """What all devices show at one moment."""
 
     at: datetime
-    scale: Reading
-    fridge: Reading
-    probe: Reading
+    scale: Interpretation
+    fridge: Interpretation
+    probe: Interpretation
 
 
 @dataclass

@@ -13,7 +13,7 @@ PrintState = Literal["printed", "no paper", "unplugged"]
 
 
 @dataclass(frozen=True)
-class Reading:
+class Interpretation:
     """What a device shows: a value in its unit [g or C], or none; and its state."""
 
     value: float | None
@@ -23,7 +23,7 @@ class Reading:
 class Scale(Protocol):
     """A kitchen scale. The application keeps a tare of its own, so that none is lost when a device is."""
 
-    def read(self, now: datetime) -> Reading:
+    def read(self, now: datetime) -> Interpretation:
         """Grams since its tare, to its own step. ``settling`` while they move; none when overloaded or unplugged."""
         ...
 
@@ -35,7 +35,7 @@ class Scale(Protocol):
 class Thermometer(Protocol):
     """A thermometer, in the fridge or in the meat."""
 
-    def read(self, now: datetime) -> Reading:
+    def read(self, now: datetime) -> Interpretation:
         """Degrees; none when unplugged."""
         ...
 

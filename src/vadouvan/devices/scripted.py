@@ -6,14 +6,14 @@ from collections.abc import Sequence
 from dataclasses import dataclass, field
 from datetime import datetime
 
-from vadouvan.devices.ports import PrintState, Reading
+from vadouvan.devices.ports import Interpretation, PrintState
 
 
 @dataclass
 class ScriptedReadings:
     """A scale or a thermometer: (seconds since the first reading, what it showed)."""
 
-    script: Sequence[tuple[float, Reading]]
+    script: Sequence[tuple[float, Interpretation]]
     _tared: float = 0.0
     _started: datetime | None = None
 
@@ -21,14 +21,14 @@ class ScriptedReadings:
         """From now on what it shows counts from what it shows now."""
         self._tared += self.read(now).value or 0.0
 
-    def read(self, now: datetime) -> Reading:
+    def read(self, now: datetime) -> Interpretation:
         """What was recorded last until now, less the tare; before the first, and for an empty script: unplugged."""
         if self._started is None:
             self._started = now
         seconds = (now - self._started).total_seconds()
         shown = [reading for at, reading in self.script if at <= seconds]
-        last = shown[-1] if shown else Reading(None, "unplugged")
-        return last if last.value is None or self._tared == 0 else Reading(last.value - self._tared, last.state)
+        last = shown[-1] if shown else Interpretation(None, "unplugged")
+        return last if last.value is None or self._tared == 0 else Interpretation(last.value - self._tared, last.state)
 
 
 @dataclass

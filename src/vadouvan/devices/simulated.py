@@ -10,7 +10,7 @@ import random
 from dataclasses import dataclass, field
 from datetime import datetime
 
-from vadouvan.devices.ports import PrintState, Reading
+from vadouvan.devices.ports import Interpretation, PrintState
 
 SCALE_STEP_G, SCALE_LARGEST_G = 0.5, 5000.0
 SETTLING_S, SETTLED_WITHIN_G = 0.4, 0.5
@@ -54,15 +54,15 @@ class SimulatedScale:
         """Its own tare: what stands on it now counts as nothing."""
         self.tared_g = self._at_rest_g(now)
 
-    def read(self, now: datetime) -> Reading:
+    def read(self, now: datetime) -> Interpretation:
         """What it shows."""
         if not self.plugged:
-            return Reading(None, "unplugged")
+            return Interpretation(None, "unplugged")
         if self._started is None:
             self._started = now
         shown = self._at_rest_g(now)
         if self.on_it_g > self.largest_g:
-            return Reading(None, "overload")
+            return Interpretation(None, "overload")
         drift = DRIFT_G_PER_H * max(0.0, (now - self._started).total_seconds()) / 3600 if self.on_it_g > 0 else 0.0
         drift = min(drift, SCALE_STEP_G)
         noisy = shown - self.tared_g + drift + noise(self.seed, now, NOISE_G)
@@ -70,7 +70,7 @@ class SimulatedScale:
         if self.tared_g == 0:
             value = max(0.0, value)
         settling = abs(shown - self.on_it_g) > SETTLED_WITHIN_G
-        return Reading(value, "settling" if settling else "ok")
+        return Interpretation(value, "settling" if settling else "ok")
 
     def _at_rest_g(self, now: datetime) -> float:
         """Between what was on it and what is, on the way to rest."""
@@ -104,11 +104,11 @@ class SimulatedThermometer:
         """Go towards a temperature, with so much lag."""
         self._from_c, self._to_c, self._lag_s, self._since = self._true_c(now), celsius, lag_s, now
 
-    def read(self, now: datetime) -> Reading:
+    def read(self, now: datetime) -> Interpretation:
         """What it shows, to the tenth."""
         if not self.plugged:
-            return Reading(None, "unplugged")
-        return Reading(round(self._true_c(now) + noise(self.seed, now, NOISE_C), 1), "ok")
+            return Interpretation(None, "unplugged")
+        return Interpretation(round(self._true_c(now) + noise(self.seed, now, NOISE_C), 1), "ok")
 
     def _true_c(self, now: datetime) -> float:
         if self._since is None:

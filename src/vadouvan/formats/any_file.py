@@ -7,7 +7,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.draft.typed import LONGEST_KEPT, CutSaid, Draft, LineSaid
+from vadouvan.core.draft.typed import LONGEST_KEPT, CutInput, Draft, LineInput
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.core.parsing.pasted import mixes_in
@@ -73,8 +73,8 @@ def _list_of_ingredients(text: str, cuts: Mapping[str, CutKind]) -> Brought:
         notes.append(f"It holds {len(mixes)} mixes; all their lines are in this one.")
     draft = Draft(
         name=name,
-        cut=CutSaid(kind=meat.kind, mass=meat.mass, thickness=meat.thickness) if meat else CutSaid(),
-        mix=tuple(LineSaid(str(number), line) for number, line in enumerate(mix, start=1)),
+        cut=CutInput(kind=meat.kind, mass=meat.mass, thickness=meat.thickness) if meat else CutInput(),
+        mix=tuple(LineInput(str(number), line) for number, line in enumerate(mix, start=1)),
     )
     return Brought(draft, tuple(notes))
 

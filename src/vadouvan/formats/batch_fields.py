@@ -9,16 +9,16 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from vadouvan.core.draft.typed import (
-    AimsSaid,
-    CutSaid,
-    FireSaid,
-    HoldSaid,
-    LineSaid,
-    MakingSaid,
-    MealSaid,
-    OccasionSaid,
-    StageSaid,
-    StepSaid,
+    AimsInput,
+    CutInput,
+    FireInput,
+    HoldInput,
+    LineInput,
+    MakingInput,
+    MealInput,
+    OccasionInput,
+    StageInput,
+    StepInput,
 )
 from vadouvan.core.measures.quantity import (
     AGE,
@@ -87,7 +87,7 @@ def _degrees(name: str, said: str, unit: str = " C") -> NumberField:
 
 
 NUMBERS: dict[type, tuple[NumberField, ...]] = {
-    CutSaid: (
+    CutInput: (
         _amount("mass_g", "mass", MASS, 1000, "g"),
         _amount("thickness_mm", "thickness", THICKNESS, 1000, "mm"),
         _amount("width_mm", "width", SIDE, 1000, "mm"),
@@ -96,43 +96,43 @@ NUMBERS: dict[type, tuple[NumberField, ...]] = {
         _plain("bone_share_pct", "bone_share", "%"),
         _amount("age_h", "age", AGE, 1 / 3600, "h"),
     ),
-    StepSaid: (
+    StepInput: (
         _amount("amount_g", "amount", TRIMMED, 1000, "g"),
         _amount("depth_mm", "depth", DEPTH, 1000, "mm"),
         _amount("spacing_mm", "spacing", SPACING, 1000, "mm"),
         _count("count", "count"),
     ),
-    HoldSaid: (
+    HoldInput: (
         _degrees("fridge_c", "fridge", ""),
         _plain("salt_target_g_per_kg", "salt_target", "g/kg", "g per kg"),
         _degrees("room_c", "room"),
     ),
-    MealSaid: (
+    MealInput: (
         _amount("lead_min", "lead", LEAD, 1 / 60, "min"),
         _amount("early_min", "early", EARLY, 1 / 60, "min"),
     ),
-    OccasionSaid: (_count("servings", "servings"), _plain("frozen_pct", "frozen", "%")),
-    AimsSaid: (
+    OccasionInput: (_count("servings", "servings"), _plain("frozen_pct", "frozen", "%")),
+    AimsInput: (
         _plain("spoons", "spoons"),
         _amount("bath_h", "bath_time", CONTACT, 1 / 3600, "h"),
         _plain("sugar_g_per_kg", "sugar", "g/kg", "g per kg"),
         _plain("acid_g_per_kg", "acid", "g/kg", "g per kg"),
         _plain("heat_shu_per_kg", "heat", "shu/kg"),
     ),
-    StageSaid: (
+    StageInput: (
         _degrees("heat_c", "heat"),
         _amount("time_min", "minutes", COOK, 1 / 60, "min"),
         _degrees("core_c", "core"),
     ),
-    FireSaid: (_degrees("core_c", "core"), _amount("boil_min", "boil", BOIL, 1 / 60, "min")),
-    MakingSaid: (
+    FireInput: (_degrees("core_c", "core"), _amount("boil_min", "boil", BOIL, 1 / 60, "min")),
+    MakingInput: (
         _amount("simmer_min", "simmer", SIMMER, 1 / 60, "min"),
         _amount("first_contact_min", "first_contact", CONTACT, 1 / 60, "min"),
     ),
 }
 COUNTS = frozenset({"pieces", "count", "servings"})
 TICKS: dict[type, tuple[str, ...]] = {
-    StepSaid: ("crosswise", "through_skin"),
-    StageSaid: ("turn",),
-    LineSaid: ("locked", "lifted", "first"),
+    StepInput: ("crosswise", "through_skin"),
+    StageInput: ("turn",),
+    LineInput: ("locked", "lifted", "first"),
 }

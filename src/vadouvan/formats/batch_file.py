@@ -12,7 +12,7 @@ from typing import Any, NoReturn, cast, get_args, get_type_hints
 
 from pydantic import BaseModel, ValidationError
 
-from vadouvan.core.draft.typed import YES, Draft, LineSaid
+from vadouvan.core.draft.typed import YES, Draft, LineInput
 from vadouvan.errors import BadInput, FormatError, InputError
 from vadouvan.formats.batch_fields import NUMBERS, TICKS
 from vadouvan.formats.batch_shape import BatchFile
@@ -64,7 +64,7 @@ def _written(said: Any, path: str, kept: dict[str, str]) -> dict[str, Any]:
 def _member(part: Any, path: str, kept: dict[str, str]) -> Any:
     """One of a list; a line without marks is written as its text alone."""
     written = _written(part, path, kept)
-    plain = isinstance(part, LineSaid) and not any(written[tick] for tick in TICKS[LineSaid])
+    plain = isinstance(part, LineInput) and not any(written[tick] for tick in TICKS[LineInput])
     return written["text"] if plain else written
 
 
@@ -97,7 +97,7 @@ def _read(kind: type, document: BaseModel, path: str, kept: dict[str, str], iden
 def _numbered(kind: type, part: Any, path: str, number: int, kept: dict[str, str]) -> Any:
     """One of a list, with its place as its identity."""
     if isinstance(part, str):
-        return LineSaid(str(number + 1), part)
+        return LineInput(str(number + 1), part)
     return _read(kind, part, f"{path}{number}.", kept, str(number + 1))
 
 

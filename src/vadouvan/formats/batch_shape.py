@@ -10,7 +10,7 @@ from typing import Annotated, Any, Literal, get_args, get_type_hints
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, create_model
 
-from vadouvan.core.draft.typed import LONGEST_KEPT, Draft, LineSaid
+from vadouvan.core.draft.typed import LONGEST_KEPT, Draft, LineInput
 from vadouvan.formats.batch_fields import COUNTS, NUMBERS, TICKS
 
 Text = Annotated[str, StringConstraints(max_length=LONGEST_KEPT)]
@@ -50,8 +50,8 @@ def _part_or_text(one: Part[Any], hint: Any) -> tuple[Any, Any]:
     """A part within a part, a list of them, or a text."""
     if get_args(hint):  # a tuple of parts
         inner = part_model(get_args(hint)[0])
-        kind: Any = str | inner if inner is part_model(LineSaid) else inner  # a line without marks is its text alone
-        most = MOST_LINES_KEPT if inner is part_model(LineSaid) else MOST_OF_A_KIND
+        kind: Any = str | inner if inner is part_model(LineInput) else inner  # a line without marks is its text alone
+        most = MOST_LINES_KEPT if inner is part_model(LineInput) else MOST_OF_A_KIND
         return (Annotated[list[kind], Field(max_length=most)], [])
     if hint is not str:
         return (part_model(hint), part_model(hint)())

@@ -9,12 +9,12 @@ from datetime import datetime
 
 from vadouvan.core.contact.allergens import allergens_of, allergens_told
 from vadouvan.core.figure import hours_told, number_told
-from vadouvan.core.interpretation.draft import Reading
+from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.measure import as_weighed_g, weighed_parts
 from vadouvan.core.parsing.cut_name import line_of
-from vadouvan.core.snapshot.kitchen import WholeBatch, WholeVerdict
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, VerdictSnapshot
 from vadouvan.core.tasting.logbook import held_hours
 
 DEFERS = "Times and temperatures follow common guidance; local rules and licensed practice come first."
@@ -50,7 +50,7 @@ class Card:
     tasted: tuple[str, ...]
 
 
-def card_of(batch: WholeBatch, kitchen: Kitchen, reading: Reading, judgement: Judgement | None) -> Card:
+def card_of(batch: BatchSnapshot, kitchen: Kitchen, reading: Interpretation, judgement: Judgement | None) -> Card:
     """The card of a batch; without a judgement it tells what was done, not what to do."""
     draft = batch.draft
     kind = kitchen.cuts.get(draft.cut.kind)
@@ -97,7 +97,7 @@ def _markdown(card: Card) -> Iterator[str]:
     yield f"_{DEFERS}_"
 
 
-def _lines(batch: WholeBatch, reading: Reading) -> Iterator[CardLine]:
+def _lines(batch: BatchSnapshot, reading: Interpretation) -> Iterator[CardLine]:
     grams = {portion.line_id: as_weighed_g(portion.mass_kg.value) for portion in reading.portions}
     for line in batch.draft.mix:
         if line.text.strip():
@@ -119,7 +119,7 @@ def _steps(judgement: Judgement) -> Iterator[str]:
             yield judgement.sentence
 
 
-def _went(batch: WholeBatch) -> Iterator[str]:
+def _went(batch: BatchSnapshot) -> Iterator[str]:
     meal = batch.draft.meal
     hours = held_hours(batch.draft)
     if hours is not None:
@@ -129,7 +129,7 @@ def _went(batch: WholeBatch) -> Iterator[str]:
         yield f"Changed against the batch before: {' '.join(batch.changed)}"
 
 
-def _said(one: WholeVerdict) -> str:
+def _said(one: VerdictSnapshot) -> str:
     said = one.said
     parts = [f"{aspect} {word}" for aspect, word in said.words.items() if word]
     if said.depth:

@@ -8,7 +8,7 @@ from pydantic import BaseModel
 
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.telling import told_at
-from vadouvan.core.hold.time_course import HoldCourse
+from vadouvan.core.hold.time_course import TimeCourse
 
 
 class CourseOut(BaseModel):
@@ -37,7 +37,7 @@ class RemarkOut(BaseModel):
     says: str
 
 
-def course_out(course: HoldCourse) -> CourseOut:
+def course_out(course: TimeCourse) -> CourseOut:
     """A course as data, rounded to what a drawing needs."""
     return CourseOut(
         hours=_rounded(course.hours, 1.0),

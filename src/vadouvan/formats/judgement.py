@@ -23,9 +23,9 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import SUBSTANCES
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.errors import InputError
+from vadouvan.formats.cooking_out import FireOut, fire_out
 from vadouvan.formats.course_out import CourseOut, RemarkOut, course_out
 from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out
-from vadouvan.formats.fire_out import FireOut, fire_out
 from vadouvan.formats.mix_out import IngredientOut, MixOut, SaltOfferOut, SpanOut, ingredients_out, mix_out, spans_out
 
 

@@ -157,13 +157,13 @@ def spans_out(spans: Sequence[Span], suffix: str = "") -> list[SpanOut]:
 
 def mix_out(mix: MixJudgement, kind: CutKind | None) -> MixOut:
     """The mix as data; the cut brings allergens too."""
-    bowl = mix.bowl
-    allergens = allergens_of(bowl.whole, kind)
+    at_contact = mix.at_contact
+    allergens = allergens_of(at_contact.whole, kind)
     return MixOut(
-        need_says=bowl.need_says,
-        enough=bowl.need_says == ENOUGH,
-        too_little=bowl.need_says.endswith(TOO_LITTLE),
-        on_meat_pct=bowl.share * 100,
+        need_says=at_contact.need_says,
+        enough=at_contact.need_says == ENOUGH,
+        too_little=at_contact.need_says.endswith(TOO_LITTLE),
+        on_meat_pct=at_contact.share * 100,
         ready_in_min=mix.minutes,
         school=mix.salt.school if mix.salt else None,
         school_says=mix.school_says,

@@ -9,9 +9,9 @@ from dataclasses import dataclass
 from typing import Any
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_LINES, CutSaid, Draft, LineSaid, OccasionSaid
+from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_LINES, CutInput, Draft, LineInput, OccasionInput
 from vadouvan.core.parsing.cut_name import cut_named
-from vadouvan.core.snapshot.kitchen import WholeBatch
+from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.errors import FormatError
 from vadouvan.formats.card import Card
 
@@ -23,14 +23,14 @@ _SCRIPT = re.compile(r"<script[^>]*application/ld\+json[^>]*>(.*?)</script>", re
 
 
 @dataclass(frozen=True)
-class RecipeRead:
+class RecipeInterpretation:
     """A draft from a recipe, and in words what could not be taken over."""
 
     draft: Draft
     notes: tuple[str, ...]
 
 
-def write_recipe(batch: WholeBatch, card: Card, *, batch_path: str = "") -> str:
+def write_recipe(batch: BatchSnapshot, card: Card, *, batch_path: str = "") -> str:
     """The batch as JSON-LD; ``batch_path`` is where its own file is, for programs that know it."""
     recipe: dict[str, Any] = {
         "@context": CONTEXT,
@@ -54,7 +54,7 @@ def write_recipe(batch: WholeBatch, card: Card, *, batch_path: str = "") -> str:
     return json.dumps(recipe, indent=2, ensure_ascii=False) + "\n"
 
 
-def read_recipe(text: str, cuts: Mapping[str, CutKind]) -> RecipeRead:
+def read_recipe(text: str, cuts: Mapping[str, CutKind]) -> RecipeInterpretation:
     """The draft in a recipe: JSON-LD, alone or inside a web page; raises FormatError."""
     recipe = next((found for raw in _documents(text) for found in _recipes(raw)), None)
     if recipe is None:
@@ -72,16 +72,16 @@ def read_recipe(text: str, cuts: Mapping[str, CutKind]) -> RecipeRead:
         notes.append(f"It lists {len(mix)} ingredients; the mix shows what is too many.")
     draft = Draft(
         name=_one_text(recipe.get("name"))[:LONGEST_NAME],
-        cut=CutSaid(kind=meat[1].kind, mass=meat[1].mass, thickness=meat[1].thickness)
+        cut=CutInput(kind=meat[1].kind, mass=meat[1].mass, thickness=meat[1].thickness)
         if meat and meat[1]
-        else CutSaid(),
-        mix=tuple(LineSaid(str(number), line[:LONGEST_KEPT]) for number, line in enumerate(mix, start=1)),
-        occasion=OccasionSaid(servings=_servings(recipe.get("recipeYield"))),
+        else CutInput(),
+        mix=tuple(LineInput(str(number), line[:LONGEST_KEPT]) for number, line in enumerate(mix, start=1)),
+        occasion=OccasionInput(servings=_servings(recipe.get("recipeYield"))),
     )
-    return RecipeRead(draft, tuple(notes))
+    return RecipeInterpretation(draft, tuple(notes))
 
 
-def _review(batch: WholeBatch, number: int) -> dict[str, Any]:
+def _review(batch: BatchSnapshot, number: int) -> dict[str, Any]:
     one = batch.verdicts[number]
     said = [f"{aspect}: {word}" for aspect, word in one.said.words.items() if word]
     body = ". ".join([*said, *([one.said.note.strip()] if one.said.note.strip() else [])])

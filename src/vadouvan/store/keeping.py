@@ -23,10 +23,10 @@ from vadouvan.core.interpretation.shared import read_shared
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.shapes import draft_from_json
 from vadouvan.store.database import migrate, migration_config, open_database
+from vadouvan.store.event_log import logged_in
 from vadouvan.store.own_cuts import kind_in
 from vadouvan.store.own_ingredients import label_in
-from vadouvan.store.presses import noted_in
-from vadouvan.store.rows import BatchRow, HistoryRow, OwnCutRow, OwnIngredientRow, PressRow, SettingRow, VerdictRow
+from vadouvan.store.rows import BatchRow, EventRow, HistoryRow, OwnCutRow, OwnIngredientRow, SettingRow, VerdictRow
 from vadouvan.store.settings_kept import HOUSEHOLD, ROUTINE, SHARED, household_in, routine_in, shared_in
 from vadouvan.store.verdicts import verdict_in
 
@@ -172,7 +172,7 @@ _READERS: tuple[tuple[type[Any], Callable[..., object], Callable[..., str]], ...
         lambda row: draft_from_json(row.draft),
         lambda row: f"batch {row.batch_id}, earlier state {row.number}",
     ),
-    (PressRow, noted_in, lambda row: f"batch {row.batch_id}, press {row.number}"),
+    (EventRow, logged_in, lambda row: f"batch {row.batch_id}, press {row.number}"),
     (VerdictRow, verdict_in, lambda row: f"batch {row.batch_id}, verdict of {row.eater or 'somebody'}"),
     (OwnCutRow, lambda row: kind_in(row.kind), lambda row: f"own cut {row.id}"),
     (OwnIngredientRow, lambda row: label_in(row.label), lambda row: f"own ingredient {row.id}"),

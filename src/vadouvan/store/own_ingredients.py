@@ -9,7 +9,7 @@ from datetime import datetime
 from sqlalchemy import Engine, select
 from sqlalchemy.orm import Session
 
-from vadouvan.core.parsing.label import LabelSaid
+from vadouvan.core.parsing.label import LabelInput
 from vadouvan.errors import NotKept
 from vadouvan.store.rows import OwnIngredientRow
 
@@ -19,7 +19,7 @@ class OwnIngredient:
     """One kept label."""
 
     id: str
-    said: LabelSaid
+    said: LabelInput
 
 
 class OwnIngredients:
@@ -34,12 +34,12 @@ class OwnIngredients:
             rows = session.scalars(select(OwnIngredientRow).order_by(OwnIngredientRow.made_at.desc()))
             return [OwnIngredient(row.id, label_in(row.label)) for row in rows]
 
-    def keep(self, identity: str, said: LabelSaid, *, now: datetime) -> None:
+    def keep(self, identity: str, said: LabelInput, *, now: datetime) -> None:
         """Keep a new label."""
         with Session(self._engine) as session, session.begin():
             session.add(OwnIngredientRow(id=identity, label=label_text(said), made_at=now.isoformat()))
 
-    def change(self, identity: str, said: LabelSaid, *, now: datetime) -> None:
+    def change(self, identity: str, said: LabelInput, *, now: datetime) -> None:
         """Change a kept label; raises NotKept."""
         with Session(self._engine) as session, session.begin():
             row = _row(session, identity)
@@ -51,14 +51,14 @@ class OwnIngredients:
             session.delete(_row(session, identity))
 
 
-def label_text(said: LabelSaid) -> str:
+def label_text(said: LabelInput) -> str:
     """A label as the JSON that a row holds."""
     return json.dumps(asdict(said))
 
 
-def label_in(text: str) -> LabelSaid:
+def label_in(text: str) -> LabelInput:
     """The label in a row."""
-    return LabelSaid(**json.loads(text))
+    return LabelInput(**json.loads(text))
 
 
 def _row(session: Session, identity: str) -> OwnIngredientRow:

@@ -36,10 +36,10 @@ class HistoryRow(Base):
     made_at: Mapped[str]
 
 
-class PressRow(Base):
-    """One press at the counter, as JSON, with its number in the batch, its kind and when it was.
+class EventRow(Base):
+    """One event at the counter, as JSON, with its number in the batch, its kind and when it was.
 
-    ``undoes`` is the number of the press it takes back; ``before`` the draft it changed, as JSON.
+    ``undoes`` is the number of the event it takes back; ``before`` the draft it changed, as JSON.
     """
 
     __tablename__ = "press"
@@ -47,7 +47,7 @@ class PressRow(Base):
     batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
     number: Mapped[int] = mapped_column(primary_key=True)
     at: Mapped[str]
-    press: Mapped[str]
+    event: Mapped[str] = mapped_column("press")
     kind: Mapped[str]
     undoes: Mapped[int | None] = mapped_column(default=None)
     before: Mapped[str | None] = mapped_column(default=None)

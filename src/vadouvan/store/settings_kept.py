@@ -9,9 +9,9 @@ from typing import Any
 from sqlalchemy import Engine
 from sqlalchemy.orm import Session
 
-from vadouvan.core.interpretation.household import HouseholdSaid
-from vadouvan.core.interpretation.routine import RoutineSaid
-from vadouvan.core.interpretation.shared import SharedSaid
+from vadouvan.core.interpretation.household import HouseholdInput
+from vadouvan.core.interpretation.routine import RoutineInput
+from vadouvan.core.interpretation.shared import SharedInput
 from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, OwnCorrection
 from vadouvan.store.rows import SettingRow
 
@@ -24,28 +24,28 @@ class KeptSettings:
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
 
-    def routine(self) -> RoutineSaid:
+    def routine(self) -> RoutineInput:
         """The cook's week as typed; the usual one until something was said."""
         raw = self._said(ROUTINE)
-        return routine_in(raw) if raw else RoutineSaid()
+        return routine_in(raw) if raw else RoutineInput()
 
-    def keep_routine(self, said: RoutineSaid) -> None:
+    def keep_routine(self, said: RoutineInput) -> None:
         """Keep the cook's week."""
         self._keep(ROUTINE, asdict(said))
 
-    def shared(self) -> SharedSaid:
+    def shared(self) -> SharedInput:
         """What all batches share as typed; nothing until something was said."""
         return shared_in(self._said(SHARED))
 
-    def keep_shared(self, said: SharedSaid) -> None:
+    def keep_shared(self, said: SharedInput) -> None:
         """Keep what all batches share."""
         self._keep(SHARED, asdict(said))
 
-    def household(self) -> HouseholdSaid:
+    def household(self) -> HouseholdInput:
         """The household as typed; nothing until something was said."""
         return household_in(self._said(HOUSEHOLD))
 
-    def keep_household(self, said: HouseholdSaid) -> None:
+    def keep_household(self, said: HouseholdInput) -> None:
         """Keep the household."""
         self._keep(HOUSEHOLD, asdict(said))
 
@@ -68,16 +68,16 @@ class KeptSettings:
             session.merge(SettingRow(name=name, value=json.dumps(said)))
 
 
-def routine_in(raw: dict[str, Any]) -> RoutineSaid:
+def routine_in(raw: dict[str, Any]) -> RoutineInput:
     """The week in a row."""
-    return RoutineSaid(**{**raw, "work_days": tuple(raw["work_days"])})
+    return RoutineInput(**{**raw, "work_days": tuple(raw["work_days"])})
 
 
-def shared_in(raw: dict[str, Any]) -> SharedSaid:
+def shared_in(raw: dict[str, Any]) -> SharedInput:
     """What is shared, in a row."""
-    return SharedSaid(**raw)
+    return SharedInput(**raw)
 
 
-def household_in(raw: dict[str, Any]) -> HouseholdSaid:
+def household_in(raw: dict[str, Any]) -> HouseholdInput:
     """The household in a row."""
-    return HouseholdSaid(**{**raw, "allergens": tuple(raw.get("allergens", ()))})
+    return HouseholdInput(**{**raw, "allergens": tuple(raw.get("allergens", ()))})

@@ -10,7 +10,7 @@ from datetime import datetime
 from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
 
-from vadouvan.core.tasting.verdict import VerdictSaid
+from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.errors import NotKept
 from vadouvan.store.rows import BatchRow, DescentRow, VerdictRow
 
@@ -20,7 +20,7 @@ class KeptVerdict:
     """A verdict on a batch as it was said, when, and whether what it teaches is to be forgotten."""
 
     batch_id: str
-    said: VerdictSaid
+    said: VerdictInput
     at: datetime
     is_forgotten: bool = False
 
@@ -96,18 +96,18 @@ class Verdicts:
                 for name, revision, changed_at, said, forgotten, from_id in session.execute(wanted)
             }
 
-    def said_of(self, identities: Sequence[str]) -> dict[str, list[VerdictSaid]]:
+    def said_of(self, identities: Sequence[str]) -> dict[str, list[VerdictInput]]:
         """What was said of these batches, the oldest first."""
         wanted = set(identities)
-        found: dict[str, list[VerdictSaid]] = {name: [] for name in identities}
+        found: dict[str, list[VerdictInput]] = {name: [] for name in identities}
         with Session(self._engine) as session:
             rows = session.execute(select(VerdictRow.batch_id, VerdictRow.said).order_by(VerdictRow.at))
             for name, said in rows:
                 if name in wanted:
-                    found[name].append(VerdictSaid(**json.loads(said)))
+                    found[name].append(VerdictInput(**json.loads(said)))
         return found
 
-    def keep(self, batch_id: str, said: VerdictSaid, *, now: datetime) -> None:
+    def keep(self, batch_id: str, said: VerdictInput, *, now: datetime) -> None:
         """Keep a verdict in the place of the eater's earlier one; raises NotKept without the batch."""
         with Session(self._engine) as session, session.begin():
             if session.get(BatchRow, batch_id) is None:
@@ -148,7 +148,7 @@ class Verdicts:
             return [Descent(row.batch_id, row.from_id, tuple(json.loads(row.says))) for row in rows]
 
 
-def verdict_row(batch_id: str, said: VerdictSaid, *, at: datetime, is_forgotten: bool = False) -> VerdictRow:
+def verdict_row(batch_id: str, said: VerdictInput, *, at: datetime, is_forgotten: bool = False) -> VerdictRow:
     """A verdict as a row."""
     text = json.dumps(asdict(said), separators=(",", ":"))
     return VerdictRow(batch_id=batch_id, eater=said.eater.strip(), said=text, forgotten=is_forgotten, at=at.isoformat())
@@ -156,4 +156,6 @@ def verdict_row(batch_id: str, said: VerdictSaid, *, at: datetime, is_forgotten:
 
 def verdict_in(row: VerdictRow) -> KeptVerdict:
     """The verdict in a row."""
-    return KeptVerdict(row.batch_id, VerdictSaid(**json.loads(row.said)), datetime.fromisoformat(row.at), row.forgotten)
+    return KeptVerdict(
+        row.batch_id, VerdictInput(**json.loads(row.said)), datetime.fromisoformat(row.at), row.forgotten
+    )

@@ -13,7 +13,7 @@ export type Trouble = Schemas['TroubleOut']
 export type CubeChoice = Schemas['CubeChoiceOut']
 export type SaltOffer = Schemas['SaltOfferOut']
 export type PantryItem = Schemas['PantryItemOut']
-export type Step = Schemas['StepSaid']
+export type Step = Schemas['StepInput']
 export type Effect = Schemas['EffectOut']
 export type Amounts = Schemas['AmountsOut']
 export type AmountsQuestion = Schemas['AmountsQuestion']
@@ -35,12 +35,12 @@ export type Today = Schemas['TodayOut']
 export type Week = Schemas['RoutineBody']
 export type Weigh = Schemas['WeighAnswer']
 export type WeighLine = Schemas['WeighLineOut']
-export type PressSaid = Partial<Omit<Schemas['PressBody'], 'after' | 'kind'>> &
-  Pick<Schemas['PressBody'], 'kind'>
+export type EventInput = Partial<Omit<Schemas['EventBody'], 'after' | 'kind'>> &
+  Pick<Schemas['EventBody'], 'kind'>
 export type DeviceReadings = Schemas['ReadingsOut']
 export type BenchAction = Schemas['BenchBody']['action']
 export type Taste = Schemas['TasteOut']
-export type VerdictSaid = Schemas['VerdictBody']
+export type VerdictInput = Schemas['VerdictBody']
 export type LogEntry = Schemas['EntryOut']
 export type Learned = Schemas['LearnedOut']
 export interface LogbookAsked {
@@ -57,7 +57,7 @@ export type Household = Schemas['HouseholdBody']
 export type Merge = Schemas['MergeOut']
 export type StoreCheck = Schemas['CheckOut']
 export type Together = Schemas['TogetherOut']
-export type CookStage = Schemas['StageSaid']
+export type CookStage = Schemas['StageInput']
 export type Label = Schemas['LabelBody']
 export type LineAnswer = Schemas['LineAnswer']
 
@@ -146,19 +146,19 @@ export const api = {
   planTogether: async () => answered(await client.POST('/api/plan/table')),
   weigh: async (identity: string) =>
     answered(await client.GET('/api/weigh/{identity}', { params: { path: { identity } } })),
-  press: async (identity: string, press: PressSaid & { after: number }) =>
+  press: async (identity: string, press: EventInput & { after: number }) =>
     answered(
       await client.POST('/api/weigh/{identity}', {
         params: { path: { identity } },
         body: { line_id: '', words: '', how: '', mass: '', degrees: '', sure: false, ...press },
       }),
     ),
-  typedMass: async (mass: string, kind: PressSaid['kind']) =>
+  typedMass: async (mass: string, kind: EventInput['kind']) =>
     answered(await client.POST('/api/weigh/typed', { body: { mass, kind } })),
   scales: async () => answered(await client.GET('/api/taste/scales')),
   taste: async (identity: string) =>
     answered(await client.GET('/api/taste/{identity}', { params: { path: { identity } } })),
-  keepVerdict: async (identity: string, body: VerdictSaid) =>
+  keepVerdict: async (identity: string, body: VerdictInput) =>
     answered(await client.PUT('/api/taste/{identity}', { params: { path: { identity } }, body })),
   removeVerdict: async (identity: string, eater: string) =>
     answered(

@@ -1306,10 +1306,10 @@ export interface paths {
         get: operations["look_api_weigh__identity__get"];
         put?: never;
         /**
-         * Press
+         * Event
          * @description Carry a press out; 422 if it cannot be now, 409 if another came first.
          */
-        post: operations["press_api_weigh__identity__post"];
+        post: operations["event_api_weigh__identity__post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1391,10 +1391,10 @@ export interface components {
             wanted: number;
         };
         /**
-         * AimsSaid
+         * AimsInput
          * @description What the mix should come to: the school of salting with what it asks for, and other aims.
          */
-        AimsSaid: {
+        AimsInput: {
             /**
              * Acid
              * @default
@@ -1790,31 +1790,11 @@ export interface components {
             span: string;
         };
         /**
-         * CutOut
-         * @description A kind of cut to choose from.
-         */
-        CutOut: {
-            /** Bone */
-            bone: string;
-            /** Cover */
-            cover: string;
-            /** Id */
-            id: string;
-            /** Name */
-            name: string;
-            /** Own */
-            own: boolean;
-            /** Shape */
-            shape: string;
-            /** Species */
-            species: string;
-        };
-        /**
-         * CutSaid
+         * CutInput
          * @description Answers about the cut. ``kind`` is an id of the table of cuts; ``state`` whether it starts fresh or frozen;
          *     ``age`` how long it has been raw in the fridge, bought or thawed, when it goes into the mix.
          */
-        CutSaid: {
+        CutInput: {
             /**
              * Age
              * @default
@@ -1879,7 +1859,7 @@ export interface components {
              * Steps
              * @default []
              */
-            steps: components["schemas"]["StepSaid"][];
+            steps: components["schemas"]["StepInput"][];
             /**
              * Thickness
              * @default
@@ -1890,6 +1870,26 @@ export interface components {
              * @default
              */
             width: string;
+        };
+        /**
+         * CutOut
+         * @description A kind of cut to choose from.
+         */
+        CutOut: {
+            /** Bone */
+            bone: string;
+            /** Cover */
+            cover: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Own */
+            own: boolean;
+            /** Shape */
+            shape: string;
+            /** Species */
+            species: string;
         };
         /**
          * DegreesOut
@@ -1920,7 +1920,7 @@ export interface components {
              *       "sugar": ""
              *     }
              */
-            aims: components["schemas"]["AimsSaid"];
+            aims: components["schemas"]["AimsInput"];
             /**
              * @default {
              *       "age": "",
@@ -1940,7 +1940,7 @@ export interface components {
              *       "width": ""
              *     }
              */
-            cut: components["schemas"]["CutSaid"];
+            cut: components["schemas"]["CutInput"];
             /**
              * @default {
              *       "boil": "",
@@ -1953,7 +1953,7 @@ export interface components {
              *       "surface": ""
              *     }
              */
-            fire: components["schemas"]["FireSaid"];
+            fire: components["schemas"]["FireInput"];
             /**
              * @default {
              *       "fridge": "",
@@ -1967,7 +1967,7 @@ export interface components {
              *       "vacuum_school": ""
              *     }
              */
-            hold: components["schemas"]["HoldSaid"];
+            hold: components["schemas"]["HoldInput"];
             /**
              * @default {
              *       "cooling": "",
@@ -1978,7 +1978,7 @@ export interface components {
              *       "texture": ""
              *     }
              */
-            making: components["schemas"]["MakingSaid"];
+            making: components["schemas"]["MakingInput"];
             /**
              * @default {
              *       "at": "",
@@ -1991,12 +1991,12 @@ export interface components {
              *       "time_zone": ""
              *     }
              */
-            meal: components["schemas"]["MealSaid"];
+            meal: components["schemas"]["MealInput"];
             /**
              * Mix
              * @default []
              */
-            mix: components["schemas"]["LineSaid"][];
+            mix: components["schemas"]["LineInput"][];
             /**
              * Name
              * @default
@@ -2009,7 +2009,7 @@ export interface components {
              *       "servings": ""
              *     }
              */
-            occasion: components["schemas"]["OccasionSaid"];
+            occasion: components["schemas"]["OccasionInput"];
             /**
              * @default {
              *       "coat": "",
@@ -2020,7 +2020,7 @@ export interface components {
              *       "size": ""
              *     }
              */
-            quantity: components["schemas"]["QuantitySaid"];
+            quantity: components["schemas"]["QuantityInput"];
         };
         /**
          * EdgeOut
@@ -2097,6 +2097,56 @@ export interface components {
             };
         };
         /**
+         * EventBody
+         * @description A press; ``after`` is the number of the last one that the page knew.
+         *
+         *     ``mass_g`` and ``celsius`` are what a device showed; ``mass`` and ``degrees`` what a cook typed, read here.
+         */
+        EventBody: {
+            /** After */
+            after: number;
+            /** Celsius */
+            celsius?: number | null;
+            /**
+             * Degrees
+             * @default
+             */
+            degrees: string;
+            /**
+             * How
+             * @default
+             * @enum {string}
+             */
+            how: "" | "scale" | "typed" | "spoon";
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled" | "undone";
+            /**
+             * Line Id
+             * @default
+             */
+            line_id: string;
+            /**
+             * Mass
+             * @default
+             */
+            mass: string;
+            /** Mass G */
+            mass_g?: number | null;
+            /**
+             * Sure
+             * @default false
+             */
+            sure: boolean;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+        };
+        /**
          * ExampleOut
          * @description An example start.
          */
@@ -2149,41 +2199,12 @@ export interface components {
             value: number;
         };
         /**
-         * FireOut
-         * @description The fire of a batch; what needs a judged hold is null until there is one.
-         */
-        FireOut: {
-            /** Clings G */
-            clings_g: number | null;
-            /** Guidance C */
-            guidance_c: number | null;
-            /** In Short */
-            in_short: string;
-            /** Is Below */
-            is_below: boolean;
-            /** Last Brush At */
-            last_brush_at: string | null;
-            /** Last Brush Says */
-            last_brush_says: string;
-            sauce: components["schemas"]["SauceOut"] | null;
-            /** Stages */
-            stages: components["schemas"]["StageOut"][];
-            /** Sugar G Per M2 */
-            sugar_g_per_m2: number | null;
-            /** Sugar Limit G Per M2 */
-            sugar_limit_g_per_m2: number | null;
-            /** Target C */
-            target_c: number | null;
-            /** Told */
-            told: components["schemas"]["ToldOut"][];
-        };
-        /**
-         * FireSaid
+         * FireInput
          * @description How it is cooked: its surface, the stages, doneness with a core of one's own, and the used mix.
          *
          *     ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked.
          */
-        FireSaid: {
+        FireInput: {
             /**
              * Boil
              * @default
@@ -2218,12 +2239,41 @@ export interface components {
              * Stages
              * @default []
              */
-            stages: components["schemas"]["StageSaid"][];
+            stages: components["schemas"]["StageInput"][];
             /**
              * Surface
              * @default
              */
             surface: string;
+        };
+        /**
+         * FireOut
+         * @description The fire of a batch; what needs a judged hold is null until there is one.
+         */
+        FireOut: {
+            /** Clings G */
+            clings_g: number | null;
+            /** Guidance C */
+            guidance_c: number | null;
+            /** In Short */
+            in_short: string;
+            /** Is Below */
+            is_below: boolean;
+            /** Last Brush At */
+            last_brush_at: string | null;
+            /** Last Brush Says */
+            last_brush_says: string;
+            sauce: components["schemas"]["SauceOut"] | null;
+            /** Stages */
+            stages: components["schemas"]["StageOut"][];
+            /** Sugar G Per M2 */
+            sugar_g_per_m2: number | null;
+            /** Sugar Limit G Per M2 */
+            sugar_limit_g_per_m2: number | null;
+            /** Target C */
+            target_c: number | null;
+            /** Told */
+            told: components["schemas"]["ToldOut"][];
         };
         /**
          * ForgetBody
@@ -2263,11 +2313,11 @@ export interface components {
             until_hours: number;
         };
         /**
-         * HoldSaid
+         * HoldInput
          * @description Answers about the hold; ``readings`` are temperatures as they were noted: "0 h 4 C, 6 h 9 C"; ``room`` is how
          *     warm the kitchen is.
          */
-        HoldSaid: {
+        HoldInput: {
             /**
              * Fridge
              * @default
@@ -2641,21 +2691,13 @@ export interface components {
             text: string;
         };
         /**
-         * LineQuestion
-         * @description A line being typed.
-         */
-        LineQuestion: {
-            /** Text */
-            text: string;
-        };
-        /**
-         * LineSaid
+         * LineInput
          * @description One typed line of the mix with an identity of its own.
          *
          *     ``locked``: the solver leaves its amount alone; ``lifted``: fished out before cooking;
          *     ``first``: goes on the meat before the rest, as a step of its own.
          */
-        LineSaid: {
+        LineInput: {
             /**
              * First
              * @default
@@ -2677,6 +2719,14 @@ export interface components {
             text: string;
         };
         /**
+         * LineQuestion
+         * @description A line being typed.
+         */
+        LineQuestion: {
+            /** Text */
+            text: string;
+        };
+        /**
          * LogbookOut
          * @description Entries that fit, a page of them, and how many there are.
          */
@@ -2687,10 +2737,10 @@ export interface components {
             entries: components["schemas"]["EntryOut"][];
         };
         /**
-         * MakingSaid
+         * MakingInput
          * @description How the mix is made before it meets the meat.
          */
-        MakingSaid: {
+        MakingInput: {
             /**
              * Cooling
              * @default
@@ -2739,14 +2789,14 @@ export interface components {
             says: string;
         };
         /**
-         * MealSaid
+         * MealInput
          * @description Answers about the meal: local date and time, time from pull to plate, time zone name.
          *
          *     ``start`` is when the cook wants to put the meat in; ``contact`` when it went in and ``pulled`` when it came
          *     out, once they have. ``early`` is how long before the meal it is done, and kept warm. ``thaw_for`` is another
          *     meal, for the part that goes to the freezer in its mix.
          */
-        MealSaid: {
+        MealInput: {
             /**
              * At
              * @default
@@ -2902,6 +2952,27 @@ export interface components {
             says: string;
         };
         /**
+         * OccasionInput
+         * @description For how many: servings, appetite, share for the freezer.
+         */
+        OccasionInput: {
+            /**
+             * Appetite
+             * @default
+             */
+            appetite: string;
+            /**
+             * Frozen
+             * @default
+             */
+            frozen: string;
+            /**
+             * Servings
+             * @default
+             */
+            servings: string;
+        };
+        /**
          * OccasionOut
          * @description Weight to buy, and servings that the meat on the board gives.
          */
@@ -2918,27 +2989,6 @@ export interface components {
             says: string;
             /** Servings */
             servings: number;
-        };
-        /**
-         * OccasionSaid
-         * @description For how many: servings, appetite, share for the freezer.
-         */
-        OccasionSaid: {
-            /**
-             * Appetite
-             * @default
-             */
-            appetite: string;
-            /**
-             * Frozen
-             * @default
-             */
-            frozen: string;
-            /**
-             * Servings
-             * @default
-             */
-            servings: string;
         };
         /**
          * OffersQuestion
@@ -2989,10 +3039,10 @@ export interface components {
             salt: components["schemas"]["LearnedOut"];
         };
         /**
-         * OwnCutSaid
+         * OwnCutInput
          * @description A name for the cut of a batch, to be kept as one of the cook's own.
          */
-        OwnCutSaid: {
+        OwnCutInput: {
             /** Batch */
             batch: string;
             /** Name */
@@ -3246,56 +3296,6 @@ export interface components {
             zone: string;
         };
         /**
-         * PressBody
-         * @description A press; ``after`` is the number of the last one that the page knew.
-         *
-         *     ``mass_g`` and ``celsius`` are what a device showed; ``mass`` and ``degrees`` what a cook typed, read here.
-         */
-        PressBody: {
-            /** After */
-            after: number;
-            /** Celsius */
-            celsius?: number | null;
-            /**
-             * Degrees
-             * @default
-             */
-            degrees: string;
-            /**
-             * How
-             * @default
-             * @enum {string}
-             */
-            how: "" | "scale" | "typed" | "spoon";
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled" | "undone";
-            /**
-             * Line Id
-             * @default
-             */
-            line_id: string;
-            /**
-             * Mass
-             * @default
-             */
-            mass: string;
-            /** Mass G */
-            mass_g?: number | null;
-            /**
-             * Sure
-             * @default false
-             */
-            sure: boolean;
-            /**
-             * Words
-             * @default
-             */
-            words: string;
-        };
-        /**
          * PrintedOut
          * @description What the printer answered.
          */
@@ -3323,10 +3323,10 @@ export interface components {
             wrong: string;
         };
         /**
-         * QuantitySaid
+         * QuantityInput
          * @description How the mix meets the meat, in what, and what is kept clean: a weight or a share of the mix.
          */
-        QuantitySaid: {
+        QuantityInput: {
             /**
              * Coat
              * @default
@@ -3498,7 +3498,7 @@ export interface components {
          * @description The amounts for another cut.
          */
         ScaledQuestion: {
-            cut: components["schemas"]["CutSaid"];
+            cut: components["schemas"]["CutInput"];
             draft: components["schemas"]["Draft"];
         };
         /**
@@ -3580,20 +3580,10 @@ export interface components {
             value: number;
         };
         /**
-         * StageOut
-         * @description A stage of cooking in words; ``plain_heat_c`` is its heat without moving air.
-         */
-        StageOut: {
-            /** Plain Heat C */
-            plain_heat_c: number | null;
-            /** Says */
-            says: string;
-        };
-        /**
-         * StageSaid
+         * StageInput
          * @description One stage of cooking: where, how hot, in moving air or not, how long or up to which core, turned, brushed.
          */
-        StageSaid: {
+        StageInput: {
             /**
              * Air
              * @default
@@ -3633,10 +3623,20 @@ export interface components {
             turn: string;
         };
         /**
-         * StepSaid
+         * StageOut
+         * @description A stage of cooking in words; ``plain_heat_c`` is its heat without moving air.
+         */
+        StageOut: {
+            /** Plain Heat C */
+            plain_heat_c: number | null;
+            /** Says */
+            says: string;
+        };
+        /**
+         * StepInput
          * @description One thing done to the cut, as typed; only what its kind asks for is filled in.
          */
-        StepSaid: {
+        StepInput: {
             /**
              * Amount
              * @default
@@ -5973,7 +5973,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["OwnCutSaid"];
+                "application/json": components["schemas"]["OwnCutInput"];
             };
         };
         responses: {
@@ -7789,7 +7789,7 @@ export interface operations {
             };
         };
     };
-    press_api_weigh__identity__post: {
+    event_api_weigh__identity__post: {
         parameters: {
             query?: never;
             header?: never;
@@ -7800,7 +7800,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PressBody"];
+                "application/json": components["schemas"]["EventBody"];
             };
         };
         responses: {

@@ -7,7 +7,7 @@ import {
   type Draft,
   type Label,
   type LogbookAsked,
-  type PressSaid,
+  type EventInput,
   type SwapsQuestion,
 } from './client'
 
@@ -93,7 +93,7 @@ export const offersQuery = (draft: Draft) =>
 export const tableQuery = queryOptions({ queryKey: ['batches', 'table'], queryFn: api.table })
 export const weighQuery = (identity: string) =>
   queryOptions({ queryKey: ['weigh', identity], queryFn: () => api.weigh(identity), refetchInterval: 2000 })
-export const typedQuery = (mass: string, kind: PressSaid['kind']) =>
+export const typedQuery = (mass: string, kind: EventInput['kind']) =>
   queryOptions({
     queryKey: ['typed', kind, mass],
     queryFn: () => api.typedMass(mass, kind),

@@ -1,7 +1,7 @@
 /** A batch at the counter: one state for every device that looks at it, and presses that change it. */
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useState } from 'react'
-import { api, Refused, type PressSaid, type Weigh } from './client'
+import { api, Refused, type EventInput, type Weigh } from './client'
 import { weighQuery } from './queries'
 
 const ELSEWHERE = 'Something was pressed on another device meanwhile; this is how it stands now.'
@@ -11,7 +11,7 @@ export interface WeighState {
   trouble: string
   busy: boolean
   /** Answers whether it was carried out. */
-  press: (press: PressSaid) => Promise<boolean>
+  press: (press: EventInput) => Promise<boolean>
 }
 
 export function useWeigh(identity: string): WeighState {
@@ -21,7 +21,7 @@ export function useWeigh(identity: string): WeighState {
   const [busy, setBusy] = useState(false)
   const weigh = found.data
   const press = useCallback(
-    async (said: PressSaid) => {
+    async (said: EventInput) => {
       if (!weigh) return false
       setBusy(true)
       try {

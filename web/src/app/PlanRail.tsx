@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { api, type Batch, type Draft } from '../api/client'
 import { busyQuery } from '../api/queries'
 import { Rail, type Mark } from '../components/Rail'
-import { lanesOf } from '../features/lanes'
+import { timelineRowsOf } from '../features/timelineRows'
 
 interface PlanRailProps {
   batches: Batch[]
@@ -68,7 +68,7 @@ export function PlanRail({ batches, now, current, onMoved }: PlanRailProps) {
         </p>
       )}
       <Rail
-        lanes={lanesOf(batches)}
+        rows={timelineRowsOf(batches)}
         busy={busy.data ?? []}
         now={now}
         current={current}

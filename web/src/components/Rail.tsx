@@ -4,7 +4,7 @@ import { hoursLater, hoursOfDay, told } from '../lib/clock'
 import { RailHandle } from './RailHandle'
 
 /** One batch on the rail; times are set by the plan. */
-export interface Lane {
+export interface TimelineRow {
   id: string
   name: string
   contact: Date
@@ -47,7 +47,7 @@ function useWidth() {
 }
 
 interface RailProps {
-  lanes: Lane[]
+  rows: TimelineRow[]
   /** Hours in which hands are not free. */
   busy: { what: string; begins: Date; ends: Date }[]
   now: Date
@@ -58,10 +58,10 @@ interface RailProps {
 }
 
 /** Time from left to right: now, sleep, work, the meals, and each batch with its window. */
-export function Rail({ lanes, busy, now, current, onMove, onAsk }: RailProps) {
+export function Rail({ rows, busy, now, current, onMove, onAsk }: RailProps) {
   const { frame, width } = useWidth()
   const names = width < 700 ? 0 : NAMES_PX
-  const last = lanes.reduce(
+  const last = rows.reduce(
     (latest, lane) => Math.max(latest, lane.meal.getTime()),
     hoursLater(now, 12).getTime(),
   )
@@ -70,12 +70,12 @@ export function Rail({ lanes, busy, now, current, onMove, onAsk }: RailProps) {
     .domain(domain)
     .range([names, width - 8])
   const step = names === 0 ? NARROW_LANE_PX : LANE_PX
-  const height = 26 + Math.max(lanes.length, 1) * step + 6
+  const height = 26 + Math.max(rows.length, 1) * step + 6
   const mark = Math.max(x(now), names === 0 ? 26 : 0) // the word stays on a narrow screen
   const days = (domain[1].getTime() - domain[0].getTime()) / 86_400_000
   return (
     <div ref={frame} className="relative border-t-4 border-double border-rule bg-raised">
-      <svg width={width} height={height} role="img" aria-label={railWords(lanes)}>
+      <svg width={width} height={height} role="img" aria-label={railWords(rows)}>
         {busy.map((stretch) => {
           const left = Math.max(names, x(stretch.begins))
           const right = Math.min(width, Math.max(names, x(stretch.ends)))
@@ -100,7 +100,7 @@ export function Rail({ lanes, busy, now, current, onMove, onAsk }: RailProps) {
             )}
           </g>
         ))}
-        {lanes.map((lane, index) => (
+        {rows.map((lane, index) => (
           <LaneMarks
             key={lane.id}
             lane={lane}
@@ -118,7 +118,7 @@ export function Rail({ lanes, busy, now, current, onMove, onAsk }: RailProps) {
         </text>
       </svg>
       {onMove &&
-        lanes.flatMap((lane, index) =>
+        rows.flatMap((lane, index) =>
           lane.movable
             .filter((mark) => x(lane[places[mark]]) >= names && x(lane[places[mark]]) <= width)
             .map((mark) => (
@@ -145,17 +145,17 @@ export function Rail({ lanes, busy, now, current, onMove, onAsk }: RailProps) {
 const places = { meal: 'meal', pull: 'pull', start: 'contact' } as const
 const words = { meal: 'Meal', pull: 'Pull', start: 'Start' }
 
-const railWords = (lanes: Lane[]) =>
-  lanes.length === 0
+const railWords = (rows: TimelineRow[]) =>
+  rows.length === 0
     ? 'Nothing planned yet'
-    : lanes
+    : rows
         .map(
           (lane) => `${lane.name}: in ${told(lane.contact)}, out ${told(lane.pull)}, meal ${told(lane.meal)}`,
         )
         .join('. ')
 
 interface LaneMarksProps {
-  lane: Lane
+  lane: TimelineRow
   y: number
   x: (moment: Date) => number
   names: number

@@ -12,7 +12,7 @@ from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.weighing.as_weighed import locked_parts_changed
-from vadouvan.core.weighing.state import record_of
+from vadouvan.core.weighing.state import state_of
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
 from vadouvan.formats.any_file import read_any
@@ -41,7 +41,7 @@ def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchO
     """A kept batch as the page gets it, judged as of now."""
     kitchen = here.kitchen
     if marks is None:
-        marks = Marks(kept.id in here.presses.in_contact(kept.id), bool(here.verdicts.of(kept.id)))
+        marks = Marks(kept.id in here.events.in_contact(kept.id), bool(here.verdicts.of(kept.id)))
     judgement = here.judged(kept.draft)
     return BatchOut(
         id=kept.id,
@@ -58,7 +58,7 @@ def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchO
 @router.get("")
 def list_batches(here: Here) -> list[BatchOut]:
     """Batches in hand in the order they were made, judged but without their course; tasted ones are in the logbook."""
-    locked = here.presses.in_contact()
+    locked = here.events.in_contact()
     found = [answer(kept, here, Marks(kept.id in locked)) for kept in here.in_hand()]
     for batch in found:
         batch.judgement.course = None
@@ -120,9 +120,9 @@ def _stepped(identity: str, way: Way, at: AtBody, here: Context) -> BatchOut:
 
 def _locked_check(identity: str, here: Context) -> Check | None:
     """Refuses changes to what is locked once the meat is in the mix, and to moments that the counter noted."""
-    noted = here.presses.of(identity)
-    record = record_of(noted)
-    was_in = any(one.press.kind == "contact" for one in noted)
+    logged = here.events.of(identity)
+    record = state_of(logged)
+    was_in = any(one.event.kind == "contact" for one in logged)
     if not was_in:
         return None
 
@@ -164,10 +164,10 @@ def get_batch_file(identity: Identity, kind: FileKind, here: Here) -> Response:
     kept = here.batches.get(identity)
     if kind == "file":
         return _file(batch_file.write(kept.draft), "application/json", f"batch-{kept.id[:8]}.json")
-    whole = here.whole.batch(identity)
-    card = card_of_batch(whole, here.kitchen, now=here.now())
+    snapshot = here.snapshots.batch(identity)
+    card = card_of_batch(snapshot, here.kitchen, now=here.now())
     if kind == "recipe":
-        return _file(write_recipe(whole, card), "application/ld+json", f"recipe-{kept.id[:8]}.jsonld")
+        return _file(write_recipe(snapshot, card), "application/ld+json", f"recipe-{kept.id[:8]}.jsonld")
     if kind == "card":
         return _file(markdown_of(card), "text/markdown; charset=utf-8", f"card-{kept.id[:8]}.md")
     return _file(cards_pdf([card], now=here.now()), "application/pdf", f"card-{kept.id[:8]}.pdf")

@@ -13,7 +13,7 @@ from pydantic import BaseModel, Field
 
 from vadouvan.api.context import Context, Here
 from vadouvan.devices.counter import BenchAction
-from vadouvan.devices.ports import Reading
+from vadouvan.devices.ports import Interpretation
 from vadouvan.formats.paper import labels_pdf
 from vadouvan.formats.today import today_out
 
@@ -100,5 +100,5 @@ def _readings(here: Context) -> ReadingsOut:
     return ReadingsOut(scale=_reading(found.scale), fridge=_reading(found.fridge), probe=_reading(found.probe))
 
 
-def _reading(one: Reading) -> ReadingOut:
+def _reading(one: Interpretation) -> ReadingOut:
     return ReadingOut(value=one.value, state=one.state)

@@ -11,7 +11,7 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel
 
 from vadouvan.api.context import Context, Here
-from vadouvan.api.routers.taste import learn
+from vadouvan.api.routers.tasting import learn
 from vadouvan.core.snapshot.merging import FATES, Merge, merged
 from vadouvan.errors import InputError
 from vadouvan.formats.archive.container import LARGEST_ARCHIVE_BYTES, too_large
@@ -56,7 +56,7 @@ class CheckOut(BaseModel):
 def get_archive(here: Here) -> Response:
     """The whole kitchen as one archive of open files."""
     now = here.now()
-    data = write_archive(here.whole.read(), here.kitchen, now=now)
+    data = write_archive(here.snapshots.read(), here.kitchen, now=now)
     return _download(data, f"vadouvan-kitchen-{now:%Y-%m-%d}.zip", "application/zip")
 
 
@@ -113,19 +113,19 @@ def remove_everything(here: Here, sure: Annotated[str, Query(max_length=40)] = "
         raise InputError(field="sure", given=sure, wrong=wrong, accepted=f'Write "{CLEAR_WORD}".')
     aside = _aside(here, "removed")
     here.file.backup(aside)
-    here.whole.clear()
+    here.snapshots.clear()
     return CheckOut(says=f"Everything was removed. A backup of it is kept in {aside}.", rows=0, findings=[])
 
 
 def _preview(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
     there, notes = kitchen_to_take_in(data, here.tables.pantry)
-    return _merge_out(merged(here.whole.read(), there, with_settings=with_settings), notes, done=False)
+    return _merge_out(merged(here.snapshots.read(), there, with_settings=with_settings), notes, done=False)
 
 
 def _take_in(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
     there, notes = kitchen_to_take_in(data, here.tables.pantry)
-    merge = merged(here.whole.read(), there, with_settings=with_settings)
-    here.whole.take_in(merge, now=here.now())
+    merge = merged(here.snapshots.read(), there, with_settings=with_settings)
+    here.snapshots.take_in(merge, now=here.now())
     learn(here)
     return _merge_out(merge, notes, done=True)
 

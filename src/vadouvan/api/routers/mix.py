@@ -18,7 +18,7 @@ from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.parsing.pasted import mixes_in
-from vadouvan.formats.asking_out import (
+from vadouvan.formats.advice_out import (
     AmountsOut,
     CorrectionOut,
     ScaledOut,

@@ -8,7 +8,7 @@ from fastapi import APIRouter, Path
 
 from vadouvan.api.context import Here
 from vadouvan.api.routers.tables import cut_out
-from vadouvan.api.schemas.batch import CutOut, OwnCutSaid
+from vadouvan.api.schemas.batch import CutOut, OwnCutInput
 from vadouvan.core.cut.own import own_kind
 from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.errors import InputError
@@ -17,7 +17,7 @@ router = APIRouter(prefix="/api/own-cuts", tags=["own cuts"])
 
 
 @router.post("", status_code=201)
-def keep_own_cut(body: OwnCutSaid, here: Here) -> CutOut:
+def keep_own_cut(body: OwnCutInput, here: Here) -> CutOut:
     """Keep the cut of a batch under a name; its answers become defaults."""
     reading = read_draft(here.batches.get(body.batch).draft, here.kitchen, now=here.now())
     if reading.cut is None:

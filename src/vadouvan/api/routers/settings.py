@@ -12,10 +12,10 @@ from vadouvan.api.context import Here
 from vadouvan.api.schemas.text import Text
 from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.routine import later
-from vadouvan.core.interpretation.household import IS_SALT, HouseholdSaid, read_household
+from vadouvan.core.interpretation.household import IS_SALT, HouseholdInput, read_household
 from vadouvan.core.interpretation.mix import SCHOOLS
-from vadouvan.core.interpretation.routine import RoutineSaid, read_routine
-from vadouvan.core.interpretation.shared import SharedSaid, read_shared
+from vadouvan.core.interpretation.routine import RoutineInput, read_routine
+from vadouvan.core.interpretation.shared import SharedInput, read_shared
 from vadouvan.core.parsing.label import ALLERGENS
 
 router = APIRouter(prefix="/api/settings", tags=["settings"])
@@ -43,7 +43,7 @@ def get_routine(here: Here) -> RoutineBody:
 @router.put("/routine")
 def keep_routine(body: RoutineBody, here: Here) -> RoutineBody:
     """Keep sleep and work; every plan is made anew around them."""
-    said = RoutineSaid(**{**body.model_dump(), "work_days": tuple(body.work_days)})
+    said = RoutineInput(**{**body.model_dump(), "work_days": tuple(body.work_days)})
     read_routine(said)
     here.settings.keep_routine(said)
     return body
@@ -67,7 +67,7 @@ def get_shared(here: Here) -> SharedBody:
 @router.put("/shared")
 def keep_shared(body: SharedBody, here: Here) -> SharedBody:
     """Keep fridge and tubs."""
-    said = SharedSaid(**body.model_dump())
+    said = SharedInput(**body.model_dump())
     read_shared(said)
     here.settings.keep_shared(said)
     return body
@@ -115,7 +115,7 @@ def get_household(here: Here) -> HouseholdOut:
 @router.put("/household")
 def keep_household(body: HouseholdBody, here: Here) -> HouseholdOut:
     """Keep the household; every mix is judged for it."""
-    said = HouseholdSaid(**{**body.model_dump(), "allergens": tuple(dict.fromkeys(body.allergens))})
+    said = HouseholdInput(**{**body.model_dump(), "allergens": tuple(dict.fromkeys(body.allergens))})
     read_household(said, here.tables.pantry)
     here.settings.keep_household(said)
     return get_household(here)

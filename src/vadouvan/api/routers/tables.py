@@ -12,7 +12,7 @@ from vadouvan.api.schemas.pantry import PantryItemOut, pantry_item_out
 from vadouvan.core.contact.mix_judgement import grams_figure
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.own import OWN
-from vadouvan.core.draft.typed import LineSaid
+from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.errors import InputError
 from vadouvan.formats.judgement import problem_out
@@ -60,7 +60,7 @@ def get_pantry(here: Here, search: Annotated[str, Query(max_length=80)] = "") ->
 def read_line_as_typed(question: LineQuestion, here: Here) -> LineAnswer:
     """What a line being typed would weigh; a line that cannot be read is an answer, not an error."""
     try:
-        portion = portion_of(LineSaid("typed", question.text), here.kitchen.pantry)
+        portion = portion_of(LineInput("typed", question.text), here.kitchen.pantry)
     except InputError as error:
         return LineAnswer(problem=problem_out(error))
     figure = grams_figure(portion)

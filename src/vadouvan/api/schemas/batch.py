@@ -36,7 +36,7 @@ class AtBody(BaseModel):
     revision: int = Field(ge=1, le=2**31)
 
 
-class OwnCutSaid(BaseModel):
+class OwnCutInput(BaseModel):
     """A name for the cut of a batch, to be kept as one of the cook's own."""
 
     batch: str = Field(max_length=64)

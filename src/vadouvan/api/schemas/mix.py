@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from pydantic import BaseModel, Field
 
 from vadouvan.core.advice.corrections import Degree, Taste
-from vadouvan.core.draft.typed import CutSaid, Draft
+from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.mix.measure import Measures
 
 Asked = Annotated[float, Field(ge=0, le=20_000, allow_inf_nan=False)]
@@ -42,7 +42,7 @@ class ScaledQuestion(BaseModel):
     """The amounts for another cut."""
 
     draft: Draft
-    cut: CutSaid
+    cut: CutInput
 
 
 class PastedQuestion(BaseModel):

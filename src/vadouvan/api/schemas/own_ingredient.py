@@ -6,7 +6,7 @@ from pydantic import BaseModel, ConfigDict
 
 from vadouvan.api.schemas.pantry import PantryItemOut
 from vadouvan.api.schemas.text import Text
-from vadouvan.core.parsing.label import LabelSaid
+from vadouvan.core.parsing.label import LabelInput
 from vadouvan.formats.judgement import ProblemOut
 
 
@@ -22,9 +22,9 @@ class LabelBody(BaseModel):
     label: Text = ""
     allergens: Text = ""
 
-    def to_core(self) -> LabelSaid:
+    def to_core(self) -> LabelInput:
         """The same as a core value."""
-        return LabelSaid(**self.model_dump())
+        return LabelInput(**self.model_dump())
 
 
 class LabelAnswer(BaseModel):

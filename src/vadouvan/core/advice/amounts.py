@@ -6,16 +6,16 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import datetime
 
-from vadouvan.core.contact.mix_at_contact import Bowl
+from vadouvan.core.contact.mix_at_contact import MixAtContact
 from vadouvan.core.contact.mix_judgement import aims_of
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import number_told
 from vadouvan.core.hold.hold import Hold
-from vadouvan.core.interpretation.mix import MixReading
+from vadouvan.core.interpretation.mix import MixInterpretation
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.kitchen.kitchen import Kitchen
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.measure import Measures, as_weighed_g, weighed_text
 from vadouvan.core.mix.rounding import in_measures
 from vadouvan.core.mix.solver import Aim, Aims, Reached, Solution, reached_by, solve
@@ -73,8 +73,8 @@ class Board:
 
     cut: Cut
     hold: Hold
-    bowl: Bowl
-    mix: MixReading
+    at_contact: MixAtContact
+    mix: MixInterpretation
     salt: SaltState
 
 
@@ -90,7 +90,7 @@ def board_of(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Board:
     if any(one.field.startswith("mix") for one in reading.problems):
         problem = next(one for one in reading.problems if one.field.startswith("mix"))
         raise InputError(field=problem.field, given=problem.given, wrong=problem.wrong, accepted=problem.accepted)
-    return Board(reading.cut, reading.hold, mix.bowl, reading.mix, mix.salt)
+    return Board(reading.cut, reading.hold, mix.at_contact, reading.mix, mix.salt)
 
 
 def amounts_for(
@@ -109,12 +109,12 @@ def amounts_for(
     Raises InputError when the draft cannot be judged or everything is locked.
     """
     board = board_of(draft, kitchen, now=now)
-    if not any(portion.line_id not in board.mix.locked for portion in board.bowl.whole):
+    if not any(portion.line_id not in board.mix.locked for portion in board.at_contact.whole):
         raise InputError(
             field="mix", given="", wrong="Every line is locked.", accepted="Unlock a line that may change."
         )
     aims = _aims(board, in_mix, cover)
-    bounds = {portion.line_id: bounds_kg(portion, board.cut.meat_kg) for portion in board.bowl.whole}
+    bounds = {portion.line_id: bounds_kg(portion, board.cut.meat_kg) for portion in board.at_contact.whole}
     solution = _solved(board, aims, bounds)
     portions = _portions(board, solution, aims, measures)
     amounts = {portion.line_id: portion.mass_kg.value for portion in portions}
@@ -123,10 +123,10 @@ def amounts_for(
 
 def _aims(board: Board, in_mix: Mapping[Aim, float] | None, cover: bool) -> Aims:
     which: set[Aim] = {"salt", "sugar", "acid", "heat", *(("total",) if cover else ())}
-    aims = aims_of(board.mix, board.bowl, board.cut, board.hold, board.salt, which)
+    aims = aims_of(board.mix, board.at_contact, board.cut, board.hold, board.salt, which)
     if not in_mix:
         return aims
-    values: dict[Aim, float] = {"salt": board.bowl.balance.total("salt").value, **in_mix}
+    values: dict[Aim, float] = {"salt": board.at_contact.balance.total("salt").value, **in_mix}
     return replace(aims, settles=False, values=values)
 
 
@@ -145,11 +145,11 @@ def bounds_kg(portion: Portion, meat_kg: float) -> tuple[float, float]:
 
 def _solved(board: Board, aims: Aims, bounds: Mapping[str, tuple[float, float]]) -> Solution:
     """The solution; a weight set aside is a smaller share of a bigger mix, so the share is settled by repeating."""
-    portions, fixed_aside = board.bowl.whole, board.mix.set_aside.mass_kg is not None
+    portions, fixed_aside = board.at_contact.whole, board.mix.set_aside.mass_kg is not None
     solution = solve(portions, aims, locked=board.mix.locked, bounds_kg=bounds)
     for _ in range(4 if fixed_aside and "total" not in aims.values else 0):
-        made_kg = sum(solution.amounts_kg.values()) - board.bowl.ready.boiled_off_kg
-        share = max(0.05, 1 - board.bowl.set_aside_kg / made_kg) if made_kg > 0 else board.bowl.share
+        made_kg = sum(solution.amounts_kg.values()) - board.at_contact.ready.boiled_off_kg
+        share = max(0.05, 1 - board.at_contact.set_aside_kg / made_kg) if made_kg > 0 else board.at_contact.share
         served = replace(aims, meat_kg=board.cut.meat_kg / share, meat_water_kg=board.cut.water_kg / share)
         solution = solve(portions, served, locked=board.mix.locked, bounds_kg=bounds)
         aims = served
@@ -158,23 +158,23 @@ def _solved(board: Board, aims: Aims, bounds: Mapping[str, tuple[float, float]])
 
 def _portions(board: Board, solution: Solution, aims: Aims, measures: Measures) -> list[Portion]:
     if measures == "kitchen":
-        return in_measures(board.bowl.whole, solution, aims, locked=board.mix.locked)
+        return in_measures(board.at_contact.whole, solution, aims, locked=board.mix.locked)
     found = []
-    for portion in board.bowl.whole:
+    for portion in board.at_contact.whole:
         mass_kg = solution.amounts_kg[portion.line_id]
         if abs(mass_kg - portion.mass_kg.value) < CHANGED_FROM_KG:
             found.append(portion)
         else:
             rounded = as_weighed_g(mass_kg) / 1000
             text = weighed_text(portion.ingredient, rounded)
-            found.append(replace(portion, mass_kg=Spread.exactly(rounded), text=text))
+            found.append(replace(portion, mass_kg=Interval.exactly(rounded), text=text))
     return found
 
 
 def _lines(board: Board, portions: list[Portion]) -> tuple[NewLine, ...]:
     return tuple(
         NewLine(new.line_id, new.text, old.mass_kg.value, new.mass_kg.value)
-        for old, new in zip(board.bowl.whole, portions, strict=True)
+        for old, new in zip(board.at_contact.whole, portions, strict=True)
     )
 
 

@@ -7,7 +7,7 @@ from datetime import datetime
 from typing import Literal
 
 from vadouvan.core.advice.amounts import amounts_for
-from vadouvan.core.draft.typed import Draft, LineSaid, StepSaid
+from vadouvan.core.draft.typed import Draft, LineInput, StepInput
 from vadouvan.core.hold.telling import between_hours, differences
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
@@ -76,15 +76,15 @@ def changed(draft: Draft, kitchen: Kitchen, *, now: datetime, change: Change, va
         return replace(draft, cut=replace(draft.cut, steps=_scored_or_not(draft, this)))
     aimed = replace(draft, hold=replace(draft.hold, salt_target=value))
     words = {line.line_id: line.text for line in amounts_for(aimed, kitchen, now=now).lines}
-    mix = tuple(LineSaid(line.id, words.get(line.id, line.text), line.locked, line.lifted, line.first)
+    mix = tuple(LineInput(line.id, words.get(line.id, line.text), line.locked, line.lifted, line.first)
                 for line in draft.mix)  # fmt: skip
     return replace(aimed, mix=mix)
 
 
-def _scored_or_not(draft: Draft, this: Judgement) -> tuple[StepSaid, ...]:
+def _scored_or_not(draft: Draft, this: Judgement) -> tuple[StepInput, ...]:
     """Scoring added to a quarter of the thickness, or taken away where there is some."""
     kept = tuple(step for step in draft.cut.steps if step.kind != "scored")
     if len(kept) < len(draft.cut.steps) or this.reading.cut is None:
         return kept
     depth_mm = max(2, round(this.reading.cut.thickness_m * 1000 / SCORE_DEPTH_SHARE))
-    return (*kept, StepSaid("scored", "scored", depth=f"{depth_mm} mm", spacing=SCORE_SPACING, crosswise="yes"))
+    return (*kept, StepInput("scored", "scored", depth=f"{depth_mm} mm", spacing=SCORE_SPACING, crosswise="yes"))

@@ -22,7 +22,7 @@ from vadouvan.core.constants import (
     Constant,
 )
 from vadouvan.core.figure import hours_told, number_told
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import SUBSTANCES, Film, balance_of
 from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.pantry.ingredient import Ingredient
@@ -125,7 +125,7 @@ class _Asked:
 
     def adding(self, item: Ingredient, mass_kg: float, words: str, basis: Literal["exact", "thumb"]) -> Correction:
         """A correction that adds so much of an ingredient."""
-        added = Portion("added", "", item, Spread.exactly(mass_kg), guessed=False)
+        added = Portion("added", "", item, Interval.exactly(mass_kg), guessed=False)
         text = weighed_text(item, mass_kg)
         return Correction(item.id, text, f"{text}{words}", basis, self.effects((*self.portions, added), self.meat_kg))
 

@@ -11,7 +11,7 @@ from dataclasses import dataclass
 
 from vadouvan.core.advice.corrections import Effect
 from vadouvan.core.figure import number_told
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import SUBSTANCES, Film, balance_of
 from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.pantry.ingredient import Ingredient
@@ -53,7 +53,7 @@ class SwapOffer:
 
 
 @dataclass(frozen=True)
-class Bowl:
+class MixToSwapIn:
     """The mix that a line stands in, and the meat it is for."""
 
     portions: tuple[Portion, ...]
@@ -63,7 +63,7 @@ class Bowl:
 
 def swaps_for(
     portion: Portion,
-    bowl: Bowl,
+    at_contact: MixToSwapIn,
     table: Sequence[Swap],
     items: Mapping[str, Ingredient],
     without: frozenset[str] = frozenset(),
@@ -71,9 +71,11 @@ def swaps_for(
     """What can stand in for a line, known swaps first, then others of its kind; none that holds an allergen of
     ``without``, named or possible.
     """
-    known = [_worked_out(portion, swap, bowl, items) for swap in table if swap.swap_from == portion.ingredient.id]
+    known = [_worked_out(portion, swap, at_contact, items) for swap in table if swap.swap_from == portion.ingredient.id]
     named = {offer.id for offer in known if offer}
-    others = (_worked_out(portion, swap, bowl, items) for swap in _of_its_kind(portion.ingredient, items.values()))
+    others = (
+        _worked_out(portion, swap, at_contact, items) for swap in _of_its_kind(portion.ingredient, items.values())
+    )
     found = [*known, *(offer for offer in others if offer and offer.id not in named)]
     return [offer for offer in found if offer and not _holds(offer, portion, without)]
 
@@ -89,7 +91,9 @@ def equalised(
     return [(part, ratio * kept(item) / held) for part, ratio in parts] if held > 0 and kept(item) > 0 else []
 
 
-def _worked_out(portion: Portion, swap: Swap, bowl: Bowl, items: Mapping[str, Ingredient]) -> SwapOffer | None:
+def _worked_out(
+    portion: Portion, swap: Swap, at_contact: MixToSwapIn, items: Mapping[str, Ingredient]
+) -> SwapOffer | None:
     parts = [(items[name], ratio) for name, ratio in swap.parts if name in items]
     if len(parts) != len(swap.parts):
         return None
@@ -108,7 +112,7 @@ def _worked_out(portion: Portion, swap: Swap, bowl: Bowl, items: Mapping[str, In
         rule=swap.rule,
         texts=texts,
         says=" and ".join(texts),
-        effects=_effects(portion, new, bowl),
+        effects=_effects(portion, new, at_contact),
         gains=tuple(sorted(new_names - old_names)),
         loses=tuple(sorted(old_names - new_names - check)),
         check=tuple(sorted(check)),
@@ -118,8 +122,8 @@ def _worked_out(portion: Portion, swap: Swap, bowl: Bowl, items: Mapping[str, In
     )
 
 
-def _scaled(mass: Spread, ratio: float) -> Spread:
-    return Spread(mass.value * ratio, mass.low * ratio, mass.high * ratio)
+def _scaled(mass: Interval, ratio: float) -> Interval:
+    return Interval(mass.value * ratio, mass.low * ratio, mass.high * ratio)
 
 
 def _of_its_kind(item: Ingredient, items: Iterable[Ingredient]) -> Iterator[Swap]:
@@ -139,9 +143,9 @@ def _holds(offer: SwapOffer, portion: Portion, without: frozenset[str]) -> bool:
     return bool(without & (kept | set(offer.gains) | set(offer.check)))
 
 
-def _effects(portion: Portion, new: Sequence[Portion], bowl: Bowl) -> tuple[Effect, ...]:
-    after = [other for other in bowl.portions if other.line_id != portion.line_id] + list(new)
-    old, now = (balance_of(portions, bowl.meat_kg, bowl.film) for portions in (bowl.portions, after))
+def _effects(portion: Portion, new: Sequence[Portion], at_contact: MixToSwapIn) -> tuple[Effect, ...]:
+    after = [other for other in at_contact.portions if other.line_id != portion.line_id] + list(new)
+    old, now = (balance_of(portions, at_contact.meat_kg, at_contact.film) for portions in (at_contact.portions, after))
     moved = [Effect(n, old.total(n).value * 1000, now.total(n).value * 1000, "g/kg") for n in SUBSTANCES]
     moved.append(Effect("mix", old.mass_kg.value * 1000, now.mass_kg.value * 1000, "g"))
     return tuple(effect for effect in moved if effect.shows)

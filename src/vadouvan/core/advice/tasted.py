@@ -6,7 +6,7 @@ from datetime import datetime
 
 from vadouvan.core.advice.amounts import Board, board_of
 from vadouvan.core.advice.corrections import Correction, Degree, Taste, corrections
-from vadouvan.core.advice.swaps import Bowl, SwapOffer, swaps_for
+from vadouvan.core.advice.swaps import MixToSwapIn, SwapOffer, swaps_for
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.errors import InputError
@@ -14,8 +14,8 @@ from vadouvan.errors import InputError
 
 def corrections_for(draft: Draft, kitchen: Kitchen, *, now: datetime, taste: Taste, degree: Degree) -> list[Correction]:
     """What could be added against a fault; raises InputError when the draft cannot be judged."""
-    bowl = board_of(draft, kitchen, now=now).bowl
-    return corrections(bowl.whole, bowl.served_kg, bowl.film, taste, degree, kitchen.pantry)
+    at_contact = board_of(draft, kitchen, now=now).at_contact
+    return corrections(at_contact.whole, at_contact.served_kg, at_contact.film, taste, degree, kitchen.pantry)
 
 
 def swaps_of_line(
@@ -26,7 +26,7 @@ def swaps_of_line(
     Raises InputError when the draft cannot be judged or has no such line.
     """
     board = board_of(draft, kitchen, now=now)
-    portion = next((portion for portion in board.bowl.whole if portion.line_id == line_id), None)
+    portion = next((portion for portion in board.at_contact.whole if portion.line_id == line_id), None)
     if portion is None:
         raise InputError(
             field=f"mix.{line_id}", given=line_id, wrong="There is no such line.", accepted="Choose a line of the mix."
@@ -34,5 +34,5 @@ def swaps_of_line(
     return swaps_for(portion, _bowl(board), kitchen.swaps, kitchen.pantry.by_id, without)
 
 
-def _bowl(board: Board) -> Bowl:
-    return Bowl(board.bowl.whole, board.bowl.served_kg, board.bowl.film)
+def _bowl(board: Board) -> MixToSwapIn:
+    return MixToSwapIn(board.at_contact.whole, board.at_contact.served_kg, board.at_contact.film)

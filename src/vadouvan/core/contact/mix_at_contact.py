@@ -6,8 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from vadouvan.core.cut.cut import Cut
-from vadouvan.core.interpretation.mix import MixReading
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.interpretation.mix import MixInterpretation
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import Balance, Film, FirstStep, balance_of
 from vadouvan.core.mix.making import Ready, make
 from vadouvan.core.mix.need import Need, need_of, need_says
@@ -17,7 +17,7 @@ MOST_ASIDE = 0.95  # something has to meet the meat
 
 
 @dataclass(frozen=True)
-class Bowl:
+class MixAtContact:
     """All of the mix, what is ready of it, what is set aside [kg], what the cut needs, and the balance on the meat.
 
     ``share`` of the ready mix meets the meat; the film is what rinsing left there.
@@ -42,7 +42,7 @@ class Bowl:
         return need_says(self.ready.mass_kg.value, self.need.mass_kg.value, self.set_aside_kg)
 
 
-def bowl_of(mix: MixReading, cut: Cut) -> Bowl:
+def mix_at_contact(mix: MixInterpretation, cut: Cut) -> MixAtContact:
     """The bowl for a cut; the mix has at least one line."""
     ready = make(mix.portions, mix.making, mix.lifted)
     made_kg = ready.mass_kg.value
@@ -52,7 +52,7 @@ def bowl_of(mix: MixReading, cut: Cut) -> Bowl:
     film = Film(surface.film_kg, surface.acid_kg)
     on_meat = [_part(portion, share) for portion in ready.portions]
     balance = balance_of(on_meat, cut.meat_kg, film, ready.boiled_off_kg * share)
-    return Bowl(
+    return MixAtContact(
         whole=mix.portions,
         ready=ready,
         set_aside_kg=aside_kg,
@@ -63,7 +63,7 @@ def bowl_of(mix: MixReading, cut: Cut) -> Bowl:
     )
 
 
-def _first_step(mix: MixReading, on_meat: Sequence[Portion], meat_kg: float) -> FirstStep | None:
+def _first_step(mix: MixInterpretation, on_meat: Sequence[Portion], meat_kg: float) -> FirstStep | None:
     """The first contact of a mix in two steps, if both its lines and its time were said."""
     lines = [portion for portion in on_meat if portion.line_id in mix.first]
     if not lines or mix.making.first_contact_s is None:
@@ -82,4 +82,4 @@ def _first_step(mix: MixReading, on_meat: Sequence[Portion], meat_kg: float) -> 
 
 def _part(portion: Portion, share: float) -> Portion:
     mass = portion.mass_kg
-    return replace(portion, mass_kg=Spread(mass.value * share, mass.low * share, mass.high * share))
+    return replace(portion, mass_kg=Interval(mass.value * share, mass.low * share, mass.high * share))

@@ -8,14 +8,14 @@ from dataclasses import dataclass
 
 from vadouvan.core.constants import PASTE_RUN_OFF, SERVING_NORMAL_KG
 from vadouvan.core.contact.for_household import household_words
-from vadouvan.core.contact.mix_at_contact import Bowl
+from vadouvan.core.contact.mix_at_contact import MixAtContact
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import servings_from
 from vadouvan.core.figure import Figure, Given, Working
 from vadouvan.core.hold.hold import Hold
-from vadouvan.core.hold.scenario import HoldCase
-from vadouvan.core.interpretation.draft import Reading
-from vadouvan.core.interpretation.mix import MixReading
+from vadouvan.core.hold.scenario import HoldScenario
+from vadouvan.core.interpretation.draft import Interpretation
+from vadouvan.core.interpretation.mix import MixInterpretation
 from vadouvan.core.kitchen.household import ANYBODY, Household
 from vadouvan.core.mix.balance import SUBSTANCES, Substance
 from vadouvan.core.mix.figures import (
@@ -43,7 +43,7 @@ class MixJudgement:
     ``mix_spans`` tell the same per kilogram of mix; ``notes`` are heat and sodium in words.
     """
 
-    bowl: Bowl
+    at_contact: MixAtContact
     figures: tuple[Figure, ...]
     spans: tuple[Span, ...]
     mix_spans: tuple[Span, ...]
@@ -61,14 +61,16 @@ class MixJudgement:
         return sum(step.minutes for step in self.steps)
 
 
-def mix_judgement(reading: Reading, bowl: Bowl, case: HoldCase | None, household: Household = ANYBODY) -> MixJudgement:
+def mix_judgement(
+    reading: Interpretation, at_contact: MixAtContact, scenario: HoldScenario | None, household: Household = ANYBODY
+) -> MixJudgement:
     """The answers for a mix in its bowl, for a household; ``case`` is its hold, once that can be read."""
-    salt = _salt(reading, bowl, case)
-    balance = bowl.balance
-    sodium = _sodium(reading, bowl, salt)
+    salt = _salt(reading, at_contact, scenario)
+    balance = at_contact.balance
+    sodium = _sodium(reading, at_contact, salt)
     ph = ph_figure(balance)
     figures = (
-        *_quantity_figures(bowl),
+        *_quantity_figures(at_contact),
         *(per_kg_figure(balance, name) for name in SUBSTANCES),
         *(per_mix_figure(balance, name) for name in SUBSTANCES),
         enzyme_figure(balance),
@@ -77,21 +79,23 @@ def mix_judgement(reading: Reading, bowl: Bowl, case: HoldCase | None, household
         *((ph,) if ph else ()),
     )
     return MixJudgement(
-        bowl=bowl,
+        at_contact=at_contact,
         figures=figures,
-        spans=_spans(reading.mix, bowl, salt),
+        spans=_spans(reading.mix, at_contact, salt),
         mix_spans=(*(span_in_mix(balance, name) for name in SUBSTANCES), enzyme_span(balance)),
         salt=salt,
-        steps=(*bowl.ready.steps, *_quantity_steps(reading.mix, bowl), *_two_steps(reading.mix)),
+        steps=(*at_contact.ready.steps, *_quantity_steps(reading.mix, at_contact), *_two_steps(reading.mix)),
         heat_says=heat_words(balance),
         sodium_says=sodium_words(sodium.value),
         school_says=_school_says(reading.mix, salt),
         vacuum=reading.mix.vessel.container == "vacuum",
-        household=household_words(household, bowl.whole, reading.cut.kind, sodium.value) if reading.cut else (),
+        household=household_words(household, at_contact.whole, reading.cut.kind, sodium.value) if reading.cut else (),
     )
 
 
-def aims_of(mix: MixReading, bowl: Bowl, cut: Cut, hold: Hold, salt: SaltState, which: AbstractSet[Aim]) -> Aims:
+def aims_of(
+    mix: MixInterpretation, at_contact: MixAtContact, cut: Cut, hold: Hold, salt: SaltState, which: AbstractSet[Aim]
+) -> Aims:
     """The aims that were asked for, over the whole bowl with what is set aside.
 
     Salt of a settling bath is aimed at what it settles to, of any other mix at what it has to hold.
@@ -100,36 +104,44 @@ def aims_of(mix: MixReading, bowl: Bowl, cut: Cut, hold: Hold, salt: SaltState, 
     if "salt" in which:
         values["salt"] = hold.salt_target if salt.settles else salt.wanted_g_per_kg / 1000
     if "total" in which:
-        lifted_kg = sum(portion.mass_kg.value for portion in bowl.ready.lifted)
-        values["total"] = bowl.need.mass_kg.value + bowl.set_aside_kg + bowl.ready.boiled_off_kg + lifted_kg
-    return Aims(cut.meat_kg / bowl.share, cut.water_kg / bowl.share, salt.settles, values, bowl.ready.boiled_off_kg)
+        lifted_kg = sum(portion.mass_kg.value for portion in at_contact.ready.lifted)
+        values["total"] = (
+            at_contact.need.mass_kg.value + at_contact.set_aside_kg + at_contact.ready.boiled_off_kg + lifted_kg
+        )
+    return Aims(
+        cut.meat_kg / at_contact.share,
+        cut.water_kg / at_contact.share,
+        salt.settles,
+        values,
+        at_contact.ready.boiled_off_kg,
+    )
 
 
-def _salt(reading: Reading, bowl: Bowl, case: HoldCase | None) -> SaltState | None:
+def _salt(reading: Interpretation, at_contact: MixAtContact, scenario: HoldScenario | None) -> SaltState | None:
     cut, hold, salting = reading.cut, reading.hold, reading.mix.salting
     if cut is None or hold is None:
         return None
-    if salting.school == "strong_bath" and case is None:
+    if salting.school == "strong_bath" and scenario is None:
         return None
     course = None
-    if case is not None and salting.school == "strong_bath" and bowl.balance.salt_kg > 0:
+    if scenario is not None and salting.school == "strong_bath" and at_contact.balance.salt_kg > 0:
         hours = salting.bath_s / 3600
-        uptake = case.average_at(hours) * cut.meat_kg / bowl.balance.salt_kg
-        course = BathCourse(uptake, case.average_at(hours + 1) - case.average_at(hours))
-    return salt_state(bowl.balance, cut.water_kg, hold.salt_target, salting, course, bowl.share)
+        uptake = scenario.average_at(hours) * cut.meat_kg / at_contact.balance.salt_kg
+        course = BathCourse(uptake, scenario.average_at(hours + 1) - scenario.average_at(hours))
+    return salt_state(at_contact.balance, cut.water_kg, hold.salt_target, salting, course, at_contact.share)
 
 
-def _sodium(reading: Reading, bowl: Bowl, salt: SaltState | None) -> Figure:
+def _sodium(reading: Interpretation, at_contact: MixAtContact, salt: SaltState | None) -> Figure:
     """Sodium a serving: by the occasion where it was said, else by servings of the usual weight."""
-    meat_kg = bowl.balance.meat_kg
+    meat_kg = at_contact.balance.meat_kg
     occasion = reading.occasion
     servings = servings_from(meat_kg, occasion) if occasion else meat_kg / SERVING_NORMAL_KG.value
     if salt is None or salt.school in ("per_kg", "spoon_per_pound"):
         eaten = 1 - PASTE_RUN_OFF.value
     else:
-        salt_kg = bowl.balance.salt_kg
+        salt_kg = at_contact.balance.salt_kg
         eaten = salt.settles_g_per_kg / 1000 * meat_kg / salt_kg if salt_kg > 0 else 0.0
-    return sodium_figure(bowl.balance, eaten, servings)
+    return sodium_figure(at_contact.balance, eaten, servings)
 
 
 def grams_figure(portion: Portion) -> Figure:
@@ -142,9 +154,9 @@ def grams_figure(portion: Portion) -> Figure:
     return Figure(f"mix.{portion.line_id}", mass.value * 1000, "g", Working(rule, inputs, source), low, high)
 
 
-def _quantity_figures(bowl: Bowl) -> tuple[Figure, ...]:
-    ready = bowl.ready
-    all_g = sum(portion.mass_kg.value for portion in bowl.whole) * 1000
+def _quantity_figures(at_contact: MixAtContact) -> tuple[Figure, ...]:
+    ready = at_contact.ready
+    all_g = sum(portion.mass_kg.value for portion in at_contact.whole) * 1000
     lifted_g = sum(portion.mass_kg.value for portion in ready.lifted) * 1000
     inputs = (
         Given("all ingredients", all_g, "g"),
@@ -154,25 +166,25 @@ def _quantity_figures(bowl: Bowl) -> tuple[Figure, ...]:
     rule = "All ingredients added up, less what is fished out and what boils off."
     mass = ready.mass_kg
     made = Figure("made_g", mass.value * 1000, "g", Working(rule, inputs, ()), mass.low * 1000, mass.high * 1000)
-    aside_inputs = (Given("made", mass.value * 1000, "g"), Given("on the meat", bowl.share * 100, "%"))
+    aside_inputs = (Given("made", mass.value * 1000, "g"), Given("on the meat", at_contact.share * 100, "%"))
     aside_rule = "As said, poured off before contact; salt, acid and window count only what meets the meat."
-    aside = Figure("set_aside_g", bowl.set_aside_kg * 1000, "g", Working(aside_rule, aside_inputs, ()))
-    return made, need_figure(bowl.need), aside
+    aside = Figure("set_aside_g", at_contact.set_aside_kg * 1000, "g", Working(aside_rule, aside_inputs, ()))
+    return made, need_figure(at_contact.need), aside
 
 
-def _quantity_steps(mix: MixReading, bowl: Bowl) -> tuple[MakingStep, ...]:
+def _quantity_steps(mix: MixInterpretation, at_contact: MixAtContact) -> tuple[MakingStep, ...]:
     found = []
-    if bowl.set_aside_kg > 0:
+    if at_contact.set_aside_kg > 0:
         use = f" for {mix.set_aside.use}" if mix.set_aside.use else ""
-        grams = round(bowl.set_aside_kg * 1000)
+        grams = round(at_contact.set_aside_kg * 1000)
         says = f"Pour {grams} g off clean{use} before the meat goes in; label it. Only this may be brushed on late."
         found.append(MakingStep("set-aside", says))
-    if bowl.need.remark:
-        found.append(MakingStep("vessel", bowl.need.remark, kind="warn"))
+    if at_contact.need.remark:
+        found.append(MakingStep("vessel", at_contact.need.remark, kind="warn"))
     return tuple(found)
 
 
-def _two_steps(mix: MixReading) -> tuple[MakingStep, ...]:
+def _two_steps(mix: MixInterpretation) -> tuple[MakingStep, ...]:
     if not mix.first:
         return ()
     if mix.making.first_contact_s is None:
@@ -184,19 +196,19 @@ def _two_steps(mix: MixReading) -> tuple[MakingStep, ...]:
     return (MakingStep("first", says, minutes, hands_on=False),)
 
 
-def _spans(mix: MixReading, bowl: Bowl, salt: SaltState | None) -> tuple[Span, ...]:
+def _spans(mix: MixInterpretation, at_contact: MixAtContact, salt: SaltState | None) -> tuple[Span, ...]:
     targets: dict[Aim, float] = dict(mix.aims)
     if salt:
         targets["salt"] = salt.wanted_g_per_kg / 1000
-    spans = tuple(span_of(bowl.balance, name, _target(targets, name)) for name in SUBSTANCES)
-    return (*spans, enzyme_span(bowl.balance))
+    spans = tuple(span_of(at_contact.balance, name, _target(targets, name)) for name in SUBSTANCES)
+    return (*spans, enzyme_span(at_contact.balance))
 
 
 def _target(targets: Mapping[Aim, float], substance: Substance) -> float | None:
     return next((value for aim, value in targets.items() if aim == substance), None)
 
 
-def _school_says(mix: MixReading, salt: SaltState | None) -> str:
+def _school_says(mix: MixInterpretation, salt: SaltState | None) -> str:
     """What the chosen school means here, and what stays in the bag."""
     salting = mix.salting
     words = []

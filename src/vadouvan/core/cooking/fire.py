@@ -11,7 +11,7 @@ from vadouvan.core.cooking.surface import Left
 
 
 @dataclass(frozen=True)
-class FireRead:
+class FireInterpretation:
     """How it is cooked, as read: stages, what is done to the surface, doneness, and the used mix."""
 
     stages: tuple[CookStage, ...] = ()

@@ -67,7 +67,7 @@ class Cut:
     def piece(self) -> Piece:
         """Geometry of one piece, as prepared."""
         surface = self.prepared.surface
-        return self._piece(surface.cover_m, surface.way_factor, surface.meat_kg)
+        return self._piece(surface.cover_m, surface.path_length_factor, surface.meat_kg)
 
     @property
     def open_area_m2(self) -> float:
@@ -78,11 +78,11 @@ class Cut:
         """The same cut with its thickness multiplied by ``factor``, weight unchanged."""
         return replace(self, thickness_m=self.thickness_m * factor)
 
-    def _piece(self, cover_m: float, way_factor: float, meat_kg: float) -> Piece:
+    def _piece(self, cover_m: float, path_length_factor: float, meat_kg: float) -> Piece:
         size = size_of(self, meat_kg)
         openness = Openness(self.bone, self.bone_share, cover_m, self.cover_all_round)
         piece = piece_of(self.shape, size, openness)
-        return piece if way_factor == 1.0 else replace(piece, path=piece.path.quickened(way_factor))
+        return piece if path_length_factor == 1.0 else replace(piece, path=piece.path.quickened(path_length_factor))
 
 
 def size_of(cut: Cut, meat_kg: float) -> Size:

@@ -51,7 +51,7 @@ class Step:
 class Surface:
     """The pieces on the board while steps are applied, per batch.
 
-    ``way_factor`` shortens every way in (1: untouched); ``film_kg`` is water on the surface;
+    ``path_length_factor`` shortens every way in (1: untouched); ``film_kg`` is water on the surface;
     ``acid_kg`` acid left by an acid rinse.
     """
 
@@ -60,7 +60,7 @@ class Surface:
     open_area_m2: float
     cover: Cover
     cover_m: float
-    way_factor: float = 1.0
+    path_length_factor: float = 1.0
     film_kg: float = 0.0
     acid_kg: float = 0.0
     intact: bool = True
@@ -115,14 +115,14 @@ def _membrane_off(surface: Surface, _step: Step) -> _Outcome:
 def _scored(surface: Surface, step: Step) -> _Outcome:
     ways = 2 if step.crosswise else 1
     gained = 2 * CUT_REACH.value * SCORE_OPEN_SHARE.value * ways * step.depth_m / step.spacing_m / 2
-    factor = surface.way_factor * (1 + gained)
+    factor = surface.path_length_factor * (1 + gained)
     cover_m = surface.cover_m
     if step.through_skin and surface.cover in ("skin", "fat", "rind"):
         cover_m = cover_m / (1 + cover_m / step.spacing_m)
     deep = step.depth_m >= DEEP_SCORE_M.value
     skin = ", through the skin" if step.through_skin else ""
     says = f"salt goes in {number_told((1 + gained) ** 2)} times as fast{skin}"
-    after = replace(surface, way_factor=factor, cover_m=cover_m, intact=surface.intact and not deep)
+    after = replace(surface, path_length_factor=factor, cover_m=cover_m, intact=surface.intact and not deep)
     return after, Effect("scored", says, 5, True, "non-intact" if deep else None)
 
 
@@ -132,13 +132,13 @@ def _slits(surface: Surface, step: Step) -> _Outcome:
     gained = CUT_REACH.value * open_share.value * added_m2 / surface.open_area_m2
     stuffed = f", held open by {step.stuffed_with}" if step.stuffed_with else ", which close again"
     says = f"{number_told(added_m2 * 1e4)} cm2 more surface{stuffed}"
-    after = replace(surface, way_factor=surface.way_factor * (1 + gained), intact=False)
+    after = replace(surface, path_length_factor=surface.path_length_factor * (1 + gained), intact=False)
     return after, Effect("slits", says, 5 + step.count / 4, True, "non-intact")
 
 
 def _pricked(surface: Surface, _step: Step) -> _Outcome:
     says = "works at the surface only, and lets some juice out"
-    after = replace(surface, way_factor=surface.way_factor * PRICKED_FACTOR.value, intact=False)
+    after = replace(surface, path_length_factor=surface.path_length_factor * PRICKED_FACTOR.value, intact=False)
     return after, Effect("pricked", says, 5, True, "non-intact")
 
 

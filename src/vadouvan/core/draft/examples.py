@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from vadouvan.core.draft.typed import CutSaid, Draft, HoldSaid, LineSaid
+from vadouvan.core.draft.typed import CutInput, Draft, HoldInput, LineInput
 
 
 @dataclass(frozen=True)
@@ -15,9 +15,9 @@ class Example:
     draft: Draft
 
 
-def lines(*texts: str) -> tuple[LineSaid, ...]:
+def lines(*texts: str) -> tuple[LineInput, ...]:
     """Typed lines with identities of their own."""
-    return tuple(LineSaid(str(number), text) for number, text in enumerate(texts, start=1))
+    return tuple(LineInput(str(number), text) for number, text in enumerate(texts, start=1))
 
 
 EXAMPLES = {
@@ -25,7 +25,7 @@ EXAMPLES = {
         "Cubes in lemon, oregano and oil: what a bigger cube does to the time.",
         Draft(
             name="Skewers",
-            cut=CutSaid(kind="lamb_shoulder_cubes", mass="1 kg", thickness="30 mm"),
+            cut=CutInput(kind="lamb_shoulder_cubes", mass="1 kg", thickness="30 mm"),
             mix=lines("juice of 1 lemon", "2 tsp dried oregano", "50 ml olive oil", "3 bay leaves", "12 g salt"),
         ),
     ),
@@ -33,7 +33,7 @@ EXAMPLES = {
         "Strips with fresh kiwi: the fruit ends it within hours.",
         Draft(
             name="Quick strips",
-            cut=CutSaid(kind="beef_flank_strips", mass="600 g", thickness="12 mm"),
+            cut=CutInput(kind="beef_flank_strips", mass="600 g", thickness="12 mm"),
             mix=lines("50 g kiwi", "4 tsp mustard", "2 tbsp rapeseed oil", "2 tsp honey", "6 g salt"),
         ),
     ),
@@ -41,9 +41,9 @@ EXAMPLES = {
         "A chicken breast in salted buttermilk: salt that settles, and what stays in the bag.",
         Draft(
             name="Buttermilk breasts",
-            cut=CutSaid(kind="chicken_breast", mass="900 g", thickness="28 mm"),
+            cut=CutInput(kind="chicken_breast", mass="900 g", thickness="28 mm"),
             mix=lines("500 ml buttermilk", "16 g salt", "1 tsp black pepper", "4 sprigs thyme"),
-            hold=HoldSaid(goal="through"),
+            hold=HoldInput(goal="through"),
         ),
     ),
 }

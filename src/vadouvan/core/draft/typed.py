@@ -23,7 +23,7 @@ Identity = Annotated[str, Len(1, 64)]
 
 
 @dataclass(frozen=True)
-class StepSaid:
+class StepInput:
     """One thing done to the cut, as typed; only what its kind asks for is filled in."""
 
     id: Identity
@@ -38,7 +38,7 @@ class StepSaid:
 
 
 @dataclass(frozen=True)
-class OccasionSaid:
+class OccasionInput:
     """For how many: servings, appetite, share for the freezer."""
 
     servings: Text = ""
@@ -47,7 +47,7 @@ class OccasionSaid:
 
 
 @dataclass(frozen=True)
-class CutSaid:
+class CutInput:
     """Answers about the cut. ``kind`` is an id of the table of cuts; ``state`` whether it starts fresh or frozen;
     ``age`` how long it has been raw in the fridge, bought or thawed, when it goes into the mix.
     """
@@ -64,13 +64,13 @@ class CutSaid:
     cover: Text = ""
     cover_on: Text = ""
     evenness: Text = ""
-    steps: Annotated[tuple[StepSaid, ...], Len(0, 100)] = ()
+    steps: Annotated[tuple[StepInput, ...], Len(0, 100)] = ()
     state: Text = ""
     age: Text = ""
 
 
 @dataclass(frozen=True)
-class LineSaid:
+class LineInput:
     """One typed line of the mix with an identity of its own.
 
     ``locked``: the solver leaves its amount alone; ``lifted``: fished out before cooking;
@@ -85,7 +85,7 @@ class LineSaid:
 
 
 @dataclass(frozen=True)
-class AimsSaid:
+class AimsInput:
     """What the mix should come to: the school of salting with what it asks for, and other aims."""
 
     school: Text = ""
@@ -98,7 +98,7 @@ class AimsSaid:
 
 
 @dataclass(frozen=True)
-class QuantitySaid:
+class QuantityInput:
     """How the mix meets the meat, in what, and what is kept clean: a weight or a share of the mix."""
 
     form: Text = ""
@@ -110,7 +110,7 @@ class QuantitySaid:
 
 
 @dataclass(frozen=True)
-class MakingSaid:
+class MakingInput:
     """How the mix is made before it meets the meat."""
 
     method: Text = ""
@@ -122,7 +122,7 @@ class MakingSaid:
 
 
 @dataclass(frozen=True)
-class HoldSaid:
+class HoldInput:
     """Answers about the hold; ``readings`` are temperatures as they were noted: "0 h 4 C, 6 h 9 C"; ``room`` is how
     warm the kitchen is.
     """
@@ -139,7 +139,7 @@ class HoldSaid:
 
 
 @dataclass(frozen=True)
-class MealSaid:
+class MealInput:
     """Answers about the meal: local date and time, time from pull to plate, time zone name.
 
     ``start`` is when the cook wants to put the meat in; ``contact`` when it went in and ``pulled`` when it came
@@ -158,7 +158,7 @@ class MealSaid:
 
 
 @dataclass(frozen=True)
-class StageSaid:
+class StageInput:
     """One stage of cooking: where, how hot, in moving air or not, how long or up to which core, turned, brushed."""
 
     id: Identity
@@ -172,14 +172,14 @@ class StageSaid:
 
 
 @dataclass(frozen=True)
-class FireSaid:
+class FireInput:
     """How it is cooked: its surface, the stages, doneness with a core of one's own, and the used mix.
 
     ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked.
     """
 
     surface: Text = ""
-    stages: Annotated[tuple[StageSaid, ...], Len(0, 100)] = ()
+    stages: Annotated[tuple[StageInput, ...], Len(0, 100)] = ()
     doneness: Text = ""
     core: Text = ""
     sauce: Text = ""
@@ -193,18 +193,18 @@ class Draft:
     """A whole batch as typed."""
 
     name: Text = ""
-    cut: CutSaid = CutSaid()
-    mix: Annotated[tuple[LineSaid, ...], Len(0, 1000)] = ()
-    hold: HoldSaid = HoldSaid()
-    meal: MealSaid = MealSaid()
-    occasion: OccasionSaid = OccasionSaid()
-    aims: AimsSaid = AimsSaid()
-    quantity: QuantitySaid = QuantitySaid()
-    making: MakingSaid = MakingSaid()
-    fire: FireSaid = FireSaid()
+    cut: CutInput = CutInput()
+    mix: Annotated[tuple[LineInput, ...], Len(0, 1000)] = ()
+    hold: HoldInput = HoldInput()
+    meal: MealInput = MealInput()
+    occasion: OccasionInput = OccasionInput()
+    aims: AimsInput = AimsInput()
+    quantity: QuantityInput = QuantityInput()
+    making: MakingInput = MakingInput()
+    fire: FireInput = FireInput()
 
 
 PARTS = (
-    StepSaid, OccasionSaid, CutSaid, LineSaid, AimsSaid, QuantitySaid, MakingSaid, HoldSaid, MealSaid, StageSaid,
-    FireSaid, Draft,
+    StepInput, OccasionInput, CutInput, LineInput, AimsInput, QuantityInput, MakingInput, HoldInput, MealInput,
+    StageInput, FireInput, Draft,
 )  # fmt: skip

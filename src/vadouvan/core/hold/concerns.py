@@ -16,7 +16,7 @@ from vadouvan.core.hold import levels
 from vadouvan.core.hold.buffer import RAW_PH
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.enzyme import effective_strength
-from vadouvan.core.hold.scenario import HoldCase
+from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.temperature import salt_diffusivity
 
 ConcernName = Literal["seasoned", "aroma", "salty", "sour", "soft", "texture"]
@@ -34,95 +34,105 @@ class Concern:
     start: float = 1.0
 
 
-def concerns_of(case: HoldCase, hours: Array) -> tuple[Concern, ...]:
+def concerns_of(scenario: HoldScenario, hours: Array) -> tuple[Concern, ...]:
     """Every concern that bears on this hold, at these hours [h]."""
-    kept = kept_share(case)
-    found = [_seasoned(case, hours, kept), _aroma(case, hours, kept), _salty(case, hours, kept)]
-    found += [one for one in (_sour(case, hours), _soft(case, hours), _texture(case, hours)) if one is not None]
+    kept = kept_share(scenario)
+    found = [_seasoned(scenario, hours, kept), _aroma(scenario, hours, kept), _salty(scenario, hours, kept)]
+    found += [
+        one for one in (_sour(scenario, hours), _soft(scenario, hours), _texture(scenario, hours)) if one is not None
+    ]
     return tuple(found)
 
 
-def softening_strength(case: HoldCase) -> float:
+def softening_strength(scenario: HoldScenario) -> float:
     """Strength of the live enzyme at the surface (neat fresh pineapple juice = 1)."""
-    balance = case.balance
-    return _strength(case, balance.enzyme_units.value, balance.ph, balance.salt_per_water, balance.mass_kg.value)
+    balance = scenario.balance
+    return _strength(scenario, balance.enzyme_units.value, balance.ph, balance.salt_per_water, balance.mass_kg.value)
 
 
-def kept_share(case: HoldCase) -> float:
+def kept_share(scenario: HoldScenario) -> float:
     """Share of the mix that goes to the heat on the meat [1]: a rub all of it, a bath next to nothing."""
-    balance = case.balance
+    balance = scenario.balance
     mass_kg = max(balance.mass_kg.value, TINY)
     dissolved_kg = min(balance.salt_kg, SATURATION_KG_PER_KG_WATER.value * balance.water_kg)
     wet = min(1.0, balance.water_kg / mass_kg * (1 + dissolved_kg / mass_kg))
     cling = levels.CLING_WET_KG_PER_M2 + levels.CLING_DRY_KG_PER_M2 * (1 - wet) ** 2
-    x = cling * case.whole_area_m2 / mass_kg
+    x = cling * scenario.whole_area_m2 / mass_kg
     return float(x / (1 + x**4) ** 0.25)
 
 
-def _along(case: HoldCase, hours: Array, series: Array) -> Array:
+def _along(scenario: HoldScenario, hours: Array, series: Array) -> Array:
     """A series of the salt's course at these hours; before the course begins all goes with the root of time."""
-    axis = case.hours
+    axis = scenario.hours
     early = np.sqrt(np.minimum(1.0, hours / axis[0]))
     return np.asarray(early * np.interp(np.log(hours), np.log(axis), series))
 
 
-def _asked_depth_m(case: HoldCase, bite_m: float) -> float:
+def _asked_depth_m(scenario: HoldScenario, bite_m: float) -> float:
     """Depth that has to taste seasoned [m]: a bite, and more of a joint that is eaten in slices."""
-    if case.cut.kind.family in ("fish", "shellfish", "plant"):
+    if scenario.cut.kind.family in ("fish", "shellfish", "plant"):
         return bite_m
-    return float(bite_m * (1 + (case.cut.piece.far_m / levels.SLICE_M) ** 4) ** (levels.SLICE_POWER / 4))
+    return float(bite_m * (1 + (scenario.cut.piece.far_m / levels.SLICE_M) ** 4) ** (levels.SLICE_POWER / 4))
 
 
-def _seasoned_depth_m(case: HoldCase, bite_m: float) -> float:
+def _seasoned_depth_m(scenario: HoldScenario, bite_m: float) -> float:
     """The depth that is asked to taste seasoned [m]: what is eaten in a bite, unless the cook says otherwise."""
-    usual_m = _asked_depth_m(case, bite_m)
-    if not case.hold.goal_said:
+    usual_m = _asked_depth_m(scenario, bite_m)
+    if not scenario.hold.goal_said:
         return usual_m
-    return usual_m * levels.OUTSIDE_OF_BITE if case.hold.goal == "surface" else max(usual_m, case.cut.piece.far_m)
+    return (
+        usual_m * levels.OUTSIDE_OF_BITE if scenario.hold.goal == "surface" else max(usual_m, scenario.cut.piece.far_m)
+    )
 
 
-def _outer(case: HoldCase, depth_m: float, series: Array) -> Array:
+def _outer(scenario: HoldScenario, depth_m: float, series: Array) -> Array:
     """Mean over the outer layer of a function of concentration (times, cells)."""
-    inner, volumes = case.cut.piece.share_deeper_than(depth_m), case.course.volumes
+    inner, volumes = scenario.cut.piece.share_deeper_than(depth_m), scenario.course.volumes
     edges = np.concatenate(([0.0], np.cumsum(volumes)))
     part = np.clip((edges[1:] - inner) / volumes, 0.0, 1.0) * volumes
     return np.asarray(series @ part / part.sum())
 
 
-def _seasoned(case: HoldCase, hours: Array, kept: float) -> Concern:
+def _seasoned(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
     """Share of the depth that is eaten which tastes seasoned, or whose salt goes to the heat outside."""
-    family = case.cut.kind.family
-    settled, unit_settled = case.contact.settled, case.unit_settled
+    family = scenario.cut.kind.family
+    settled, unit_settled = scenario.contact.settled, scenario.unit_settled
     lean = levels.TASTED_OF_SETTLED * unit_settled
     from_ = lean if settled <= 0 else min(TASTED_SALT_KG_PER_KG_WATER.value * unit_settled / settled, lean)
-    asked_m = _seasoned_depth_m(case, levels.BITE_M[family])
-    share = np.maximum.accumulate(_along(case, hours, _outer(case, asked_m, np.minimum(case.unit_cells / from_, 1.0))))
+    asked_m = _seasoned_depth_m(scenario, levels.BITE_M[family])
+    share = np.maximum.accumulate(
+        _along(scenario, hours, _outer(scenario, asked_m, np.minimum(scenario.unit_cells / from_, 1.0)))
+    )
     seasoned = share + (1 - share) * levels.OUTSIDE_COUNTS[family] * kept
-    bath = case.balance.water_kg / case.cut.water_kg
+    bath = scenario.balance.water_kg / scenario.cut.water_kg
     asked = max(
         _ramp(settled / TASTED_SALT_KG_PER_KG_WATER.value, 0.0, 1.5), _ramp(bath, levels.BATH_FROM, levels.BATH_FULL)
     )
-    asked *= 1 - levels.WORTH * _ramp(softening_strength(case), levels.WORKS_FROM, levels.WORKS_FULL)
+    asked *= 1 - levels.WORTH * _ramp(softening_strength(scenario), levels.WORKS_FROM, levels.WORKS_FULL)
     return Concern("seasoned", True, 1 - asked * (1 - seasoned))
 
 
-def _aroma(case: HoldCase, hours: Array, kept: float) -> Concern:
+def _aroma(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
     missing = 1 - levels.AROMA_BASE - levels.AROMA_KEPT * kept
-    return Concern("aroma", True, 1 - missing * np.exp(-hours / levels.AROMA_H[case.cut.kind.family]))
+    return Concern("aroma", True, 1 - missing * np.exp(-hours / levels.AROMA_H[scenario.cut.kind.family]))
 
 
-def _salty(case: HoldCase, hours: Array, kept: float) -> Concern:
+def _salty(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
     """Salt of the rim as it is eaten, bounded by what the mix settles to, against the aim."""
-    family, aim = case.cut.kind.family, case.hold.salt_target
-    whole = case.water_share * case.contact.settled / aim
+    family, aim = scenario.cut.kind.family, scenario.hold.salt_target
+    whole = scenario.water_share * scenario.contact.settled / aim
     if family == "plant":  # takes what the mix settles to within the hour: a matter of the mix, not of hours
         return Concern("salty", False, np.ones(len(hours)), float(_hill(whole, levels.ALL_HALF, levels.SALTY_STEEP)))
-    depth_m = _asked_depth_m(case, levels.RIM_M[family])
-    rim = np.maximum.accumulate(_along(case, hours, _outer(case, depth_m, case.course.cells))) * case.water_share / aim
+    depth_m = _asked_depth_m(scenario, levels.RIM_M[family])
+    rim = (
+        np.maximum.accumulate(_along(scenario, hours, _outer(scenario, depth_m, scenario.course.cells)))
+        * scenario.water_share
+        / aim
+    )
     eaten = rim * whole / np.sqrt(rim**2 + whole**2 + 1e-12)  # a rub's rim is not held against it: it settles
-    start = min(kept * case.balance.total("salt").value / aim, whole)
-    way_m = min(case.cut.piece.far_m, levels.CURES_WAY_M)
-    settles_h = levels.CURES_FO * way_m**2 / (case.pace.diffusivity * 3600)
+    start = min(kept * scenario.balance.total("salt").value / aim, whole)
+    way_m = min(scenario.cut.piece.far_m, levels.CURES_WAY_M)
+    settles_h = levels.CURES_FO * way_m**2 / (scenario.pace.diffusivity * 3600)
     taken = np.maximum(eaten - start, 0.0) * (1 + hours / settles_h) ** levels.CURES_POWER
     first = _hill(start, levels.SALTY_HALF, levels.SALTY_STEEP)
     falls = _hill(start + taken, levels.SALTY_HALF, levels.SALTY_STEEP)
@@ -130,46 +140,46 @@ def _salty(case: HoldCase, hours: Array, kept: float) -> Concern:
     return Concern("salty", False, values, float(_hill(start, levels.ALL_HALF, levels.SALTY_STEEP)))
 
 
-def _sour(case: HoldCase, hours: Array) -> Concern | None:
+def _sour(scenario: HoldScenario, hours: Array) -> Concern | None:
     """Hours at 4 C at the surface, weighed by how far its pH is under that of the raw meat [pH^1.5 h]."""
-    family, acid = case.cut.kind.family, case.acid
+    family, acid = scenario.cut.kind.family, scenario.acid
     if acid is None or family not in levels.SOUR_HALF:
         return None
     tau = np.concatenate(([0.0], acid.tau_m2))
     at_4_c = tau / (salt_diffusivity(REFERENCE_C, family) * 3600)  # on the clock of diffusion: warmer is never later
     under = np.maximum(0.0, RAW_PH[family] - acid.ph[:, 0]) ** levels.UNDER_POWER
     worked = np.concatenate(([0.0], np.cumsum(np.diff(at_4_c) * under)))
-    sour = np.interp(hours, case.pace.hours_at(tau), worked)
-    half = levels.SOUR_HALF[family] * (case.cut.thickness_m / levels.SOUR_AT_M) ** levels.SOUR_POWER[family]
+    sour = np.interp(hours, scenario.pace.hours_at(tau), worked)
+    half = levels.SOUR_HALF[family] * (scenario.cut.thickness_m / levels.SOUR_AT_M) ** levels.SOUR_POWER[family]
     return Concern("sour", False, _hill(sour, half, levels.SOUR_STEEP))
 
 
-def _soft(case: HoldCase, hours: Array) -> Concern | None:
-    strength = softening_strength(case)
+def _soft(scenario: HoldScenario, hours: Array) -> Concern | None:
+    strength = softening_strength(scenario)
     if strength <= 0:
         return None
-    first, done = case.balance.first, 0.0
+    first, done = scenario.balance.first, 0.0
     if first is not None:
-        alone = _strength(case, first.enzyme_units, first.ph, first.salt_per_water, first.mass_kg)
+        alone = _strength(scenario, first.enzyme_units, first.ph, first.salt_per_water, first.mass_kg)
         done = first.contact_s / 3600 * alone
-    worked = case.pace.softening_at(hours)
-    size = (case.cut.thickness_m / levels.SOFT_AT_M) ** levels.SOFT_POWER
+    worked = scenario.pace.softening_at(hours)
+    size = (scenario.cut.thickness_m / levels.SOFT_AT_M) ** levels.SOFT_POWER
     return Concern(
         "soft",
         False,
-        _hill((strength * worked + done) / size, levels.SOFT_HALF_H[case.cut.kind.family], levels.SOFT_STEEP),
+        _hill((strength * worked + done) / size, levels.SOFT_HALF_H[scenario.cut.kind.family], levels.SOFT_STEEP),
     )
 
 
-def _texture(case: HoldCase, hours: Array) -> Concern | None:
-    if case.cut.kind.family not in ("red", "mince"):
+def _texture(scenario: HoldScenario, hours: Array) -> Concern | None:
+    if scenario.cut.kind.family not in ("red", "mince"):
         return None
-    size = (case.cut.thickness_m / levels.TEXTURE_AT_M) ** levels.TEXTURE_POWER
+    size = (scenario.cut.thickness_m / levels.TEXTURE_AT_M) ** levels.TEXTURE_POWER
     return Concern("texture", False, _hill(hours, levels.TEXTURE_HALF_H * size, levels.TEXTURE_STEEP))
 
 
-def _strength(case: HoldCase, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:
-    film = mass_kg / case.cut.open_area_m2
+def _strength(scenario: HoldScenario, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:
+    film = mass_kg / scenario.cut.open_area_m2
     return effective_strength(units, ph=ph, salt_per_water=salt_per_water, film_kg_per_m2=film)
 
 

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from vadouvan.core.constants import COAT_M, PASTE_DENSITY
 from vadouvan.core.cut.cut import Cut, usual_piece_kg
 from vadouvan.core.hold.hold import Hold
-from vadouvan.core.hold.scenario import hold_case
+from vadouvan.core.hold.scenario import hold_scenario
 from vadouvan.core.hold.window import Window, window_of
 from vadouvan.core.mix.balance import Balance
 
@@ -48,6 +48,8 @@ def cube_series(cut: Cut, balance: Balance, hold: Hold) -> list[CubeChoice]:
         )  # fmt: skip
         area_m2 = cubes.open_area_m2
         series.append(
-            CubeChoice(edge_m, pieces, area_m2, paste_needed_kg(area_m2), window_of(hold_case(cubes, balance, hold)))
+            CubeChoice(
+                edge_m, pieces, area_m2, paste_needed_kg(area_m2), window_of(hold_scenario(cubes, balance, hold))
+            )
         )
     return series

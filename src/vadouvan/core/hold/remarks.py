@@ -17,7 +17,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.hold.acid import settled_ph
-from vadouvan.core.hold.scenario import HoldCase
+from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.storage import hours_allowed
 
 MATTERS_KG_PER_KG = 0.001
@@ -34,21 +34,24 @@ class Remark:
     source: str
 
 
-def remarks_on(case: HoldCase, hours: float, latest_h: float) -> list[Remark]:
+def remarks_on(scenario: HoldScenario, hours: float, latest_h: float) -> list[Remark]:
     """All remarks on a hold of so many hours."""
     return [
-        *_near_surface(case),
-        *_fridge(case, hours),
-        *_vacuum(case),
-        *_turns(case),
-        *_air(case, hours),
-        *_jar(case, latest_h),
+        *_near_surface(scenario),
+        *_fridge(scenario, hours),
+        *_vacuum(scenario),
+        *_turns(scenario),
+        *_air(scenario, hours),
+        *_jar(scenario, latest_h),
     ]
 
 
-def _near_surface(case: HoldCase) -> Iterator[Remark]:
+def _near_surface(scenario: HoldScenario) -> Iterator[Remark]:
     """Sugar lags behind salt, and what smells hardly goes in at all."""
-    if case.balance.total("sugar").value < MATTERS_KG_PER_KG and case.balance.total("aroma").value < MATTERS_KG_PER_KG:
+    if (
+        scenario.balance.total("sugar").value < MATTERS_KG_PER_KG
+        and scenario.balance.total("aroma").value < MATTERS_KG_PER_KG
+    ):
         return
     share = math.sqrt(SUGAR_OVER_SALT.value)
     says = (
@@ -57,12 +60,12 @@ def _near_surface(case: HoldCase) -> Iterator[Remark]:
     yield Remark("near-surface", "note", says, "calibration")
 
 
-def _fridge(case: HoldCase, hours: float) -> Iterator[Remark]:
-    if not case.cut.kind.needs_cold:
+def _fridge(scenario: HoldScenario, hours: float) -> Iterator[Remark]:
+    if not scenario.cut.kind.needs_cold:
         return
-    warmest = max(degrees for hour, degrees in case.hold.course if hour <= hours)
+    warmest = max(degrees for hour, degrees in scenario.hold.course if hour <= hours)
     if warmest > FRIDGE_ADVISED_C.value:
-        days_h = case.cut.kind.keeps_s / 3600
+        days_h = scenario.cut.kind.keeps_s / 3600
         times = days_h / hours_allowed(days_h, warmest)
         says = (
             f"{number_told(warmest)} C is warmer than the {FRIDGE_ADVISED_C.value:.0f} C advised at most: each hour of "
@@ -73,10 +76,10 @@ def _fridge(case: HoldCase, hours: float) -> Iterator[Remark]:
         yield Remark("fridge", "note", "At or below 4 C (5 C in the UK and EU) all the time.", "fsis")
 
 
-def _vacuum(case: HoldCase) -> Iterator[Remark]:
-    if not case.hold.vacuum:
+def _vacuum(scenario: HoldScenario) -> Iterator[Remark]:
+    if not scenario.hold.vacuum:
         return
-    if case.hold.vacuum_claim:
+    if scenario.hold.vacuum_claim:
         says = f"Counted {VACUUM_CLAIM.value:.0f} times as fast because you chose that school: claimed, not derived."
     else:
         says = (
@@ -85,19 +88,19 @@ def _vacuum(case: HoldCase) -> Iterator[Remark]:
     yield Remark("vacuum", "note", says, "calibration")
 
 
-def _turns(case: HoldCase) -> Iterator[Remark]:
-    if not case.hold.turned and not case.hold.vacuum:
+def _turns(scenario: HoldScenario) -> Iterator[Remark]:
+    if not scenario.hold.turned and not scenario.hold.vacuum:
         share = UNTURNED_SHARE.value
         times = f"{1 / share**2:.1f} times as long"
         says = f"Left lying, about {share:.0%} of the surface meets the mix, so salt takes {times}."
         yield Remark("turns", "note", says, "calibration")
 
 
-def _air(case: HoldCase, hours: float) -> Iterator[Remark]:
-    if not case.hold.open_air:
+def _air(scenario: HoldScenario, hours: float) -> Iterator[Remark]:
+    if not scenario.hold.open_air:
         return
     lost = [
-        constant * case.cut.open_area_m2 * hours * 3600 / case.cut.meat_kg * 100
+        constant * scenario.cut.open_area_m2 * hours * 3600 / scenario.cut.meat_kg * 100
         for constant in (OPEN_AIR_LOSS_KG_PER_M2_S.low, OPEN_AIR_LOSS_KG_PER_M2_S.high)
     ]
     low, high = (number_told(min(share, 30.0)) for share in lost)
@@ -105,22 +108,27 @@ def _air(case: HoldCase, hours: float) -> Iterator[Remark]:
     yield Remark("open-air", "note", says, "calibration")
 
 
-def _jar(case: HoldCase, latest_h: float) -> Iterator[Remark]:
+def _jar(scenario: HoldScenario, latest_h: float) -> Iterator[Remark]:
     """How sour the middle of a sour jar gets; the fridge all the way, whatever tradition says."""
-    if case.acid is None or case.balance.ph is None or case.balance.ph >= JAR_SAFE_PH.value or latest_h < 24:
+    if (
+        scenario.acid is None
+        or scenario.balance.ph is None
+        or scenario.balance.ph >= JAR_SAFE_PH.value
+        or latest_h < 24
+    ):
         return
-    days = case.pace.hours_at(case.acid.tau_m2) / 24
-    core = case.acid.ph[:, -1]
+    days = scenario.pace.hours_at(scenario.acid.tau_m2) / 24
+    core = scenario.acid.ph[:, -1]
     ph = float(core[int(days.searchsorted(latest_h / 24).clip(0, len(core) - 1))])
-    settled = _settled_ph(case)
+    settled = _settled_ph(scenario)
     settles = f"; left alone it settles near {settled:.1f}" if settled is not None and settled < ph - 0.05 else ""
     middle = f"After {hours_told(latest_h, 'down')} the middle is at pH {ph:.1f}, within 0.2 or so{settles}."
     says = f"{middle} Keep it in the fridge throughout; acid is no cure."
     yield Remark("jar", "note", says, "fda_food_code")
 
 
-def _settled_ph(case: HoldCase) -> float | None:
-    solution, kind = case.balance.solution, case.cut.kind
+def _settled_ph(scenario: HoldScenario) -> float | None:
+    solution, kind = scenario.balance.solution, scenario.cut.kind
     if solution is None:
         return None
-    return settled_ph(kind.family, kind.water_share, solution, case.balance.water_kg / case.cut.water_kg)
+    return settled_ph(kind.family, kind.water_share, solution, scenario.balance.water_kg / scenario.cut.water_kg)

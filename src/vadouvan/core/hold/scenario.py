@@ -19,7 +19,7 @@ NEVER_H = 24.0 * 60  # longer than any hold: stands for "not within this hold"
 
 
 @dataclass(frozen=True)
-class HoldCase:
+class HoldScenario:
     """One hold with its courses of salt and acid worked out; ``pace`` turns their clocks into hours.
 
     ``unit_cells`` and ``unit_settled`` are of the same mix with at least a trace of salt: they stand for whatever the
@@ -36,7 +36,7 @@ class HoldCase:
     unit_settled: float = 0.0
     unit_cells: Array = field(default_factory=lambda: np.zeros((0, 0)))
 
-    def with_pace(self, factor: float) -> HoldCase:
+    def with_pace(self, factor: float) -> HoldScenario:
         """The same course run at a faster or slower diffusivity."""
         return replace(self, pace=self.pace.times(factor))
 
@@ -61,7 +61,7 @@ class HoldCase:
         return self.water_share * float(np.interp(hours, self.hours, self.course.average))
 
 
-def hold_case(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = None) -> HoldCase:
+def hold_scenario(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = None) -> HoldScenario:
     """A hold with its salt course; ``acid`` is taken over from another run of the same mix, or worked out."""
     contact = Contact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
     pace = Pace(hold.course, cut.kind.family, hold.pace_factor)
@@ -69,7 +69,9 @@ def hold_case(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = 
     course = salt_course(cut.piece, contact, earlier)
     traced = replace(contact, salt_kg=max(balance.salt_kg, TRACE_KG_PER_KG * cut.meat_kg))
     unit = course if traced == contact else salt_course(cut.piece, traced, earlier)
-    return HoldCase(cut, balance, hold, contact, course, pace, acid or _acid(cut, balance), traced.settled, unit.cells)
+    return HoldScenario(
+        cut, balance, hold, contact, course, pace, acid or _acid(cut, balance), traced.settled, unit.cells
+    )
 
 
 def _earlier(cut: Cut, balance: Balance, pace: Pace) -> EarlierContact | None:

@@ -6,14 +6,14 @@ import numpy as np
 
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.hold.eigenmodes import Array
-from vadouvan.core.hold.time_course import HoldCourse
+from vadouvan.core.hold.time_course import TimeCourse
 from vadouvan.core.hold.window import Window
 
 DEEP_ENOUGH_TO_TELL_M = 0.0001
 DIFFERS_BY = 0.05
 
 
-def told_at(course: HoldCourse, index: int) -> str:
+def told_at(course: TimeCourse, index: int) -> str:
     """What salt, acid and softening have done by the hour of an index."""
     parts = [f"{hours_told(float(course.hours[index]))}:"]
     salt = float(course.average[index]) * 1000
@@ -62,7 +62,7 @@ def why_not_now(window: Window) -> str:
     return words
 
 
-def differences(this: tuple[Window, HoldCourse], other: tuple[Window, HoldCourse], hours: float) -> list[str]:
+def differences(this: tuple[Window, TimeCourse], other: tuple[Window, TimeCourse], hours: float) -> list[str]:
     """How another hold differs from this one: its window, what ends it, salt and bands at an hour."""
     (window, course), (window_b, course_b) = this, other
     found = []
@@ -79,13 +79,13 @@ def differences(this: tuple[Window, HoldCourse], other: tuple[Window, HoldCourse
     return found or ["Nothing that could be told apart."]
 
 
-def between_hours(course: HoldCourse, hours: float, other_h: float) -> list[str]:
+def between_hours(course: TimeCourse, hours: float, other_h: float) -> list[str]:
     """How the same hold looks at another hour."""
     found = _values_differ(course, hours, course, other_h, f"At {hours_told(other_h)} ")
     return found or ["Nothing that could be told apart."]
 
 
-def _values_differ(course: HoldCourse, hours: float, course_b: HoldCourse, hours_b: float, begins: str) -> list[str]:
+def _values_differ(course: TimeCourse, hours: float, course_b: TimeCourse, hours_b: float, begins: str) -> list[str]:
     """Salt, middle and bands of the second against the first, where a cook could tell the difference."""
     pairs = (
         ("salt on average", "g a kilogram", course.average, course_b.average),
@@ -103,7 +103,7 @@ def _values_differ(course: HoldCourse, hours: float, course_b: HoldCourse, hours
     return found
 
 
-def _at(course: HoldCourse, values: Array, hours: float) -> float:
+def _at(course: TimeCourse, values: Array, hours: float) -> float:
     return float(np.interp(hours, course.hours, values))
 
 

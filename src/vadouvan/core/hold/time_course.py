@@ -11,7 +11,7 @@ from scipy.special import erfc
 from vadouvan.core.constants import ENZYME_DIFFUSIVITY, ENZYME_PLEASANT_H, TASTED_SALT_KG_PER_KG_WATER
 from vadouvan.core.hold.concerns import softening_strength
 from vadouvan.core.hold.eigenmodes import Array
-from vadouvan.core.hold.scenario import HoldCase
+from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.window import Window
 
 HOURS, DEPTHS = 33, 25
@@ -20,7 +20,7 @@ EARLIEST_H = 0.25
 
 
 @dataclass(frozen=True)
-class HoldCourse:
+class TimeCourse:
     """Per hour: salt by depth [kg/kg meat] (hours, depths), mean and middle, salt left outside [kg], depth of
     seasoning, of the white band and of softening [m]. ``across``: depths run right through to the other side.
     ``tasted`` is the salt from which a layer tastes seasoned [kg/kg].
@@ -39,28 +39,32 @@ class HoldCourse:
     across: bool
 
 
-def hold_course(case: HoldCase, window: Window) -> HoldCourse:
+def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
     """The course from a quarter of an hour to a good while after the latest hour."""
     hours = course_hours(window)
-    piece = case.cut.piece
-    across = piece.path.far_resistance_m is not None or (case.cut.shape == "slab" and case.cut.bone in ("face", "ribs"))
-    reach_m = case.cut.thickness_m if across else piece.far_m
+    piece = scenario.cut.piece
+    across = piece.path.far_resistance_m is not None or (
+        scenario.cut.shape == "slab" and scenario.cut.bone in ("face", "ribs")
+    )
+    reach_m = scenario.cut.thickness_m if across else piece.far_m
     depths = np.linspace(0.0, reach_m, DEPTHS)
-    axis = case.hours
-    salt = case.water_share * np.array([np.interp(hours, axis, case.course.at_depth(float(depth))) for depth in depths])
-    average = case.water_share * np.interp(hours, axis, case.course.average)
-    tasted = TASTED_SALT_KG_PER_KG_WATER.value * case.water_share
+    axis = scenario.hours
+    salt = scenario.water_share * np.array(
+        [np.interp(hours, axis, scenario.course.at_depth(float(depth))) for depth in depths]
+    )
+    average = scenario.water_share * np.interp(hours, axis, scenario.course.average)
+    tasted = TASTED_SALT_KG_PER_KG_WATER.value * scenario.water_share
     fields = salt.T
-    return HoldCourse(
+    return TimeCourse(
         hours=hours,
         depths_m=depths,
         salt=fields,
         average=average,
         middle=fields[:, -1] if not across else fields.min(axis=1),
-        left_kg=np.maximum(0.0, case.balance.salt_kg - average * case.cut.meat_kg),
+        left_kg=np.maximum(0.0, scenario.balance.salt_kg - average * scenario.cut.meat_kg),
         seasoned_m=np.array([_reach(depths, row, tasted) for row in fields]),
-        white_m=_white(case, hours),
-        soft_m=np.array([_softened_m(case, float(hour)) for hour in hours]),
+        white_m=_white(scenario, hours),
+        soft_m=np.array([_softened_m(scenario, float(hour)) for hour in hours]),
         tasted=tasted,
         across=across,
     )
@@ -86,19 +90,19 @@ def _reach(depths_m: Array, row: Array, threshold: float) -> float:
     return float(depths_m[first - 1] + part * (depths_m[first] - depths_m[first - 1]))
 
 
-def _white(case: HoldCase, hours: Array) -> Array:
-    if case.acid is None:
+def _white(scenario: HoldScenario, hours: Array) -> Array:
+    if scenario.acid is None:
         return np.zeros(len(hours))
-    axis = case.pace.hours_at(case.acid.tau_m2)
-    return np.asarray(np.interp(hours, axis, case.acid.band_m(), left=0.0))
+    axis = scenario.pace.hours_at(scenario.acid.tau_m2)
+    return np.asarray(np.interp(hours, axis, scenario.acid.band_m(), left=0.0))
 
 
-def _softened_m(case: HoldCase, hours: float) -> float:
+def _softened_m(scenario: HoldScenario, hours: float) -> float:
     """Depth to which a live enzyme has softened pleasantly [m]: what diffuses in works as long as it is there."""
-    strength = softening_strength(case)
+    strength = softening_strength(scenario)
     if strength <= 0 or hours <= 0:
         return 0.0
-    worked_h = float(case.pace.softening_at(np.array(hours)))
+    worked_h = float(scenario.pace.softening_at(np.array(hours)))
     spread_m = 2 * math.sqrt(ENZYME_DIFFUSIVITY.value * hours * 3600)
     depths = np.linspace(0.0, 4 * spread_m, 200)
     z = depths / spread_m

@@ -20,7 +20,7 @@ from vadouvan.core.hold.concerns import Concern, concerns_of
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.keeping import storage_limit
 from vadouvan.core.hold.limits import Limit
-from vadouvan.core.hold.scenario import NEVER_H, HoldCase, hold_case
+from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
 from vadouvan.core.hold.worded import at_once, before_crossing, limit_of
 from vadouvan.core.mix.balance import Balance
 
@@ -113,23 +113,23 @@ class _Run:
     straight: bool
 
 
-def window_of(case: HoldCase) -> Window:
+def window_of(scenario: HoldScenario) -> Window:
     """The window of a cut in a mix under a hold."""
-    cut, balance, hold = case.cut, case.balance, case.hold
-    storage = storage_limit(case)
+    cut, balance, hold = scenario.cut, scenario.balance, scenario.hold
+    storage = storage_limit(scenario)
     last_h = min(max(storage.hours, FIRST_H * 2), NEVER_H)
-    base = _run(case, last_h)
-    runs = [base, *(_run(case.with_pace(factor), last_h) for factor in _either_way(DIFFUSIVITY_LOG_SD.value))]
+    base = _run(scenario, last_h)
+    runs = [base, *(_run(scenario.with_pace(factor), last_h) for factor in _either_way(DIFFUSIVITY_LOG_SD.value))]
     runs += [
-        _run(hold_case(cut.scaled(factor), balance, hold, case.acid), last_h)
+        _run(hold_scenario(cut.scaled(factor), balance, hold, scenario.acid), last_h)
         for factor in _either_way(cut.thickness_log_sd)
     ]
-    runs += [_run(hold_case(cut, salted, hold, case.acid), last_h) for salted in _salt_either_way(balance)]
-    opens = limit_of(case, base.opens, base.earliest)
-    latest_by = storage if base.ends is None else limit_of(case, base.ends, base.latest)
-    falls = limit_of(case, base.falls_at_best, base.latest)
-    best_by = before_crossing(base.best, falls) if base.best_by is None else limit_of(case, base.best_by, base.best)
-    others = tuple(limit_of(case, one, _last_at(_hours(last_h), one.values, _level(base))) for one in base.falling)
+    runs += [_run(hold_scenario(cut, salted, hold, scenario.acid), last_h) for salted in _salt_either_way(balance)]
+    opens = limit_of(scenario, base.opens, base.earliest)
+    latest_by = storage if base.ends is None else limit_of(scenario, base.ends, base.latest)
+    falls = limit_of(scenario, base.falls_at_best, base.latest)
+    best_by = before_crossing(base.best, falls) if base.best_by is None else limit_of(scenario, base.best_by, base.best)
+    others = tuple(limit_of(scenario, one, _last_at(_hours(last_h), one.values, _level(base))) for one in base.falling)
     worst = min((*base.rising, *base.falling), key=lambda one: one.start)
     return Window(
         earliest=_edge(runs, lambda run: run.earliest, at_once(base.earliest) if base.earliest <= FIRST_H else opens),
@@ -144,7 +144,7 @@ def window_of(case: HoldCase) -> Window:
         good_h=base.good_h,
         mark=base.mark,
         straight=base.straight,
-        spoiled_by=limit_of(case, worst, base.latest) if worst.start < levels.COMPROMISE else None,
+        spoiled_by=limit_of(scenario, worst, base.latest) if worst.start < levels.COMPROMISE else None,
         keeps_h=storage.hours,
     )
 
@@ -157,9 +157,9 @@ def _level(run: _Run) -> float:
     return levels.ACCEPTABLE * min(1.0, run.mark / levels.GOOD)
 
 
-def _run(case: HoldCase, last_h: float) -> _Run:
+def _run(scenario: HoldScenario, last_h: float) -> _Run:
     hours = _hours(last_h)
-    found = concerns_of(case, hours)
+    found = concerns_of(scenario, hours)
     up, down = (tuple(one for one in found if one.rises is way) for way in (True, False))
     rising = np.minimum.reduce([one.values for one in up])
     falling = np.minimum.reduce([one.values for one in down])

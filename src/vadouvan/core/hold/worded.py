@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from vadouvan.core.hold.concerns import Concern, ConcernName
 from vadouvan.core.hold.limits import Basis, Limit
-from vadouvan.core.hold.scenario import HoldCase
+from vadouvan.core.hold.scenario import HoldScenario
 
 _BASIS: dict[ConcernName, Basis] = {
     "seasoned": "salt",
@@ -16,9 +16,9 @@ _BASIS: dict[ConcernName, Basis] = {
 }
 
 
-def limit_of(case: HoldCase, concern: Concern, hours: float) -> Limit:
+def limit_of(scenario: HoldScenario, concern: Concern, hours: float) -> Limit:
     """A concern as the limit that it sets at an hour."""
-    tenderiser = case.balance.tenderiser
+    tenderiser = scenario.balance.tenderiser
     fruit = f"the {tenderiser.name}" if tenderiser else "the enzyme"
     says: dict[ConcernName, str] = {
         "seasoned": "what is eaten tastes seasoned",

@@ -11,7 +11,7 @@ from vadouvan.core.cut.cut import EVENNESS, Cut, usual_piece_kg
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.preparation import Step, StepKind
 from vadouvan.core.cut.shape import Bone, ShapeName
-from vadouvan.core.draft.typed import MOST_STEPS, YES, CutSaid, StepSaid
+from vadouvan.core.draft.typed import MOST_STEPS, YES, CutInput, StepInput
 from vadouvan.core.figure import number_told
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.kitchen.kitchen import Kitchen
@@ -40,7 +40,7 @@ SMALL_PIECE_KG, SMALL_PIECES_KG = 0.06, 0.5
 MOST_BONE_PCT = 60
 
 
-def read_cut(said: CutSaid, kitchen: Kitchen, notes: Notes) -> Cut | None:
+def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
     """The cut on the board, or nothing while something about it is wrong or its kind unsaid."""
     kind = _kind(said.kind, kitchen, notes)
     if kind is None:
@@ -100,11 +100,11 @@ def _kind(said: str, kitchen: Kitchen, notes: Notes) -> CutKind | None:
     return kind
 
 
-def _pieces(said: CutSaid) -> int:
+def _pieces(said: CutInput) -> int:
     return whole_number(said.pieces, field="cut.pieces", low=1, high=2000, what="pieces")
 
 
-def _mass(said: CutSaid, kind: CutKind, pieces: int | None, notes: Notes) -> float | None:
+def _mass(said: CutInput, kind: CutKind, pieces: int | None, notes: Notes) -> float | None:
     if said.mass:
         return notes.attempt(lambda: quantity(said.mass, MASS, field="cut.mass_g"))
     if pieces is None and kind.mass_kg < SMALL_PIECE_KG:
@@ -114,14 +114,14 @@ def _mass(said: CutSaid, kind: CutKind, pieces: int | None, notes: Notes) -> flo
     return notes.assume("cut.mass_g", mass_kg, f"{number_told(mass_kg * 1000)} g, usual for {count} of this cut")
 
 
-def _thickness(said: CutSaid, kind: CutKind, notes: Notes) -> float | None:
+def _thickness(said: CutInput, kind: CutKind, notes: Notes) -> float | None:
     if said.thickness:
         return notes.attempt(lambda: quantity(said.thickness, THICKNESS, field="cut.thickness_mm"))
     words = f"{number_told(kind.thickness_m * 1000)} mm, usual for this cut"
     return notes.assume("cut.thickness_mm", kind.thickness_m, words)
 
 
-def _age_s(said: CutSaid, kind: CutKind, notes: Notes) -> float:
+def _age_s(said: CutInput, kind: CutKind, notes: Notes) -> float:
     """How long it has been raw in the fridge when it goes in; thawed for it, its clock starts there [s]."""
     if not kind.needs_cold or said.state == "frozen":
         return 0.0
@@ -134,7 +134,7 @@ def _side(said: str, field: str, notes: Notes) -> float | None:
     return notes.attempt(lambda: quantity(said, SIDE, field=field)) if said else None
 
 
-def _bone_share(said: CutSaid, kind: CutKind, bone: Bone, notes: Notes) -> float:
+def _bone_share(said: CutInput, kind: CutKind, bone: Bone, notes: Notes) -> float:
     if bone == "none":
         return 0.0
     if not said.bone_share:
@@ -162,7 +162,7 @@ def _assumed_pieces(kind: CutKind, shape: ShapeName, meat_kg: float, thickness_m
 # --- what was done to it -------------------------------------------------------------------
 
 
-def _steps(said: tuple[StepSaid, ...], notes: Notes) -> tuple[Step, ...]:
+def _steps(said: tuple[StepInput, ...], notes: Notes) -> tuple[Step, ...]:
     if len(said) > MOST_STEPS:
         wrong = f"{len(said)} steps are more than one cut takes."
         notes.problems.append(
@@ -172,7 +172,7 @@ def _steps(said: tuple[StepSaid, ...], notes: Notes) -> tuple[Step, ...]:
     return tuple(step for step in read if step is not None)
 
 
-def _step(said: StepSaid, number: int, notes: Notes) -> Step | None:
+def _step(said: StepInput, number: int, notes: Notes) -> Step | None:
     field = f"cut.steps.{number}"
     if said.kind not in STEPS:
         accepted = "Choose one of " + ", ".join(STEPS) + "."

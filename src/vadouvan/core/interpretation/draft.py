@@ -9,17 +9,17 @@ from zoneinfo import ZoneInfo
 from vadouvan.core.clock.meal import Meal
 from vadouvan.core.clock.moment import local_moment, time_zone
 from vadouvan.core.clock.routine import hours_between
-from vadouvan.core.cooking.fire import FireRead
+from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.lead import usual_lead
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Appetite, Occasion
-from vadouvan.core.draft.typed import Draft, MealSaid, OccasionSaid
+from vadouvan.core.draft.typed import Draft, MealInput, OccasionInput
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.interpretation.cut import read_cut
 from vadouvan.core.interpretation.fire import read_fire
 from vadouvan.core.interpretation.hold import read_hold
-from vadouvan.core.interpretation.mix import MixReading, read_mix
+from vadouvan.core.interpretation.mix import MixInterpretation, read_mix
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.quantity import EARLY, LEAD, decimal, quantity, whole_number
@@ -33,16 +33,16 @@ APPETITES: dict[str, Appetite] = {"light": "light", "normal": "normal", "hearty"
 
 
 @dataclass(frozen=True)
-class Reading:
+class Interpretation:
     """What could be read of a draft, with the notes made on the way."""
 
     cut: Cut | None
-    mix: MixReading
+    mix: MixInterpretation
     hold: Hold | None
     meal: Meal | None
     occasion: Occasion | None
     frozen_share: float
-    fire: FireRead
+    fire: FireInterpretation
     notes: Notes = field(default_factory=Notes)
 
     @property
@@ -71,14 +71,14 @@ class Reading:
         return self.notes.waiting
 
 
-def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Reading:
+def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretation:
     """Read every answer of a draft; never raises for what a cook typed."""
     notes = Notes()
     cut = read_cut(draft.cut, kitchen, notes)
     mix = read_mix(draft, kitchen.pantry, notes)
     fire = read_fire(draft.fire, notes)
     frozen_share = _frozen_share(draft.occasion, notes)
-    return Reading(
+    return Interpretation(
         cut=cut,
         mix=mix,
         hold=read_hold(draft.hold, cut, mix, kitchen.own, notes),
@@ -96,7 +96,7 @@ def _usual_lead(cut: Cut | None, stages: tuple[CookStage, ...]) -> timedelta:
     return usual_lead(cut, stages) if known and cut is not None else DEFAULT_LEAD
 
 
-def _occasion(said: OccasionSaid, frozen: float, notes: Notes) -> Occasion | None:
+def _occasion(said: OccasionInput, frozen: float, notes: Notes) -> Occasion | None:
     appetite = notes.choice(said.appetite, APPETITES, ("normal", "normal"), "occasion.appetite")
     if not said.servings:
         return None
@@ -106,7 +106,7 @@ def _occasion(said: OccasionSaid, frozen: float, notes: Notes) -> Occasion | Non
     return None if servings is None else Occasion(servings, appetite, frozen)
 
 
-def _frozen_share(said: OccasionSaid, notes: Notes) -> float:
+def _frozen_share(said: OccasionInput, notes: Notes) -> float:
     if not said.frozen:
         return notes.assume("occasion.frozen_pct", 0.0, "nothing")
     accepted = "Write 0 to 80 % of the whole; 50 is a double batch with half of it frozen."
@@ -119,7 +119,7 @@ def _frozen_share(said: OccasionSaid, notes: Notes) -> float:
 # --- meal ----------------------------------------------------------------------------------
 
 
-def _meal(said: MealSaid, notes: Notes, now: datetime, usual: timedelta) -> Meal | None:
+def _meal(said: MealInput, notes: Notes, now: datetime, usual: timedelta) -> Meal | None:
     name = said.time_zone or (notes.assume("meal.time_zone", "UTC", "UTC") if said.at else "UTC")
     zone = notes.attempt(lambda: time_zone(name, field="meal.time_zone"))
     lead_s = notes.attempt(lambda: quantity(said.lead, LEAD, field="meal.lead_min")) if said.lead else None
@@ -167,7 +167,7 @@ def _has_been(text: str, zone: ZoneInfo, now: datetime, notes: Notes, *, field: 
     return None
 
 
-def _thaw_for(said: MealSaid, zone: ZoneInfo, at: datetime, notes: Notes) -> datetime | None:
+def _thaw_for(said: MealInput, zone: ZoneInfo, at: datetime, notes: Notes) -> datetime | None:
     """The other meal, for the frozen part; it comes after the first."""
     other = notes.attempt(lambda: local_moment(said.thaw_for, zone, field="meal.thaw_for")) if said.thaw_for else None
     if other is None or hours_between(at, other) > 0:

@@ -6,10 +6,10 @@ from typing import get_args
 
 from vadouvan.core.constants import ROLLING_BOIL, USUAL_BOIL
 from vadouvan.core.cooking.doneness import School
-from vadouvan.core.cooking.fire import FireRead
+from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.stages import Brush, CookPlace, CookStage
 from vadouvan.core.cooking.surface import Left
-from vadouvan.core.draft.typed import MOST_STAGES, YES, FireSaid, StageSaid
+from vadouvan.core.draft.typed import MOST_STAGES, YES, FireInput, StageInput
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.measures.quantity import BOIL, COOK, MIX_MASS, decimal, degrees, quantity
 from vadouvan.errors import InputError
@@ -26,7 +26,7 @@ HEAT_ACCEPTED = 'Write 40 to 400 C, such as "200 C" or "390 F".'
 CORE_ACCEPTED = 'Write 40 to 100 C, such as "74 C" or "165 F".'
 
 
-def read_fire(said: FireSaid, notes: Notes) -> FireRead:
+def read_fire(said: FireInput, notes: Notes) -> FireInterpretation:
     """Every answer about the fire."""
     stages = read_stages(said, notes)
     school = notes.choice(said.doneness, SCHOOLS, ("guidance", "guidance"), "fire.doneness")
@@ -35,7 +35,7 @@ def read_fire(said: FireSaid, notes: Notes) -> FireRead:
         own_c = notes.attempt(lambda: degrees(said.core, field="fire.core_c", low=40, high=100, accepted=CORE_ACCEPTED))
     boils = notes.choice(said.sauce, SAUCES, (False, "discard"), "fire.sauce")
     reduce_kg, reduce_share = _reduce_to(said, notes)
-    return FireRead(
+    return FireInterpretation(
         stages=stages,
         surface=notes.choice(said.surface, SURFACES, ("patted", "patted"), "fire.surface"),
         school=school,
@@ -48,7 +48,7 @@ def read_fire(said: FireSaid, notes: Notes) -> FireRead:
     )
 
 
-def _boil_s(said: FireSaid, boils: bool, notes: Notes) -> float:
+def _boil_s(said: FireInput, boils: bool, notes: Notes) -> float:
     usual = USUAL_BOIL.value * 60
     if not said.boil:
         return notes.assume("fire.boil_min", usual, f"{USUAL_BOIL.value:g} min") if boils else usual
@@ -60,7 +60,7 @@ def _boil_s(said: FireSaid, boils: bool, notes: Notes) -> float:
     return usual if boil_s is None else boil_s
 
 
-def _reduce_to(said: FireSaid, notes: Notes) -> tuple[float | None, float | None]:
+def _reduce_to(said: FireInput, notes: Notes) -> tuple[float | None, float | None]:
     """A weight [kg], or a share of what is left."""
     text = said.reduce_to.strip()
     if not text:
@@ -74,7 +74,7 @@ def _reduce_to(said: FireSaid, notes: Notes) -> tuple[float | None, float | None
     return notes.attempt(lambda: quantity(text, MIX_MASS, field="fire.reduce_to")), None
 
 
-def read_stages(said: FireSaid, notes: Notes) -> tuple[CookStage, ...]:
+def read_stages(said: FireInput, notes: Notes) -> tuple[CookStage, ...]:
     """The stages that could be read; all but one need their minutes."""
     before = len(notes.problems)
     if len(said.stages) > MOST_STAGES:
@@ -101,7 +101,7 @@ def read_stages(said: FireSaid, notes: Notes) -> tuple[CookStage, ...]:
     return tuple(stage for stage in stages if stage is not None) if len(notes.problems) == before else ()
 
 
-def _stage(said: StageSaid, path: str, notes: Notes) -> CookStage | None:
+def _stage(said: StageInput, path: str, notes: Notes) -> CookStage | None:
     place = notes.choice(said.place, PLACES, ("oven", "oven"), f"{path}.place")
     heat = core = minutes = None
     if said.heat:

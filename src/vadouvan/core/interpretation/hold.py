@@ -7,9 +7,9 @@ from typing import get_args
 
 from vadouvan.core.constants import FRIDGE_ADVISED_C, FRIDGE_WARMEST_C, ROOM_C, SALT_TARGET_KG_PER_KG
 from vadouvan.core.cut.cut import Cut
-from vadouvan.core.draft.typed import HoldSaid
+from vadouvan.core.draft.typed import HoldInput
 from vadouvan.core.hold.hold import Goal, Hold, Metal
-from vadouvan.core.interpretation.mix import MixReading
+from vadouvan.core.interpretation.mix import MixInterpretation
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.kitchen.kitchen import OwnCorrection
 from vadouvan.core.measures.quantity import decimal, degrees
@@ -30,7 +30,9 @@ READINGS_ACCEPTED = 'Write hours since contact and degrees, rising from 0 h, suc
 _READING = re.compile(r"(?P<hour>\d+(?:[.,]\d+)?)\s*h\s*:?\s*(?P<degrees>-?\d+(?:[.,]\d+)?)\s*°?\s*c?", re.IGNORECASE)
 
 
-def read_hold(said: HoldSaid, cut: Cut | None, mix: MixReading, own: OwnCorrection, notes: Notes) -> Hold | None:
+def read_hold(
+    said: HoldInput, cut: Cut | None, mix: MixInterpretation, own: OwnCorrection, notes: Notes
+) -> Hold | None:
     """The hold, or nothing while something about it is wrong."""
     before = len(notes.problems)
     small = cut is None or cut.shape in ("cube", "strip") or cut.piece.far_m <= THROUGH_UP_TO_M
@@ -54,7 +56,7 @@ def read_hold(said: HoldSaid, cut: Cut | None, mix: MixReading, own: OwnCorrecti
     return hold if len(notes.problems) == before else None
 
 
-def _fridge(said: HoldSaid, notes: Notes) -> float:
+def _fridge(said: HoldInput, notes: Notes) -> float:
     if not said.fridge:
         return notes.assume("hold.fridge_c", DEFAULT_FRIDGE_C, f"{DEFAULT_FRIDGE_C:.0f} C")
     most = FRIDGE_WARMEST_C.value
@@ -65,7 +67,7 @@ def _fridge(said: HoldSaid, notes: Notes) -> float:
     return DEFAULT_FRIDGE_C if value is None else value
 
 
-def _room(said: HoldSaid, notes: Notes) -> float:
+def _room(said: HoldInput, notes: Notes) -> float:
     if not said.room.strip():
         return notes.assume("hold.room_c", ROOM_C.value, f"{ROOM_C.value:.0f} C")
     accepted = 'Write how warm the kitchen is, 10 to 45 C, such as "27 C" or "80 F".'
@@ -73,7 +75,7 @@ def _room(said: HoldSaid, notes: Notes) -> float:
     return ROOM_C.value if value is None else value
 
 
-def _salt_target(said: HoldSaid, salting: Salting, own_factor: float, notes: Notes) -> float:
+def _salt_target(said: HoldInput, salting: Salting, own_factor: float, notes: Notes) -> float:
     usual, words = SALT_TARGET_KG_PER_KG.value * own_factor, "well seasoned"
     if abs(own_factor - 1) > TELL_FROM:
         words = "as your verdicts say"

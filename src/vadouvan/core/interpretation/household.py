@@ -16,7 +16,7 @@ IS_SALT = 0.5  # share of salt from which an ingredient is one
 
 
 @dataclass(frozen=True)
-class HouseholdSaid:
+class HouseholdInput:
     """As typed: ids of a salt and a school, allergens by name, how many eat low in salt. Empty: nothing said."""
 
     salt: str = ""
@@ -25,7 +25,7 @@ class HouseholdSaid:
     low_salt: str = ""
 
 
-def read_household(said: HouseholdSaid, pantry: Pantry) -> Household:
+def read_household(said: HouseholdInput, pantry: Pantry) -> Household:
     """The household; raises BadInput with every field that is wrong."""
     problems: list[InputError] = []
     salt = pantry.by_id.get(said.salt)

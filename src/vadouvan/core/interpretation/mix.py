@@ -7,7 +7,16 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import TypeVar, get_args
 
-from vadouvan.core.draft.typed import LONGEST_TEXT, MOST_LINES, YES, AimsSaid, Draft, LineSaid, MakingSaid, QuantitySaid
+from vadouvan.core.draft.typed import (
+    LONGEST_TEXT,
+    MOST_LINES,
+    YES,
+    AimsInput,
+    Draft,
+    LineInput,
+    MakingInput,
+    QuantityInput,
+)
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.measures.quantity import (
     CONTACT,
@@ -41,7 +50,7 @@ DEFAULT_BATH_H = 12.0
 
 
 @dataclass(frozen=True)
-class MixReading:
+class MixInterpretation:
     """The mix as read: weighed lines, which are locked, fished out or first, school, aims, vessel, making.
 
     ``aims`` are in kg per kg of meat, but for heat in Scoville units.
@@ -58,11 +67,11 @@ class MixReading:
     making: Making
 
 
-def read_mix(draft: Draft, pantry: Pantry, notes: Notes) -> MixReading:
+def read_mix(draft: Draft, pantry: Pantry, notes: Notes) -> MixInterpretation:
     """Every answer about the mix, with problems and assumptions noted."""
     portions = _lines(draft.mix, pantry, notes)
     salting = _salting(draft.aims, pantry, notes)
-    return MixReading(
+    return MixInterpretation(
         portions=portions,
         locked=frozenset(line.id for line in draft.mix if line.locked == YES),
         lifted=frozenset(line.id for line in draft.mix if line.lifted == YES),
@@ -78,7 +87,7 @@ def read_mix(draft: Draft, pantry: Pantry, notes: Notes) -> MixReading:
 # --- lines ---------------------------------------------------------------------------------
 
 
-def _lines(lines: tuple[LineSaid, ...], pantry: Pantry, notes: Notes) -> tuple[Portion, ...]:
+def _lines(lines: tuple[LineInput, ...], pantry: Pantry, notes: Notes) -> tuple[Portion, ...]:
     written = [line for line in lines if line.text.strip()]
     if not written:
         notes.waiting.append("at least one ingredient in the mix")
@@ -90,7 +99,7 @@ def _lines(lines: tuple[LineSaid, ...], pantry: Pantry, notes: Notes) -> tuple[P
     return tuple(portion for portion in portions if portion is not None)
 
 
-def portion_of(line: LineSaid, pantry: Pantry) -> Portion:
+def portion_of(line: LineInput, pantry: Pantry) -> Portion:
     """The portion that a typed line means; raises InputError with the line's path ``mix.<id>``."""
     path = f"mix.{line.id}"
     if len(line.text) > LONGEST_TEXT:
@@ -111,7 +120,7 @@ def portion_of(line: LineSaid, pantry: Pantry) -> Portion:
 # --- school and aims -----------------------------------------------------------------------
 
 
-def _salting(said: AimsSaid, pantry: Pantry, notes: Notes) -> Salting:
+def _salting(said: AimsInput, pantry: Pantry, notes: Notes) -> Salting:
     school = _chosen(said.school, SCHOOLS, "aims.school", notes)
     bath_h = DEFAULT_BATH_H
     if school == "strong_bath":
@@ -148,7 +157,7 @@ def _spoons(said: str, notes: Notes) -> float:
     return 1.0 if value is None else value
 
 
-def _aims(said: AimsSaid, notes: Notes) -> dict[Aim, float]:
+def _aims(said: AimsInput, notes: Notes) -> dict[Aim, float]:
     """Sugar and acid aims [kg/kg] and heat [SHU], as far as they were said."""
     limits: tuple[tuple[Aim, str, float, str], ...] = (
         ("sugar", said.sugar, 200.0, "0 to 200 grams of sugar a kilogram of meat; 5 to 20 is usual"),
@@ -172,7 +181,7 @@ def _aims(said: AimsSaid, notes: Notes) -> dict[Aim, float]:
 # --- quantity ------------------------------------------------------------------------------
 
 
-def _vessel(said: QuantitySaid, portions: tuple[Portion, ...], salting: Salting, notes: Notes) -> Vessel:
+def _vessel(said: QuantityInput, portions: tuple[Portion, ...], salting: Salting, notes: Notes) -> Vessel:
     total = sum(portion.mass_kg.value for portion in portions)
     water = sum(portion.mass_kg.value * portion.ingredient.water for portion in portions)
     runny = water / total if total > 0 else 0.0
@@ -206,7 +215,7 @@ def _size(said: str, notes: Notes) -> tuple[float | None, float | None]:
     return None, _said(said, VESSEL_VOLUME, "quantity.size", notes)
 
 
-def _set_aside(said: QuantitySaid, notes: Notes) -> SetAside:
+def _set_aside(said: QuantityInput, notes: Notes) -> SetAside:
     text, use = said.set_aside.strip(), said.set_aside_for.strip()
     if not text:
         return SetAside(use=use)
@@ -222,7 +231,7 @@ def _set_aside(said: QuantitySaid, notes: Notes) -> SetAside:
 # --- making --------------------------------------------------------------------------------
 
 
-def _making(said: MakingSaid, portions: tuple[Portion, ...], notes: Notes) -> Making:
+def _making(said: MakingInput, portions: tuple[Portion, ...], notes: Notes) -> Making:
     method = notes.choice(said.method, METHODS, ("raw", "raw"), "making.method")
     simmer_s = _said(said.simmer, SIMMER, "making.simmer_min", notes)
     texture = _chosen(said.texture, TEXTURES, "making.texture", notes)

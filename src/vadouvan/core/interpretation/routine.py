@@ -20,7 +20,7 @@ CLOCK_ACCEPTED = 'Write a time of day such as "23:00".'
 
 
 @dataclass(frozen=True)
-class RoutineSaid:
+class RoutineInput:
     """Sleep and work as typed: times of day, and the days of work by their first three letters."""
 
     sleep_from: str = "23:00"
@@ -31,7 +31,7 @@ class RoutineSaid:
     away: str = ""
 
 
-def read_routine(said: RoutineSaid) -> Routine:
+def read_routine(said: RoutineInput) -> Routine:
     """The week; raises BadInput with every field that is wrong."""
     problems: list[InputError] = []
     sleep = _span(said.sleep_from, said.sleep_to, "sleep", problems)

@@ -13,14 +13,14 @@ MOST_TUBS = 8
 
 
 @dataclass(frozen=True)
-class SharedSaid:
+class SharedInput:
     """As typed: "38 l", and "2.5 l, 5 l". Empty: no limit."""
 
     fridge: str = ""
     tubs: str = ""
 
 
-def read_shared(said: SharedSaid) -> SharedKitchen:
+def read_shared(said: SharedInput) -> SharedKitchen:
     """What is shared; raises BadInput with every field that is wrong."""
     problems: list[InputError] = []
     fridge_l = None

@@ -138,7 +138,7 @@ def _bare(facts: _Facts) -> Dish:
 def _litres(facts: _Facts) -> float:
     """Meat and mix [l]; bone counts as meat."""
     meat_m3 = facts.cut.mass_kg / facts.cut.kind.density_kg_per_m3
-    return (meat_m3 + facts.mix.bowl.balance.mass_kg.value / 1030.0) * 1000
+    return (meat_m3 + facts.mix.at_contact.balance.mass_kg.value / 1030.0) * 1000
 
 
 def _dish(facts: _Facts, clock: Clock) -> Dish:

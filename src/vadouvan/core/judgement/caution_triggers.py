@@ -129,7 +129,7 @@ def _too_long(known: Known, *families: str) -> bool:
 
 def _aside(known: Known) -> bool:
     mix = known.judgement.mix
-    return _raw(known) and (mix is None or mix.bowl.set_aside_kg <= 0)
+    return _raw(known) and (mix is None or mix.at_contact.set_aside_kg <= 0)
 
 
 def _garlic_in_oil(known: Known) -> bool:

@@ -9,11 +9,11 @@ from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cooking.brushing import LastBrush, brushing_told, last_brush
 from vadouvan.core.cooking.doneness import Doneness, doneness_of
-from vadouvan.core.cooking.fire import FireRead
+from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.sauce import Sauce, sauce_of
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import SurfaceLeft, Told, surface_left
-from vadouvan.core.hold.scenario import HoldCase
+from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.mix.need import Form
 
 
@@ -34,17 +34,22 @@ class FireJudgement:
 
 
 def fire_judgement(
-    fire: FireRead, case: HoldCase, mix: MixJudgement, form: Form, held_h: float, steps: Sequence[PlanStep]
+    fire: FireInterpretation,
+    scenario: HoldScenario,
+    mix: MixJudgement,
+    form: Form,
+    held_h: float,
+    steps: Sequence[PlanStep],
 ) -> FireJudgement:
     """The fire of a batch after a hold of so many hours."""
-    cut, bowl = case.cut, mix.bowl
-    on_meat = bowl.ready.portions
+    cut, at_contact = scenario.cut, mix.at_contact
+    on_meat = at_contact.ready.portions
     surface = surface_left(cut, on_meat, form, fire.surface, fire.stages)
     doneness = doneness_of(cut, fire.school, fire.own_core_c)
-    sauce = _sauce(fire, case, bowl.balance.mass_kg.value, surface, held_h)
+    sauce = _sauce(fire, scenario, at_contact.balance.mass_kg.value, surface, held_h)
     told = [*surface.told, *_doneness_told(doneness, fire.stages)]
     if cut.kind.is_animal:
-        told += brushing_told(fire.stages, bowl.set_aside_kg, fire.boils)
+        told += brushing_told(fire.stages, at_contact.set_aside_kg, fire.boils)
     order = ("stop", "warn", "note")
     return FireJudgement(
         doneness=doneness,
@@ -55,11 +60,13 @@ def fire_judgement(
     )
 
 
-def _sauce(fire: FireRead, case: HoldCase, mix_kg: float, surface: SurfaceLeft, held_h: float) -> Sauce:
+def _sauce(
+    fire: FireInterpretation, scenario: HoldScenario, mix_kg: float, surface: SurfaceLeft, held_h: float
+) -> Sauce:
     """What stays in the bag: the mix less what clings, the salt less what went in and clings."""
     left_kg = max(0.0, mix_kg - surface.clings_kg)
-    in_meat_kg = case.average_at(held_h) * case.cut.meat_kg
-    outside_kg = max(0.0, case.balance.salt_kg - in_meat_kg)
+    in_meat_kg = scenario.average_at(held_h) * scenario.cut.meat_kg
+    outside_kg = max(0.0, scenario.balance.salt_kg - in_meat_kg)
     salt_kg = outside_kg * left_kg / mix_kg if mix_kg > 0 else 0.0
     reduce_to = fire.reduce_to_kg if fire.reduce_share is None else fire.reduce_share * left_kg
     return sauce_of(left_kg, salt_kg, fire.boil_s, reduce_to)

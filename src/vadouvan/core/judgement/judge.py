@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.contact.mix_at_contact import Bowl, bowl_of
+from vadouvan.core.contact.mix_at_contact import MixAtContact, mix_at_contact
 from vadouvan.core.contact.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import needed_figure, servings_from
@@ -14,10 +14,10 @@ from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import Figure, Given, Towards, Working
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.remarks import Remark, remarks_on
-from vadouvan.core.hold.scenario import NEVER_H, HoldCase, hold_case
-from vadouvan.core.hold.time_course import HoldCourse, hold_course
+from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
+from vadouvan.core.hold.time_course import TimeCourse, hold_course
 from vadouvan.core.hold.window import Edge, Window, window_of
-from vadouvan.core.interpretation.draft import Reading, read_draft
+from vadouvan.core.interpretation.draft import Interpretation, read_draft
 from vadouvan.core.judgement.fire import FireJudgement, fire_judgement
 from vadouvan.core.judgement.planned import planned_of
 from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence
@@ -38,7 +38,7 @@ class Judgement:
     ``stops`` are what is unsafe: with one there is no plan, and no window to act on.
     """
 
-    reading: Reading
+    reading: Interpretation
     sentence: str
     mix: MixJudgement | None = None
     figures: tuple[Figure, ...] = ()
@@ -47,7 +47,7 @@ class Judgement:
     needed: Figure | None = None
     servings: float | None = None
     window: Window | None = None
-    course: HoldCourse | None = None
+    course: TimeCourse | None = None
     remarks: tuple[Remark, ...] = ()
     plan: Plan | None = None
     plan_says: str = ""
@@ -67,7 +67,7 @@ class Judgement:
     @property
     def balance(self) -> Balance | None:
         """The balance of what meets the meat."""
-        return self.mix.bowl.balance if self.mix else None
+        return self.mix.at_contact.balance if self.mix else None
 
     @property
     def salt(self) -> SaltState | None:
@@ -85,14 +85,14 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     says = stop_sentence(stops) or trouble_sentence(reading)
     if cut is None or not reading.portions:
         return Judgement(reading, says, grams=grams, needed=needed, servings=servings, stops=stops)
-    bowl = bowl_of(reading.mix, cut)
+    at_contact = mix_at_contact(reading.mix, cut)
     if hold is None or any(problem.field.startswith(("mix", "aims", "making")) for problem in reading.problems):
-        mix = mix_judgement(reading, bowl, None, kitchen.household)
+        mix = mix_judgement(reading, at_contact, None, kitchen.household)
         return Judgement(reading, says, mix=mix, grams=grams, needed=needed, servings=servings, stops=stops)
-    case = hold_case(cut, bowl.balance, hold)
-    window = window_of(case)
-    mix = mix_judgement(reading, bowl, case, kitchen.household)
-    remarks = remarks_on(case, window.best.hours, window.safe_latest_h)
+    scenario = hold_scenario(cut, at_contact.balance, hold)
+    window = window_of(scenario)
+    mix = mix_judgement(reading, at_contact, scenario, kitchen.household)
+    remarks = remarks_on(scenario, window.best.hours, window.safe_latest_h)
     board = Board(reading, cut, hold, mix)
     planned = planned_of(board, window, kitchen.routine, now, (*stops, *stops_of(board, now)))
     return Judgement(
@@ -100,13 +100,13 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         sentence=stop_sentence(planned.stops) or judgement_sentence(window, cut),
         stops=planned.stops,
         mix=mix,
-        figures=(*_window_figures(window, case), *_salt_figures(case, window.best.hours)),
+        figures=(*_window_figures(window, scenario), *_salt_figures(scenario, window.best.hours)),
         grams=grams,
-        offers=_offers(reading, mix.salt, bowl, cut, hold, kitchen),
+        offers=_offers(reading, mix.salt, at_contact, cut, hold, kitchen),
         needed=needed,
         servings=servings,
         window=window,
-        course=hold_course(case, window),
+        course=hold_course(scenario, window),
         remarks=tuple(remarks),
         steps=planned.steps,
         warm_min=planned.warm_min,
@@ -115,7 +115,7 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         plan_says=planned.says,
         fire=fire_judgement(
             reading.fire,
-            case,
+            scenario,
             mix,
             reading.mix.vessel.form,
             planned.plan.hold_h if planned.plan else window.best.hours,
@@ -126,16 +126,16 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
 
 
 def _offers(
-    reading: Reading, salt: SaltState | None, bowl: Bowl, cut: Cut, hold: Hold, kitchen: Kitchen
+    reading: Interpretation, salt: SaltState | None, at_contact: MixAtContact, cut: Cut, hold: Hold, kitchen: Kitchen
 ) -> tuple[SaltOffer, ...]:
     """Ways to bring the salt to its target."""
     if salt is None:
         return ()
-    aims = aims_of(reading.mix, bowl, cut, hold, salt, {"salt"})
-    return tuple(salt_offers(bowl.whole, salt, aims, bowl.film, kitchen.pantry))
+    aims = aims_of(reading.mix, at_contact, cut, hold, salt, {"salt"})
+    return tuple(salt_offers(at_contact.whole, salt, aims, at_contact.film, kitchen.pantry))
 
 
-def _occasion(reading: Reading) -> tuple[Figure | None, float | None]:
+def _occasion(reading: Interpretation) -> tuple[Figure | None, float | None]:
     """What the occasion needs, and how many servings the meat on the board gives."""
     cut, occasion = reading.cut, reading.occasion
     if cut is None or occasion is None:
@@ -145,16 +145,16 @@ def _occasion(reading: Reading) -> tuple[Figure | None, float | None]:
     return needed, servings_from(cut.meat_kg, occasion)
 
 
-def _window_figures(window: Window, case: HoldCase) -> tuple[Figure, ...]:
-    cut = case.cut
+def _window_figures(window: Window, scenario: HoldScenario) -> tuple[Figure, ...]:
+    cut = scenario.cut
     inputs = (
         Given("thickness", cut.thickness_m * 1000, "mm"),
         Given("deepest point", cut.piece.far_m * 1000, "mm from the surface"),
-        Given("salt in the mix", case.balance.total("salt").value * 1000, "g/kg meat"),
-        Given("water outside the meat", case.contact.outer_water_kg * 1000, "g"),
+        Given("salt in the mix", scenario.balance.total("salt").value * 1000, "g/kg meat"),
+        Given("water outside the meat", scenario.contact.outer_water_kg * 1000, "g"),
         Given("water in the meat", cut.water_kg * 1000, "g"),
-        Given("fridge", case.hold.fridge_c, "C"),
-        Given("diffusivity of salt", case.pace.diffusivity * 1e10, "1e-10 m2/s"),
+        Given("fridge", scenario.hold.fridge_c, "C"),
+        Given("diffusivity of salt", scenario.pace.diffusivity * 1e10, "1e-10 m2/s"),
     )
     edges = (("earliest", window.earliest), ("best", window.best), ("latest", window.latest))
     return tuple(_edge_figure(name, edge, inputs) for name, edge in edges)
@@ -175,13 +175,13 @@ def _edge_figure(name: str, edge: Edge, inputs: tuple[Given, ...]) -> Figure:
     return Figure(f"window.{name}", edge.hours, "h", working, edge.low_hours, edge.high_hours, _SAFE_SIDES[name])
 
 
-def _salt_figures(case: HoldCase, hours: float) -> tuple[Figure, ...]:
+def _salt_figures(scenario: HoldScenario, hours: float) -> tuple[Figure, ...]:
     """Salt that is in the meat at the best hour, and what stays behind in the bag."""
-    in_meat = case.average_at(hours)
-    left_g = (case.balance.salt_kg - in_meat * case.cut.meat_kg) * 1000
+    in_meat = scenario.average_at(hours)
+    left_g = (scenario.balance.salt_kg - in_meat * scenario.cut.meat_kg) * 1000
     inputs = (
-        Given("salt in the mix", case.balance.salt_kg * 1000, "g"),
-        Given("meat without bone", case.cut.meat_kg * 1000, "g"),
+        Given("salt in the mix", scenario.balance.salt_kg * 1000, "g"),
+        Given("meat without bone", scenario.cut.meat_kg * 1000, "g"),
         Given("best hour", hours, "h"),
     )
     taken = Working("Salt that has moved into the meat by the best hour, by diffusion.", inputs, ("calibration",))

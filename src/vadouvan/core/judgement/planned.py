@@ -48,7 +48,7 @@ def planned_of(board: Board, window: Window, routine: Routine, now: datetime, st
     if reading.frozen_share > 0 and reading.fire.freezes_cooked:
         steps = [*steps, cooked_portion(plan, cut, reading.frozen_share)]
     elif reading.frozen_share > 0:
-        mix_kg = mix.bowl.balance.mass_kg.value
+        mix_kg = mix.at_contact.balance.mass_kg.value
         frozen = frozen_part(plan, cut, mix_kg, window, reading.frozen_share, routine)
         steps = sorted([*steps, *frozen.steps], key=lambda step: step.at.timestamp())
         says = f"{says} {frozen.trouble}".strip()

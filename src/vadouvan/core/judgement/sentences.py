@@ -8,7 +8,7 @@ from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.levels import COMPROMISE, NOT_RECOMMENDED
 from vadouvan.core.hold.window import Window
-from vadouvan.core.interpretation.draft import Reading
+from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.judgement.stops import Stop
 from vadouvan.core.schedule.plan import Plan
 
@@ -82,7 +82,7 @@ def stop_sentence(stops: Sequence[Stop]) -> str:
     return "Stop. " + " ".join(f"{stop.says} {stop.accepted}" for stop in stops) if stops else ""
 
 
-def trouble_sentence(reading: Reading) -> str:
+def trouble_sentence(reading: Interpretation) -> str:
     """Why there is no judgement yet."""
     if reading.problems:
         count = len(reading.problems)

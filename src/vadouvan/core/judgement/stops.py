@@ -18,7 +18,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import degrees_told, hours_told, number_told
 from vadouvan.core.hold.hold import REACTIVE, Hold
 from vadouvan.core.hold.storage import room_minutes, used_share
-from vadouvan.core.interpretation.draft import Reading
+from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.parsing.curing import names_curing_salt
 
@@ -41,13 +41,13 @@ class Stop:
 class Board:
     """What stops are looked for in: the draft as read, its cut, its hold and its mix."""
 
-    reading: Reading
+    reading: Interpretation
     cut: Cut
     hold: Hold
     mix: MixJudgement
 
 
-def curing_stops(reading: Reading) -> tuple[Stop, ...]:
+def curing_stops(reading: Interpretation) -> tuple[Stop, ...]:
     """A curing salt in the mix, whether or not the line that names it could be read."""
     named = [one.ingredient.name for one in reading.portions if is_curing(one)]
     named += [one.given.strip() for one in reading.problems if names_curing_salt(one.given)]
@@ -95,7 +95,7 @@ def is_curing(portion: Portion) -> bool:
 
 
 def _vessel(board: Board) -> Iterator[Stop]:
-    hold, vessel, ph = board.hold, board.reading.mix.vessel, board.mix.bowl.balance.ph
+    hold, vessel, ph = board.hold, board.reading.mix.vessel, board.mix.at_contact.balance.ph
     if hold.metal in REACTIVE and ph is not None and ph < METAL_ACID_PH.value:
         yield Stop(
             "reactive",

@@ -14,10 +14,10 @@ from datetime import datetime
 import numpy as np
 
 from vadouvan.core.draft.examples import lines
-from vadouvan.core.draft.typed import CutSaid, Draft, HoldSaid, MakingSaid, QuantitySaid
+from vadouvan.core.draft.typed import CutInput, Draft, HoldInput, MakingInput, QuantityInput
 from vadouvan.core.figure import hours_told, number_told
-from vadouvan.core.hold.scenario import hold_case
-from vadouvan.core.hold.time_course import HoldCourse
+from vadouvan.core.hold.scenario import hold_scenario
+from vadouvan.core.hold.time_course import TimeCourse
 from vadouvan.core.hold.window import Window
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
@@ -31,7 +31,7 @@ class Held:
     draft: Draft
     judgement: Judgement
     window: Window
-    course: HoldCourse
+    course: TimeCourse
 
     def at(self, values: np.ndarray, hours: float) -> float:
         """A value of the course at an hour."""
@@ -102,10 +102,10 @@ def _hours_until_even(held: Held) -> float:
     reading, balance = held.judgement.reading, held.judgement.balance
     if reading.cut is None or reading.hold is None or balance is None:
         raise ValueError(f"the lesson's {held.name} cannot be judged")
-    case = hold_case(reading.cut, balance, reading.hold)
-    middle = case.course.at_depth(reading.cut.piece.far_m)
-    over = np.flatnonzero(middle >= 0.5 * case.course.average)
-    return float(case.hours[over[0]])
+    scenario = hold_scenario(reading.cut, balance, reading.hold)
+    middle = scenario.course.at_depth(reading.cut.piece.far_m)
+    over = np.flatnonzero(middle >= 0.5 * scenario.course.average)
+    return float(scenario.hours[over[0]])
 
 
 def _bath_over_paste_at_12(this: Held, other: Held) -> float:
@@ -120,23 +120,24 @@ def _vacuum_over_bag_at_10(this: Held, other: Held) -> float:
 
 
 def _steak(*mix: str, container: str = "", school: str = "") -> Draft:
-    cut = CutSaid(kind="beef_sirloin", mass="1 kg", shape="slab", thickness="25 mm", pieces="4")
-    hold = HoldSaid(goal="through", vacuum_school=school)
-    return Draft("Steaks", cut, lines(*mix), hold, quantity=QuantitySaid(container=container))
+    cut = CutInput(kind="beef_sirloin", mass="1 kg", shape="slab", thickness="25 mm", pieces="4")
+    hold = HoldInput(goal="through", vacuum_school=school)
+    return Draft("Steaks", cut, lines(*mix), hold, quantity=QuantityInput(container=container))
 
 
 _STRIPS = Draft(
     "Strips",
-    CutSaid(kind="beef_flank_strips", mass="600 g", thickness="12 mm"),
+    CutInput(kind="beef_flank_strips", mass="600 g", thickness="12 mm"),
     lines("60 g kiwi", "2 tbsp rapeseed oil", "7 g salt"),
 )
-_CUBES = Draft("Cubes", CutSaid(kind="lamb_shoulder_cubes", mass="1.5 kg", thickness="30 mm"),
+_CUBES = Draft("Cubes", CutInput(kind="lamb_shoulder_cubes", mass="1.5 kg", thickness="30 mm"),
                lines("18 g salt", "60 ml olive oil", "40 g lemon juice"))  # fmt: skip
-_JOINT = Draft("Joint", CutSaid(kind="pork_loin_roast", mass="1.5 kg", shape="cylinder", thickness="80 mm", pieces="1"),
+_JOINT = Draft("Joint",
+               CutInput(kind="pork_loin_roast", mass="1.5 kg", shape="cylinder", thickness="80 mm", pieces="1"),
                lines("18 g salt", "60 ml olive oil", "40 g lemon juice"))  # fmt: skip
 _SOUR = Draft(
     "Sour breasts",
-    CutSaid(kind="chicken_breast", mass="1 kg", shape="slab", thickness="24 mm"),
+    CutInput(kind="chicken_breast", mass="1 kg", shape="slab", thickness="24 mm"),
     lines("300 g cider vinegar", "100 ml olive oil", "12 g salt"),
 )
 
@@ -184,7 +185,7 @@ LESSONS: dict[str, Lesson] = {
             (1.2, 3.0),
             (
                 ("fresh", _STRIPS),
-                ("boiled first", Draft("Boiled", _STRIPS.cut, _STRIPS.mix, making=MakingSaid("cooked"))),
+                ("boiled first", Draft("Boiled", _STRIPS.cut, _STRIPS.mix, making=MakingInput("cooked"))),
             ),
             3.0,
             _longer_heat_treated,

@@ -1,6 +1,6 @@
 """Numbers as people say them: "1 1/2", "½", "two or three", "6-7", "a third of a".
 
-A number is a :class:`Spread`, since "6-7" and "a couple" are ranges.
+A number is a :class:`Interval`, since "6-7" and "a couple" are ranges.
 """
 
 from __future__ import annotations
@@ -37,7 +37,7 @@ _RANGE = re.compile(r"\s*(?:-|–|—|\bto\b|\bor\b)\s*", re.IGNORECASE)
 
 
 @dataclass(frozen=True)
-class Spread:
+class Interval:
     """A number with its range; ``low == high`` when it was said exactly."""
 
     value: float
@@ -45,13 +45,13 @@ class Spread:
     high: float
 
     @classmethod
-    def exactly(cls, value: float) -> Spread:
+    def exactly(cls, value: float) -> Interval:
         """A number without a range."""
         return cls(value, value, value)
 
-    def times(self, other: Spread) -> Spread:
+    def times(self, other: Interval) -> Interval:
         """The product, ends multiplied with ends."""
-        return Spread(self.value * other.value, self.low * other.low, self.high * other.high)
+        return Interval(self.value * other.value, self.low * other.low, self.high * other.high)
 
 
 @dataclass(frozen=True)
@@ -61,11 +61,11 @@ class Found:
     ``grouped`` is the same read with its mark between thousands ("1,100" as 1100), where that may be meant too.
     """
 
-    number: Spread
+    number: Interval
     rest: str
-    grouped: Spread | None = None
+    grouped: Interval | None = None
 
-    def read_for(self, unit_share_si: float) -> Spread:
+    def read_for(self, unit_share_si: float) -> Interval:
         """The number with a unit of that size [kg, m3 or m]: a thousandth of a gram or of a millilitre is no amount.
 
         >>> leading_number("1,100 g").read_for(1e-3).value, leading_number("1,250 kg").read_for(1.0).value
@@ -80,9 +80,9 @@ def leading_number(text: str) -> Found | None:
     >>> leading_number("1 1/2 tsp salt").number.value
     1.5
     >>> leading_number("half a cup of yoghurt")
-    Found(number=Spread(value=0.5, low=0.5, high=0.5), rest='cup of yoghurt', grouped=None)
+    Found(number=Interval(value=0.5, low=0.5, high=0.5), rest='cup of yoghurt', grouped=None)
     >>> leading_number("6-7 curry leaves").number
-    Spread(value=6.5, low=6.0, high=7.0)
+    Interval(value=6.5, low=6.0, high=7.0)
     """
     text = text.lstrip()
     first = _single(text)
@@ -94,16 +94,16 @@ def leading_number(text: str) -> Found | None:
         second = _single(first.rest[joined.end() :])
         if second and second.number.value > first.number.value:
             low, high = first.number.low, second.number.high
-            return Found(Spread((low + high) / 2, low, high), second.rest.lstrip(), _grouped_range(first, second))
+            return Found(Interval((low + high) / 2, low, high), second.rest.lstrip(), _grouped_range(first, second))
     return Found(first.number, first.rest.lstrip(), grouped)
 
 
-def _grouped_range(first: Found, second: Found) -> Spread | None:
+def _grouped_range(first: Found, second: Found) -> Interval | None:
     """A range whose ends may both be thousands, or of which the lower one plainly is not."""
     if second.grouped is None:
         return None
     low, high = (first.grouped or first.number).low, second.grouped.high
-    return Spread((low + high) / 2, low, high)
+    return Interval((low + high) / 2, low, high)
 
 
 def _single(text: str) -> Found | None:
@@ -112,13 +112,13 @@ def _single(text: str) -> Found | None:
         value = _digits_value(digits)
         if value is None:
             return None
-        return Found(Spread.exactly(value), text[digits.end() :], _thousands(digits["decimal"] or ""))
+        return Found(Interval.exactly(value), text[digits.end() :], _thousands(digits["decimal"] or ""))
     return _words(text)
 
 
-def _thousands(text: str) -> Spread | None:
+def _thousands(text: str) -> Interval | None:
     """A number such as "1,100", "12.500" or "1,234,567" with its marks taken as those of thousands."""
-    return Spread.exactly(float(re.sub(r"[.,]", "", text))) if _GROUPS.fullmatch(text) else None
+    return Interval.exactly(float(re.sub(r"[.,]", "", text))) if _GROUPS.fullmatch(text) else None
 
 
 def _digits_value(match: re.Match[str]) -> float | None:
@@ -144,10 +144,10 @@ def _words(text: str) -> Found | None:
     ends = [end for _, end in words] + [len(text)] * 4
     if names[0] in PARTS:  # half a cup, quarter teaspoon
         used = 2 if names[1] in ("a", "an") else 1
-        return Found(Spread.exactly(PARTS[names[0]]), text[ends[used - 1] :])
+        return Found(Interval.exactly(PARTS[names[0]]), text[ends[used - 1] :])
     if names[0] in VAGUE_COUNTS and names[0] != "couple":  # several leaves, few sprigs
         low, value, high = VAGUE_COUNTS[names[0]]
-        return Found(Spread(value, low, high), text[ends[0] :])
+        return Found(Interval(value, low, high), text[ends[0] :])
     if names[0] not in ONES:
         return None
     return _counted(ONES[names[0]], names, ends, text)
@@ -161,13 +161,13 @@ def _counted(count: float, names: list[str], ends: list[int], text: str) -> Foun
             used += 1
         if used == 3 and names[used] in ("a", "an"):
             used += 1
-        return Found(Spread.exactly(count * PARTS[names[1]]), text[ends[used - 1] :])
+        return Found(Interval.exactly(count * PARTS[names[1]]), text[ends[used - 1] :])
     if names[1] in VAGUE_COUNTS and names[0] in ("a", "an"):
         low, value, high = VAGUE_COUNTS[names[1]]
         used = 3 if names[2] == "of" else 2
-        return Found(Spread(value, low, high), text[ends[used - 1] :])
+        return Found(Interval(value, low, high), text[ends[used - 1] :])
     if names[1] == "and" and names[2] in ("a", "an") and names[3] in PARTS:  # one and a half
-        return Found(Spread.exactly(count + PARTS[names[3]]), text[ends[3] :])
+        return Found(Interval.exactly(count + PARTS[names[3]]), text[ends[3] :])
     if names[1] == "dozen":
-        return Found(Spread.exactly(12.0 * count), text[ends[1] :])
-    return Found(Spread.exactly(float(count)), text[ends[0] :])
+        return Found(Interval.exactly(12.0 * count), text[ends[1] :])
+    return Found(Interval.exactly(float(count)), text[ends[0] :])

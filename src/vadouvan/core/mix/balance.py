@@ -7,7 +7,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from typing import Literal
 
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.acidity import Solution, mixed, solution_ph
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion
@@ -15,12 +15,12 @@ from vadouvan.core.parsing.amount import Portion
 Substance = Literal["salt", "sugar", "acid", "fat", "aroma"]
 SUBSTANCES: tuple[Substance, ...] = ("salt", "sugar", "acid", "fat", "aroma")
 
-_SHARE: dict[Substance, Callable[[Ingredient], Spread]] = {
+_SHARE: dict[Substance, Callable[[Ingredient], Interval]] = {
     "salt": lambda item: item.salt,
     "sugar": lambda item: item.sugar,
     "acid": lambda item: item.acid,
-    "fat": lambda item: Spread.exactly(item.fat),
-    "aroma": lambda item: Spread.exactly(1.0 if item.is_aroma else 0.0),
+    "fat": lambda item: Interval.exactly(item.fat),
+    "aroma": lambda item: Interval.exactly(1.0 if item.is_aroma else 0.0),
 }
 
 
@@ -30,7 +30,7 @@ class Contribution:
 
     line_id: str
     ingredient: str
-    amount: Spread
+    amount: Interval
 
 
 @dataclass(frozen=True)
@@ -44,7 +44,7 @@ class Film:
         """What the film adds of a substance, per kg of meat."""
         if substance != "acid" or self.acid_kg <= 0:
             return ()
-        return (Contribution("rinse", "Acid rinse", Spread.exactly(self.acid_kg / meat_kg)),)
+        return (Contribution("rinse", "Acid rinse", Interval.exactly(self.acid_kg / meat_kg)),)
 
 
 NO_FILM = Film()
@@ -81,7 +81,7 @@ class Balance:
     """
 
     meat_kg: float
-    mass_kg: Spread
+    mass_kg: Interval
     water_kg: float
     parts: dict[Substance, tuple[Contribution, ...]]
     ph: float | None
@@ -92,17 +92,17 @@ class Balance:
     solution: Solution | None = None
     first: FirstStep | None = None
 
-    def total(self, substance: Substance) -> Spread:
+    def total(self, substance: Substance) -> Interval:
         """All of a substance per kg of meat; ends combined as independent errors."""
         return _summed([part.amount for part in self.parts[substance]])
 
     @property
-    def enzyme_units(self) -> Spread:
+    def enzyme_units(self) -> Interval:
         """Enzyme strength of the mix (neat fresh pineapple juice = 1)."""
         return _summed([part.amount for part in self.enzyme_parts])
 
     @property
-    def heat_shu(self) -> Spread:
+    def heat_shu(self) -> Interval:
         """Scoville units averaged over the weight of the meat."""
         return _summed([part.amount for part in self.heat_parts])
 
@@ -113,7 +113,7 @@ class Balance:
 
     def salted(self, factor: float) -> Balance:
         """The same mix with its salt multiplied."""
-        parts = tuple(replace(part, amount=part.amount.times(Spread.exactly(factor))) for part in self.parts["salt"])
+        parts = tuple(replace(part, amount=part.amount.times(Interval.exactly(factor))) for part in self.parts["salt"])
         return replace(self, parts={**self.parts, "salt": parts})
 
     @property
@@ -129,7 +129,7 @@ def balance_of(
     pairs = [(portion.ingredient, portion.mass_kg.value) for portion in portions]
     solution = mixed(pairs, boiled_off_kg)
     mass = _summed([portion.mass_kg for portion in portions])
-    mass_kg = Spread(*(max(0.0, kg - boiled_off_kg) for kg in (mass.value, mass.low, mass.high)))
+    mass_kg = Interval(*(max(0.0, kg - boiled_off_kg) for kg in (mass.value, mass.low, mass.high)))
     sour = any(item.acid.value > 0 for item, _ in pairs)
     return Balance(
         meat_kg=meat_kg,
@@ -157,7 +157,7 @@ def _with_film(
 
 
 def _parts(
-    portions: Sequence[Portion], share: Callable[[Ingredient], Spread], meat_kg: float
+    portions: Sequence[Portion], share: Callable[[Ingredient], Interval], meat_kg: float
 ) -> tuple[Contribution, ...]:
     return tuple(
         Contribution(
@@ -168,20 +168,20 @@ def _parts(
     )
 
 
-def _product(mass_kg: Spread, share: Spread, factor: float) -> Spread:
+def _product(mass_kg: Interval, share: Interval, factor: float) -> Interval:
     """Product of two uncertain numbers; their relative errors add as independent ones."""
     value = mass_kg.value * share.value * factor
     down = math.hypot(1 - mass_kg.low / mass_kg.value, 1 - share.low / share.value)
     up = math.hypot(mass_kg.high / mass_kg.value - 1, share.high / share.value - 1)
-    return Spread(value, max(0.0, value * (1 - down)), value * (1 + up))
+    return Interval(value, max(0.0, value * (1 - down)), value * (1 + up))
 
 
-def _summed(amounts: Sequence[Spread]) -> Spread:
+def _summed(amounts: Sequence[Interval]) -> Interval:
     """Sum of independent uncertain amounts."""
     value = sum(amount.value for amount in amounts)
     down = math.hypot(*(amount.value - amount.low for amount in amounts)) if amounts else 0.0
     up = math.hypot(*(amount.high - amount.value for amount in amounts)) if amounts else 0.0
-    return Spread(value, max(0.0, value - down), value + up)
+    return Interval(value, max(0.0, value - down), value + up)
 
 
 def _enzyme_parts(portions: Sequence[Portion], mix_kg: float) -> tuple[Contribution, ...]:

@@ -34,7 +34,7 @@ from vadouvan.core.constants import (
     WATER_HEAT_CAPACITY,
 )
 from vadouvan.core.figure import hours_told, number_told
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.parsing.amount import Portion
 
 Method = Literal["raw", "cooked", "concentrate", "pounded"]
@@ -78,7 +78,7 @@ class Ready:
 
     portions: tuple[Portion, ...]
     boiled_off_kg: float
-    mass_kg: Spread
+    mass_kg: Interval
     lifted: tuple[Portion, ...]
     steps: tuple[MakingStep, ...]
 
@@ -94,7 +94,7 @@ def make(portions: Sequence[Portion], making: Making, lifted: frozenset[str] = f
     steps = tuple(_steps(kept, whole, making, total_kg, boiled_off_kg))
     low = sum(portion.mass_kg.low for portion in kept) - boiled_off_kg
     high = sum(portion.mass_kg.high for portion in kept) - boiled_off_kg
-    return Ready(kept, boiled_off_kg, Spread(total_kg - boiled_off_kg, max(0.0, low), high), whole, steps)
+    return Ready(kept, boiled_off_kg, Interval(total_kg - boiled_off_kg, max(0.0, low), high), whole, steps)
 
 
 def _heated(portion: Portion) -> Portion:

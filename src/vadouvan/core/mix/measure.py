@@ -8,7 +8,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Literal
 
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.measures.units import VOLUME_M3
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import PIECE_UNITS, Portion
@@ -67,7 +67,7 @@ def measured(portion: Portion, steps: int) -> Portion:
     mass_kg = steps * step_kg(portion)
     was = portion.mass_kg
     factor = mass_kg / was.value if was.value > 0 else 0.0
-    spread = Spread(mass_kg, was.low * factor, was.high * factor) if factor else Spread.exactly(mass_kg)
+    spread = Interval(mass_kg, was.low * factor, was.high * factor) if factor else Interval.exactly(mass_kg)
     return replace(portion, mass_kg=spread, text=_text(portion, steps))
 
 

@@ -27,7 +27,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import Figure, Given, Working, number_told
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 
 Form = Literal["paste", "liquid"]
 Container = Literal["bag", "tub", "jar", "vacuum", "tray"]
@@ -71,7 +71,7 @@ class SetAside:
 class Need:
     """Mix that the cut needs [kg] with the working, and a remark on the vessel, if any."""
 
-    mass_kg: Spread
+    mass_kg: Interval
     working: Working
     remark: str = ""
 
@@ -129,7 +129,7 @@ def _bed(cut: Cut, vessel: Vessel) -> Need:
         between = meat_m3 * (1 / share - 1) if cut.pieces > 1 else 0.0
         return (between + cover_m * footprint) * LIQUID_DENSITY
 
-    mass = Spread(
+    mass = Interval(
         liquid_kg(packed.value, over.value), liquid_kg(packed.high, over.low), liquid_kg(packed.low, over.high)
     )
     inputs = (
@@ -171,8 +171,8 @@ def _fits(vessel: Vessel, meat_m3: float, liquid_kg: float) -> str:
     )
 
 
-def _times(layer: Constant, factor: float) -> Spread:
-    return Spread(layer.value * factor, layer.low * factor, layer.high * factor)
+def _times(layer: Constant, factor: float) -> Interval:
+    return Interval(layer.value * factor, layer.low * factor, layer.high * factor)
 
 
 def need_figure(need: Need) -> Figure:

@@ -6,7 +6,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 
 from vadouvan.core.figure import number_told
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import SUBSTANCES, Film, balance_of
 from vadouvan.core.mix.solver import Aims, solve
 from vadouvan.core.mix.span import SaltState
@@ -48,7 +48,7 @@ def _ways(portions: Sequence[Portion], aims: Aims, film: Film, pantry: Pantry) -
 
 def _added(portions: Sequence[Portion], aims: Aims, film: Film, pantry: Pantry) -> Iterator[SaltOffer]:
     """Plain salt as a new line."""
-    fresh = Portion("new", "", pantry.plain_salt, Spread.exactly(0.0), guessed=False)
+    fresh = Portion("new", "", pantry.plain_salt, Interval.exactly(0.0), guessed=False)
     amount_kg = _amount_that_meets([*portions, fresh], fresh, aims)
     if amount_kg is not None:
         text = _text(fresh.ingredient, amount_kg)
@@ -76,7 +76,7 @@ def _amount_that_meets(portions: Sequence[Portion], moved: Portion, aims: Aims) 
 
 
 def _with_mass(portion: Portion, mass_kg: float) -> Portion:
-    return replace(portion, mass_kg=Spread.exactly(mass_kg))
+    return replace(portion, mass_kg=Interval.exactly(mass_kg))
 
 
 def _text(ingredient: Ingredient, mass_kg: float) -> str:

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.figure import number_told
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import Balance, Contribution, Substance
 from vadouvan.core.mix.salting_method import BY_WEIGHT, Salting, School, run_off_words, settled_words, strong_bath_words
 
@@ -64,7 +64,7 @@ def enzyme_span(balance: Balance) -> Span:
     """The rule of the live enzyme, in per cent of the strength of fresh pineapple juice."""
     units = balance.enzyme_units
     parts = tuple(
-        Contribution(p.line_id, p.ingredient, p.amount.times(Spread.exactly(0.1))) for p in balance.enzyme_parts
+        Contribution(p.line_id, p.ingredient, p.amount.times(Interval.exactly(0.1))) for p in balance.enzyme_parts
     )
     return Span(
         substance="enzyme",
@@ -84,7 +84,7 @@ def span_in_mix(balance: Balance, substance: Substance) -> Span:
     total = balance.total(substance)
     widest = max(total.high * factor * 1000, _ROOM[substance])
     parts = tuple(
-        Contribution(part.line_id, part.ingredient, part.amount.times(Spread.exactly(factor)))
+        Contribution(part.line_id, part.ingredient, part.amount.times(Interval.exactly(factor)))
         for part in balance.parts[substance]
     )
     return Span(

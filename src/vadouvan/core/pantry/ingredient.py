@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 
 
 @dataclass(frozen=True)
@@ -24,7 +24,7 @@ class Acids:
         return self.acetic + self.citric + self.lactic + self.malic + self.tartaric + self.other
 
 
-NO_HEAT = Spread.exactly(0.0)
+NO_HEAT = Interval.exactly(0.0)
 # Acids of the kitchen: molar mass [kg/mol] and protons to give (``handbook_pka``); others count as citric.
 MOLAR_KG = {
     "acetic": 0.060052, "citric": 0.192124, "lactic": 0.090078, "malic": 0.134087, "tartaric": 0.150087,
@@ -38,7 +38,7 @@ class Enzyme:
     """A live enzyme: name, strength a gram (neat fresh pineapple juice = 1), what ends it."""
 
     name: str
-    strength: Spread
+    strength: Interval
     ended_by: str
 
 
@@ -55,12 +55,12 @@ class Ingredient:
     also_called: tuple[str, ...]
     group: str
     density_kg_per_m3: float
-    spoon_density_kg_per_m3: Spread
-    piece_kg: dict[str, Spread]
+    spoon_density_kg_per_m3: Interval
+    piece_kg: dict[str, Interval]
     water: float
-    salt: Spread
-    sugar: Spread
-    acid: Spread
+    salt: Interval
+    sugar: Interval
+    acid: Interval
     acids: Acids
     ph: float | None
     fat: float
@@ -71,10 +71,10 @@ class Ingredient:
     source: str
     confidence: str
     sodium: float = 0.0
-    heat_shu: Spread = NO_HEAT
+    heat_shu: Interval = NO_HEAT
     allergens_us: tuple[str, ...] = ()
     allergens_to_check: tuple[str, ...] = ()
-    dose_kg_per_kg: Spread | None = None
+    dose_kg_per_kg: Interval | None = None
     burns: bool = False
     lifts_out: bool = False
     stains: bool = False

@@ -9,7 +9,7 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass
 
-from vadouvan.core.measures.numbers import Spread, leading_number
+from vadouvan.core.measures.numbers import Interval, leading_number
 from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.foreign import foreign_measure
@@ -18,9 +18,10 @@ from vadouvan.errors import InputError
 
 # Vague measures of volume [m3]: typical, low, high (common practice, no source).
 VAGUE_M3 = {
-    "pinch": Spread(0.31e-6, 0.2e-6, 0.6e-6), "dash": Spread(0.6e-6, 0.3e-6, 1.2e-6),
-    "drop": Spread(0.05e-6, 0.03e-6, 0.08e-6), "splash": Spread(10e-6, 5e-6, 20e-6),
-    "pint": Spread(520e-6, 473e-6, 568e-6), "drizzle": Spread(10e-6, 5e-6, 18e-6), "glug": Spread(20e-6, 12e-6, 35e-6),
+    "pinch": Interval(0.31e-6, 0.2e-6, 0.6e-6), "dash": Interval(0.6e-6, 0.3e-6, 1.2e-6),
+    "drop": Interval(0.05e-6, 0.03e-6, 0.08e-6), "splash": Interval(10e-6, 5e-6, 20e-6),
+    "pint": Interval(520e-6, 473e-6, 568e-6), "drizzle": Interval(10e-6, 5e-6, 18e-6),
+    "glug": Interval(20e-6, 12e-6, 35e-6),
 }  # fmt: skip
 # Measures that only make sense for an ingredient that has a weight for them.
 PIECE_UNITS = {
@@ -93,7 +94,7 @@ class SaidLine:
     """
 
     text: str
-    number: Spread
+    number: Interval
     unit: str | None
     names: tuple[str, ...]
     preparation: str
@@ -109,7 +110,7 @@ class Portion:
     line_id: str
     text: str
     ingredient: Ingredient
-    mass_kg: Spread
+    mass_kg: Interval
     guessed: bool
     preparation: str = ""
     unit: str = "g"
@@ -151,7 +152,7 @@ def read_line(text: str, *, field: str) -> SaidLine:
     names = tuple(dict.fromkeys(tried))
     guessed = guessed or bool(re.search(r"\bor\b", text, re.IGNORECASE))
     if plain.about:
-        number, guessed = Spread(number.value, number.low * (1 - ABOUT), number.high * (1 + ABOUT)), True
+        number, guessed = Interval(number.value, number.low * (1 - ABOUT), number.high * (1 + ABOUT)), True
     rough = guessed or number.low != number.high
     return SaidLine(text, number, unit, names, preparation.strip(), manner, rough, tuple(states_in(plain.text)))
 
@@ -255,7 +256,7 @@ def _bare_name(name: str) -> str:
     return re.sub(r"^(?:of|the)\s+", "", name.strip(), flags=re.IGNORECASE).strip(" .;")
 
 
-_Parts = tuple[Spread, str | None, float, bool, tuple[str, ...]]
+_Parts = tuple[Interval, str | None, float, bool, tuple[str, ...]]
 
 
 def _juice_or_zest(body: str) -> _Parts | None:
@@ -264,7 +265,7 @@ def _juice_or_zest(body: str) -> _Parts | None:
     if not match:
         return None
     found = leading_number(match[2])
-    number, fruit = (found.number, found.rest) if found else (Spread.exactly(1), match[2])
+    number, fruit = (found.number, found.rest) if found else (Interval.exactly(1), match[2])
     return number, match[1].lower(), 1.0, True, (re.sub(r"s$", "", fruit.strip()) + f" {match[1].lower()}",)
 
 
@@ -283,10 +284,10 @@ def _plain(body: str) -> _Parts | None:
     guessed = unit in VAGUE_M3 or unit in PIECE_UNITS or unit in LENGTH_M or manner != 1.0
     if found is not None and unit is not None:
         number = found.read_for(MASS_KG.get(unit, VOLUME_M3.get(unit, 1.0) * 1000))
-    return number or Spread.exactly(1), unit, manner, guessed, names
+    return number or Interval.exactly(1), unit, manner, guessed, names
 
 
-def _counted(number: Spread, manner: float, rest: str) -> _Parts:
+def _counted(number: Interval, manner: float, rest: str) -> _Parts:
     """Things counted without a unit: "2 limes", "8 garlic cloves", "3 large onions"."""
     size = re.match(r"^(\w+)\s+(.*)$", rest)
     if size and size[1].lower() in _SIZES:
@@ -325,7 +326,7 @@ def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -
     each_kg = _unit_kg(unit, ingredient)
     if each_kg is None:
         raise _bad(field, said.text, *_no_weight(said, unit, ingredient))
-    scaled = Spread(each_kg.value * said.manner, each_kg.low * said.manner, each_kg.high * said.manner)
+    scaled = Interval(each_kg.value * said.manner, each_kg.low * said.manner, each_kg.high * said.manner)
     mass_kg = said.number.times(scaled)
     if mass_kg.value > MOST_KG:
         raise _bad(
@@ -337,19 +338,19 @@ def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -
     return Portion(line_id, said.text, ingredient, mass_kg, said.guessed, said.preparation, unit, scaled.value)
 
 
-def _unit_kg(unit: str, ingredient: Ingredient) -> Spread | None:
+def _unit_kg(unit: str, ingredient: Ingredient) -> Interval | None:
     """Weight of one unit of an ingredient [kg], or nothing if the two do not go together."""
     if unit in MASS_KG:
-        return Spread.exactly(MASS_KG[unit])
+        return Interval.exactly(MASS_KG[unit])
     if unit in ingredient.piece_kg:
         return ingredient.piece_kg[unit]
     density = ingredient.spoon_density_kg_per_m3
     if unit in VOLUME_M3:
-        return Spread.exactly(VOLUME_M3[unit]).times(density)
+        return Interval.exactly(VOLUME_M3[unit]).times(density)
     if unit in VAGUE_M3:
         return VAGUE_M3[unit].times(density)
     if unit in LENGTH_M and "cm" in ingredient.piece_kg:
-        return Spread.exactly(LENGTH_M[unit] * 100).times(ingredient.piece_kg["cm"])
+        return Interval.exactly(LENGTH_M[unit] * 100).times(ingredient.piece_kg["cm"])
     if unit in ("juice", "zest"):
         return ingredient.piece_kg.get("each")
     if unit == "each" and len(ingredient.piece_kg) == 1 and not PARTS_OF.intersection(ingredient.piece_kg):

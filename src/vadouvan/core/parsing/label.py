@@ -13,7 +13,7 @@ from typing import Literal, get_args
 
 from vadouvan.core.constants import SODIUM_SHARE_OF_SALT
 from vadouvan.core.figure import number_told
-from vadouvan.core.measures.numbers import Spread
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.measures.quantity import SERVING, SERVING_VOLUME, quantity
 from vadouvan.core.pantry.ingredient import NO_HEAT, PROTONS, Acids, Ingredient
 from vadouvan.errors import InputError
@@ -47,7 +47,7 @@ ACCEPTED = 'Copy the lines of the label, such as "Fat 0.2 g, Sugars 3 g, Protein
 
 
 @dataclass(frozen=True)
-class LabelSaid:
+class LabelInput:
     """A label as typed: name, what it is like in the pantry, what the figures are for, the label's own lines."""
 
     name: str = ""
@@ -59,14 +59,14 @@ class LabelSaid:
 
 
 @dataclass(frozen=True)
-class LabelReading:
+class LabelInterpretation:
     """The ingredient that a label gives, and what had to be assumed, in words."""
 
     ingredient: Ingredient
     assumed: tuple[str, ...]
 
 
-def read_label(said: LabelSaid, identity: str, items: Mapping[str, Ingredient]) -> LabelReading:
+def read_label(said: LabelInput, identity: str, items: Mapping[str, Ingredient]) -> LabelInterpretation:
     """The ingredient of a label; raises InputError with the field and what would be accepted."""
     name = said.name.strip()
     if not name or len(name) > LONGEST_NAME:
@@ -81,10 +81,10 @@ def read_label(said: LabelSaid, identity: str, items: Mapping[str, Ingredient]) 
     shares = {what: mass / serving_kg for what, mass in printed.items()}
     shares["salt"] = _salt_share(shares, assumed)
     _refuse_too_much(said.label, shares, serving_kg)
-    return LabelReading(_ingredient(name, identity, shares, like, said, assumed), tuple(assumed))
+    return LabelInterpretation(_ingredient(name, identity, shares, like, said, assumed), tuple(assumed))
 
 
-def readable_labels(labels: Iterable[tuple[str, LabelSaid]], items: Mapping[str, Ingredient]) -> list[Ingredient]:
+def readable_labels(labels: Iterable[tuple[str, LabelInput]], items: Mapping[str, Ingredient]) -> list[Ingredient]:
     """Ingredients of all labels that can be read; the others are listed with what is wrong where they are kept."""
     found = []
     for identity, said in labels:
@@ -125,7 +125,7 @@ def _printed(label: str) -> dict[str, float]:
     return found
 
 
-def _reference_kg(said: LabelSaid, like: Ingredient | None, assumed: list[str]) -> float:
+def _reference_kg(said: LabelInput, like: Ingredient | None, assumed: list[str]) -> float:
     """Mass that the label's figures are for [kg]."""
     basis = said.basis or ("per_serving" if _SERVING.search(said.label) else "per_100g")
     if basis not in BASES:
@@ -140,7 +140,7 @@ def _reference_kg(said: LabelSaid, like: Ingredient | None, assumed: list[str]) 
     return _serving_kg(said, like, assumed)
 
 
-def _serving_kg(said: LabelSaid, like: Ingredient | None, assumed: list[str]) -> float:
+def _serving_kg(said: LabelInput, like: Ingredient | None, assumed: list[str]) -> float:
     text = said.serving.strip()
     printed = _SERVING.search(said.label)
     if not text and printed:
@@ -202,7 +202,7 @@ def _ingredient(
     identity: str,
     shares: Mapping[str, float],
     like: Ingredient | None,
-    said: LabelSaid,
+    said: LabelInput,
     assumed: list[str],
 ) -> Ingredient:
     base = like or _PLAIN
@@ -266,8 +266,8 @@ def _acids(
     return Acids(citric=said), None
 
 
-def _within(share: float) -> Spread:
-    return Spread(share, share * (1 - LABEL_MAY_DIFFER), min(1.0, share * (1 + LABEL_MAY_DIFFER)))
+def _within(share: float) -> Interval:
+    return Interval(share, share * (1 - LABEL_MAY_DIFFER), min(1.0, share * (1 + LABEL_MAY_DIFFER)))
 
 
 def _allergens(said: str, base: Ingredient, like: Ingredient | None, assumed: list[str]) -> tuple[str, ...]:
@@ -292,7 +292,7 @@ _PLAIN = Ingredient(
     also_called=(),
     group="condiment",
     density_kg_per_m3=1000.0,
-    spoon_density_kg_per_m3=Spread.exactly(1000.0),
+    spoon_density_kg_per_m3=Interval.exactly(1000.0),
     piece_kg={},
     water=1.0,
     salt=NO_HEAT,
@@ -310,8 +310,8 @@ _PLAIN = Ingredient(
 )
 
 
-def as_label(item: Ingredient) -> LabelSaid:
+def as_label(item: Ingredient) -> LabelInput:
     """A shipped ingredient as a label to start an own copy from."""
     parts = (("Fat", item.fat), ("Sugars", item.sugar.value), ("Protein", item.protein), ("Salt", item.salt.value))
     lines = "\n".join(f"{word} {share * 100:.4g} g" for word, share in parts)
-    return LabelSaid(f"my {item.also_called[0]}", item.id, "per_100g", "", lines, "")
+    return LabelInput(f"my {item.also_called[0]}", item.id, "per_100g", "", lines, "")

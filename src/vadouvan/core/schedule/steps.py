@@ -128,7 +128,7 @@ def _prepare(cut: Cut) -> Iterator[Task]:
 
 
 def _make(mix: MixJudgement) -> Iterator[Task]:
-    lines = len(mix.bowl.whole)
+    lines = len(mix.at_contact.whole)
     yield Task(
         "weigh", f"Weigh and stir the mix, {lines} ingredients.", WEIGH_MIN + lines * WEIGH_EACH_MIN, True, "counter"
     )
@@ -138,7 +138,7 @@ def _make(mix: MixJudgement) -> Iterator[Task]:
             first = step
         elif step.minutes > 0:
             yield Task(step.id, step.says, step.minutes, step.hands_on, "stove")
-    if mix.bowl.set_aside_kg > 0:
+    if mix.at_contact.set_aside_kg > 0:
         says = next(step.says for step in mix.steps if step.id == "set-aside")
         yield Task("set-aside", says, POUR_OFF_MIN, True, "counter")
     if first is not None and first.minutes > 0:
@@ -224,7 +224,7 @@ def _bathed(mix: MixJudgement) -> bool:
     return (
         mix.salt is not None
         and mix.salt.school in ("equilibrium", "strong_bath")
-        and mix.bowl.balance.salt_per_water > 0.03
+        and mix.at_contact.balance.salt_per_water > 0.03
     )
 
 

@@ -7,27 +7,27 @@ from datetime import datetime
 
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.draft.typed import Draft
-from vadouvan.core.interpretation.household import HouseholdSaid, read_household
-from vadouvan.core.interpretation.routine import RoutineSaid, read_routine
-from vadouvan.core.interpretation.shared import SharedSaid, read_shared
+from vadouvan.core.interpretation.household import HouseholdInput, read_household
+from vadouvan.core.interpretation.routine import RoutineInput, read_routine
+from vadouvan.core.interpretation.shared import SharedInput, read_shared
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.pantry.pantry import Pantry
-from vadouvan.core.parsing.label import LabelSaid, readable_labels
-from vadouvan.core.tasting.verdict import VerdictSaid
-from vadouvan.core.weighing.event import Noted
+from vadouvan.core.parsing.label import LabelInput, readable_labels
+from vadouvan.core.tasting.verdict import VerdictInput
+from vadouvan.core.weighing.event import LoggedEvent
 
 
 @dataclass(frozen=True)
-class WholeVerdict:
+class VerdictSnapshot:
     """What one eater said, when, and whether nothing is learned from it."""
 
-    said: VerdictSaid
+    said: VerdictInput
     at: datetime
     is_forgotten: bool = False
 
 
 @dataclass(frozen=True)
-class WholeBatch:
+class BatchSnapshot:
     """A batch with everything that happened to it: presses, verdicts, the batch it goes on from and what was changed.
 
     The states for undo are not part of it.
@@ -36,8 +36,8 @@ class WholeBatch:
     id: str
     draft: Draft
     made_at: datetime
-    presses: tuple[Noted, ...] = ()
-    verdicts: tuple[WholeVerdict, ...] = ()
+    events: tuple[LoggedEvent, ...] = ()
+    verdicts: tuple[VerdictSnapshot, ...] = ()
     from_id: str = ""
     changed: tuple[str, ...] = ()
 
@@ -47,23 +47,23 @@ class OwnLabel:
     """An ingredient of the cook's own: its label as typed."""
 
     id: str
-    said: LabelSaid
+    said: LabelInput
 
 
 @dataclass(frozen=True)
 class KitchenSettings:
     """What was set once for all batches; none where nothing was."""
 
-    routine: RoutineSaid | None = None
-    shared: SharedSaid | None = None
-    household: HouseholdSaid | None = None
+    routine: RoutineInput | None = None
+    shared: SharedInput | None = None
+    household: HouseholdInput | None = None
 
 
 @dataclass(frozen=True)
-class WholeKitchen:
+class KitchenSnapshot:
     """All batches, own ingredients, own cuts and settings."""
 
-    batches: tuple[WholeBatch, ...] = ()
+    batches: tuple[BatchSnapshot, ...] = ()
     labels: tuple[OwnLabel, ...] = ()
     cuts: tuple[CutKind, ...] = ()
     settings: KitchenSettings = KitchenSettings()
@@ -79,12 +79,12 @@ def check_settings(settings: KitchenSettings, pantry: Pantry) -> None:
         read_household(settings.household, pantry)
 
 
-def kitchen_of(whole: WholeKitchen, tables: Kitchen) -> Kitchen:
+def kitchen_of(snapshot: KitchenSnapshot, tables: Kitchen) -> Kitchen:
     """The shipped tables with the cook's own cuts and ingredients in them, for the cook's household and week."""
-    labels = ((label.id, label.said) for label in whole.labels)
+    labels = ((label.id, label.said) for label in snapshot.labels)
     own = readable_labels(labels, tables.pantry.by_id)
-    kitchen = tables.with_cuts({kind.id: kind for kind in whole.cuts}).with_ingredients(own)
-    settings = whole.settings
+    kitchen = tables.with_cuts({kind.id: kind for kind in snapshot.cuts}).with_ingredients(own)
+    settings = snapshot.settings
     if settings.routine is not None:
         kitchen = kitchen.with_routine(read_routine(settings.routine))
     if settings.household is not None:

@@ -13,8 +13,8 @@ from dataclasses import dataclass, replace
 from typing import Literal, TypeVar
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.snapshot.kitchen import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
-from vadouvan.core.weighing.event import Noted
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot, OwnLabel, VerdictSnapshot
+from vadouvan.core.weighing.event import LoggedEvent
 
 Kind = Literal["batch", "ingredient", "cut", "settings"]
 Fate = Literal["new", "same", "added_to", "beside", "kept", "replaced"]
@@ -46,7 +46,7 @@ class Taken:
 class Merge:
     """What is written into this kitchen, whole by identity, and each thing told."""
 
-    batches: tuple[WholeBatch, ...]
+    batches: tuple[BatchSnapshot, ...]
     labels: tuple[OwnLabel, ...]
     cuts: tuple[CutKind, ...]
     settings: KitchenSettings
@@ -57,7 +57,7 @@ class Merge:
         return sum(one.fate == fate and kind in (None, one.kind) for one in self.told)
 
 
-def merged(here: WholeKitchen, there: WholeKitchen, *, with_settings: bool = False) -> Merge:
+def merged(here: KitchenSnapshot, there: KitchenSnapshot, *, with_settings: bool = False) -> Merge:
     """What taking ``there`` into ``here`` comes to; settings are taken over where nothing was set, or if asked for."""
     told: list[Taken] = []
     cuts, cut_ids = _cuts(here, there, told)
@@ -72,7 +72,9 @@ def beside_id(identity: str, content: object) -> str:
     return str(uuid.uuid5(NAMESPACE, f"{identity} {content!r}"))
 
 
-def _cuts(here: WholeKitchen, there: WholeKitchen, told: list[Taken]) -> tuple[tuple[CutKind, ...], dict[str, str]]:
+def _cuts(
+    here: KitchenSnapshot, there: KitchenSnapshot, told: list[Taken]
+) -> tuple[tuple[CutKind, ...], dict[str, str]]:
     known = {kind.id: kind for kind in here.cuts}
     taken, moved = [], {}
     for kind in there.cuts:
@@ -90,7 +92,7 @@ def _cuts(here: WholeKitchen, there: WholeKitchen, told: list[Taken]) -> tuple[t
     return tuple(taken), moved
 
 
-def _labels(here: WholeKitchen, there: WholeKitchen, told: list[Taken]) -> tuple[OwnLabel, ...]:
+def _labels(here: KitchenSnapshot, there: KitchenSnapshot, told: list[Taken]) -> tuple[OwnLabel, ...]:
     known = {label.id: label.said for label in here.labels}
     taken = []
     for label in there.labels:
@@ -108,8 +110,8 @@ def _labels(here: WholeKitchen, there: WholeKitchen, told: list[Taken]) -> tuple
 
 
 def _batches(
-    here: WholeKitchen, there: WholeKitchen, cut_ids: dict[str, str], told: list[Taken]
-) -> Iterator[WholeBatch]:
+    here: KitchenSnapshot, there: KitchenSnapshot, cut_ids: dict[str, str], told: list[Taken]
+) -> Iterator[BatchSnapshot]:
     known = {batch.id: batch for batch in here.batches}
     names: dict[str, str] = {}  # identities under which batches of the other kitchen come in
     for batch in _ancestors_first(there.batches):
@@ -129,10 +131,10 @@ def _batches(
         told.append(Taken("batch", batch.draft.name or "Unnamed batch", fate))
 
 
-def _ancestors_first(batches: Sequence[WholeBatch]) -> list[WholeBatch]:
+def _ancestors_first(batches: Sequence[BatchSnapshot]) -> list[BatchSnapshot]:
     """The same batches, each after the one it goes on from."""
     by_id = {batch.id: batch for batch in batches}
-    found: dict[str, WholeBatch] = {}
+    found: dict[str, BatchSnapshot] = {}
     for batch in batches:
         line = [batch]
         while line[-1].from_id in by_id and by_id[line[-1].from_id] not in line:
@@ -141,29 +143,29 @@ def _ancestors_first(batches: Sequence[WholeBatch]) -> list[WholeBatch]:
     return list(found.values())
 
 
-def _together(mine: WholeBatch, other: WholeBatch) -> WholeBatch | None:
+def _together(mine: BatchSnapshot, other: BatchSnapshot) -> BatchSnapshot | None:
     """One batch that has all of both, or none if they contradict each other."""
     if mine.draft != other.draft or (mine.from_id and other.from_id and mine.from_id != other.from_id):
         return None
-    shorter, longer = sorted((mine.presses, other.presses), key=lambda told: (len(told), sum(map(_can_go_back, told))))
+    shorter, longer = sorted((mine.events, other.events), key=lambda told: (len(told), sum(map(_can_go_back, told))))
     if [_bare(one) for one in longer[: len(shorter)]] != [_bare(one) for one in shorter]:
         return None
-    verdicts: dict[str, WholeVerdict] = {one.said.eater.strip(): one for one in mine.verdicts}
+    verdicts: dict[str, VerdictSnapshot] = {one.said.eater.strip(): one for one in mine.verdicts}
     for one in other.verdicts:
         known = verdicts.setdefault(one.said.eater.strip(), one)
         if known.said != one.said:
             return None
     from_id, changed = (mine.from_id, mine.changed) if mine.from_id else (other.from_id, other.changed)
-    return replace(mine, presses=longer, verdicts=tuple(verdicts.values()), from_id=from_id, changed=changed)
+    return replace(mine, events=longer, verdicts=tuple(verdicts.values()), from_id=from_id, changed=changed)
 
 
-def _can_go_back(noted: Noted) -> bool:
-    return noted.before is not None
+def _can_go_back(logged: LoggedEvent) -> bool:
+    return logged.before is not None
 
 
-def _bare(noted: Noted) -> Noted:
+def _bare(logged: LoggedEvent) -> LoggedEvent:
     """A press without the draft it changed, which older archives do not have."""
-    return replace(noted, before=None)
+    return replace(logged, before=None)
 
 
 def _settings(

@@ -6,12 +6,12 @@ from dataclasses import replace
 from datetime import datetime
 
 from vadouvan.core.advice.scaling import scaled_to
-from vadouvan.core.draft.typed import CutSaid, Draft
+from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.tasting.next_time import fresh
 
 
-def made_again(draft: Draft, kitchen: Kitchen, *, now: datetime, cut: CutSaid) -> tuple[Draft, tuple[str, ...]]:
+def made_again(draft: Draft, kitchen: Kitchen, *, now: datetime, cut: CutInput) -> tuple[Draft, tuple[str, ...]]:
     """A fresh draft for another cut, and what is other, in words; ``cut`` has only what is said anew.
 
     Raises InputError or BadInput where either cut cannot be judged.
@@ -20,7 +20,7 @@ def made_again(draft: Draft, kitchen: Kitchen, *, now: datetime, cut: CutSaid) -
     was = plain.cut
     other_kind = cut.kind not in ("", was.kind)
     if other_kind:
-        wanted = CutSaid(kind=cut.kind, mass=cut.mass or was.mass, thickness=cut.thickness)
+        wanted = CutInput(kind=cut.kind, mass=cut.mass or was.mass, thickness=cut.thickness)
     else:
         wanted = replace(was, mass=cut.mass or was.mass, thickness=cut.thickness or was.thickness)
         if wanted != was:
@@ -31,7 +31,7 @@ def made_again(draft: Draft, kitchen: Kitchen, *, now: datetime, cut: CutSaid) -
     return scaled.draft, (*_told(was, wanted, kitchen), scaled.says)
 
 
-def _told(was: CutSaid, now: CutSaid, kitchen: Kitchen) -> tuple[str, ...]:
+def _told(was: CutInput, now: CutInput, kitchen: Kitchen) -> tuple[str, ...]:
     told = []
     if was.kind != now.kind:
         names = [kitchen.cuts[kind].name if kind in kitchen.cuts else kind for kind in (now.kind, was.kind)]

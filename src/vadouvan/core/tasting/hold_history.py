@@ -11,7 +11,7 @@ import numpy as np
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.constants import PASTE_RUN_OFF, VISIBLE_SALT_KG_PER_KG_WATER
 from vadouvan.core.hold.eigenmodes import Array
-from vadouvan.core.hold.scenario import HoldCase, hold_case
+from vadouvan.core.hold.scenario import HoldScenario, hold_scenario
 from vadouvan.core.judgement.judge import Judgement
 
 DEPTHS = 120
@@ -25,7 +25,7 @@ class AsHeld:
     ``is_coated``: salted by what lies on it, all of which is eaten but for what runs off.
     """
 
-    case: HoldCase
+    scenario: HoldScenario
     hours: float
     is_coated: bool = False
     opens_h: float = 0.0
@@ -34,19 +34,19 @@ class AsHeld:
     def eaten_salt(self) -> float:
         """Salt of what was eaten [kg per kg of meat]: on and in a coated piece, in the meat from a bath."""
         if self.is_coated:
-            return self.case.balance.total("salt").value * (1 - PASTE_RUN_OFF.value)
-        return self.case.average_at(self.hours)
+            return self.scenario.balance.total("salt").value * (1 - PASTE_RUN_OFF.value)
+        return self.scenario.average_at(self.hours)
 
     @property
     def depth_to_middle_m(self) -> float:
         """The way from an open face to the point reached last [m]."""
-        return self.case.cut.piece.far_m
+        return self.scenario.cut.piece.far_m
 
     def seen_depth_m(self, factor: float = 1.0) -> float:
         """Depth to which seasoning shows on the knife, with diffusion so many times as fast [m]."""
         far_m = self.depth_to_middle_m
         depths = np.linspace(0.0, far_m, DEPTHS)
-        axis = self.case.with_pace(factor).hours
+        axis = self.scenario.with_pace(factor).hours
         after = int(np.clip(np.searchsorted(axis, self.hours), 1, len(axis) - 1))
         part = float(np.clip((self.hours - axis[after - 1]) / (axis[after] - axis[after - 1]), 0.0, 1.0))
         salt = (1 - part) * self._profiles[:, after - 1] + part * self._profiles[:, after]
@@ -63,7 +63,7 @@ class AsHeld:
     def _profiles(self) -> Array:
         """Salt by depth and time [kg/kg water]: the same at every pace, only its clock is another."""
         depths = np.linspace(0.0, self.depth_to_middle_m, DEPTHS)
-        return np.array([self.case.course.at_depth(float(depth)) for depth in depths])
+        return np.array([self.scenario.course.at_depth(float(depth)) for depth in depths])
 
     def model(self) -> Callable[[float], float]:
         """The depth at any factor, worked out once at many and read between them."""
@@ -84,4 +84,4 @@ def as_held(judgement: Judgement) -> AsHeld | None:
     plain = hold.without_learning()
     coated = mix.salt is not None and mix.salt.school in ("per_kg", "spoon_per_pound")
     hours = hours_between(meal.contact_at, meal.pulled_at)
-    return AsHeld(hold_case(cut, mix.bowl.balance, plain), hours, coated, window.safe_earliest_h)
+    return AsHeld(hold_scenario(cut, mix.at_contact.balance, plain), hours, coated, window.safe_earliest_h)

@@ -32,7 +32,7 @@ def hours_to_depth(held: AsHeld, seen_m: float, wanted_m: float) -> float | None
 
 def depth_advice(held: AsHeld, verdicts: list[Verdict], window: Window) -> Iterator[str]:
     """For a batch that was to be seasoned right through and was not: how long that takes, or how thin it has to be."""
-    if held.case.hold.goal != "through" or any(verdict.is_through for verdict in verdicts):
+    if held.scenario.hold.goal != "through" or any(verdict.is_through for verdict in verdicts):
         return
     seen = [verdict.depth_m for verdict in verdicts if verdict.depth_m is not None]
     middle_m = held.depth_to_middle_m
@@ -47,7 +47,7 @@ def depth_advice(held: AsHeld, verdicts: list[Verdict], window: Window) -> Itera
         return
     takes = f"right through would take about {hours_told(hours)}" if hours is not None else "it gets no further"
     limit = f"; {hours_told(latest_h)} is the most" if hours is not None else " in this mix"
-    thick_mm = held.case.cut.thickness_m * 1000
+    thick_mm = held.scenario.cut.thickness_m * 1000
     if hours is not None:
         thin_mm = thick_mm * math.sqrt(latest_h / hours)
         limit += f": {number_told(math.floor(thin_mm))} mm thick instead of {number_told(thick_mm)} would do"

@@ -8,7 +8,7 @@ from dataclasses import dataclass, replace
 from datetime import datetime
 
 from vadouvan.core.constants import SALT_STEP
-from vadouvan.core.draft.typed import Draft, LineSaid
+from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
@@ -123,7 +123,7 @@ def _surface(plain: Draft, verdicts: list[Verdict], judgement: Judgement) -> Ite
         )
 
 
-def _scaled(plain: Draft, judgement: Judgement, what: str, factor: float) -> tuple[tuple[LineSaid, ...], list[str]]:
+def _scaled(plain: Draft, judgement: Judgement, what: str, factor: float) -> tuple[tuple[LineInput, ...], list[str]]:
     """The lines that bring most of a substance, in other amounts; and each in words."""
     shares = {portion.line_id: _amount(portion, what) for portion in judgement.reading.portions}
     total = sum(shares.values())
@@ -162,7 +162,7 @@ def _tenderness(plain: Draft, verdicts: list[Verdict], judgement: Judgement, hel
         yield Advice("tenderness", f"Firmer than you like: {', '.join(told)}.", (), replace(plain, mix=lines))
 
 
-def _less_fruit(plain: Draft, judgement: Judgement, factor: float) -> tuple[tuple[LineSaid, ...], list[str]]:
+def _less_fruit(plain: Draft, judgement: Judgement, factor: float) -> tuple[tuple[LineInput, ...], list[str]]:
     lines, told = [], []
     by_id = {portion.line_id: portion for portion in judgement.reading.portions}
     for line in plain.mix:

@@ -78,12 +78,12 @@ def lesson_of(batch: Tasted, kitchen: Kitchen, *, now: datetime) -> Lesson | Non
     opens_h = held.opens_h
     if held.hours < LEAST_HELD * opens_h:
         says = f"left out: it was held for {hours_told(held.hours)}, and its window opens at {hours_told(opens_h)}"
-        return Lesson(batch.batch_id, held.case.cut.kind.family, None, None, says)
+        return Lesson(batch.batch_id, held.scenario.cut.kind.family, None, None, says)
     step = mean_step(list(batch.verdicts), "salt")
     salt = None
     if step is not None and held.eaten_salt > 0:
-        salt = SaltJudged(batch.batch_id, held.eaten_salt, held.case.hold.salt_target, step)
-    return Lesson(batch.batch_id, held.case.cut.kind.family, _depth(batch, held), salt)
+        salt = SaltJudged(batch.batch_id, held.eaten_salt, held.scenario.hold.salt_target, step)
+    return Lesson(batch.batch_id, held.scenario.cut.kind.family, _depth(batch, held), salt)
 
 
 def learned_from(lessons: Iterable[Lesson]) -> Taught:

@@ -26,7 +26,7 @@ LONGEST_NOTE, LONGEST_EATER = 4000, 60
 
 
 @dataclass(frozen=True)
-class VerdictSaid:
+class VerdictInput:
     """As it was said: who, a word for each thing tasted, the depth seen on the knife or ``through``, a note."""
 
     eater: str = ""
@@ -46,7 +46,7 @@ class Verdict:
     note: str = ""
 
 
-def read_verdict(said: VerdictSaid) -> Verdict:
+def read_verdict(said: VerdictInput) -> Verdict:
     """The verdict; raises BadInput with everything that is wrong."""
     problems: list[InputError] = []
     steps: dict[Aspect, int] = {}
@@ -72,7 +72,7 @@ def read_verdict(said: VerdictSaid) -> Verdict:
     return Verdict(said.eater.strip(), steps, depth_m, is_through, said.note.strip())
 
 
-def readable_verdicts(said: Iterable[VerdictSaid]) -> tuple[Verdict, ...]:
+def readable_verdicts(said: Iterable[VerdictInput]) -> tuple[Verdict, ...]:
     """The verdicts that can be read; others came in with an archive, and stand on their batch as they are."""
     found = []
     for one in said:

@@ -14,7 +14,7 @@ from vadouvan.core.judgement.judge import judge
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.weighing.as_weighed import as_weighed
 from vadouvan.core.weighing.lines import LineToWeigh
-from vadouvan.core.weighing.state import Record
+from vadouvan.core.weighing.state import WeighState
 from vadouvan.errors import InputError
 
 TASTE_OF: dict[str, Taste] = {"salt": "too_salty", "sugar": "too_sweet", "acid": "too_sour", "heat": "too_hot"}
@@ -32,7 +32,7 @@ class Advice:
 
 
 def advice_on(
-    draft: Draft, lines: tuple[LineToWeigh, ...], record: Record, kitchen: Kitchen, *, now: datetime
+    draft: Draft, lines: tuple[LineToWeigh, ...], record: WeighState, kitchen: Kitchen, *, now: datetime
 ) -> list[Advice]:
     """Advice for each line that is over its tolerance; empty if none is, or once the mix is locked."""
     if record.is_locked:
@@ -41,7 +41,7 @@ def advice_on(
 
 
 def _advice(
-    line: LineToWeigh, draft: Draft, lines: tuple[LineToWeigh, ...], record: Record, kitchen: Kitchen, now: datetime
+    line: LineToWeigh, draft: Draft, lines: tuple[LineToWeigh, ...], record: WeighState, kitchen: Kitchen, now: datetime
 ) -> Advice:
     over_kg = record.weighed_kg(line.id) - line.mass_kg
     over = f"{number_told(over_kg * 1000)} g too much {line.name}"
@@ -58,7 +58,7 @@ def _advice(
     return Advice(line.id, over_kg, f"{over}.{salt} Spoon some out, or go on with it.")
 
 
-def _elsewhere(present: Draft, record: Record, kitchen: Kitchen, now: datetime) -> tuple[NewLine, ...]:
+def _elsewhere(present: Draft, record: WeighState, kitchen: Kitchen, now: datetime) -> tuple[NewLine, ...]:
     """New amounts for lines not weighed yet that bring the aims back; none if they cannot."""
     open_ids = {line.id for line in present.mix if not record.is_decided(line.id) and line.text.strip()}
     if not open_ids:

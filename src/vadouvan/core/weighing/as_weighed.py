@@ -6,13 +6,13 @@ from dataclasses import replace
 from datetime import datetime
 
 from vadouvan.core.clock.routine import hours_between
-from vadouvan.core.draft.typed import Draft, LineSaid
-from vadouvan.core.weighing.event import Noted
+from vadouvan.core.draft.typed import Draft, LineInput
+from vadouvan.core.weighing.event import LoggedEvent
 from vadouvan.core.weighing.lines import LineToWeigh
-from vadouvan.core.weighing.state import AddedLine, Record
+from vadouvan.core.weighing.state import AddedLine, WeighState
 
 
-def as_weighed(draft: Draft, lines: tuple[LineToWeigh, ...], record: Record) -> Draft:
+def as_weighed(draft: Draft, lines: tuple[LineToWeigh, ...], record: WeighState) -> Draft:
     """The draft with grams as weighed instead of planned, what was left out gone, what was added in.
 
     Lines not decided yet keep their plan. The part set aside and the weight of the meat are as measured.
@@ -36,7 +36,7 @@ def as_weighed(draft: Draft, lines: tuple[LineToWeigh, ...], record: Record) -> 
     return replace(draft, mix=tuple(mix), quantity=quantity, cut=cut)
 
 
-def after_press(draft: Draft, lines: tuple[LineToWeigh, ...], before: Record, record: Record) -> Draft:
+def after_press(draft: Draft, lines: tuple[LineToWeigh, ...], before: WeighState, record: WeighState) -> Draft:
     """The draft after a press: contact puts what was weighed in the place of the plan, later presses go on from it."""
     if record.contact is not None and before.contact is None:
         draft = as_weighed(draft, lines, record)
@@ -51,12 +51,12 @@ def after_press(draft: Draft, lines: tuple[LineToWeigh, ...], before: Record, re
     return draft
 
 
-def taken_back(draft: Draft, noted: Noted) -> Draft:
+def taken_back(draft: Draft, logged: LoggedEvent) -> Draft:
     """The draft without what its last standing press did to it; all else stays as it is now.
 
     A press of an older kitchen did not keep the draft that it changed: the mix then stays as it was weighed.
     """
-    kind, before = noted.press.kind, noted.before
+    kind, before = logged.event.kind, logged.before
     if kind == "pulled":
         return replace(draft, meal=replace(draft.meal, pulled=""))
     if kind == "contact":
@@ -74,10 +74,10 @@ def taken_back(draft: Draft, noted: Noted) -> Draft:
 def with_fridge_reading(draft: Draft, after_h: float, reading_c: float) -> Draft:
     """The draft with one more temperature, so many hours after contact; the first one counts from contact on."""
     after = f"{max(0.0, round(after_h, 2)):g} h"
-    noted = [reading for reading in draft.hold.readings.split(", ") if reading.strip()]
-    if not noted and after != "0 h":
-        noted = [f"0 h {draft.hold.fridge or '4'} C"]
-    earlier = [reading for reading in noted if not reading.startswith(f"{after} ")]  # the last of a moment counts
+    logged = [reading for reading in draft.hold.readings.split(", ") if reading.strip()]
+    if not logged and after != "0 h":
+        logged = [f"0 h {draft.hold.fridge or '4'} C"]
+    earlier = [reading for reading in logged if not reading.startswith(f"{after} ")]  # the last of a moment counts
     readings = ", ".join([*earlier, f"{after} {reading_c:g} C"])
     return replace(draft, hold=replace(draft.hold, readings=readings))
 
@@ -87,8 +87,8 @@ def grams_of(name: str, mass_kg: float) -> str:
     return f"{round(mass_kg * 1000, 2):g} g {name}"
 
 
-def _new_line(one: AddedLine) -> LineSaid:
-    return LineSaid(one.id, grams_of(one.words.strip(), one.mass_kg), locked="yes")
+def _new_line(one: AddedLine) -> LineInput:
+    return LineInput(one.id, grams_of(one.words.strip(), one.mass_kg), locked="yes")
 
 
 def _local(moment: datetime) -> str:

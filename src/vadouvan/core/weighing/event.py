@@ -17,7 +17,7 @@ KINDS: tuple[Kind, ...] = get_args(Kind)
 
 
 @dataclass(frozen=True)
-class Press:
+class CounterEvent:
     """One press. What belongs to it depends on its kind; the rest is empty.
 
     ``mass_kg`` of what was weighed, set aside, added or of the meat; for ``tare`` what stood on the scale then.
@@ -36,7 +36,7 @@ class Press:
 
 
 @dataclass(frozen=True)
-class Noted:
+class LoggedEvent:
     """A press with its number in the batch, from 1, and when it was.
 
     ``before`` is the draft that it changed, for the day that it is taken back; older kitchens kept none.
@@ -44,5 +44,5 @@ class Noted:
 
     number: int
     at: datetime
-    press: Press
+    event: CounterEvent
     before: Draft | None = None

@@ -11,9 +11,9 @@ from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.measure import in_spoons
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion
-from vadouvan.core.weighing.state import Record
+from vadouvan.core.weighing.state import WeighState
 
-Bowl = Literal["main", "first"]
+WhichBowl = Literal["main", "first"]
 State = Literal["open", "short", "within", "over", "skipped", "left out"]
 
 # What an error in one line may do, per kg of meat (our calibration; range half to double)
@@ -32,10 +32,10 @@ class LineToWeigh:
     mass_kg: float
     tolerance_kg: float
     guards: str
-    bowl: Bowl
+    bowl: WhichBowl
     spoon: str
 
-    def state(self, record: Record) -> State:
+    def state(self, record: WeighState) -> State:
         """Where it stands."""
         if self.id in record.left_out:
             return "left out"
@@ -86,7 +86,7 @@ def tolerance(item: Ingredient, mass_kg: float, meat_kg: float) -> tuple[float, 
     return max(least, LEAST_KG), guards
 
 
-def next_line(lines: Sequence[LineToWeigh], record: Record) -> LineToWeigh | None:
+def next_line(lines: Sequence[LineToWeigh], record: WeighState) -> LineToWeigh | None:
     """The line that is asked for: the first open one, then those that were skipped."""
     for wanted in ("open", "skipped"):
         found = next((line for line in lines if line.state(record) == wanted), None)

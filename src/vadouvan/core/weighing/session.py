@@ -10,16 +10,16 @@ from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.cooking.probe import Forecast, forecast
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import USUAL_HEAT_C
-from vadouvan.core.draft.typed import Draft, LineSaid
+from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.weighing.as_weighed import after_press, as_weighed, grams_of, taken_back
-from vadouvan.core.weighing.event import Kind, Noted, Press
+from vadouvan.core.weighing.event import CounterEvent, Kind, LoggedEvent
 from vadouvan.core.weighing.lines import LineToWeigh, lines_to_weigh
 from vadouvan.core.weighing.rules import Counter, check, not_before
-from vadouvan.core.weighing.state import Record, record_of
+from vadouvan.core.weighing.state import WeighState, state_of
 from vadouvan.errors import InputError
 
 
@@ -32,8 +32,8 @@ class Session:
 
     draft: Draft
     present: Draft
-    noted: tuple[Noted, ...]
-    record: Record
+    logged: tuple[LoggedEvent, ...]
+    record: WeighState
     lines: tuple[LineToWeigh, ...]
     counter: Counter
     judgement: Judgement
@@ -43,19 +43,19 @@ class Session:
 class Carried:
     """A press as it is noted, and the draft that it leads to, if that is another."""
 
-    noted: Noted
+    logged: LoggedEvent
     draft: Draft | None
 
 
-def session_of(draft: Draft, noted: Sequence[Noted], kitchen: Kitchen, *, now: datetime) -> Session:
+def session_of(draft: Draft, logged: Sequence[LoggedEvent], kitchen: Kitchen, *, now: datetime) -> Session:
     """The session of a batch; its judgement is of what was weighed so far, and of the plan for the rest."""
-    record = record_of(noted)
+    record = state_of(logged)
     planned = judge(draft, kitchen, now=now)
     lines = lines_to_weigh(planned)
     present = draft if record.is_locked else as_weighed(draft, lines, record)
     judgement = planned if present == draft else judge(present, kitchen, now=now)
     counter = Counter(() if record.is_locked else lines, record, _vessel_meat_kg(planned))
-    return Session(draft, present, tuple(noted), record, lines, counter, judgement)
+    return Session(draft, present, tuple(logged), record, lines, counter, judgement)
 
 
 def probe_forecast(session: Session) -> Forecast | None:
@@ -69,29 +69,29 @@ def probe_forecast(session: Session) -> Forecast | None:
     return forecast(session.record.probe, last.core_c or fire.target_c, heat_c, cut.piece.far_m if rests_up else 0.0)
 
 
-def carry_out(session: Session, press: Press, kitchen: Kitchen, *, now: datetime) -> Carried:
+def carry_out(session: Session, event: CounterEvent, kitchen: Kitchen, *, now: datetime) -> Carried:
     """What a press does; raises InputError for one that cannot be now."""
-    check(press, session.counter)
-    if press.kind in ("added", "later"):
-        line = LineSaid("weigh", grams_of(press.words.strip(), press.mass_kg or 0.0))
+    check(event, session.counter)
+    if event.kind in ("added", "later"):
+        line = LineInput("weigh", grams_of(event.words.strip(), event.mass_kg or 0.0))
         portion_of(line, kitchen.pantry)
-    _check_ready(session, press)
-    question = "" if press.sure else questions_of(session, now).get(press.kind, "")
+    _check_ready(session, event)
+    question = "" if event.sure else questions_of(session, now).get(event.kind, "")
     if question:
-        raise InputError(field="weigh", given=press.kind, wrong=question, accepted="Say that you are sure, or go on.")
+        raise InputError(field="weigh", given=event.kind, wrong=question, accepted="Say that you are sure, or go on.")
     at = not_before(now, session.record)
-    if press.kind == "undone" and session.record.last is not None:
+    if event.kind == "undone" and session.record.last is not None:
         last = session.record.last
-        noted = Noted(session.record.number + 1, at, replace(press, undoes=last.number))
+        logged = LoggedEvent(session.record.number + 1, at, replace(event, undoes=last.number))
         draft = taken_back(session.draft, last)
     else:
-        noted = Noted(session.record.number + 1, at, press)
-        draft = after_press(session.draft, session.lines, session.record, record_of((*session.noted, noted)))
+        logged = LoggedEvent(session.record.number + 1, at, event)
+        draft = after_press(session.draft, session.lines, session.record, state_of((*session.logged, logged)))
     if draft == session.draft:
-        return Carried(noted, None)
-    if press.kind == "contact":
+        return Carried(logged, None)
+    if event.kind == "contact":
         _check_can_be_judged(judge(draft, kitchen, now=now))
-    return Carried(replace(noted, before=session.draft), draft)
+    return Carried(replace(logged, before=session.draft), draft)
 
 
 def _check_can_be_judged(after: Judgement) -> None:
@@ -118,7 +118,7 @@ def questions_of(session: Session, now: datetime) -> dict[Kind, str]:
     return asked
 
 
-def _off(line: LineToWeigh, record: Record) -> str:
+def _off(line: LineToWeigh, record: WeighState) -> str:
     """A line that is not as planned, in words; nothing for one that is, or that is still to come."""
     state, planned = line.state(record), f"{number_told(line.mass_kg * 1000)} g {line.name}"
     if state == "left out":
@@ -126,17 +126,17 @@ def _off(line: LineToWeigh, record: Record) -> str:
     return f"{number_told(record.weighed_kg(line.id) * 1000)} of {planned}" if state in ("short", "over") else ""
 
 
-def _check_ready(session: Session, press: Press) -> None:
+def _check_ready(session: Session, event: CounterEvent) -> None:
     """Nothing is weighed, and nothing goes in, while the batch itself stops it."""
     problems = session.judgement.reading.problems
-    if press.kind == "weighed" and not session.lines:
+    if event.kind == "weighed" and not session.lines:
         raise InputError(
             field="weigh",
-            given=press.line_id,
+            given=event.line_id,
             wrong="There is nothing to weigh yet.",
             accepted="Describe the cut and write the mix first.",
         )
-    if press.kind != "contact":
+    if event.kind != "contact":
         return
     if problems:
         raise InputError(field="weigh", given="contact", wrong=problems[0].wrong, accepted=problems[0].accepted)

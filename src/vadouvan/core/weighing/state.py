@@ -6,7 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass, field, replace
 from datetime import datetime
 
-from vadouvan.core.weighing.event import Noted, Press
+from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
 
 ADDED = "added-"  # ids of lines that came in while tasting
 
@@ -31,7 +31,7 @@ class Contact:
 
 
 @dataclass(frozen=True)
-class Record:
+class WeighState:
     """All that has happened to a batch. ``number`` is that of the last press, 0 before any.
 
     ``standing`` are the presses that were not taken back; taring is none that could be.
@@ -54,10 +54,10 @@ class Record:
     pulled_at: datetime | None = None
     probe: tuple[tuple[datetime, float], ...] = ()
     boiled_at: datetime | None = None
-    standing: tuple[Noted, ...] = ()
+    standing: tuple[LoggedEvent, ...] = ()
 
     @property
-    def last(self) -> Noted | None:
+    def last(self) -> LoggedEvent | None:
         """The last press that was not taken back, if any."""
         return self.standing[-1] if self.standing else None
 
@@ -80,68 +80,68 @@ class Record:
         return line_id in self.left_out or bool(self.tares.get(line_id))
 
 
-def record_of(noted: Iterable[Noted]) -> Record:
+def state_of(logged: Iterable[LoggedEvent]) -> WeighState:
     """The record that presses lead to."""
-    presses = tuple(noted)
-    undone = {one.press.undoes for one in presses if one.press.kind == "undone"}
-    record, standing = Record(), list[Noted]()
-    for one in presses:
-        if one.press.kind != "undone" and one.number not in undone:
-            record = _after(record, one.press, one.at)
-            if one.press.kind != "tare":
+    events = tuple(logged)
+    undone = {one.event.undoes for one in events if one.event.kind == "undone"}
+    record, standing = WeighState(), list[LoggedEvent]()
+    for one in events:
+        if one.event.kind != "undone" and one.number not in undone:
+            record = _after(record, one.event, one.at)
+            if one.event.kind != "tare":
                 standing.append(one)
         record = replace(record, number=one.number, last_at=one.at)
     return replace(record, standing=tuple(standing))
 
 
-def _after(record: Record, press: Press, at: datetime) -> Record:
-    mass_kg = press.mass_kg or 0.0
-    if press.kind in ("tare", "weighed", "taken_back", "skipped", "left_out", "added"):
-        return _at_the_scale(record, press, mass_kg, at)
-    if press.kind in ("tasted", "set_aside", "tipped_back", "contact"):
-        return _before_contact(record, press, mass_kg, at)
-    return _in_the_mix(record, press, mass_kg, at)
+def _after(record: WeighState, event: CounterEvent, at: datetime) -> WeighState:
+    mass_kg = event.mass_kg or 0.0
+    if event.kind in ("tare", "weighed", "taken_back", "skipped", "left_out", "added"):
+        return _at_the_scale(record, event, mass_kg, at)
+    if event.kind in ("tasted", "set_aside", "tipped_back", "contact"):
+        return _before_contact(record, event, mass_kg, at)
+    return _in_the_mix(record, event, mass_kg, at)
 
 
-def _before_contact(record: Record, press: Press, mass_kg: float, at: datetime) -> Record:
-    if press.kind == "tasted":
-        return replace(record, verdict=press.words)
-    if press.kind == "contact":
-        return replace(record, contact=Contact(at, press.mass_kg, press.celsius))
-    return replace(record, set_aside_kg=mass_kg if press.kind == "set_aside" else None)
+def _before_contact(record: WeighState, event: CounterEvent, mass_kg: float, at: datetime) -> WeighState:
+    if event.kind == "tasted":
+        return replace(record, verdict=event.words)
+    if event.kind == "contact":
+        return replace(record, contact=Contact(at, event.mass_kg, event.celsius))
+    return replace(record, set_aside_kg=mass_kg if event.kind == "set_aside" else None)
 
 
-def _in_the_mix(record: Record, press: Press, mass_kg: float, at: datetime) -> Record:
-    degrees = (at, press.celsius or 0.0)
-    if press.kind == "later":
-        line = AddedLine(f"later-{len(record.later) + 1}", press.words, mass_kg, at)
+def _in_the_mix(record: WeighState, event: CounterEvent, mass_kg: float, at: datetime) -> WeighState:
+    degrees = (at, event.celsius or 0.0)
+    if event.kind == "later":
+        line = AddedLine(f"later-{len(record.later) + 1}", event.words, mass_kg, at)
         return replace(record, later=(*record.later, line))
-    if press.kind == "turned":
+    if event.kind == "turned":
         return replace(record, turned_at=(*record.turned_at, at))
-    if press.kind == "fridge":
+    if event.kind == "fridge":
         return replace(record, fridge=(*record.fridge, degrees))
-    if press.kind == "probe":
+    if event.kind == "probe":
         return replace(record, probe=(*record.probe, degrees))
-    return replace(record, pulled_at=at) if press.kind == "pulled" else replace(record, boiled_at=at)
+    return replace(record, pulled_at=at) if event.kind == "pulled" else replace(record, boiled_at=at)
 
 
-def _at_the_scale(record: Record, press: Press, mass_kg: float, at: datetime) -> Record:
-    line = press.line_id
-    if press.kind == "tare":
+def _at_the_scale(record: WeighState, event: CounterEvent, mass_kg: float, at: datetime) -> WeighState:
+    line = event.line_id
+    if event.kind == "tare":
         return replace(record, tare_kg=mass_kg)
-    if press.kind == "weighed":
+    if event.kind == "weighed":
         tares = {**record.tares, line: (*record.tares.get(line, ()), mass_kg)}
-        spoons = record.by_spoon | {line} if press.how == "spoon" else record.by_spoon - {line}
+        spoons = record.by_spoon | {line} if event.how == "spoon" else record.by_spoon - {line}
         waiting = record.skipped - {line}
-        tare_kg = record.tare_kg + mass_kg if press.how == "scale" else record.tare_kg
+        tare_kg = record.tare_kg + mass_kg if event.how == "scale" else record.tare_kg
         weighed = replace(record, tares=tares, by_spoon=spoons, skipped=waiting, left_out=record.left_out - {line})
         return replace(weighed, tare_kg=tare_kg)
-    if press.kind == "taken_back":
+    if event.kind == "taken_back":
         tares = {**record.tares, line: record.tares.get(line, ())[:-1]}
         return replace(record, tares=tares, left_out=record.left_out - {line})
-    if press.kind == "skipped":
+    if event.kind == "skipped":
         return replace(record, skipped=record.skipped | {line})
-    if press.kind == "left_out":
+    if event.kind == "left_out":
         return replace(record, left_out=record.left_out | {line}, skipped=record.skipped - {line})
-    added = AddedLine(f"{ADDED}{len(record.added) + 1}", press.words, mass_kg, at)
+    added = AddedLine(f"{ADDED}{len(record.added) + 1}", event.words, mass_kg, at)
     return replace(record, added=(*record.added, added))

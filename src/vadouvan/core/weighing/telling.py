@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from vadouvan.core.figure import number_told
 from vadouvan.core.measures.quantity import MIX_MASS, degrees, quantity
 from vadouvan.core.measures.quantity import Kind as Quantity
-from vadouvan.core.weighing.event import Kind, Noted
+from vadouvan.core.weighing.event import Kind, LoggedEvent
 from vadouvan.core.weighing.lines import LineToWeigh
 from vadouvan.core.weighing.rules import COLDEST_C, MOST_LINE_KG, MOST_MEAT_KG, WARMEST_C
 
@@ -45,19 +45,19 @@ def typed_celsius(text: str) -> float:
     return degrees(text, field="weigh.celsius", low=COLDEST_C, high=WARMEST_C, accepted=_DEGREES)
 
 
-def told_of(noted: Noted, lines: Sequence[LineToWeigh]) -> str:
+def told_of(logged: LoggedEvent, lines: Sequence[LineToWeigh]) -> str:
     """A press in words, as it was understood.
 
     >>> from datetime import datetime
-    >>> from vadouvan.core.weighing.event import Press
-    >>> told_of(Noted(1, datetime(2026, 11, 28), Press("contact", mass_kg=2.6, celsius=4.0)), ())
+    >>> from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
+    >>> told_of(LoggedEvent(1, datetime(2026, 11, 28), CounterEvent("contact", mass_kg=2.6, celsius=4.0)), ())
     'contact: 2600 g, 4 °C'
     """
-    press = noted.press
-    name = next((line.name for line in lines if line.id == press.line_id), "") or press.words.strip()
-    grams = "" if press.mass_kg is None else f"{number_told(press.mass_kg * 1000)} g"
-    degrees_c = "" if press.celsius is None else f"{press.celsius:g} °C"
+    event = logged.event
+    name = next((line.name for line in lines if line.id == event.line_id), "") or event.words.strip()
+    grams = "" if event.mass_kg is None else f"{number_told(event.mass_kg * 1000)} g"
+    degrees_c = "" if event.celsius is None else f"{event.celsius:g} °C"
     figures = ", ".join(part for part in (grams, degrees_c) if part)
-    deed = _DEEDS.get(press.kind, press.kind.replace("_", " "))
-    what = f"{name} {deed}" if name and press.kind in _DEEDS else name or deed
+    deed = _DEEDS.get(event.kind, event.kind.replace("_", " "))
+    what = f"{name} {deed}" if name and event.kind in _DEEDS else name or deed
     return f"{what}: {figures}" if figures else what

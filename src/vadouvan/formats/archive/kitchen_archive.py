@@ -15,7 +15,7 @@ from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.pantry.pantry import Pantry
-from vadouvan.core.snapshot.kitchen import WholeBatch, WholeKitchen, check_settings
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSnapshot, check_settings
 from vadouvan.core.tasting.logbook import Entry
 from vadouvan.core.tasting.verdict import readable_verdicts
 from vadouvan.errors import BadInput, VadouvanError
@@ -52,12 +52,12 @@ made from them.
 """
 
 
-def write_archive(whole: WholeKitchen, kitchen: Kitchen, *, now: datetime) -> bytes:
+def write_archive(snapshot: KitchenSnapshot, kitchen: Kitchen, *, now: datetime) -> bytes:
     """The archive of a kitchen; ``kitchen`` has the tables with the cook's own in them."""
     files: dict[str, str | bytes] = {"README.txt": READ_ME, SCHEMA: batch_shape.json_schema()}
     plans: list[tuple[str, str, tuple[PlanStep, ...]]] = []
-    cards: list[tuple[WholeBatch, Card]] = []
-    for batch in whole.batches:
+    cards: list[tuple[BatchSnapshot, Card]] = []
+    for batch in snapshot.batches:
         judgement = _in_hand(batch, kitchen, now)
         card = _card(batch, kitchen, judgement, now)
         cards.append((batch, card))
@@ -67,47 +67,47 @@ def write_archive(whole: WholeKitchen, kitchen: Kitchen, *, now: datetime) -> by
         files[f"{RECORDS}/{batch.id}.json"] = write_record(batch)
         files[f"{RECIPES}/{batch.id}.jsonld"] = write_recipe(batch, card, batch_path=f"../{BATCHES}/{batch.id}.json")
         files[f"{CARDS}/{batch.id}.md"] = markdown_of(card)
-    files[PANTRY] = pantry_csv(kitchen.pantry.by_id.values(), whole.labels)
-    files[OWN_CUTS] = write_cuts(whole.cuts)
-    files[SETTINGS] = write_settings(whole.settings)
-    files[LOGBOOK] = logbook_csv(entries_of(whole.batches), kitchen.cuts)
+    files[PANTRY] = pantry_csv(kitchen.pantry.by_id.values(), snapshot.labels)
+    files[OWN_CUTS] = write_cuts(snapshot.cuts)
+    files[SETTINGS] = write_settings(snapshot.settings)
+    files[LOGBOOK] = logbook_csv(entries_of(snapshot.batches), kitchen.cuts)
     files["plans.ics"] = calendar_text(plans, now=now)
     files[f"{CARDS}/cards.pdf"] = cards_pdf([card for _, card in _latest(cards)], now=now)
     packed = {path: data if isinstance(data, bytes) else data.encode() for path, data in files.items()}
     return pack(packed, now=now)
 
 
-def read_archive(data: bytes) -> tuple[WholeKitchen, tuple[str, ...]]:
+def read_archive(data: bytes) -> tuple[KitchenSnapshot, tuple[str, ...]]:
     """The kitchen in an archive, and notes on what was missing or changed in it; raises FormatError or BadInput."""
     unpacked = unpack(data, needed=NEEDED)
     for path in (PANTRY, OWN_CUTS, SETTINGS):
         if path not in unpacked.files:
             raise refused(f"The archive lacks {path}.")
-    whole = WholeKitchen(
+    snapshot = KitchenSnapshot(
         tuple(_batches(unpacked)),
         labels_in(_text(unpacked, PANTRY), name=PANTRY),
         read_cuts(_text(unpacked, OWN_CUTS), name=OWN_CUTS),
         read_settings(_text(unpacked, SETTINGS), name=SETTINGS),
     )
-    return whole, unpacked.notes
+    return snapshot, unpacked.notes
 
 
-def kitchen_to_take_in(data: bytes, pantry: Pantry) -> tuple[WholeKitchen, tuple[str, ...]]:
+def kitchen_to_take_in(data: bytes, pantry: Pantry) -> tuple[KitchenSnapshot, tuple[str, ...]]:
     """The kitchen in an archive, once its settings are known to be usable; raises FormatError."""
-    whole, notes = read_archive(data)
+    snapshot, notes = read_archive(data)
     try:
-        check_settings(whole.settings, pantry)
+        check_settings(snapshot.settings, pantry)
     except BadInput as error:
         raise refused(f"{SETTINGS}: {error}") from None
-    return whole, notes
+    return snapshot, notes
 
 
-def card_of_batch(batch: WholeBatch, kitchen: Kitchen, *, now: datetime) -> Card:
+def card_of_batch(batch: BatchSnapshot, kitchen: Kitchen, *, now: datetime) -> Card:
     """The card of one batch: what to do while it is in hand, what was done once it was tasted."""
     return _card(batch, kitchen, _in_hand(batch, kitchen, now), now)
 
 
-def entries_of(batches: Sequence[WholeBatch]) -> list[Entry]:
+def entries_of(batches: Sequence[BatchSnapshot]) -> list[Entry]:
     """The batches that were tasted, as entries of the logbook; a verdict that cannot be read is left out of them."""
     return [
         Entry(
@@ -122,21 +122,21 @@ def entries_of(batches: Sequence[WholeBatch]) -> list[Entry]:
     ]
 
 
-def _in_hand(batch: WholeBatch, kitchen: Kitchen, now: datetime) -> Judgement | None:
+def _in_hand(batch: BatchSnapshot, kitchen: Kitchen, now: datetime) -> Judgement | None:
     return None if batch.verdicts else judge(batch.draft, kitchen, now=now)
 
 
-def _card(batch: WholeBatch, kitchen: Kitchen, judgement: Judgement | None, now: datetime) -> Card:
+def _card(batch: BatchSnapshot, kitchen: Kitchen, judgement: Judgement | None, now: datetime) -> Card:
     reading = judgement.reading if judgement else read_draft(batch.draft, kitchen, now=now)
     return card_of(batch, kitchen, reading, judgement)
 
 
-def _latest(cards: list[tuple[WholeBatch, Card]]) -> list[tuple[WholeBatch, Card]]:
+def _latest(cards: list[tuple[BatchSnapshot, Card]]) -> list[tuple[BatchSnapshot, Card]]:
     return sorted(cards, key=lambda pair: pair[0].made_at, reverse=True)[:MOST_ON_PAPER]
 
 
-def _batches(unpacked: Unpacked) -> list[WholeBatch]:
-    found: dict[str, WholeBatch] = {}
+def _batches(unpacked: Unpacked) -> list[BatchSnapshot]:
+    found: dict[str, BatchSnapshot] = {}
     batch_paths = {path for path in unpacked.files if path.startswith(f"{BATCHES}/") and path != SCHEMA}
     for path in sorted(path for path in unpacked.files if path.startswith(f"{RECORDS}/")):
         batch_path = f"{BATCHES}/{path.removeprefix(f'{RECORDS}/')}"

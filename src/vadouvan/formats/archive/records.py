@@ -11,9 +11,9 @@ from typing import Annotated, Literal
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from vadouvan.core.draft.typed import LONGEST_KEPT, Draft
-from vadouvan.core.snapshot.kitchen import WholeBatch, WholeVerdict
-from vadouvan.core.tasting.verdict import VerdictSaid
-from vadouvan.core.weighing.event import How, Kind, Noted, Press
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, VerdictSnapshot
+from vadouvan.core.tasting.verdict import VerdictInput
+from vadouvan.core.weighing.event import CounterEvent, How, Kind, LoggedEvent
 from vadouvan.formats import batch_file
 from vadouvan.formats.archive.container import refused
 
@@ -31,7 +31,7 @@ class Part(BaseModel):
     model_config = ConfigDict(extra="forbid")
 
 
-class PressPart(Part):
+class EventPart(Part):
     """One press at the counter; ``before`` is the draft that it changed, in the shape of the HTTP interface."""
 
     number: Annotated[int, Field(ge=1, le=1_000_000)]
@@ -70,11 +70,11 @@ class RecordFile(Part):
     stage_ids: Annotated[list[Text], Field(max_length=1000)] = []
     goes_on_from: Annotated[str, Field(max_length=64)] = ""
     changed: Annotated[list[Text], Field(max_length=100)] = []
-    presses: Annotated[list[PressPart], Field(max_length=10_000)] = []
+    presses: Annotated[list[EventPart], Field(max_length=10_000)] = []
     verdicts: Annotated[list[VerdictPart], Field(max_length=1000)] = []
 
 
-def write_record(batch: WholeBatch) -> str:
+def write_record(batch: BatchSnapshot) -> str:
     """The record of a batch as the text of its file."""
     draft = batch.draft
     record = RecordFile(
@@ -87,13 +87,13 @@ def write_record(batch: WholeBatch) -> str:
         stage_ids=[stage.id for stage in draft.fire.stages],
         goes_on_from=batch.from_id,
         changed=list(batch.changed),
-        presses=[_press_part(noted) for noted in batch.presses],
+        presses=[_event_part(logged) for logged in batch.events],
         verdicts=[VerdictPart(**asdict(one.said), at=one.at, teaches=not one.is_forgotten) for one in batch.verdicts],
     )
     return record.model_dump_json(indent=2) + "\n"
 
 
-def read_batch(record_text: str, batch_text: str, *, name: str) -> WholeBatch:
+def read_batch(record_text: str, batch_text: str, *, name: str) -> BatchSnapshot:
     """A batch from its two files; raises FormatError or BadInput."""
     try:
         record = RecordFile.model_validate_json(record_text)
@@ -101,19 +101,19 @@ def read_batch(record_text: str, batch_text: str, *, name: str) -> WholeBatch:
         first = error.errors()[0]
         where = ".".join(str(step) for step in first["loc"]) or "the file"
         raise refused(f"{name}: {where}: {first['msg']}.", "See docs/formats.md for what a record holds.") from None
-    if [press.number for press in record.presses] != list(range(1, len(record.presses) + 1)):
+    if [event.number for event in record.presses] != list(range(1, len(record.presses) + 1)):
         raise refused(f"{name}: the presses are not numbered from 1 without gaps.")
     eaters = Counter(one.eater.strip() for one in record.verdicts)
     twice = next((eater for eater, times in eaters.items() if times > 1), None)
     if twice is not None:
         raise refused(f"{name}: {twice or 'somebody without a name'} has two verdicts.", "Each eater has one.")
-    return WholeBatch(
+    return BatchSnapshot(
         record.id,
         _with_ids(batch_file.read(batch_text), record),
         record.made_at,
-        tuple(_noted(part) for part in record.presses),
+        tuple(_logged(part) for part in record.presses),
         tuple(
-            WholeVerdict(VerdictSaid(one.eater, one.words, one.depth, one.note), one.at, not one.teaches)
+            VerdictSnapshot(VerdictInput(one.eater, one.words, one.depth, one.note), one.at, not one.teaches)
             for one in record.verdicts
         ),
         record.goes_on_from,
@@ -121,26 +121,26 @@ def read_batch(record_text: str, batch_text: str, *, name: str) -> WholeBatch:
     )
 
 
-def _press_part(noted: Noted) -> PressPart:
-    press = noted.press
-    return PressPart(
-        number=noted.number,
-        at=noted.at,
-        kind=press.kind,
-        line=press.line_id,
-        mass_kg=press.mass_kg,
-        celsius=press.celsius,
-        words=press.words,
-        how=press.how,
-        sure=press.sure,
-        undoes=press.undoes,
-        before=noted.before,
+def _event_part(logged: LoggedEvent) -> EventPart:
+    event = logged.event
+    return EventPart(
+        number=logged.number,
+        at=logged.at,
+        kind=event.kind,
+        line=event.line_id,
+        mass_kg=event.mass_kg,
+        celsius=event.celsius,
+        words=event.words,
+        how=event.how,
+        sure=event.sure,
+        undoes=event.undoes,
+        before=logged.before,
     )
 
 
-def _noted(part: PressPart) -> Noted:
-    press = Press(part.kind, part.line, part.mass_kg, part.celsius, part.words, part.how, part.sure, part.undoes)
-    return Noted(part.number, part.at, press, part.before)
+def _logged(part: EventPart) -> LoggedEvent:
+    event = CounterEvent(part.kind, part.line, part.mass_kg, part.celsius, part.words, part.how, part.sure, part.undoes)
+    return LoggedEvent(part.number, part.at, event, part.before)
 
 
 def _with_ids(draft: Draft, record: RecordFile) -> Draft:

@@ -8,9 +8,9 @@ from typing import Annotated, Literal, TypeVar
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.interpretation.household import HouseholdSaid
-from vadouvan.core.interpretation.routine import RoutineSaid
-from vadouvan.core.interpretation.shared import SharedSaid
+from vadouvan.core.interpretation.household import HouseholdInput
+from vadouvan.core.interpretation.routine import RoutineInput
+from vadouvan.core.interpretation.shared import SharedInput
 from vadouvan.core.snapshot.kitchen import KitchenSettings
 from vadouvan.formats.archive.container import refused
 
@@ -22,9 +22,9 @@ class SettingsFile(BaseModel):
 
     format: Literal["vadouvan-settings"] = "vadouvan-settings"
     version: Literal[1] = 1
-    routine: RoutineSaid | None = None
-    shared: SharedSaid | None = None
-    household: HouseholdSaid | None = None
+    routine: RoutineInput | None = None
+    shared: SharedInput | None = None
+    household: HouseholdInput | None = None
 
 
 class CutsFile(BaseModel):

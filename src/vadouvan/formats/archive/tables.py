@@ -7,10 +7,10 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import fields
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.draft.typed import CutSaid, Draft
+from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.figure import number_told
 from vadouvan.core.pantry.ingredient import Ingredient
-from vadouvan.core.parsing.label import LabelSaid
+from vadouvan.core.parsing.label import LabelInput
 from vadouvan.core.snapshot.kitchen import OwnLabel
 from vadouvan.core.tasting.logbook import Entry, held_hours
 from vadouvan.core.tasting.verdict import ASPECTS
@@ -20,7 +20,7 @@ from vadouvan.formats.archive.records import IDENTITY
 from vadouvan.formats.batch_fields import NUMBERS
 
 OWN, SHIPPED = "own", "shipped"
-LABEL_COLUMNS = tuple(f"label_{part.name}" for part in fields(LabelSaid))
+LABEL_COLUMNS = tuple(f"label_{part.name}" for part in fields(LabelInput))
 MAKE_UP = ("water", "salt", "sugar", "acid", "fat", "alcohol", "protein")
 PANTRY_COLUMNS = (
     "id", "name", "whose", *(f"{what}_g_per_100g" for what in MAKE_UP), "ph", "allergens", "source", *LABEL_COLUMNS,
@@ -52,7 +52,7 @@ def labels_in(text: str, *, name: str) -> tuple[OwnLabel, ...]:
             raise refused(f"{name}, line {number}: {row['id'][:40]!r} is no identity.")
         if row["id"] in found:
             raise refused(f"{name}, line {number}: {row['id']} is in it twice.")
-        said = LabelSaid(**{part.name: row[f"label_{part.name}"] for part in fields(LabelSaid)})
+        said = LabelInput(**{part.name: row[f"label_{part.name}"] for part in fields(LabelInput)})
         found[row["id"]] = OwnLabel(row["id"], said)
     return tuple(found.values())
 
@@ -80,7 +80,7 @@ def _item_row(item: Ingredient, own: OwnLabel | None) -> dict[str, str]:
 
 
 def _label_row(label: OwnLabel) -> dict[str, str]:
-    return {f"label_{part.name}": getattr(label.said, part.name) for part in fields(LabelSaid)}
+    return {f"label_{part.name}": getattr(label.said, part.name) for part in fields(LabelInput)}
 
 
 def _entry_row(entry: Entry, cuts: Mapping[str, CutKind]) -> dict[str, str]:
@@ -106,6 +106,6 @@ def _entry_row(entry: Entry, cuts: Mapping[str, CutKind]) -> dict[str, str]:
 
 def _sizes(draft: Draft) -> dict[str, str]:
     """Weight and thickness as numbers, where they can be read."""
-    wanted = [field for field in NUMBERS[CutSaid] if field.name in ("mass_g", "thickness_mm")]
+    wanted = [field for field in NUMBERS[CutInput] if field.name in ("mass_g", "thickness_mm")]
     found = {field.name: field.number(getattr(draft.cut, field.said)) for field in wanted}
     return {name: "" if number is None else f"{number:g}" for name, number in found.items()}

@@ -5,7 +5,7 @@ import { Pick } from '../../components/Pick'
 import { Picker } from '../../components/Picker'
 import { Said } from '../../components/Said'
 import type { System } from '../../lib/units'
-import { faultOf } from '../lanes'
+import { faultOf } from '../timelineRows'
 import { appetites, bones, covers, evenness, shapes, sides, thicknessQuestion } from './words'
 
 interface QuestionsProps {

@@ -1,7 +1,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import type { Batch, Draft, Step } from '../../api/client'
 import { freshLineId } from '../../lib/draft'
-import { faultOf } from '../lanes'
+import { faultOf } from '../timelineRows'
 import { StepLine } from './StepLine'
 import { stepWords } from './words'
 

@@ -1,7 +1,7 @@
 import type { Batch, Draft } from '../../api/client'
 import { Choice } from '../../components/Choice'
 import { Said } from '../../components/Said'
-import { faultOf } from '../lanes'
+import { faultOf } from '../timelineRows'
 
 export interface AnswersProps {
   batch: Batch

@@ -1,5 +1,5 @@
 import { Said } from '../../components/Said'
-import { faultOf } from '../lanes'
+import { faultOf } from '../timelineRows'
 import type { AnswersProps } from './Answers'
 
 /** What the cook wants of the plan, and what has happened: everything after is planned from it. */

@@ -3,7 +3,7 @@ import { batchCautionsQuery } from '../../api/queries'
 import { CautionList } from '../../components/CautionList'
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
-import { faultOf } from '../lanes'
+import { faultOf } from '../timelineRows'
 import type { AnswersProps } from './Answers'
 
 const CONTAINERS = [
@@ -29,7 +29,7 @@ const AIR = [
   { value: 'wrapped', label: 'wrapped or closed' },
   { value: 'open', label: 'uncovered' },
 ]
-const SCHOOLS = [
+const SALTING_METHODS = [
   { value: 'contact', label: 'better contact, no faster' },
   { value: 'faster', label: 'faster: claimed' },
 ]
@@ -71,7 +71,7 @@ export function Vessel({ batch, draft, change }: AnswersProps) {
         />
         {pick('made of', 'metal', METALS)}
         {draft.quantity.container === 'vacuum'
-          ? pick('A vacuum is', 'vacuum_school', SCHOOLS)
+          ? pick('A vacuum is', 'vacuum_school', SALTING_METHODS)
           : pick('and is', 'turned', TURNS)}
         {pick('and', 'open_air', AIR)}
       </div>

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { logbookQuery, scalesQuery, tablesQuery } from '../../api/queries'
-import { SCHOOLS } from '../schools'
+import { SALTING_METHODS } from '../saltingMethods'
 import { Beside } from './Beside'
 import { Correction } from './Correction'
 import { Entries } from './Entries'
@@ -79,7 +79,7 @@ export function LogbookPage() {
           <Select
             name="Salted"
             value={asked.school}
-            options={SCHOOLS.map((one) => [one.value, one.label])}
+            options={SALTING_METHODS.map((one) => [one.value, one.label])}
             onPick={(school) => {
               ask({ school })
             }}

@@ -5,9 +5,9 @@ import { tablesQuery } from '../../api/queries'
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
 import { withTexts } from '../../lib/draft'
-import { faultOf } from '../lanes'
+import { faultOf } from '../timelineRows'
 import { Proposal } from './Proposal'
-import { SCHOOLS } from '../schools'
+import { SALTING_METHODS } from '../saltingMethods'
 import type { DrawerProps } from './drawer'
 import { useAsking } from './useAsking'
 
@@ -24,7 +24,7 @@ export function Aims({ batch, draft, change }: DrawerProps) {
         question="Salt is set"
         value={aims.school}
         assumedValue={mix?.school ?? undefined}
-        options={SCHOOLS}
+        options={SALTING_METHODS}
         fault={faultOf(batch, 'aims.school')}
         onPick={(school) => {
           say({ school })

@@ -4,7 +4,7 @@ import { batchCautionsQuery } from '../../api/queries'
 import { CautionList } from '../../components/CautionList'
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
-import { faultOf } from '../lanes'
+import { faultOf } from '../timelineRows'
 import type { DrawerProps } from './drawer'
 
 const METHODS = [

@@ -1,6 +1,6 @@
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
-import { faultOf } from '../lanes'
+import { faultOf } from '../timelineRows'
 import { Scale } from './Scale'
 import type { DrawerProps } from './drawer'
 

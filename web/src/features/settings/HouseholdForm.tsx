@@ -5,7 +5,7 @@ import { householdQuery } from '../../api/queries'
 import { useKeep } from '../../api/useKeep'
 import { Pick, type Option } from '../../components/Pick'
 import { Faulty, Said } from '../../components/Said'
-import { SCHOOLS } from '../schools'
+import { SALTING_METHODS } from '../saltingMethods'
 
 /** Who eats, and what stands on the shelf. */
 export function HouseholdForm() {
@@ -59,7 +59,7 @@ function Form({ start, salts, allergens }: FormProps) {
         <Pick
           question="New batches set their salt"
           value={said.school}
-          options={[{ value: '', label: 'as each batch needs' }, ...SCHOOLS]}
+          options={[{ value: '', label: 'as each batch needs' }, ...SALTING_METHODS]}
           onPick={(school) => {
             say({ school })
           }}

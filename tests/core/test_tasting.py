@@ -14,7 +14,7 @@ from scipy.stats import norm
 
 from tests.drafts import NOW, judged, of_kind
 from tests.mixes import KITCHEN
-from vadouvan.core.draft.typed import AimsSaid, CutSaid, Draft, FireSaid, MealSaid
+from vadouvan.core.draft.typed import AimsInput, CutInput, Draft, FireInput, MealInput
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.kitchen.kitchen import OwnCorrection
 from vadouvan.core.tasting.again import made_again
@@ -31,10 +31,10 @@ from vadouvan.core.tasting.learn import (
 from vadouvan.core.tasting.logbook import Asked, Entry, found, side_by_side, thread_of
 from vadouvan.core.tasting.next_time import all_taken, fresh, next_time
 from vadouvan.core.tasting.teaching import Tasted, taught
-from vadouvan.core.tasting.verdict import WORDS, Verdict, VerdictSaid, read_verdict
+from vadouvan.core.tasting.verdict import WORDS, Verdict, VerdictInput, read_verdict
 from vadouvan.errors import BadInput, InputError
 
-HELD = MealSaid("2026-11-24T19:00", "60 min", "UTC", contact="2026-11-24T08:00+00:00", pulled="2026-11-24T18:00+00:00")
+HELD = MealInput("2026-11-24T19:00", "60 min", "UTC", contact="2026-11-24T08:00+00:00", pulled="2026-11-24T18:00+00:00")
 BRINED = replace(
     of_kind("pork_tenderloin", "500 g", "cylinder", "58 mm", "60 g salt", "940 g water", pieces="1"), meal=HELD
 )
@@ -143,22 +143,22 @@ class Verdicts(unittest.TestCase):
         """Read as steps from -2 to 2."""
         for aspect, words in WORDS.items():
             for step, word in zip((-2, -1, 0, 1, 2), words, strict=True):
-                self.assertEqual(read_verdict(VerdictSaid(words={aspect: word})).steps, {aspect: step})
+                self.assertEqual(read_verdict(VerdictInput(words={aspect: word})).steps, {aspect: step})
 
     def test_depths(self) -> None:
         """In millimetres, or right through."""
-        self.assertAlmostEqual(read_verdict(VerdictSaid(depth="9 mm")).depth_m or 0, 0.009)
-        self.assertTrue(read_verdict(VerdictSaid(depth="through")).is_through)
+        self.assertAlmostEqual(read_verdict(VerdictInput(depth="9 mm")).depth_m or 0, 0.009)
+        self.assertTrue(read_verdict(VerdictInput(depth="through")).is_through)
 
     def test_what_cannot_be_is_told_all_at_once(self) -> None:
         """No such thing, no such word, a depth of words, a note of 20,000 letters; nothing at all."""
         with self.assertRaises(BadInput) as caught:
-            read_verdict(VerdictSaid("x" * 100, {"umami": "much", "salt": "lots"}, "deep", "n" * 20_000))
+            read_verdict(VerdictInput("x" * 100, {"umami": "much", "salt": "lots"}, "deep", "n" * 20_000))
         fields = [error.field for error in caught.exception.errors]
         self.assertEqual(fields, ["words.umami", "words.salt", "depth", "note", "eater"])
         self.assertTrue(all(error.accepted for error in caught.exception.errors))
         with self.assertRaises(BadInput):
-            read_verdict(VerdictSaid("Odile"))
+            read_verdict(VerdictInput("Odile"))
 
 
 class NextTime(unittest.TestCase):
@@ -216,7 +216,7 @@ class NextTime(unittest.TestCase):
 
     def test_a_strong_bath_is_answered_in_hours(self) -> None:
         """Too salty: out sooner, its amounts stay."""
-        bath = replace(BRINED, aims=AimsSaid(school="strong_bath", bath_time="10 h"))
+        bath = replace(BRINED, aims=AimsInput(school="strong_bath", bath_time="10 h"))
         (advice,) = next_time(bath, [Verdict("", {"salt": 1})], KITCHEN, now=NOW)
         self.assertEqual(advice.says, "Salt: 7 h in the bath instead of 10 h.")
         self.assertEqual((advice.draft.aims.bath_time, advice.draft.mix), ("7 h", fresh(bath).mix))
@@ -225,7 +225,7 @@ class NextTime(unittest.TestCase):
         """Too dark: less of what browns; too pale: drier, until it cannot be drier."""
         (dark,) = next_time(SKEWERS, [Verdict("", {"surface": 2})], KITCHEN, now=NOW)
         self.assertIn("28 g honey instead of 40 g", dark.says)
-        wet = replace(SKEWERS, fire=FireSaid(surface="as_is"))
+        wet = replace(SKEWERS, fire=FireInput(surface="as_is"))
         for expected in ("patted", "wiped"):
             (pale,) = next_time(wet, [Verdict("", {"surface": -1})], KITCHEN, now=NOW)
             self.assertEqual(pale.draft.fire.surface, expected)
@@ -240,9 +240,9 @@ class NextTime(unittest.TestCase):
             assert balance is not None
             return balance.total("salt").value
 
-        self.assertEqual(made_again(SKEWERS, KITCHEN, now=NOW, cut=CutSaid()), (fresh(SKEWERS), ()))
+        self.assertEqual(made_again(SKEWERS, KITCHEN, now=NOW, cut=CutInput()), (fresh(SKEWERS), ()))
         counted = replace(SKEWERS, cut=replace(SKEWERS.cut, pieces="35"))
-        half, says = made_again(counted, KITCHEN, now=NOW, cut=CutSaid(mass="500 g"))
+        half, says = made_again(counted, KITCHEN, now=NOW, cut=CutInput(mass="500 g"))
         self.assertEqual(half.cut.pieces, "", "half the weight in the same cubes is not as many")
         self.assertEqual((half.cut.kind, half.cut.mass, half.cut.thickness), (SKEWERS.cut.kind, "500 g", "30 mm"))
         self.assertAlmostEqual(salt_per_kg(half), salt_per_kg(SKEWERS), delta=1e-4)
@@ -251,18 +251,18 @@ class NextTime(unittest.TestCase):
             of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "14 g salt", "50 g lemon juice", "150 g olive oil"),
             meal=HELD,
         )
-        small, says = made_again(oiled, KITCHEN, now=NOW, cut=CutSaid(thickness="15 mm"))
+        small, says = made_again(oiled, KITCHEN, now=NOW, cut=CutInput(thickness="15 mm"))
         self.assertAlmostEqual(salt_per_kg(small), salt_per_kg(oiled), delta=1e-3)
         self.assertIn("15 mm thick instead of 30 mm.", says)
         grams = [sum(p.mass_kg.value for p in judged(one).reading.portions) for one in (small, fresh(oiled))]
         self.assertGreater(grams[0], 1.05 * grams[1], "more surface takes more mix than its weight says")
         pork, says = made_again(
-            SKEWERS, KITCHEN, now=NOW, cut=CutSaid(kind="pork_tenderloin", mass="1.2 kg", thickness="55 mm")
+            SKEWERS, KITCHEN, now=NOW, cut=CutInput(kind="pork_tenderloin", mass="1.2 kg", thickness="55 mm")
         )
         self.assertEqual((pork.cut.kind, pork.cut.bone), ("pork_tenderloin", ""))
         self.assertIn("pork, tenderloin instead of lamb", " ".join(says))
         with self.assertRaises((InputError, BadInput)):
-            made_again(SKEWERS, KITCHEN, now=NOW, cut=CutSaid(mass="a lot"))
+            made_again(SKEWERS, KITCHEN, now=NOW, cut=CutInput(mass="a lot"))
 
     def test_all_taken_is_a_fresh_batch_with_every_change(self) -> None:
         """Less salt and more acid in one draft; nothing has happened to it yet."""

@@ -17,7 +17,7 @@ from vadouvan.store.batches import Batches
 from vadouvan.store.verdicts import State, Verdicts
 
 
-class Shelf:
+class LogbookCache:
     """Entries by batch, with the state that they were read from; lessons by that state and the kitchen's tables."""
 
     def __init__(self, batches: Batches, verdicts: Verdicts) -> None:

@@ -12,7 +12,7 @@ from vadouvan.core.weighing.advice import Advice
 from vadouvan.core.weighing.event import Kind
 from vadouvan.core.weighing.lines import LineToWeigh, next_line
 from vadouvan.core.weighing.session import Session, probe_forecast, questions_of
-from vadouvan.core.weighing.state import AddedLine, Record
+from vadouvan.core.weighing.state import AddedLine, WeighState
 from vadouvan.core.weighing.telling import told_of
 
 
@@ -130,7 +130,7 @@ def weigh_out(session: Session, advice: list[Advice], now: datetime) -> WeighOut
         advice=[_advice(one) for one in advice],
         salt_says=session.judgement.salt.says if session.judgement.salt else "",
         sentence=session.judgement.sentence,
-        planned_aside_g=round(mix.bowl.set_aside_kg * 1000) if mix else 0.0,
+        planned_aside_g=round(mix.at_contact.set_aside_kg * 1000) if mix else 0.0,
         aside_for=reading.mix.set_aside.use,
         planned_meat_g=cut.mass_kg * 1000 if cut else 0.0,
         verdict=record.verdict,
@@ -152,7 +152,7 @@ def weigh_out(session: Session, advice: list[Advice], now: datetime) -> WeighOut
     )
 
 
-def _line(line: LineToWeigh, record: Record) -> WeighLineOut:
+def _line(line: LineToWeigh, record: WeighState) -> WeighLineOut:
     weighed_g = record.weighed_kg(line.id) * 1000
     return WeighLineOut(
         id=line.id,
@@ -186,6 +186,6 @@ def _advice(one: Advice) -> OvershootOut:
     )
 
 
-def _added(one: AddedLine, record: Record) -> AddedOut:
+def _added(one: AddedLine, record: WeighState) -> AddedOut:
     after = hours_between(record.contact.at, one.at) if record.contact else None
     return AddedOut(words=one.words, mass_g=one.mass_kg * 1000, at=one.at, hours_after_contact=after)

@@ -1,4 +1,4 @@
-import type { PressSaid, Weigh, WeighLine } from '../../api/client'
+import type { EventInput, Weigh, WeighLine } from '../../api/client'
 import { gramsTold } from '../../lib/speak'
 
 const MARKS: Record<string, string> = {
@@ -21,7 +21,7 @@ const WORDS: Record<string, string> = {
 interface TinsProps {
   weigh: Weigh
   busy: boolean
-  press: (press: PressSaid) => Promise<boolean>
+  press: (press: EventInput) => Promise<boolean>
 }
 
 /** Every ingredient as a small tin: what is in, what was skipped, what is still to come. */
@@ -50,7 +50,7 @@ export function Tins({ weigh, busy, press }: TinsProps) {
 interface TinProps {
   line: WeighLine
   busy: boolean
-  press: (press: PressSaid) => Promise<boolean>
+  press: (press: EventInput) => Promise<boolean>
   current: boolean
 }
 

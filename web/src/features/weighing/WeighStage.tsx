@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import type { Batch, Draft, PressSaid } from '../../api/client'
+import type { Batch, Draft, EventInput } from '../../api/client'
 import { useDevices } from '../../api/useDevices'
 import { useWeigh } from '../../api/useWeigh'
 import { Aside } from './Aside'
@@ -22,7 +22,7 @@ const STEPS = { weigh: 'weigh', taste: 'taste', set_aside: 'set aside', contact:
 /** Weigh-in: one thing at a time, in an order that cannot be skipped by accident. */
 export function WeighStage({ batch, draft, change, refresh }: WeighStageProps) {
   const { weigh, trouble, busy, press: send } = useWeigh(batch.id)
-  const [asked, setAsked] = useState<PressSaid>()
+  const [asked, setAsked] = useState<EventInput>()
   const devices = useDevices()
   const number = weigh?.number
   useEffect(() => {
@@ -31,7 +31,7 @@ export function WeighStage({ batch, draft, change, refresh }: WeighStageProps) {
   useWakeLock(weigh !== undefined && weigh.phase !== 'out')
   if (!weigh) return <p>Looking at the counter</p>
   const question = asked && weigh.questions[asked.kind]
-  const press = (said: PressSaid) => {
+  const press = (said: EventInput) => {
     const asks = (weigh.questions[said.kind] ?? '') !== '' && said.sure !== true
     setAsked(asks ? said : undefined)
     return asks ? Promise.resolve(false) : send(said)

@@ -1,9 +1,9 @@
-/** Batches with a plan, as lanes of the rail. */
+/** Batches with a plan, as rows of the rail. */
 import type { Batch } from '../api/client'
-import type { Lane, Mark } from '../components/Rail'
+import type { TimelineRow, Mark } from '../components/Rail'
 import { hoursLater } from '../lib/clock'
 
-export function lanesOf(batches: Batch[]): Lane[] {
+export function timelineRowsOf(batches: Batch[]): TimelineRow[] {
   return batches.flatMap(({ id, draft, judgement: { plan, window } }) => {
     if (!plan || !window) return []
     const contact = new Date(plan.contact_at)

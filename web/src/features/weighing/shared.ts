@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import type { PressSaid, Weigh } from '../../api/client'
+import type { EventInput, Weigh } from '../../api/client'
 import { typedQuery } from '../../api/queries'
 import type { Devices } from '../../api/useDevices'
 
@@ -7,14 +7,14 @@ import type { Devices } from '../../api/useDevices'
 export interface AtCounter {
   weigh: Weigh
   busy: boolean
-  press: (press: PressSaid) => Promise<boolean>
+  press: (press: EventInput) => Promise<boolean>
   devices: Devices
 }
 
 /** Grams as they are being typed, read by the kitchen: the figure, or why it is none. */
 export function useTypedGrams(
   text: string,
-  kind: PressSaid['kind'],
+  kind: EventInput['kind'],
 ): { grams: number | null; fault: string } {
   const typed = text.trim()
   const read = useQuery({ ...typedQuery(typed, kind), enabled: typed !== '' })

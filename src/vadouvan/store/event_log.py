@@ -10,36 +10,36 @@ from sqlalchemy import Engine, exists, select
 from sqlalchemy.orm import Session, aliased
 
 from vadouvan.core.draft.typed import Draft
-from vadouvan.core.weighing.event import Noted, Press
+from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.batches import put_draft
-from vadouvan.store.rows import BatchRow, PressRow
+from vadouvan.store.rows import BatchRow, EventRow
 
 
-class Presses:
+class EventLog:
     """What was pressed, batch by batch."""
 
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
 
-    def of(self, batch_id: str) -> list[Noted]:
+    def of(self, batch_id: str) -> list[LoggedEvent]:
         """All presses of a batch in their order."""
         with Session(self._engine) as session:
-            rows = session.scalars(select(PressRow).where(PressRow.batch_id == batch_id).order_by(PressRow.number))
-            return [noted_in(row) for row in rows]
+            rows = session.scalars(select(EventRow).where(EventRow.batch_id == batch_id).order_by(EventRow.number))
+            return [logged_in(row) for row in rows]
 
     def in_contact(self, batch_id: str | None = None) -> set[str]:
         """Identities of batches whose meat went in at the counter: of all, or of one."""
-        later = aliased(PressRow)
-        undone = exists().where(later.batch_id == PressRow.batch_id, later.undoes == PressRow.number)
-        wanted = select(PressRow.batch_id).where(PressRow.kind == "contact", ~undone)
+        later = aliased(EventRow)
+        undone = exists().where(later.batch_id == EventRow.batch_id, later.undoes == EventRow.number)
+        wanted = select(EventRow.batch_id).where(EventRow.kind == "contact", ~undone)
         if batch_id is not None:
-            wanted = wanted.where(PressRow.batch_id == batch_id)
+            wanted = wanted.where(EventRow.batch_id == batch_id)
         with Session(self._engine) as session:
             return set(session.scalars(wanted))
 
-    def note(self, batch_id: str, noted: Noted, *, draft: Draft | None, now: datetime) -> None:
+    def note(self, batch_id: str, logged: LoggedEvent, *, draft: Draft | None, now: datetime) -> None:
         """Keep a press, and the draft it leads to, if that is another.
 
         Raises NotKept without the batch, and Overtaken if another press came first.
@@ -49,29 +49,29 @@ class Presses:
             if row is None:
                 raise NotKept("batch", batch_id)
             last = session.scalar(
-                select(PressRow.number).where(PressRow.batch_id == batch_id).order_by(PressRow.number.desc()).limit(1)
+                select(EventRow.number).where(EventRow.batch_id == batch_id).order_by(EventRow.number.desc()).limit(1)
             )
-            if (last or 0) != noted.number - 1:
-                raise Overtaken(batch_id, expected=noted.number - 1, stored=last or 0)
-            session.add(press_row(batch_id, noted))
+            if (last or 0) != logged.number - 1:
+                raise Overtaken(batch_id, expected=logged.number - 1, stored=last or 0)
+            session.add(event_row(batch_id, logged))
             if draft is not None:
                 put_draft(session, row, draft_to_json(draft), now)
 
 
-def press_row(batch_id: str, noted: Noted) -> PressRow:
-    """A press as a row."""
-    return PressRow(
+def event_row(batch_id: str, logged: LoggedEvent) -> EventRow:
+    """An event as a row."""
+    return EventRow(
         batch_id=batch_id,
-        number=noted.number,
-        at=noted.at.isoformat(),
-        press=json.dumps(asdict(noted.press), separators=(",", ":")),
-        kind=noted.press.kind,
-        undoes=noted.press.undoes,
-        before=None if noted.before is None else draft_to_json(noted.before),
+        number=logged.number,
+        at=logged.at.isoformat(),
+        event=json.dumps(asdict(logged.event), separators=(",", ":")),
+        kind=logged.event.kind,
+        undoes=logged.event.undoes,
+        before=None if logged.before is None else draft_to_json(logged.before),
     )
 
 
-def noted_in(row: PressRow) -> Noted:
-    """The press in a row."""
+def logged_in(row: EventRow) -> LoggedEvent:
+    """The event in a row."""
     before = None if row.before is None else draft_from_json(row.before)
-    return Noted(row.number, datetime.fromisoformat(row.at), Press(**json.loads(row.press)), before)
+    return LoggedEvent(row.number, datetime.fromisoformat(row.at), CounterEvent(**json.loads(row.event)), before)

@@ -12,11 +12,11 @@ from vadouvan.api.schemas.text import Text
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import number_told
 from vadouvan.core.weighing.advice import advice_on
-from vadouvan.core.weighing.event import How, Kind, Press
+from vadouvan.core.weighing.event import CounterEvent, How, Kind
 from vadouvan.core.weighing.session import Session, carry_out, session_of
 from vadouvan.core.weighing.telling import typed_celsius, typed_mass_kg
 from vadouvan.errors import Overtaken
-from vadouvan.formats.weigh_out import WeighOut, weigh_out
+from vadouvan.formats.weighing_out import WeighOut, weigh_out
 
 router = APIRouter(prefix="/api/weigh", tags=["weigh"])
 
@@ -24,7 +24,7 @@ Identity = Annotated[str, Path(max_length=64)]
 Number = Annotated[float, Field(allow_inf_nan=False, ge=-1e9, le=1e9)]
 
 
-class PressBody(BaseModel):
+class EventBody(BaseModel):
     """A press; ``after`` is the number of the last one that the page knew.
 
     ``mass_g`` and ``celsius`` are what a device showed; ``mass`` and ``degrees`` what a cook typed, read here.
@@ -43,10 +43,10 @@ class PressBody(BaseModel):
     how: How = ""
     sure: bool = False
 
-    def to_core(self) -> Press:
+    def to_core(self) -> CounterEvent:
         """The press, with what was typed read; raises InputError for what is unclear."""
         mass_kg = None if self.mass_g is None else round(self.mass_g / 1000, 9)
-        return Press(
+        return CounterEvent(
             kind=self.kind,
             line_id=self.line_id,
             mass_kg=typed_mass_kg(self.mass, self.kind) if self.mass.strip() else mass_kg,
@@ -93,20 +93,20 @@ def look(identity: Identity, here: Here) -> WeighAnswer:
 
 
 @router.post("/{identity}")
-def press(identity: Identity, body: PressBody, here: Here) -> WeighAnswer:
+def event(identity: Identity, body: EventBody, here: Here) -> WeighAnswer:
     """Carry a press out; 422 if it cannot be now, 409 if another came first."""
     session, now = _session(identity, here), here.now()
     said = body.to_core()
     if body.after != session.record.number:
         raise Overtaken(identity, expected=body.after, stored=session.record.number)
     carried = carry_out(session, said, here.kitchen, now=now)
-    here.presses.note(identity, carried.noted, draft=carried.draft, now=now)
+    here.events.note(identity, carried.logged, draft=carried.draft, now=now)
     return _answer(_session(identity, here), here)
 
 
 def _session(identity: str, here: Context) -> Session:
     kept = here.batches.get(identity)
-    return session_of(kept.draft, here.presses.of(identity), here.kitchen, now=here.now())
+    return session_of(kept.draft, here.events.of(identity), here.kitchen, now=here.now())
 
 
 def _answer(session: Session, here: Context) -> WeighAnswer:

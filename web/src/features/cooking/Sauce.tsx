@@ -1,6 +1,6 @@
 import { Choice } from '../../components/Choice'
 import { Said } from '../../components/Said'
-import { faultOf } from '../lanes'
+import { faultOf } from '../timelineRows'
 import type { FireProps } from './FireStage'
 
 const CHOICES = [

@@ -65,8 +65,8 @@ def in_hours(words: str) -> float:
         return float(words.removesuffix(" days")) * 24
     if words.endswith("min"):
         return float(words.removesuffix(" min")) / 60
-    whole, _, minutes = words.partition(" h")
-    return float(whole) + (float(minutes) if minutes.strip() else 0.0) / 60
+    snapshot, _, minutes = words.partition(" h")
+    return float(snapshot) + (float(minutes) if minutes.strip() else 0.0) / 60
 
 
 class Sentences(unittest.TestCase):

@@ -11,13 +11,13 @@ from hypothesis import strategies as st
 from tests.drafts import NOW, judged, of_kind, steak
 from tests.saturday import saturday_drafts
 from vadouvan.core.draft.examples import EXAMPLES, lines
-from vadouvan.core.draft.typed import CutSaid, Draft, HoldSaid, LineSaid, MealSaid
-from vadouvan.core.interpretation.draft import Reading, read_draft
+from vadouvan.core.draft.typed import CutInput, Draft, HoldInput, LineInput, MealInput
+from vadouvan.core.interpretation.draft import Interpretation, read_draft
 from vadouvan.core.measures.quantity import MASS, quantity
 from vadouvan.data.tables import shipped_kitchen
 
 
-def reading(draft: Draft) -> Reading:
+def reading(draft: Draft) -> Interpretation:
     """What could be read."""
     return read_draft(draft, shipped_kitchen(), now=NOW)
 
@@ -33,7 +33,7 @@ class Assumed(unittest.TestCase):
 
     def test_only_the_kind(self) -> None:
         """Weight, thickness, pieces, bone and hold are assumed, and each is told."""
-        found = reading(Draft(cut=CutSaid(kind="pork_chop_bone"), mix=lines("5 g salt")))
+        found = reading(Draft(cut=CutInput(kind="pork_chop_bone"), mix=lines("5 g salt")))
         self.assertIsNotNone(found.cut)
         self.assertLessEqual(
             {"cut.mass_g", "cut.thickness_mm", "cut.pieces", "hold.fridge_c", "hold.goal"}, set(found.assumed)
@@ -50,7 +50,7 @@ class Assumed(unittest.TestCase):
         """Each kind alone, with 1 % salt, gives a window."""
         for kind in shipped_kitchen().cuts.values():
             with self.subTest(kind=kind.id):
-                judgement = judged(Draft(cut=CutSaid(kind=kind.id), mix=lines("5 g salt", "10 g olive oil")))
+                judgement = judged(Draft(cut=CutInput(kind=kind.id), mix=lines("5 g salt", "10 g olive oil")))
                 self.assertEqual(judgement.reading.problems, [])
                 self.assertIsNotNone(judgement.window)
 
@@ -100,28 +100,28 @@ class Refused(unittest.TestCase):
 
     def test_cubes_that_do_not_fit(self) -> None:
         """400 cubes of 30 mm from 200 g: about 7 would be."""
-        cut = CutSaid(kind="lamb_shoulder_cubes", mass="200 g", shape="cube", thickness="30 mm", pieces="400")
+        cut = CutInput(kind="lamb_shoulder_cubes", mass="200 g", shape="cube", thickness="30 mm", pieces="400")
         self.assertIn("makes about 7", complaint(Draft(cut=cut), "cut.pieces"))
 
     def test_choices_and_kinds(self) -> None:
         """Unknown kind, shape and goal name what there is."""
         self.assertIn("list of cuts", complaint(of_kind("unicorn", "1 kg", "slab", "20 mm"), "cut.kind"))
         self.assertIn("slab or strip", complaint(of_kind("beef_flank", "1 kg", "blob", "20 mm"), "cut.shape"))
-        self.assertIn("surface or through", complaint(steak(hold=HoldSaid(goal="deep")), "hold.goal"))
+        self.assertIn("surface or through", complaint(steak(hold=HoldInput(goal="deep")), "hold.goal"))
 
     def test_hold(self) -> None:
         """A warm fridge is not judged; salt aims have a range."""
-        self.assertIn("0 to 15 C", complaint(steak(hold=HoldSaid(fridge="30")), "hold.fridge_c"))
-        self.assertIn("0 to 30 grams", complaint(steak(hold=HoldSaid(salt_target="90")), "hold.salt_target_g_per_kg"))
+        self.assertIn("0 to 15 C", complaint(steak(hold=HoldInput(fridge="30")), "hold.fridge_c"))
+        self.assertIn("0 to 30 grams", complaint(steak(hold=HoldInput(salt_target="90")), "hold.salt_target_g_per_kg"))
 
     def test_meal_in_the_past(self) -> None:
         """1970 is past."""
-        draft = replace(steak("5 g salt"), meal=MealSaid("1970-01-01T12:00", "", "UTC"))
+        draft = replace(steak("5 g salt"), meal=MealInput("1970-01-01T12:00", "", "UTC"))
         self.assertIn("already past", complaint(draft, "meal.at"))
 
     def test_bone(self) -> None:
         """90 % bone is refused."""
-        cut = CutSaid(kind="pork_chop_bone", mass="1 kg", bone="face", bone_share="90")
+        cut = CutInput(kind="pork_chop_bone", mass="1 kg", bone="face", bone_share="90")
         self.assertIn("0 to 60 %", complaint(Draft(cut=cut), "cut.bone_share_pct"))
 
     def test_three_hundred_lines(self) -> None:
@@ -139,12 +139,12 @@ class Refused(unittest.TestCase):
 
     @settings(deadline=None, max_examples=60)
     @given(
-        st.builds(CutSaid, st.sampled_from(["", "beef_flank", "cod_fillet"]), *[st.text(max_size=12)] * 11),
+        st.builds(CutInput, st.sampled_from(["", "beef_flank", "cod_fillet"]), *[st.text(max_size=12)] * 11),
         st.text(max_size=20),
     )
-    def test_any_texts_are_answered(self, cut: CutSaid, line: str) -> None:
+    def test_any_texts_are_answered(self, cut: CutInput, line: str) -> None:
         """Whatever is typed, there is an answer."""
-        self.assertTrue(judged(Draft("x", cut, (LineSaid("1", line),))).sentence)
+        self.assertTrue(judged(Draft("x", cut, (LineInput("1", line),))).sentence)
 
 
 class Quantities(unittest.TestCase):

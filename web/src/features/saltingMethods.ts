@@ -1,5 +1,5 @@
 /** Ways of setting salt, in words. */
-export const SCHOOLS = [
+export const SALTING_METHODS = [
   { value: 'per_kg', label: 'by the kilogram' },
   { value: 'equilibrium', label: 'what a bath settles to' },
   { value: 'strong_bath', label: 'strong bath, by time' },

@@ -15,7 +15,7 @@ from vadouvan.core.tasting.learn import GRID, Learned, pace_says, salt_says
 from vadouvan.core.tasting.logbook import Entry, held_hours
 from vadouvan.core.tasting.next_time import Advice
 from vadouvan.core.tasting.teaching import GROUPS, Tasted, Taught
-from vadouvan.core.tasting.verdict import VerdictSaid
+from vadouvan.core.tasting.verdict import VerdictInput
 
 PLOTTED = 61
 
@@ -102,7 +102,7 @@ class EntryOut(BaseModel):
 
 
 def taste_out(
-    said: Sequence[VerdictSaid],
+    said: Sequence[VerdictInput],
     held: AsHeld | None,
     advice: Sequence[Advice],
     changed: Sequence[str],

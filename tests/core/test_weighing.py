@@ -11,15 +11,15 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, SATURDAY, of_kind
 from tests.mixes import KITCHEN
-from vadouvan.core.draft.typed import Draft, QuantitySaid
+from vadouvan.core.draft.typed import Draft, QuantityInput
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.weighing.advice import advice_on
 from vadouvan.core.weighing.as_weighed import as_weighed, locked_parts_changed
-from vadouvan.core.weighing.event import KINDS, Kind, Noted, Press
+from vadouvan.core.weighing.event import KINDS, CounterEvent, Kind, LoggedEvent
 from vadouvan.core.weighing.lines import lines_to_weigh, tolerance
 from vadouvan.core.weighing.rules import Counter, check
 from vadouvan.core.weighing.session import Session, carry_out, session_of
-from vadouvan.core.weighing.state import Record, record_of
+from vadouvan.core.weighing.state import WeighState, state_of
 from vadouvan.devices.simulated import SCALE_STEP_G, SimulatedScale
 from vadouvan.errors import InputError
 
@@ -35,38 +35,38 @@ class Table:
     """A batch at the counter whose presses are kept in a list, with a clock that goes on by itself."""
 
     def __init__(self, draft: Draft = SKEWERS, now: datetime = NOW) -> None:
-        self.draft, self.now, self.noted = draft, now, list[Noted]()
+        self.draft, self.now, self.logged = draft, now, list[LoggedEvent]()
 
     @property
     def session(self) -> Session:
         """Where it stands."""
-        return session_of(self.draft, self.noted, KITCHEN, now=self.now)
+        return session_of(self.draft, self.logged, KITCHEN, now=self.now)
 
     @property
-    def record(self) -> Record:
+    def record(self) -> WeighState:
         """What has happened."""
-        return record_of(self.noted)
+        return state_of(self.logged)
 
-    def press(self, kind: str, line_id: str = "", grams: float | None = None, **more: object) -> None:
+    def event(self, kind: str, line_id: str = "", grams: float | None = None, **more: object) -> None:
         """Press; a minute goes by."""
         mass_kg = None if grams is None else grams / 1000
-        press = Press(kind, line_id, mass_kg, **{"sure": True, **more})  # type: ignore[arg-type]
-        carried = carry_out(self.session, press, KITCHEN, now=self.now)
-        self.noted.append(carried.noted)
+        event = CounterEvent(kind, line_id, mass_kg, **{"sure": True, **more})  # type: ignore[arg-type]
+        carried = carry_out(self.session, event, KITCHEN, now=self.now)
+        self.logged.append(carried.logged)
         self.draft = carried.draft or self.draft
         self.now += timedelta(minutes=1)
 
     def weigh_all(self) -> None:
         """Every line as planned."""
         for line in self.session.lines:
-            self.press("weighed", line.id, line.mass_kg * 1000)
+            self.event("weighed", line.id, line.mass_kg * 1000)
 
     def to_contact(self, meat_g: float = 1000.0) -> None:
         """All of it, by the book."""
         self.weigh_all()
-        self.press("tasted", words="good")
-        self.press("set_aside", grams=0)
-        self.press("contact", grams=meat_g, celsius=4.0)
+        self.event("tasted", words="good")
+        self.event("set_aside", grams=0)
+        self.event("contact", grams=meat_g, celsius=4.0)
 
 
 class Order(unittest.TestCase):
@@ -75,7 +75,7 @@ class Order(unittest.TestCase):
     def refused(self, table: Table, says: str, kind: str, *args: object, **more: object) -> None:
         """Assert that a press is refused with words and what would do."""
         with self.assertRaises(InputError) as caught:
-            table.press(kind, *args, **more)  # type: ignore[arg-type]
+            table.event(kind, *args, **more)  # type: ignore[arg-type]
         self.assertIn(says, str(caught.exception))
         self.assertTrue(caught.exception.accepted)
 
@@ -85,13 +85,13 @@ class Order(unittest.TestCase):
         self.assertEqual(table.session.counter.phase, "weigh")
         table.weigh_all()
         self.assertEqual(table.session.counter.phase, "taste")
-        table.press("tasted", words="good")
+        table.event("tasted", words="good")
         self.assertEqual(table.session.counter.phase, "set_aside")
-        table.press("set_aside", grams=20)
+        table.event("set_aside", grams=20)
         self.assertEqual(table.session.counter.phase, "contact")
-        table.press("contact", grams=980, celsius=5.0)
+        table.event("contact", grams=980, celsius=5.0)
         self.assertEqual(table.session.counter.phase, "hold")
-        table.press("pulled")
+        table.event("pulled")
         self.assertEqual(table.session.counter.phase, "out")
 
     def test_each_waits_for_the_one_before(self) -> None:
@@ -102,29 +102,29 @@ class Order(unittest.TestCase):
         self.refused(table, "not in the mix yet", "turned")
         table.weigh_all()
         self.refused(table, "has not been tasted", "set_aside", grams=0)
-        table.press("tasted")
+        table.event("tasted")
         self.refused(table, "Nothing is said of a clean part", "contact")
 
     def test_skipped_lines_stay_open_until_weighed_or_left_out(self) -> None:
         """Skipped is not decided; it is asked for at the end."""
         table = Table()
-        table.press("skipped", "1")
-        table.press("weighed", "2", 50)
-        table.press("weighed", "3", 40)
+        table.event("skipped", "1")
+        table.event("weighed", "2", 50)
+        table.event("weighed", "3", 40)
         self.refused(table, "Not weighed yet: table salt", "tasted")
-        table.press("left_out", "1")
-        table.press("tasted")
+        table.event("left_out", "1")
+        table.event("tasted")
         self.assertEqual(table.session.counter.phase, "set_aside")
 
     def test_after_the_clean_part_nothing_goes_into_one_of_the_two(self) -> None:
         """Tip it back first."""
         table = Table()
         table.weigh_all()
-        table.press("tasted")
-        table.press("set_aside", grams=30)
+        table.event("tasted")
+        table.event("set_aside", grams=30)
         self.refused(table, "not be the same mix", "added", grams=5, words="lemon juice")
-        table.press("tipped_back")
-        table.press("added", grams=5, words="lemon juice")
+        table.event("tipped_back")
+        table.event("added", grams=5, words="lemon juice")
 
     def test_contact_is_made_once(self) -> None:
         """Pressed again it says when it went in; the mix is locked."""
@@ -135,20 +135,20 @@ class Order(unittest.TestCase):
 
     def test_numbers_that_cannot_be(self) -> None:
         """Less than nothing, 300 C, meat heavier than the tub, more set aside than there is, words that are nothing."""
-        table = Table(replace(SKEWERS, quantity=QuantitySaid(container="tub", size="0.5 l")))
+        table = Table(replace(SKEWERS, quantity=QuantityInput(container="tub", size="0.5 l")))
         self.refused(table, "cannot be weighed in", "weighed", "1", -37)
         self.refused(table, "cannot be weighed in", "weighed", "1", 0)
         self.refused(table, "no line", "weighed", "9", 5)
         self.refused(table, "not in the pantry", "added", grams=5, words="moon dust")
         self.refused(table, "is for curing", "added", grams=5, words="curing salt")
         table.weigh_all()
-        table.press("tasted")
+        table.event("tasted")
         self.refused(table, "Only 102 g were weighed in", "set_aside", grams=500)
-        table.press("set_aside", grams=0)
+        table.event("set_aside", grams=0)
         self.refused(table, "does not fit", "contact", grams=5000)
         self.refused(table, "cannot be right", "contact", grams=300, celsius=300.0)
-        table.press("contact", grams=300, celsius=4.0)
-        table.press("pulled")
+        table.event("contact", grams=300, celsius=4.0)
+        table.event("pulled")
         self.refused(table, "300 °C cannot be right", "probe", celsius=300.0)
 
     def test_a_clock_set_back(self) -> None:
@@ -156,7 +156,7 @@ class Order(unittest.TestCase):
         table = Table()
         table.to_contact()
         table.now -= timedelta(hours=1)
-        table.press("turned")
+        table.event("turned")
         contact = table.record.contact
         assert contact is not None
         self.assertGreaterEqual(table.record.turned_at[0], contact.at)
@@ -185,7 +185,7 @@ class Amounts(unittest.TestCase):
     def test_the_total_is_the_sum_of_the_tares(self, parts: list[tuple[str, float]]) -> None:
         """Read off a noisy scale, several tares in one bowl, one taken back: nothing is lost on the way."""
         scale, at = SimulatedScale(seed=len(parts)), NOW
-        noted: list[Noted] = []
+        logged: list[LoggedEvent] = []
         for line, grams in parts:
             before = scale.read(at).value or 0.0
             scale.put(grams, at)
@@ -193,13 +193,13 @@ class Amounts(unittest.TestCase):
             shown = (scale.read(at).value or 0.0) - before
             self.assertAlmostEqual(shown, grams, delta=3 * SCALE_STEP_G)
             if shown > 0:
-                noted.append(Noted(len(noted) + 1, at, Press("weighed", line, shown / 1000)))
-        self.assertAlmostEqual(record_of(noted).total_kg * 1000, scale.read(at).value or 0.0, delta=2 * SCALE_STEP_G)
-        if noted:
-            last = noted[-1].press
-            noted.append(Noted(len(noted) + 1, at, Press("taken_back", last.line_id)))
-            rest = sum(one.press.mass_kg or 0.0 for one in noted[:-2])
-            self.assertAlmostEqual(record_of(noted).total_kg, rest, places=9)
+                logged.append(LoggedEvent(len(logged) + 1, at, CounterEvent("weighed", line, shown / 1000)))
+        self.assertAlmostEqual(state_of(logged).total_kg * 1000, scale.read(at).value or 0.0, delta=2 * SCALE_STEP_G)
+        if logged:
+            last = logged[-1].event
+            logged.append(LoggedEvent(len(logged) + 1, at, CounterEvent("taken_back", last.line_id)))
+            rest = sum(one.event.mass_kg or 0.0 for one in logged[:-2])
+            self.assertAlmostEqual(state_of(logged).total_kg, rest, places=9)
 
     def test_a_spoon_stands_beside_the_gram(self) -> None:
         """12 g of fine salt are about two teaspoons; no spoon for half a kilogram of yoghurt."""
@@ -222,7 +222,7 @@ class Overshoot(unittest.TestCase):
         """6 g too much salt, soy still to come: less soy, and the salt is as aimed again."""
         draft = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "6 g salt", "43 g soy sauce", "40 g olive oil")
         table = Table(replace(draft, hold=replace(draft.hold, salt_target="11.3")))
-        table.press("weighed", "1", 8)
+        table.event("weighed", "1", 8)
         (advice,) = advice_on(table.draft, table.session.lines, table.record, KITCHEN, now=NOW)
         (change,) = [one for one in advice.changes if one.line_id == "2"]
         self.assertLess(change.after_kg, change.before_kg - 0.005)
@@ -235,9 +235,9 @@ class Overshoot(unittest.TestCase):
     def test_where_nothing_open_helps_additions_are_offered(self) -> None:
         """The salt comes last: what could be added, in grams."""
         table = Table()
-        table.press("weighed", "2", 50)
-        table.press("weighed", "3", 40)
-        table.press("weighed", "1", 16)
+        table.event("weighed", "2", 50)
+        table.event("weighed", "3", 40)
+        table.event("weighed", "1", 16)
         (advice,) = advice_on(table.draft, table.session.lines, table.record, KITCHEN, now=NOW)
         self.assertEqual(advice.changes, ())
         self.assertIn("4 g too much table salt", advice.says)
@@ -246,7 +246,7 @@ class Overshoot(unittest.TestCase):
     def test_two_grams_of_oil_are_no_overshoot(self) -> None:
         """Nothing is said."""
         table = Table()
-        table.press("weighed", "3", 42)
+        table.event("weighed", "3", 42)
         self.assertEqual(advice_on(table.draft, table.session.lines, table.record, KITCHEN, now=NOW), [])
 
 
@@ -256,16 +256,16 @@ class Judged(unittest.TestCase):
     def test_as_weighed_not_as_planned(self) -> None:
         """Half as much salt again in the bowl is so much more in the judgement, and in the draft after contact."""
         table = Table()
-        table.press("weighed", "1", 18)
-        table.press("weighed", "2", 50)
-        table.press("left_out", "3")
-        table.press("tasted")
-        table.press("added", grams=10, words="honey")
-        table.press("set_aside", grams=0)
-        table.press("contact", grams=900, celsius=4.0)
+        table.event("weighed", "1", 18)
+        table.event("weighed", "2", 50)
+        table.event("left_out", "3")
+        table.event("tasted")
+        table.event("added", grams=10, words="honey")
+        table.event("set_aside", grams=0)
+        table.event("contact", grams=900, celsius=4.0)
         mix = judge(table.draft, KITCHEN, now=table.now).mix
         assert mix is not None
-        self.assertAlmostEqual(mix.bowl.balance.total("salt").value * 0.9 * 1000, 18, delta=0.4)
+        self.assertAlmostEqual(mix.at_contact.balance.total("salt").value * 0.9 * 1000, 18, delta=0.4)
         self.assertEqual([line.text for line in table.draft.mix], ["18 g table salt", "50 g lemon juice", "10 g honey"])
         self.assertEqual(table.draft.cut.mass, "900 g")
         plan = judge(table.draft, KITCHEN, now=table.now).plan
@@ -279,7 +279,7 @@ class Judged(unittest.TestCase):
         table = Table()
         table.to_contact()
         table.now += timedelta(hours=1)
-        table.press("later", grams=15, words="soy sauce")
+        table.event("later", grams=15, words="soy sauce")
         self.assertEqual(table.draft.mix[-1].text, "15 g soy sauce")
         self.assertEqual(table.record.later[0].words, "soy sauce")
 
@@ -290,10 +290,10 @@ class Judged(unittest.TestCase):
         contact = table.record.contact
         assert contact is not None
         table.now = contact.at + timedelta(hours=2)
-        table.press("fridge", celsius=7.0)
+        table.event("fridge", celsius=7.0)
         self.assertEqual(table.draft.hold.readings, "0 h 4 C, 2 h 7 C")
         table.now += timedelta(hours=1)
-        table.press("fridge", celsius=4.0)
+        table.event("fridge", celsius=4.0)
         warm, cold = (judge(one, KITCHEN, now=table.now).window for one in (table.draft, self.kept_cold(table.draft)))
         assert warm is not None
         assert cold is not None
@@ -344,18 +344,18 @@ class AnyPresses(unittest.TestCase):
             max_size=40,
         )
     )
-    def test_a_locked_mix_was_weighed_tasted_and_set_aside(self, presses: list[tuple[Kind, str, float | None]]) -> None:
+    def test_a_locked_mix_was_weighed_tasted_and_set_aside(self, events: list[tuple[Kind, str, float | None]]) -> None:
         """Whatever is pressed, in whatever order: what is refused changes nothing, what is locked has all of it."""
-        noted: list[Noted] = []
-        for kind, line, mass_kg in presses:
-            press = Press(kind, line, mass_kg, 4.0, "honey")
-            before = record_of(noted)
+        logged: list[LoggedEvent] = []
+        for kind, line, mass_kg in events:
+            event = CounterEvent(kind, line, mass_kg, 4.0, "honey")
+            before = state_of(logged)
             try:
-                check(press, Counter(LINES, before))
+                check(event, Counter(LINES, before))
             except InputError:
                 continue
-            noted.append(Noted(len(noted) + 1, NOW, press))
-            record = record_of(noted)
+            logged.append(LoggedEvent(len(logged) + 1, NOW, event))
+            record = state_of(logged)
             if record.is_locked:
                 self.assertTrue(all(record.is_decided(line) for line in ("1", "2", "3")))
                 self.assertIsNotNone(record.verdict)

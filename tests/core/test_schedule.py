@@ -10,17 +10,17 @@ from zoneinfo import ZoneInfo
 from tests.drafts import NOW, SATURDAY, judged, of_kind
 from vadouvan.core.clock.moment import local_moment, time_zone
 from vadouvan.core.clock.routine import Routine, Span, hours_between
-from vadouvan.core.draft.typed import Draft, LineSaid, MealSaid
+from vadouvan.core.draft.typed import Draft, LineInput, MealInput
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.errors import InputError
 
 SKEWERS = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "50 g lemon juice", "40 g olive oil")
 LISBON = ZoneInfo("Europe/Lisbon")
 # A wet mix, which stays in the bowl: it needs an hour before it opens.
-WET = replace(SKEWERS, mix=(*SKEWERS.mix, LineSaid("y", "600 g yoghurt")))
+WET = replace(SKEWERS, mix=(*SKEWERS.mix, LineInput("y", "600 g yoghurt")))
 
 
-def plan_of(draft: Draft, meal: MealSaid, now: datetime = NOW) -> Plan:
+def plan_of(draft: Draft, meal: MealInput, now: datetime = NOW) -> Plan:
     """The plan of a draft for a meal."""
     plan = judged(replace(draft, meal=meal), now).plan
     assert plan is not None
@@ -44,14 +44,14 @@ class FromTheMealBack(unittest.TestCase):
     def test_nobody_is_woken(self) -> None:
         """Best would be at 6:00 or in the night; contact is moved out of sleep."""
         for hour in range(12, 24):
-            plan = plan_of(SKEWERS, MealSaid(f"2026-11-28T{hour}:00", "60 min", "Europe/Lisbon"))
+            plan = plan_of(SKEWERS, MealInput(f"2026-11-28T{hour}:00", "60 min", "Europe/Lisbon"))
             self.assertFalse(Routine().busy(plan.contact_at), plan.contact_at)
-        moved = judged(replace(WET, meal=MealSaid("2026-11-28T18:00", "60 min", "Europe/Lisbon")))
+        moved = judged(replace(WET, meal=MealInput("2026-11-28T18:00", "60 min", "Europe/Lisbon")))
         self.assertIn("(kept out of sleep and work)", moved.plan_says)
 
     def test_a_missing_time_zone_is_told_as_assumed(self) -> None:
         """Without one, UTC is assumed, and said so."""
-        found = judged(replace(SKEWERS, meal=MealSaid("2026-11-28T15:00", "60 min", "")))
+        found = judged(replace(SKEWERS, meal=MealInput("2026-11-28T15:00", "60 min", "")))
         self.assertEqual(found.reading.assumed["meal.time_zone"], "UTC")
 
     def test_too_late_says_when_it_would_work(self) -> None:
@@ -78,7 +78,7 @@ class TheClock(unittest.TestCase):
         """The pull is one elapsed hour before the meal on the nights the clock changes (EU 2026)."""
         for day in ("2026-03-29", "2026-10-25"):
             now = datetime.fromisoformat(f"{day}T00:00+00:00") - timedelta(days=3)
-            plan = plan_of(SKEWERS, MealSaid(f"{day}T12:00", "12 h", "Europe/Lisbon"), now)
+            plan = plan_of(SKEWERS, MealInput(f"{day}T12:00", "12 h", "Europe/Lisbon"), now)
             self.assertAlmostEqual(hours_between(plan.meal.pull_at, plan.meal.at), 12.0)
 
     def test_hour_that_does_not_exist(self) -> None:

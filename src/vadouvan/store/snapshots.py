@@ -12,66 +12,66 @@ from typing import Any, TypeVar
 from sqlalchemy import Engine, delete, select
 from sqlalchemy.orm import Session
 
-from vadouvan.core.snapshot.kitchen import KitchenSettings, OwnLabel, WholeBatch, WholeKitchen, WholeVerdict
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot, OwnLabel, VerdictSnapshot
 from vadouvan.core.snapshot.merging import Merge
 from vadouvan.errors import NotKept
 from vadouvan.shapes import draft_from_json, draft_to_json
+from vadouvan.store.event_log import event_row, logged_in
 from vadouvan.store.own_cuts import kind_in, kind_text
 from vadouvan.store.own_ingredients import label_in, label_text
-from vadouvan.store.presses import noted_in, press_row
 from vadouvan.store.rows import (
     Base,
     BatchRow,
     DescentRow,
+    EventRow,
     HistoryRow,
     OwnCutRow,
     OwnIngredientRow,
-    PressRow,
     SettingRow,
     VerdictRow,
 )
 from vadouvan.store.settings_kept import HOUSEHOLD, ROUTINE, SHARED, household_in, routine_in, shared_in
 from vadouvan.store.verdicts import verdict_in, verdict_row
 
-Row = TypeVar("Row", PressRow, VerdictRow)
+Row = TypeVar("Row", EventRow, VerdictRow)
 
 
-class Whole:
+class Snapshots:
     """All that the kitchen's file holds, but for the states of undo."""
 
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
 
-    def read(self) -> WholeKitchen:
+    def read(self) -> KitchenSnapshot:
         """Everything, batches in the order they were made."""
         with Session(self._engine) as session:
-            presses = _by_batch(session.scalars(select(PressRow).order_by(PressRow.number)))
+            events = _by_batch(session.scalars(select(EventRow).order_by(EventRow.number)))
             verdicts = _by_batch(session.scalars(select(VerdictRow).order_by(VerdictRow.at)))
             descents = {row.batch_id: row for row in session.scalars(select(DescentRow))}
             batches = tuple(
-                _batch(row, presses[row.id], verdicts[row.id], descents.get(row.id))
+                _batch(row, events[row.id], verdicts[row.id], descents.get(row.id))
                 for row in session.scalars(select(BatchRow).order_by(BatchRow.made_at, BatchRow.id))
             )
             labels = session.scalars(select(OwnIngredientRow).order_by(OwnIngredientRow.made_at, OwnIngredientRow.id))
             cuts = session.scalars(select(OwnCutRow).order_by(OwnCutRow.made_at, OwnCutRow.id))
-            return WholeKitchen(
+            return KitchenSnapshot(
                 batches,
                 tuple(OwnLabel(row.id, label_in(row.label)) for row in labels),
                 tuple(kind_in(row.kind) for row in cuts),
                 _settings(session),
             )
 
-    def batch(self, identity: str) -> WholeBatch:
+    def batch(self, identity: str) -> BatchSnapshot:
         """One batch with all that happened to it; raises NotKept."""
         with Session(self._engine) as session:
             row = session.get(BatchRow, identity)
             if row is None:
                 raise NotKept("batch", identity)
-            presses = select(PressRow).where(PressRow.batch_id == identity).order_by(PressRow.number)
+            events = select(EventRow).where(EventRow.batch_id == identity).order_by(EventRow.number)
             verdicts = select(VerdictRow).where(VerdictRow.batch_id == identity).order_by(VerdictRow.at)
             return _batch(
                 row,
-                list(session.scalars(presses)),
+                list(session.scalars(events)),
                 list(session.scalars(verdicts)),
                 session.get(DescentRow, identity),
             )
@@ -99,7 +99,7 @@ class Whole:
                 session.execute(delete(table))
 
 
-def _add(session: Session, batches: Sequence[WholeBatch], moment: str) -> None:
+def _add(session: Session, batches: Sequence[BatchSnapshot], moment: str) -> None:
     """New batches with their first state and all that happened to them."""
     texts = [draft_to_json(batch.draft) for batch in batches]
     for batch, text in zip(batches, texts, strict=True):
@@ -112,9 +112,9 @@ def _add(session: Session, batches: Sequence[WholeBatch], moment: str) -> None:
         session.add_all(_rows_about(batch))
 
 
-def _rows_about(batch: WholeBatch) -> Iterator[PressRow | VerdictRow | DescentRow]:
-    for noted in batch.presses:
-        yield press_row(batch.id, noted)
+def _rows_about(batch: BatchSnapshot) -> Iterator[EventRow | VerdictRow | DescentRow]:
+    for logged in batch.events:
+        yield event_row(batch.id, logged)
     for one in batch.verdicts:
         yield verdict_row(batch.id, one.said, at=one.at, is_forgotten=one.is_forgotten)
     if batch.from_id:
@@ -139,22 +139,22 @@ def _settings(session: Session) -> KitchenSettings:
 
 
 def _batch(
-    row: BatchRow, presses: list[PressRow], verdicts: list[VerdictRow], descent: DescentRow | None
-) -> WholeBatch:
-    return WholeBatch(
+    row: BatchRow, events: list[EventRow], verdicts: list[VerdictRow], descent: DescentRow | None
+) -> BatchSnapshot:
+    return BatchSnapshot(
         row.id,
         draft_from_json(row.draft),
         datetime.fromisoformat(row.made_at),
-        tuple(noted_in(press) for press in presses),
+        tuple(logged_in(event) for event in events),
         tuple(_verdict(one) for one in verdicts),
         descent.from_id if descent else "",
         tuple(json.loads(descent.says)) if descent else (),
     )
 
 
-def _verdict(row: VerdictRow) -> WholeVerdict:
+def _verdict(row: VerdictRow) -> VerdictSnapshot:
     kept = verdict_in(row)
-    return WholeVerdict(kept.said, kept.at, kept.is_forgotten)
+    return VerdictSnapshot(kept.said, kept.at, kept.is_forgotten)
 
 
 def _by_batch(rows: Iterable[Row]) -> dict[str, list[Row]]:

@@ -1,9 +1,9 @@
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
-import { faultOf } from '../lanes'
+import { faultOf } from '../timelineRows'
 import type { FireProps } from './FireStage'
 
-const SCHOOLS = [
+const SALTING_METHODS = [
   { value: 'guidance', label: 'as guidance says' },
   { value: 'own', label: 'a core of my own' },
 ]
@@ -35,7 +35,7 @@ export function Done({ batch, draft, change }: FireProps) {
           question="Doneness"
           value={draft.fire.doneness}
           assumedValue="guidance"
-          options={SCHOOLS}
+          options={SALTING_METHODS}
           fault={faultOf(batch, 'fire.doneness')}
           onPick={(doneness) => {
             say({ doneness })

@@ -62,10 +62,10 @@ class TwoOpenFaces(unittest.TestCase):
         for bath_ratio in (math.inf, 5.0, 0.5):
             for cover in (0.0, 0.4):
                 half = modes_of(Path(0.0, 1.0, resistance_m=cover), bath_ratio)
-                whole = modes_of(Path(0.0, 2.0, resistance_m=cover, far_resistance_m=cover), bath_ratio)
+                snapshot = modes_of(Path(0.0, 2.0, resistance_m=cover, far_resistance_m=cover), bath_ratio)
                 for fo in (0.02, 0.1, 0.5, 1.5):
                     with self.subTest(bath_ratio=bath_ratio, cover=cover, fo=fo):
-                        self.assertAlmostEqual(uptake(whole, fo / 4), uptake(half, fo), delta=1.5e-3)
+                        self.assertAlmostEqual(uptake(snapshot, fo / 4), uptake(half, fo), delta=1.5e-3)
 
     def test_nothing_is_lost_between_two_faces_and_their_bath(self) -> None:
         """What leaves the bath is in the piece, to a part in a thousand million, whatever the two covers."""

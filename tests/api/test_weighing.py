@@ -28,7 +28,7 @@ class OneBatch(unittest.TestCase):
         self.path = f"/api/weigh/{self.batch['id']}"
         self.number = 0
 
-    def press(self, kind: str, **more: Any) -> Any:
+    def event(self, kind: str, **more: Any) -> Any:
         """A press that is carried out."""
         answer = self.client.post(self.path, json={"after": self.number, "kind": kind, **more})
         self.assertEqual(answer.status_code, 200, answer.text)
@@ -37,18 +37,18 @@ class OneBatch(unittest.TestCase):
 
     def to_contact(self) -> None:
         """By the book."""
-        self.press("weighed", line_id="1", mass_g=12.5)
-        self.press("weighed", line_id="2", mass_g=50)
-        self.press("tasted", words="good")
-        self.press("set_aside", mass_g=0)
-        self.press("contact", mass_g=950, celsius=4)
+        self.event("weighed", line_id="1", mass_g=12.5)
+        self.event("weighed", line_id="2", mass_g=50)
+        self.event("tasted", words="good")
+        self.event("set_aside", mass_g=0)
+        self.event("contact", mass_g=950, celsius=4)
 
     def ready(self) -> None:
         """Weighed, tasted, nothing set aside."""
-        self.press("weighed", line_id="1", mass_g=12.5)
-        self.press("weighed", line_id="2", mass_g=50)
-        self.press("tasted", words="good")
-        self.press("set_aside", mass_g=0)
+        self.event("weighed", line_id="1", mass_g=12.5)
+        self.event("weighed", line_id="2", mass_g=50)
+        self.event("tasted", words="good")
+        self.event("set_aside", mass_g=0)
 
     def refused(self, says: str, **body: Any) -> None:
         """A press that is refused with these words and changes nothing."""
@@ -62,7 +62,7 @@ class Weighing(OneBatch):
 
     def test_counts_down_and_keeps_what_was_pressed(self) -> None:
         """What is left of a line, over several tares; found again by another look."""
-        half = self.press("weighed", line_id="2", mass_g=20)
+        half = self.event("weighed", line_id="2", mass_g=20)
         line = next(line for line in half["lines"] if line["id"] == "2")
         self.assertEqual((line["left_g"], line["tares_g"], line["state"]), (30, [20], "short"))
         self.assertEqual(self.client.get(self.path).json()["lines"], half["lines"])
@@ -116,11 +116,11 @@ class Weighing(OneBatch):
     def test_the_hold_goes_on_from_presses(self) -> None:
         """Turned, a warm fridge noted, something added later, pulled, probed: all of it in one state."""
         self.to_contact()
-        self.press("turned")
-        self.press("fridge", celsius=6.0)
-        self.press("later", mass_g=10, words="olive oil")
-        self.press("pulled", sure=True)
-        answer = self.press("probe", celsius=20.0)
+        self.event("turned")
+        self.event("fridge", celsius=6.0)
+        self.event("later", mass_g=10, words="olive oil")
+        self.event("pulled", sure=True)
+        answer = self.event("probe", celsius=20.0)
         self.assertEqual(
             (answer["phase"], len(answer["turned_at"]), answer["later"][0]["words"]), ("out", 1, "olive oil")
         )
@@ -131,14 +131,14 @@ class Weighing(OneBatch):
 
     def test_an_overshoot_is_answered_at_once(self) -> None:
         """8 g too much salt: told, with additions that can be read as grams and a name."""
-        self.press("weighed", line_id="2", mass_g=50)
-        advice = self.press("weighed", line_id="1", mass_g=20)["advice"]
+        self.event("weighed", line_id="2", mass_g=50)
+        advice = self.event("weighed", line_id="1", mass_g=20)["advice"]
         self.assertIn("8 g too much table salt", advice[0]["says"])
         self.assertTrue(all(" g " in addition["text"] for addition in advice[0]["additions"]))
 
     def test_removing_a_batch_removes_its_presses(self) -> None:
         """Nothing is left of it."""
-        self.press("weighed", line_id="1", mass_g=12)
+        self.event("weighed", line_id="1", mass_g=12)
         self.assertEqual(self.client.delete(f"/api/batches/{self.batch['id']}").status_code, 204)
         self.assertEqual(self.client.get(self.path).status_code, 404)
 
@@ -183,7 +183,7 @@ class AsTyped(OneBatch):
             with self.subTest(typed):
                 self.setUp()
                 self.ready()
-                after = self.press("contact", mass=typed, degrees="38 F")
+                after = self.event("contact", mass=typed, degrees="38 F")
                 self.assertAlmostEqual(after["meat_g"], grams, delta=0.1)
                 self.assertAlmostEqual(after["meat_c"], 3.3, delta=0.05)
                 self.assertIn(f"{grams:.0f} g", after["last_says"])
@@ -213,26 +213,26 @@ class TakenBack(OneBatch):
         drafts = [self.draft()]
         self.ready()
         drafts.append(self.draft())
-        self.press("contact", mass="950 g")
+        self.event("contact", mass="950 g")
         drafts.append(self.draft())
-        self.press("later", mass="15 g", words="soy sauce")
-        self.press("fridge", degrees="7 C")
-        self.press("pulled", sure=True)
+        self.event("later", mass="15 g", words="soy sauce")
+        self.event("fridge", degrees="7 C")
+        self.event("pulled", sure=True)
         for _ in ("pulled", "fridge", "later"):
-            after = self.press("undone")
+            after = self.event("undone")
         self.assertEqual((after["phase"], after["pulled_at"], after["fridge"], after["later"]), ("hold", None, [], []))
         self.assertEqual(self.draft(), drafts[2])
-        self.assertEqual(self.press("undone")["phase"], "contact")
+        self.assertEqual(self.event("undone")["phase"], "contact")
         self.assertEqual(self.draft(), drafts[1])
-        self.assertEqual([self.press("undone")["phase"] for _ in range(3)], ["set_aside", "taste", "weigh"])
-        self.assertEqual(self.press("undone")["total_g"], 0)
+        self.assertEqual([self.event("undone")["phase"] for _ in range(3)], ["set_aside", "taste", "weigh"])
+        self.assertEqual(self.event("undone")["total_g"], 0)
         self.assertEqual(self.draft(), drafts[0])
         self.refused("Nothing has been pressed", kind="undone")
 
     def test_undo_of_the_draft_does_not_half_clear_it(self) -> None:
         """Moments that the counter noted go back there, or not at all."""
         self.to_contact()
-        self.press("pulled", sure=True)
+        self.event("pulled", sure=True)
         batch = self.client.get(f"/api/batches/{self.batch['id']}").json()
         undone = self.client.post(f"/api/batches/{self.batch['id']}/undo", json={"revision": batch["revision"]})
         self.assertEqual(undone.status_code, 422)
@@ -241,26 +241,26 @@ class TakenBack(OneBatch):
 
     def test_far_off_and_too_early_are_asked(self) -> None:
         """A line of 2 for 50 g before tasting and again before contact; a pull after seconds."""
-        self.press("weighed", line_id="1", mass_g=12.5)
-        self.press("weighed", line_id="2", mass_g=2)
+        self.event("weighed", line_id="1", mass_g=12.5)
+        self.event("weighed", line_id="2", mass_g=2)
         self.refused("2 of 50 g lemon juice", kind="tasted", words="good")
-        self.press("tasted", words="good", sure=True)
-        self.press("set_aside", mass_g=0)
+        self.event("tasted", words="good", sure=True)
+        self.event("set_aside", mass_g=0)
         self.refused("2 of 50 g lemon juice", kind="contact", mass="1 kg")
-        self.press("contact", mass="1 kg", sure=True)
+        self.event("contact", mass="1 kg", sure=True)
         self.assertEqual(self.client.get(self.path).json()["questions"], {})  # it may go straight to the heat
 
     def test_a_pull_before_its_time_is_asked(self) -> None:
         """In a wet mix, which leaves little on the meat, minutes do nothing."""
         wet = {**SKEWERS, "mix": [{"id": "1", "text": "12 g salt"}, {"id": "2", "text": "700 g yoghurt"}]}
         self.path = f"/api/weigh/{self.client.post('/api/batches', json=wet).json()['id']}"
-        self.press("weighed", line_id="1", mass_g=12)
-        self.press("weighed", line_id="2", mass_g=700)
-        self.press("tasted", words="good")
-        self.press("set_aside", mass_g=0)
-        self.press("contact", mass="1 kg")
+        self.event("weighed", line_id="1", mass_g=12)
+        self.event("weighed", line_id="2", mass_g=700)
+        self.event("tasted", words="good")
+        self.event("set_aside", mass_g=0)
+        self.event("contact", mass="1 kg")
         self.refused("It is early", kind="pulled")
-        self.assertEqual(self.press("pulled", sure=True)["phase"], "out")
+        self.assertEqual(self.event("pulled", sure=True)["phase"], "out")
 
     def draft(self) -> Any:
         """The draft as it is kept."""

@@ -13,7 +13,7 @@ from tests.api.kitchen import kitchen_app
 from tests.drafts import NOW
 from tests.saturday import eaten_logbook
 from vadouvan.api.context import Context
-from vadouvan.api.shelf import Shelf
+from vadouvan.api.logbook_cache import LogbookCache
 from vadouvan.core.snapshot.kitchen import KitchenSettings
 from vadouvan.core.snapshot.merging import Merge
 
@@ -33,15 +33,15 @@ class InStep(unittest.TestCase):
             made = self.client.post("/api/batches", json=asdict(one.draft)).json()
             self.ids.append(made["id"])
             self.assertEqual(self.client.put(f"/api/taste/{made['id']}", json=WORDS).status_code, 200)
-        self.context.shelf.entries()
+        self.context.logbook_cache.entries()
 
     def assert_in_step(self, what: str) -> None:
         """The shelf is as a new one, and so is what it teaches."""
         with self.subTest(what):
-            new = Shelf(self.context.batches, self.context.verdicts)
-            shelf = self.context.shelf
-            self.assertEqual({one.id: one for one in shelf.entries()}, {one.id: one for one in new.entries()})
-            taught = [one.lessons(one.tasted(), self.context.kitchen, now=NOW) for one in (shelf, new)]
+            new = LogbookCache(self.context.batches, self.context.verdicts)
+            logbook_cache = self.context.logbook_cache
+            self.assertEqual({one.id: one for one in logbook_cache.entries()}, {one.id: one for one in new.entries()})
+            taught = [one.lessons(one.tasted(), self.context.kitchen, now=NOW) for one in (logbook_cache, new)]
             self.assertEqual(
                 *([(x.family, x.salt, x.depth and x.depth.depth_m) for x in lessons] for lessons in taught)
             )
@@ -71,23 +71,23 @@ class InStep(unittest.TestCase):
         self.assert_in_step("all removed")
         self.client.post("/api/kitchen/restore", content=backup)
         self.assert_in_step("put back")
-        self.assertEqual(len(self.context.shelf.entries()), 3)
+        self.assertEqual(len(self.context.logbook_cache.entries()), 3)
 
     def test_another_state_under_the_same_identity(self) -> None:
         """Removed unlooked at, and taken in with the same verdicts but another draft: the new one is on the shelf."""
-        whole = self.context.whole.read()
-        other = tuple(replace(one, draft=replace(one.draft, name="Another name")) for one in whole.batches)
-        self.context.shelf.entries()
-        self.context.whole.clear()
+        snapshot = self.context.snapshots.read()
+        other = tuple(replace(one, draft=replace(one.draft, name="Another name")) for one in snapshot.batches)
+        self.context.logbook_cache.entries()
+        self.context.snapshots.clear()
         merge = Merge(other, (), (), KitchenSettings(), ())
-        self.context.whole.take_in(merge, now=NOW + timedelta(hours=1))
-        self.assertEqual({one.draft.name for one in self.context.shelf.entries()}, {"Another name"})
+        self.context.snapshots.take_in(merge, now=NOW + timedelta(hours=1))
+        self.assertEqual({one.draft.name for one in self.context.logbook_cache.entries()}, {"Another name"})
 
     def test_the_latest_teach(self) -> None:
         """No more than are learned from, and of those the latest."""
-        with patch("vadouvan.api.shelf.MOST_LESSONS", 2):
-            taught = [one.draft.meal.pulled for one in self.context.shelf.tasted()]
-        every = sorted(one.eaten_on for one in self.context.shelf.entries())
+        with patch("vadouvan.api.logbook_cache.MOST_LESSONS", 2):
+            taught = [one.draft.meal.pulled for one in self.context.logbook_cache.tasted()]
+        every = sorted(one.eaten_on for one in self.context.logbook_cache.entries())
         self.assertEqual(taught, every[-2:])
 
     def test_another_salt_on_the_shelf_teaches_anew(self) -> None:

@@ -15,7 +15,7 @@ from vadouvan.core.cooking.probe import carry_over_c, forecast
 from vadouvan.core.cooking.sauce import dilution_kg, reduced_salt, sauce_of
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import hottest_c, is_slow, sugar_limit
-from vadouvan.core.draft.typed import Draft, FireSaid, QuantitySaid, StageSaid, StepSaid
+from vadouvan.core.draft.typed import Draft, FireInput, QuantityInput, StageInput, StepInput
 from vadouvan.core.interpretation.fire import CORE_ACCEPTED
 from vadouvan.core.judgement.fire import FireJudgement
 from vadouvan.core.judgement.judge import Judgement
@@ -24,9 +24,9 @@ SALTED = ("12 g salt", "60 g yoghurt")
 START = datetime(2026, 11, 28, 17, 0, tzinfo=UTC)
 
 
-def cooked(draft: Draft, *stages: StageSaid, **fire: str) -> Judgement:
+def cooked(draft: Draft, *stages: StageInput, **fire: str) -> Judgement:
     """The judgement of a draft for Saturday with stages of cooking."""
-    return judged(replace(draft, meal=SATURDAY, fire=FireSaid(stages=stages, **fire)))
+    return judged(replace(draft, meal=SATURDAY, fire=FireInput(stages=stages, **fire)))
 
 
 def fire_of(judgement: Judgement) -> FireJudgement:
@@ -60,7 +60,7 @@ class Guidance(unittest.TestCase):
 
     def test_pricked_whole_meat_is_non_intact(self) -> None:
         """68 C for 17 s instead of 63 C."""
-        pricked = of_kind("beef_sirloin", "1 kg", "slab", "24 mm", *SALTED, steps=(StepSaid("1", "pricked"),))
+        pricked = of_kind("beef_sirloin", "1 kg", "slab", "24 mm", *SALTED, steps=(StepInput("1", "pricked"),))
         guidance = fire_of(cooked(pricked)).doneness.guidance
         assert guidance is not None
         self.assertEqual(guidance.core_c, 68)
@@ -111,12 +111,12 @@ class Surface(unittest.TestCase):
     def test_sugar_burns_the_sooner_the_hotter(self) -> None:
         """The same honey: a warning on the grill, with a share for a late glaze; none in a gentle oven."""
         sweet = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "40 g honey", "60 g yoghurt")
-        grill = cooked(sweet, StageSaid("1", "grill", minutes="12 min"), surface="as_is")
-        gentle = cooked(sweet, StageSaid("1", "oven", "140 C", minutes="40 min"), surface="patted")
+        grill = cooked(sweet, StageInput("1", "grill", minutes="12 min"), surface="as_is")
+        gentle = cooked(sweet, StageInput("1", "oven", "140 C", minutes="40 min"), surface="patted")
         self.assertRegex(told(grill)["sugar"], r"Keep about \d+ % of the sweet things for a glaze")
         self.assertNotEqual({one.kind for one in fire_of(gentle).told if one.id == "sugar"}, {"warn"})
         plain = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "60 g olive oil")
-        self.assertNotIn("sugar", told(cooked(plain, StageSaid("1", "grill", minutes="12 min"))))
+        self.assertNotIn("sugar", told(cooked(plain, StageInput("1", "grill", minutes="12 min"))))
 
     @given(st.floats(50, 350), st.floats(0, 50))
     def test_a_hotter_place_never_bears_more_sugar(self, heat_c: float, hotter_c: float) -> None:
@@ -130,8 +130,8 @@ class Surface(unittest.TestCase):
     def test_fruit_goes_on_in_a_slow_cook(self) -> None:
         """Fresh kiwi in a gentle oven for hours: wipe it off; on a hot grill it is no matter."""
         fruit = of_kind("beef_flank_strips", "900 g", "strip", "12 mm", "150 g kiwi", "9 g salt")
-        slow = cooked(fruit, StageSaid("1", "oven", "110 C", minutes="45 min"), surface="as_is")
-        hot = cooked(fruit, StageSaid("1", "grill", minutes="5 min"), surface="as_is")
+        slow = cooked(fruit, StageInput("1", "oven", "110 C", minutes="45 min"), surface="as_is")
+        hot = cooked(fruit, StageInput("1", "grill", minutes="5 min"), surface="as_is")
         self.assertIn("goes on softening", told(slow).get("enzyme", ""))
         self.assertNotIn("enzyme", told(hot))
         self.assertTrue(is_slow([CookStage("oven", 180.0, minutes=120.0)]))
@@ -142,21 +142,21 @@ class Brushing(unittest.TestCase):
     """With what, and until when."""
 
     LAMB = replace(
-        of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", *SALTED), quantity=QuantitySaid(set_aside="30 g")
+        of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", *SALTED), quantity=QuantityInput(set_aside="30 g")
     )
 
     def test_used_mix_as_it_is_stops_the_plan(self) -> None:
         """Raw contact: refused with what would do; tofu has none."""
-        used = cooked(self.LAMB, StageSaid("1", "grill", minutes="12 min", brush="used"))
+        used = cooked(self.LAMB, StageInput("1", "grill", minutes="12 min", brush="used"))
         self.assertIsNone(used.plan)
         self.assertIn("brush-used", [stop.id for stop in used.stops])
         self.assertIn("boil it first", used.sentence)
         tofu = of_kind("tofu_firm", "800 g", "slab", "25 mm", "60 g soy sauce")
-        self.assertIsNotNone(cooked(tofu, StageSaid("1", "grill", minutes="12 min", brush="used")).plan)
+        self.assertIsNotNone(cooked(tofu, StageInput("1", "grill", minutes="12 min", brush="used")).plan)
 
     def test_the_last_brush_leaves_time_on_the_heat(self) -> None:
         """Five minutes before the end of the stage."""
-        judgement = cooked(self.LAMB, StageSaid("1", "grill", minutes="15 min", brush="clean"))
+        judgement = cooked(self.LAMB, StageInput("1", "grill", minutes="15 min", brush="clean"))
         brush = fire_of(judgement).last_brush
         assert brush is not None
         cook = next(step for step in judgement.steps if step.id == "cook")
@@ -164,9 +164,9 @@ class Brushing(unittest.TestCase):
 
     def test_brushing_with_what_is_not_there(self) -> None:
         """Clean, with none set aside; boiled, with no boil planned: warned."""
-        bare = replace(self.LAMB, quantity=QuantitySaid())
-        self.assertIn("brush-clean", told(cooked(bare, StageSaid("1", "grill", minutes="15 min", brush="clean"))))
-        boiled = StageSaid("1", "grill", minutes="15 min", brush="boiled")
+        bare = replace(self.LAMB, quantity=QuantityInput())
+        self.assertIn("brush-clean", told(cooked(bare, StageInput("1", "grill", minutes="15 min", brush="clean"))))
+        boiled = StageInput("1", "grill", minutes="15 min", brush="boiled")
         self.assertIn("brush-boiled", told(cooked(self.LAMB, boiled)))
         self.assertNotIn("brush-boiled", told(cooked(self.LAMB, boiled, sauce="boil")))
 

@@ -1,9 +1,9 @@
-import type { Draft, PressSaid, Weigh } from '../../api/client'
+import type { Draft, EventInput, Weigh } from '../../api/client'
 
 interface AdviceProps {
   advice: Weigh['advice']
   busy: boolean
-  press: (press: PressSaid) => Promise<boolean>
+  press: (press: EventInput) => Promise<boolean>
   change: (typed: (draft: Draft) => Draft) => void
 }
 

@@ -11,15 +11,15 @@ from vadouvan.api.context import Context, Here
 from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut
 from vadouvan.api.schemas.text import Text
-from vadouvan.core.draft.typed import CutSaid
+from vadouvan.core.draft.typed import CutInput
 from vadouvan.core.tasting.again import made_again
 from vadouvan.core.tasting.hold_history import as_held
 from vadouvan.core.tasting.logbook import MOST_BESIDE, Asked, found, side_by_side, thread_of
 from vadouvan.core.tasting.next_time import all_taken, next_time
 from vadouvan.core.tasting.teaching import Tasted, Taught, learned_from, learned_says
-from vadouvan.core.tasting.verdict import ASPECTS, WORDS, VerdictSaid, read_verdict, readable_verdicts
+from vadouvan.core.tasting.verdict import ASPECTS, WORDS, VerdictInput, read_verdict, readable_verdicts
 from vadouvan.errors import InputError, NotKept
-from vadouvan.formats.taste_out import EntryOut, OwnCorrectionOut, TasteOut, correction_out, entry_out, taste_out
+from vadouvan.formats.tasting_out import EntryOut, OwnCorrectionOut, TasteOut, correction_out, entry_out, taste_out
 from vadouvan.store.verdicts import Descent
 
 router = APIRouter(prefix="/api", tags=["taste"])
@@ -31,7 +31,7 @@ PAGE = 50
 
 def learn(here: Context) -> None:
     """Work the correction out anew from all verdicts, and keep it."""
-    here.settings.keep_correction(_taught(here.shelf.tasted(), here).correction)
+    here.settings.keep_correction(_taught(here.logbook_cache.tasted(), here).correction)
 
 
 class VerdictBody(BaseModel):
@@ -82,7 +82,7 @@ def list_scales() -> dict[str, list[str]]:
 @router.get("/taste/correction")
 def get_correction(here: Here) -> OwnCorrectionOut:
     """What verdicts have taught, how sure it is, and what it rests on."""
-    tasted = here.shelf.tasted()
+    tasted = here.logbook_cache.tasted()
     return correction_out(_taught(tasted, here), tasted)
 
 
@@ -112,14 +112,14 @@ def get_taste(identity: Identity, here: Here) -> TasteOut:
         advice,
         origin.says if origin else (),
         name,
-        learned_says(_taught(here.shelf.tasted(), here), identity),
+        learned_says(_taught(here.logbook_cache.tasted(), here), identity),
     )
 
 
 @router.put("/taste/{identity}")
 def keep_verdict(identity: Identity, body: VerdictBody, here: Here) -> TasteOut:
     """Keep what one eater said; the cook's own correction follows."""
-    said = VerdictSaid(**body.model_dump())
+    said = VerdictInput(**body.model_dump())
     read_verdict(said)
     here.verdicts.keep(identity, said, now=here.now())
     learn(here)
@@ -161,7 +161,7 @@ class LogbookQuestion(BaseModel):
 def look_in_logbook(asked: Annotated[LogbookQuestion, Query()], here: Here) -> LogbookOut:
     """Batches that were eaten, the latest first."""
     cuts = here.kitchen.cuts
-    fit = found(here.shelf.entries(), Asked(**asked.model_dump(exclude={"page"})), cuts)
+    fit = found(here.logbook_cache.entries(), Asked(**asked.model_dump(exclude={"page"})), cuts)
     shown = fit[asked.page * PAGE : (asked.page + 1) * PAGE]
     return LogbookOut(entries=[entry_out(entry, cuts) for entry in shown], count=len(fit))
 
@@ -174,7 +174,7 @@ def look_beside(here: Here, ids: Annotated[str, Query(max_length=400)]) -> Besid
         raise InputError(
             field="ids", given=ids[:60], wrong=f"{len(wanted)} batches.", accepted="Choose two to four of them."
         )
-    by_id = {entry.id: entry for entry in here.shelf.entries()}
+    by_id = {entry.id: entry for entry in here.logbook_cache.entries()}
     missing = next((identity for identity in wanted if identity not in by_id), None)
     if missing is not None:
         raise NotKept("batch in the logbook", missing)
@@ -188,7 +188,7 @@ def look_beside(here: Here, ids: Annotated[str, Query(max_length=400)]) -> Besid
 def follow_thread(identity: Identity, here: Here) -> list[EntryOut]:
     """All repeats of one dish, from the first, each with what was changed."""
     cuts = here.kitchen.cuts
-    return [entry_out(entry, cuts) for entry in thread_of(identity, here.shelf.entries())]
+    return [entry_out(entry, cuts) for entry in thread_of(identity, here.logbook_cache.entries())]
 
 
 class AgainBody(BaseModel):
@@ -205,14 +205,14 @@ class AgainBody(BaseModel):
 def make_again(identity: Identity, body: AgainBody, here: Here) -> BatchOut:
     """A batch of the logbook made again, on another cut if one is said: its amounts are worked out anew."""
     kept = here.batches.get(identity)
-    draft, says = made_again(kept.draft, here.kitchen, now=here.now(), cut=CutSaid(**body.model_dump()))
+    draft, says = made_again(kept.draft, here.kitchen, now=here.now(), cut=CutInput(**body.model_dump()))
     made = here.batches.add(here.new_id(), draft, now=here.now())
     here.verdicts.note_descent(Descent(made.id, identity, says))
     return answer(made, here)
 
 
 def _taught(tasted: list[Tasted], here: Context) -> Taught:
-    return learned_from(here.shelf.lessons(tasted, here.kitchen, now=here.now()))
+    return learned_from(here.logbook_cache.lessons(tasted, here.kitchen, now=here.now()))
 
 
 def _is_kept(identity: str, here: Context) -> bool:

@@ -20,7 +20,7 @@ from tests.reference.crank import uptake
 from vadouvan.core.cut.shape import Path, slab
 from vadouvan.core.hold import eigenmodes as modes
 from vadouvan.core.hold.acid import acid_course
-from vadouvan.core.hold.salt import Contact, salt_course
+from vadouvan.core.hold.salt import SaltContact, salt_course
 from vadouvan.core.hold.temperature import salt_diffusivity
 from vadouvan.core.joint_schedule.planner import plan_table
 from vadouvan.core.kitchen.shared import SharedKitchen
@@ -104,7 +104,7 @@ def print_salt() -> None:
 def print_acid() -> None:
     """Salt and acid together."""
     piece = slab(0.024, open_faces=2, volume_m3=1e-3)
-    contact = Contact(0.012, 0.4, 0.73, piece.open_area_m2)
+    contact = SaltContact(0.012, 0.4, 0.73, piece.open_area_m2)
     vinegar = Solution({"acetic": 0.877}, 0.0)
 
     def both() -> object:

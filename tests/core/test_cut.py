@@ -17,7 +17,7 @@ from vadouvan.core.cut.shape import Openness, Path, Piece, ShapeName, Size, piec
 from vadouvan.core.draft.typed import CutInput, Draft, StepInput
 from vadouvan.core.hold.cube_series import cube_series, paste_needed_kg
 from vadouvan.core.hold.eigenmodes import modes_of
-from vadouvan.core.hold.salt import Contact, salt_course
+from vadouvan.core.hold.salt import SaltContact, salt_course
 from vadouvan.core.hold.temperature import salt_diffusivity
 from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.data.tables import shipped_kitchen
@@ -26,9 +26,9 @@ from vadouvan.errors import InputError
 SHAPES: tuple[ShapeName, ...] = ("slab", "strip", "cylinder", "cube", "cuboid", "ball", "irregular")
 
 
-def mean_at(piece: Piece, hours_in: float, contact: Contact | None = None) -> float:
+def mean_at(piece: Piece, hours_in: float, contact: SaltContact | None = None) -> float:
     """Mean salt of a piece after some hours at 4 C in the same bath [kg/kg water]."""
-    course = salt_course(piece, contact or Contact(0.02, 0.5, 0.73, 0.1))
+    course = salt_course(piece, contact or SaltContact(0.02, 0.5, 0.73, 0.1))
     return float(np.interp(salt_diffusivity(4.0, "red") * hours_in * 3600, course.tau_m2, course.average))
 
 

@@ -11,7 +11,7 @@ from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
 from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.chain import PlanStep, Task, laid_before
-from vadouvan.core.clock.routine import Routine, Span, hours_between
+from vadouvan.core.clock.routine import DaySpan, Routine, hours_between
 from vadouvan.core.draft.typed import (
     Draft,
     FireInput,
@@ -28,7 +28,7 @@ from vadouvan.core.schedule.moving import moved
 from vadouvan.errors import InputError
 
 LISBON = ZoneInfo("Europe/Lisbon")
-WEEK = Routine(work=Span(time(8, 0), time(16, 30), frozenset(range(5))))
+WEEK = Routine(work=DaySpan(time(8, 0), time(16, 30), frozenset(range(5))))
 JOINT = of_kind("pork_shoulder", "4 kg", "irregular", "110 mm", "60 g salt", "2 l buttermilk", pieces="1")
 SKEWERS = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "50 g lemon juice", "40 g olive oil")
 

@@ -12,17 +12,17 @@ from hypothesis import strategies as st
 from vadouvan.core.constants import SATURATION_KG_PER_KG_WATER, VISIBLE_SALT_KG_PER_KG_WATER
 from vadouvan.core.cut.shape import Path, Piece, cube, slab
 from vadouvan.core.hold.eigenmodes import Modes, modes_of
-from vadouvan.core.hold.salt import Contact, EarlierContact, SaltCourse, salt_course
+from vadouvan.core.hold.salt import EarlierContact, SaltContact, SaltCourse, salt_course
 from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity
 
 WATER = 0.75
 DENSITY = 1060.0
 
 
-def rubbed(thickness_m: float, dose: float, mix_water_kg: float = 0.0) -> tuple[Piece, Contact]:
+def rubbed(thickness_m: float, dose: float, mix_water_kg: float = 0.0) -> tuple[Piece, SaltContact]:
     """One kilogram as a two-faced slab with a dose of salt [kg per kg]."""
     piece = slab(thickness_m, open_faces=2, volume_m3=1 / DENSITY)
-    return piece, Contact(dose, mix_water_kg, WATER, piece.open_area_m2)
+    return piece, SaltContact(dose, mix_water_kg, WATER, piece.open_area_m2)
 
 
 def at_hour(course: SaltCourse, series: np.ndarray, hours: float) -> float:
@@ -58,7 +58,7 @@ class WhatCooksSee(unittest.TestCase):
         """cp18: bite-sized cubes in a salty paste, earliest useful 2 h. Source: common practice, no source."""
         piece = cube(0.028, blocked_faces=0)
         area_m2 = piece.open_area_m2 / (DENSITY * piece.volume_m3)
-        course = salt_course(piece, Contact(0.012, 0.1, WATER, area_m2))
+        course = salt_course(piece, SaltContact(0.012, 0.1, WATER, area_m2))
         self.assertGreater(at_hour(course, course.at_depth(0.0028), 3), 0.0053)
 
 
@@ -115,7 +115,7 @@ class Orderings(unittest.TestCase):
             (slab(thickness_m, open_faces=2, volume_m3=volume), slab(thickness_m, open_faces=1, volume_m3=volume)),
             (cube(thickness_m, blocked_faces=0), cube(thickness_m, blocked_faces=1)),
         ):
-            contact = Contact(0.012, 0.5, WATER, 0.1)
+            contact = SaltContact(0.012, 0.5, WATER, 0.1)
             means = [at_hour(c, c.average, 8) for c in (salt_course(open_, contact), salt_course(blocked, contact))]
             self.assertGreaterEqual(means[0], means[1] - 1e-9)
 
@@ -149,8 +149,8 @@ class TwoContacts(unittest.TestCase):
     def test_nothing_is_lost_between_them(self) -> None:
         """In the meat and outside add up to all of the salt, from the second contact on."""
         piece = slab(0.025, open_faces=2, volume_m3=1e-3)
-        first = Contact(0.012, 0.0, 0.73, piece.open_area_m2)
-        both = Contact(0.016, 0.3, 0.73, piece.open_area_m2)
+        first = SaltContact(0.012, 0.0, 0.73, piece.open_area_m2)
+        both = SaltContact(0.016, 0.3, 0.73, piece.open_area_m2)
         course = salt_course(piece, both, EarlierContact(first, 2.4e-10 * 8 * 3600))
         total = course.average * 0.73 + course.bath * both.outer_water_kg
         self.assertLess(float(np.abs(total - 0.016).max()), 1e-9)
@@ -158,16 +158,16 @@ class TwoContacts(unittest.TestCase):
     def test_it_begins_where_the_first_left_off(self) -> None:
         """At the first instant the meat holds what eight hours of the rub alone had put in."""
         piece = slab(0.025, open_faces=2, volume_m3=1e-3)
-        first = Contact(0.012, 0.1, 0.73, piece.open_area_m2)
+        first = SaltContact(0.012, 0.1, 0.73, piece.open_area_m2)
         tau = 2.4e-10 * 8 * 3600
         alone = salt_course(piece, first)
-        after = salt_course(piece, Contact(0.012, 0.4, 0.73, piece.open_area_m2), EarlierContact(first, tau))
+        after = salt_course(piece, SaltContact(0.012, 0.4, 0.73, piece.open_area_m2), EarlierContact(first, tau))
         self.assertAlmostEqual(float(after.average[0]), float(np.interp(tau, alone.tau_m2, alone.average)), delta=2e-4)
 
     def test_the_same_mix_twice_is_one_longer_contact(self) -> None:
         """Four hours and then the same mix on: what eight hours in one go would do."""
         piece = cube(0.03, blocked_faces=0)
-        contact = Contact(0.010, 0.3, 0.73, piece.open_area_m2 * 35)
+        contact = SaltContact(0.010, 0.3, 0.73, piece.open_area_m2 * 35)
         tau = 2.4e-10 * 4 * 3600
         snapshot, parts = salt_course(piece, contact), salt_course(piece, contact, EarlierContact(contact, tau))
         at = float(np.interp(2 * tau, snapshot.tau_m2, snapshot.average))

@@ -9,7 +9,7 @@ from zoneinfo import ZoneInfo
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind
 from vadouvan.core.clock.moment import local_moment, time_zone
-from vadouvan.core.clock.routine import Routine, Span, hours_between
+from vadouvan.core.clock.routine import DaySpan, Routine, hours_between
 from vadouvan.core.draft.typed import Draft, LineInput, MealInput
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.errors import InputError
@@ -106,7 +106,7 @@ class Asleep(unittest.TestCase):
 
     def test_over_midnight_and_within_a_day(self) -> None:
         """Both kinds of night."""
-        night, nap = Routine().sleep, Span(time(13), time(15))
+        night, nap = Routine().sleep, DaySpan(time(13), time(15))
         for hour, in_night, in_nap in ((2, True, False), (12, False, False), (14, False, True), (23, False, False)):
             moment = datetime(2026, 11, 28, hour, tzinfo=LISBON)
             self.assertEqual((night.holds(moment), nap.holds(moment)), (in_night, in_nap))

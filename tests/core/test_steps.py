@@ -16,12 +16,12 @@ from tests.mixes import KITCHEN
 from tests.saturday import saturday_drafts
 from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.clock.routine import Routine, Span, hours_between, later
+from vadouvan.core.clock.routine import DaySpan, Routine, hours_between, later
 from vadouvan.core.draft.typed import AimsInput, Draft, LineInput, MakingInput, MealInput, QuantityInput
 from vadouvan.core.judgement.judge import Judgement, judge
 
 LISBON = ZoneInfo("Europe/Lisbon")
-WEEK = Routine(work=Span(time(8, 0), time(16, 30), frozenset(range(5))))
+WEEK = Routine(work=DaySpan(time(8, 0), time(16, 30), frozenset(range(5))))
 SKEWERS = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "50 g lemon juice", "40 g olive oil")
 
 
@@ -175,7 +175,7 @@ class Offers(unittest.TestCase):
 
     def test_hands_that_are_never_free(self) -> None:
         """Sleep of all but five minutes: the two things that collide are named."""
-        routine = Routine(sleep=Span(time(0, 5), time(0, 0)))
+        routine = Routine(sleep=DaySpan(time(0, 5), time(0, 0)))
         says = planned(SKEWERS, routine=routine).plan_says
         self.assertIn("your hands are not free", says)
 

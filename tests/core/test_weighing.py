@@ -15,7 +15,7 @@ from vadouvan.core.draft.typed import Draft, QuantityInput
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.weighing.advice import advice_on
 from vadouvan.core.weighing.as_weighed import as_weighed, locked_parts_changed
-from vadouvan.core.weighing.event import KINDS, CounterEvent, Kind, LoggedEvent
+from vadouvan.core.weighing.event import KINDS, CounterEvent, EventKind, LoggedEvent
 from vadouvan.core.weighing.lines import lines_to_weigh, tolerance
 from vadouvan.core.weighing.rules import Counter, check
 from vadouvan.core.weighing.session import Session, carry_out, session_of
@@ -344,7 +344,9 @@ class AnyPresses(unittest.TestCase):
             max_size=40,
         )
     )
-    def test_a_locked_mix_was_weighed_tasted_and_set_aside(self, events: list[tuple[Kind, str, float | None]]) -> None:
+    def test_a_locked_mix_was_weighed_tasted_and_set_aside(
+        self, events: list[tuple[EventKind, str, float | None]]
+    ) -> None:
         """Whatever is pressed, in whatever order: what is refused changes nothing, what is locked has all of it."""
         logged: list[LoggedEvent] = []
         for kind, line, mass_kg in events:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from pydantic import BaseModel
 
 from vadouvan.core.advice.amounts import Amounts, NewLine
-from vadouvan.core.advice.corrections import Correction, Effect
+from vadouvan.core.advice.corrections import Correction, CorrectionEffect
 from vadouvan.core.advice.scaling import Scaled
 from vadouvan.core.advice.swaps import SwapOffer
 from vadouvan.core.figure import number_told
@@ -151,5 +151,5 @@ def _line(line: NewLine) -> NewLineOut:
     )
 
 
-def _effect(effect: Effect) -> ChangeOut:
+def _effect(effect: CorrectionEffect) -> ChangeOut:
     return ChangeOut(what=effect.what, before=effect.before, after=effect.after, unit=effect.unit, says=effect.says)

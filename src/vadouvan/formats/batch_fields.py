@@ -34,7 +34,7 @@ from vadouvan.core.measures.quantity import (
     SPACING,
     THICKNESS,
     TRIMMED,
-    Kind,
+    QuantityKind,
     decimal,
     degrees,
     quantity,
@@ -66,7 +66,7 @@ class NumberField:
         return "" if number is None else self.typed.format(number)
 
 
-def _amount(name: str, said: str, kind: Kind, factor: float, unit: str) -> NumberField:
+def _amount(name: str, said: str, kind: QuantityKind, factor: float, unit: str) -> NumberField:
     return NumberField(name, said, lambda text: quantity(text, kind, field=name) * factor, f"{{:g}} {unit}")
 
 

@@ -11,8 +11,7 @@ from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
-from vadouvan.core.mix.need import ENOUGH, TOO_LITTLE
-from vadouvan.core.mix.span import Span
+from vadouvan.core.mix.span import SaltSpan
 
 
 class IngredientOut(BaseModel):
@@ -132,7 +131,7 @@ def _brought(balance: Balance | None, substance: Substance, line_id: str) -> flo
     return sum(part.amount.value * 1000 for part in parts if part.line_id == line_id)
 
 
-def _span(span: Span, figure: str) -> SpanOut:
+def _span(span: SaltSpan, figure: str) -> SpanOut:
     parts = [PartOut(line_id=p.line_id, name=p.ingredient, g_per_kg=p.amount.value * 1000) for p in span.parts]
     return SpanOut(
         substance=span.substance,
@@ -147,7 +146,7 @@ def _span(span: Span, figure: str) -> SpanOut:
     )
 
 
-def spans_out(spans: Sequence[Span], suffix: str = "") -> list[SpanOut]:
+def spans_out(spans: Sequence[SaltSpan], suffix: str = "") -> list[SpanOut]:
     """Rules of the substances; ``suffix`` of the figures that tell them."""
     return [
         _span(span, "enzyme_pct" if span.substance == "enzyme" else f"{span.substance}_g_per_kg{suffix}")
@@ -161,8 +160,8 @@ def mix_out(mix: MixJudgement, kind: CutKind | None) -> MixOut:
     allergens = allergens_of(at_contact.whole, kind)
     return MixOut(
         need_says=at_contact.need_says,
-        enough=at_contact.need_says == ENOUGH,
-        too_little=at_contact.need_says.endswith(TOO_LITTLE),
+        enough=at_contact.sufficiency == "enough",
+        too_little=at_contact.sufficiency == "too_little",
         on_meat_pct=at_contact.share * 100,
         ready_in_min=mix.minutes,
         school=mix.salt.school if mix.salt else None,

@@ -13,7 +13,7 @@ from vadouvan.core.figure import hours_told
 from vadouvan.core.tasting.hold_history import AsHeld
 from vadouvan.core.tasting.learn import GRID, Learned, pace_says, salt_says
 from vadouvan.core.tasting.logbook import Entry, held_hours
-from vadouvan.core.tasting.next_time import Advice
+from vadouvan.core.tasting.next_time import NextTimeAdvice
 from vadouvan.core.tasting.teaching import GROUPS, Tasted, Taught
 from vadouvan.core.tasting.verdict import VerdictInput
 
@@ -104,7 +104,7 @@ class EntryOut(BaseModel):
 def taste_out(
     said: Sequence[VerdictInput],
     held: AsHeld | None,
-    advice: Sequence[Advice],
+    advice: Sequence[NextTimeAdvice],
     changed: Sequence[str],
     from_name: str,
     learned_says: str,

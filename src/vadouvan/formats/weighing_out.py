@@ -8,8 +8,8 @@ from pydantic import BaseModel
 
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.mix.measure import weighed_parts
-from vadouvan.core.weighing.advice import Advice
-from vadouvan.core.weighing.event import Kind
+from vadouvan.core.weighing.advice import ScaleAdvice
+from vadouvan.core.weighing.event import EventKind
 from vadouvan.core.weighing.lines import LineToWeigh, next_line
 from vadouvan.core.weighing.session import Session, probe_forecast, questions_of
 from vadouvan.core.weighing.state import AddedLine, WeighState
@@ -108,11 +108,11 @@ class WeighOut(BaseModel):
     probe_says: str
     boiled_at: datetime | None
     clock_went_back: bool
-    questions: dict[Kind, str]
+    questions: dict[EventKind, str]
     last_says: str
 
 
-def weigh_out(session: Session, advice: list[Advice], now: datetime) -> WeighOut:
+def weigh_out(session: Session, advice: list[ScaleAdvice], now: datetime) -> WeighOut:
     """A session in the shape that leaves the core."""
     record, reading = session.record, session.judgement.reading
     mix, cut = session.judgement.mix, reading.cut
@@ -171,7 +171,7 @@ def _line(line: LineToWeigh, record: WeighState) -> WeighLineOut:
     )
 
 
-def _advice(one: Advice) -> OvershootOut:
+def _advice(one: ScaleAdvice) -> OvershootOut:
     changes = [
         LineChangeOut(line_id=c.line_id, text=c.text, before_g=c.before_kg * 1000, after_g=c.after_kg * 1000)
         for c in one.changes

@@ -12,7 +12,7 @@ from vadouvan.api.schemas.text import Text
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import number_told
 from vadouvan.core.weighing.advice import advice_on
-from vadouvan.core.weighing.event import CounterEvent, How, Kind
+from vadouvan.core.weighing.event import CounterEvent, EventKind, How
 from vadouvan.core.weighing.session import Session, carry_out, session_of
 from vadouvan.core.weighing.telling import typed_celsius, typed_mass_kg
 from vadouvan.errors import Overtaken
@@ -33,7 +33,7 @@ class EventBody(BaseModel):
     model_config = ConfigDict(extra="forbid")
 
     after: int = Field(ge=0, le=2**31)
-    kind: Kind
+    kind: EventKind
     line_id: Annotated[Text, Field(max_length=64)] = ""
     mass_g: Number | None = None
     celsius: Number | None = None
@@ -63,7 +63,7 @@ class TypedBody(BaseModel):
     model_config = ConfigDict(extra="forbid")
 
     mass: Annotated[Text, Field(max_length=64)]
-    kind: Kind = "weighed"
+    kind: EventKind = "weighed"
 
 
 class TypedAnswer(BaseModel):

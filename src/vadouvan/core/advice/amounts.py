@@ -18,7 +18,7 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.measure import Measures, as_weighed_g, weighed_text
 from vadouvan.core.mix.rounding import in_measures
-from vadouvan.core.mix.solver import Aim, Aims, Reached, Solution, reached_by, solve
+from vadouvan.core.mix.solver import Aim, Aims, Reached, SolvedAmounts, reached_by, solve
 from vadouvan.core.mix.span import SaltState
 from vadouvan.core.parsing.amount import MOST_KG, Portion
 from vadouvan.errors import InputError
@@ -68,7 +68,7 @@ class Amounts:
 
 
 @dataclass(frozen=True)
-class Board:
+class Asked:
     """What is needed to ask about amounts: cut, hold, bowl and salt of a draft that can be judged."""
 
     cut: Cut
@@ -78,7 +78,7 @@ class Board:
     salt: SaltState
 
 
-def board_of(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Board:
+def board_of(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Asked:
     """The board of a draft; raises InputError saying what to mend first."""
     judgement = judge(draft, kitchen, now=now)
     reading, mix = judgement.reading, judgement.mix
@@ -90,7 +90,7 @@ def board_of(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Board:
     if any(one.field.startswith("mix") for one in reading.problems):
         problem = next(one for one in reading.problems if one.field.startswith("mix"))
         raise InputError(field=problem.field, given=problem.given, wrong=problem.wrong, accepted=problem.accepted)
-    return Board(reading.cut, reading.hold, mix.at_contact, reading.mix, mix.salt)
+    return Asked(reading.cut, reading.hold, mix.at_contact, reading.mix, mix.salt)
 
 
 def amounts_for(
@@ -121,7 +121,7 @@ def amounts_for(
     return Amounts(_lines(board, portions), _told(reached_by(portions, amounts, aims)))
 
 
-def _aims(board: Board, in_mix: Mapping[Aim, float] | None, cover: bool) -> Aims:
+def _aims(board: Asked, in_mix: Mapping[Aim, float] | None, cover: bool) -> Aims:
     which: set[Aim] = {"salt", "sugar", "acid", "heat", *(("total",) if cover else ())}
     aims = aims_of(board.mix, board.at_contact, board.cut, board.hold, board.salt, which)
     if not in_mix:
@@ -143,7 +143,7 @@ def bounds_kg(portion: Portion, meat_kg: float) -> tuple[float, float]:
     return least, max(now_kg, dose.high * meat_kg)
 
 
-def _solved(board: Board, aims: Aims, bounds: Mapping[str, tuple[float, float]]) -> Solution:
+def _solved(board: Asked, aims: Aims, bounds: Mapping[str, tuple[float, float]]) -> SolvedAmounts:
     """The solution; a weight set aside is a smaller share of a bigger mix, so the share is settled by repeating."""
     portions, fixed_aside = board.at_contact.whole, board.mix.set_aside.mass_kg is not None
     solution = solve(portions, aims, locked=board.mix.locked, bounds_kg=bounds)
@@ -156,7 +156,7 @@ def _solved(board: Board, aims: Aims, bounds: Mapping[str, tuple[float, float]])
     return solution
 
 
-def _portions(board: Board, solution: Solution, aims: Aims, measures: Measures) -> list[Portion]:
+def _portions(board: Asked, solution: SolvedAmounts, aims: Aims, measures: Measures) -> list[Portion]:
     if measures == "kitchen":
         return in_measures(board.at_contact.whole, solution, aims, locked=board.mix.locked)
     found = []
@@ -171,7 +171,7 @@ def _portions(board: Board, solution: Solution, aims: Aims, measures: Measures) 
     return found
 
 
-def _lines(board: Board, portions: list[Portion]) -> tuple[NewLine, ...]:
+def _lines(board: Asked, portions: list[Portion]) -> tuple[NewLine, ...]:
     return tuple(
         NewLine(new.line_id, new.text, old.mass_kg.value, new.mass_kg.value)
         for old, new in zip(board.at_contact.whole, portions, strict=True)

@@ -54,7 +54,7 @@ _TASTED: dict[Taste, Callable[[Ingredient], float]] = {
 
 
 @dataclass(frozen=True)
-class Effect:
+class CorrectionEffect:
     """What changes of a substance (or of ``heat``, ``mass``): before and after, in the unit told."""
 
     what: str
@@ -84,7 +84,7 @@ class Correction:
     text: str
     says: str
     basis: Literal["exact", "thumb"]
-    effects: tuple[Effect, ...]
+    effects: tuple[CorrectionEffect, ...]
 
 
 def corrections(
@@ -129,15 +129,16 @@ class _Asked:
         text = weighed_text(item, mass_kg)
         return Correction(item.id, text, f"{text}{words}", basis, self.effects((*self.portions, added), self.meat_kg))
 
-    def effects(self, after: Sequence[Portion], meat_kg: float) -> tuple[Effect, ...]:
+    def effects(self, after: Sequence[Portion], meat_kg: float) -> tuple[CorrectionEffect, ...]:
         """All that changes by enough to matter, per kg of meat; then heat and the weight of the mix."""
         old = balance_of(self.portions, self.meat_kg, self.film)
         new = balance_of(after, meat_kg, self.film)
         changed = [
-            Effect(name, old.total(name).value * 1000, new.total(name).value * 1000, "g/kg") for name in SUBSTANCES
+            CorrectionEffect(name, old.total(name).value * 1000, new.total(name).value * 1000, "g/kg")
+            for name in SUBSTANCES
         ]
-        changed.append(Effect("mix", old.mass_kg.value * 1000, new.mass_kg.value * 1000, "g"))
-        changed.append(Effect("salt in the mix", _in_mix(self.portions), _in_mix(after), "g/kg of mix"))
+        changed.append(CorrectionEffect("mix", old.mass_kg.value * 1000, new.mass_kg.value * 1000, "g"))
+        changed.append(CorrectionEffect("salt in the mix", _in_mix(self.portions), _in_mix(after), "g/kg of mix"))
         return tuple(effect for effect in changed if effect.shows)
 
 
@@ -197,8 +198,8 @@ def _neutralised(asked: _Asked, times: float) -> Iterator[Correction]:
     text = weighed_text(item, mass_kg)
     sour = sum(portion.ingredient.acid.value * portion.mass_kg.value for portion in asked.portions) / asked.meat_kg
     effects = (
-        Effect("acid", sour * 1000, sour / times * 1000, "g/kg"),
-        Effect("sodium", 0.0, mass_kg * item.sodium / asked.meat_kg * 1000, "g/kg"),
+        CorrectionEffect("acid", sour * 1000, sour / times * 1000, "g/kg"),
+        CorrectionEffect("sodium", 0.0, mass_kg * item.sodium / asked.meat_kg * 1000, "g/kg"),
     )
     yield Correction(
         item.id, text, f"{text}, stirred in until it stops foaming; tastes flat if overdone", "exact", effects
@@ -225,7 +226,7 @@ def _thicker(asked: _Asked, step: float) -> Iterator[Correction]:
         time = hours_told(boiled_kg / PAN_BOILS_OFF_KG_PER_S.value / 3600)
         says = f"Boil {number_told(boiled_kg * 1000)} g off (about {time} in a wide pan), then cool it to 5 C"
         before = asked.mass_kg * 1000
-        yield Correction("boil", "", says, "exact", (Effect("mix", before, before - boiled_kg * 1000, "g"),))
+        yield Correction("boil", "", says, "exact", (CorrectionEffect("mix", before, before - boiled_kg * 1000, "g"),))
     for item in asked.items(THICKENERS):
         if item.id == "cornflour":
             words = ", cooked in it until it thickens, then cooled to 5 C"

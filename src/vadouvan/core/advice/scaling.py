@@ -9,7 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from datetime import datetime
 
-from vadouvan.core.advice.amounts import CHANGED_FROM_KG, Board, NewLine, board_of, bounds_kg
+from vadouvan.core.advice.amounts import CHANGED_FROM_KG, Asked, NewLine, board_of, bounds_kg
 from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.figure import number_told
 from vadouvan.core.kitchen.kitchen import Kitchen
@@ -56,7 +56,7 @@ def scaled_to(draft: Draft, kitchen: Kitchen, *, now: datetime, cut: CutInput) -
     return Scaled(replace(draft, cut=cut, mix=mix), lines, meat_factor, mix_factor, says)
 
 
-def _mix_wanted_kg(old: Board, new: Board) -> tuple[float, float]:
+def _mix_wanted_kg(old: Asked, new: Asked) -> tuple[float, float]:
     """Ready mix for the new cut, as much over its need as before within reason, and the part of it set aside [kg]."""
     was = old.at_contact
     over = (was.ready.mass_kg.value - was.set_aside_kg) / was.need.mass_kg.value
@@ -66,7 +66,7 @@ def _mix_wanted_kg(old: Board, new: Board) -> tuple[float, float]:
     return new.at_contact.need.mass_kg.value * kept + aside_kg, aside_kg
 
 
-def _aims(old: Board, new: Board, total_kg: float, aside_kg: float, mix_factor: float) -> Aims:
+def _aims(old: Asked, new: Asked, total_kg: float, aside_kg: float, mix_factor: float) -> Aims:
     """Salt, sugar and acid for a kilogram of meat as before, in so much mix."""
     balance, share = old.at_contact.balance, 1 - aside_kg / total_kg
     settled = old.salt.settles_g_per_kg / 1000

@@ -9,7 +9,7 @@ from __future__ import annotations
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 
-from vadouvan.core.advice.corrections import Effect
+from vadouvan.core.advice.corrections import CorrectionEffect
 from vadouvan.core.figure import number_told
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import SUBSTANCES, Film, balance_of
@@ -43,7 +43,7 @@ class SwapOffer:
     rule: Rule
     texts: tuple[str, ...]
     says: str
-    effects: tuple[Effect, ...]
+    effects: tuple[CorrectionEffect, ...]
     gains: tuple[str, ...]
     loses: tuple[str, ...]
     check: tuple[str, ...]
@@ -143,11 +143,11 @@ def _holds(offer: SwapOffer, portion: Portion, without: frozenset[str]) -> bool:
     return bool(without & (kept | set(offer.gains) | set(offer.check)))
 
 
-def _effects(portion: Portion, new: Sequence[Portion], at_contact: MixToSwapIn) -> tuple[Effect, ...]:
+def _effects(portion: Portion, new: Sequence[Portion], at_contact: MixToSwapIn) -> tuple[CorrectionEffect, ...]:
     after = [other for other in at_contact.portions if other.line_id != portion.line_id] + list(new)
     old, now = (balance_of(portions, at_contact.meat_kg, at_contact.film) for portions in (at_contact.portions, after))
-    moved = [Effect(n, old.total(n).value * 1000, now.total(n).value * 1000, "g/kg") for n in SUBSTANCES]
-    moved.append(Effect("mix", old.mass_kg.value * 1000, now.mass_kg.value * 1000, "g"))
+    moved = [CorrectionEffect(n, old.total(n).value * 1000, now.total(n).value * 1000, "g/kg") for n in SUBSTANCES]
+    moved.append(CorrectionEffect("mix", old.mass_kg.value * 1000, now.mass_kg.value * 1000, "g"))
     return tuple(effect for effect in moved if effect.shows)
 
 

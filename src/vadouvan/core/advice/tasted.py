@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from datetime import datetime
 
-from vadouvan.core.advice.amounts import Board, board_of
+from vadouvan.core.advice.amounts import Asked, board_of
 from vadouvan.core.advice.corrections import Correction, Degree, Taste, corrections
 from vadouvan.core.advice.swaps import MixToSwapIn, SwapOffer, swaps_for
 from vadouvan.core.draft.typed import Draft
@@ -34,5 +34,5 @@ def swaps_of_line(
     return swaps_for(portion, _bowl(board), kitchen.swaps, kitchen.pantry.by_id, without)
 
 
-def _bowl(board: Board) -> MixToSwapIn:
+def _bowl(board: Asked) -> MixToSwapIn:
     return MixToSwapIn(board.at_contact.whole, board.at_contact.served_kg, board.at_contact.film)

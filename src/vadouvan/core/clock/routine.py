@@ -11,7 +11,7 @@ EVERY_DAY = frozenset(range(7))
 
 
 @dataclass(frozen=True)
-class Span:
+class DaySpan:
     """Local hours from ``start`` to ``end`` (over midnight if that is earlier) on days counted from Monday, 0.
 
     A span over midnight belongs to the day it starts on. With ``on`` it is that date alone.
@@ -40,11 +40,11 @@ class Span:
 class Routine:
     """When hands are not free: ``sleep``, ``work`` if there is any, and ``away`` besides, every week or on one date."""
 
-    sleep: Span = Span(time(23, 0), time(6, 30))
-    work: Span | None = None
-    away: tuple[Span, ...] = ()
+    sleep: DaySpan = DaySpan(time(23, 0), time(6, 30))
+    work: DaySpan | None = None
+    away: tuple[DaySpan, ...] = ()
 
-    def spans(self) -> Iterator[tuple[str, Span]]:
+    def spans(self) -> Iterator[tuple[str, DaySpan]]:
         """All of them, with what they are."""
         yield "sleep", self.sleep
         if self.work is not None:

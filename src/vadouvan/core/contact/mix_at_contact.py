@@ -10,7 +10,7 @@ from vadouvan.core.interpretation.mix import MixInterpretation
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import Balance, Film, FirstStep, balance_of
 from vadouvan.core.mix.making import Ready, make
-from vadouvan.core.mix.need import Need, need_of, need_says
+from vadouvan.core.mix.need import Need, Sufficiency, need_of, need_says, sufficiency
 from vadouvan.core.parsing.amount import Portion
 
 MOST_ASIDE = 0.95  # something has to meet the meat
@@ -35,6 +35,11 @@ class MixAtContact:
     def served_kg(self) -> float:
         """Meat that the whole mix would serve, set-aside part included [kg]: for balances of the whole."""
         return self.balance.meat_kg / self.share
+
+    @property
+    def sufficiency(self) -> Sufficiency:
+        """Whether what was made covers the cut."""
+        return sufficiency(self.ready.mass_kg.value, self.need.mass_kg.value, self.set_aside_kg)
 
     @property
     def need_says(self) -> str:

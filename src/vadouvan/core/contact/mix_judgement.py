@@ -32,7 +32,7 @@ from vadouvan.core.mix.making import MakingStep
 from vadouvan.core.mix.need import need_figure
 from vadouvan.core.mix.salting_method import spoon_words
 from vadouvan.core.mix.solver import Aim, Aims
-from vadouvan.core.mix.span import BathCourse, SaltState, Span, enzyme_span, salt_state, span_in_mix, span_of
+from vadouvan.core.mix.span import BathCourse, SaltSpan, SaltState, enzyme_span, salt_state, span_in_mix, span_of
 from vadouvan.core.parsing.amount import Portion
 
 
@@ -45,8 +45,8 @@ class MixJudgement:
 
     at_contact: MixAtContact
     figures: tuple[Figure, ...]
-    spans: tuple[Span, ...]
-    mix_spans: tuple[Span, ...]
+    spans: tuple[SaltSpan, ...]
+    mix_spans: tuple[SaltSpan, ...]
     salt: SaltState | None
     steps: tuple[MakingStep, ...]
     heat_says: str
@@ -196,7 +196,7 @@ def _two_steps(mix: MixInterpretation) -> tuple[MakingStep, ...]:
     return (MakingStep("first", says, minutes, hands_on=False),)
 
 
-def _spans(mix: MixInterpretation, at_contact: MixAtContact, salt: SaltState | None) -> tuple[Span, ...]:
+def _spans(mix: MixInterpretation, at_contact: MixAtContact, salt: SaltState | None) -> tuple[SaltSpan, ...]:
     targets: dict[Aim, float] = dict(mix.aims)
     if salt:
         targets["salt"] = salt.wanted_g_per_kg / 1000

@@ -19,7 +19,7 @@ from vadouvan.core.constants import (
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import degrees_told, number_told
 
-School = Literal["guidance", "own"]
+DonenessRule = Literal["guidance", "own"]
 
 
 @dataclass(frozen=True)
@@ -78,7 +78,7 @@ def _guidance(core: Constant, what: str, rest_min: float = 0.0) -> Guidance:
     return Guidance(core.value, rest_min, what, core.source)
 
 
-def doneness_of(cut: Cut, school: School, own_c: float | None) -> Doneness:
+def doneness_of(cut: Cut, school: DonenessRule, own_c: float | None) -> Doneness:
     """The core to cook to: guidance, unless the cook chose one of their own."""
     guidance = guidance_for(cut)
     if guidance is None:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from vadouvan.core.constants import USUAL_BOIL
-from vadouvan.core.cooking.doneness import School
+from vadouvan.core.cooking.doneness import DonenessRule
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import Left
 
@@ -16,7 +16,7 @@ class FireInterpretation:
 
     stages: tuple[CookStage, ...] = ()
     surface: Left = "patted"
-    school: School = "guidance"
+    school: DonenessRule = "guidance"
     own_core_c: float | None = None
     boils: bool = False
     boil_s: float = USUAL_BOIL.value * 60

@@ -14,7 +14,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.figure import number_told
 
-Verdict = Literal["serve", "dilute", "discard"]
+SauceFate = Literal["serve", "dilute", "discard"]
 MOST_BOILED_OFF = 0.8  # a fifth always stays: more would burn
 
 
@@ -29,7 +29,7 @@ class Sauce:
     boiled_kg: float
     salt_share: float
     dilution_kg: float
-    verdict: Verdict
+    verdict: SauceFate
     says: str
 
     @property

@@ -26,7 +26,7 @@ from vadouvan.core.mix.need import Form
 from vadouvan.core.parsing.amount import Portion
 
 Left = Literal["patted", "wiped", "as_is"]
-Kind = Literal["note", "warn", "stop"]
+ToldKind = Literal["note", "warn", "stop"]
 
 LEAVES: dict[Left, float] = {"patted": PATTED_LEAVES.value, "wiped": WIPED_LEAVES.value, "as_is": 1.0}
 USUAL_HEAT_C = {"oven": 190.0, "grill": 250.0, "pan": 210.0, "pot": 100.0, "fryer": 175.0}
@@ -40,7 +40,7 @@ class Told:
     """Something to know at the fire, and how grave it is."""
 
     id: str
-    kind: Kind
+    kind: ToldKind
     says: str
 
 

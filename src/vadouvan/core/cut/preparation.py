@@ -67,7 +67,7 @@ class Surface:
 
 
 @dataclass(frozen=True)
-class Effect:
+class StepEffect:
     """A step's outcome in words, with its time and what to be careful about."""
 
     kind: StepKind
@@ -82,15 +82,15 @@ class Prepared:
     """The surface after all steps, and each step's effect."""
 
     surface: Surface
-    effects: tuple[Effect, ...]
+    effects: tuple[StepEffect, ...]
 
 
-_Outcome = tuple[Surface, Effect]
+_Outcome = tuple[Surface, StepEffect]
 
 
 def prepare(surface: Surface, steps: tuple[Step, ...]) -> Prepared:
     """Apply steps in order."""
-    effects: list[Effect] = []
+    effects: list[StepEffect] = []
     for step in steps:
         surface, effect = _RULES[step.kind](surface, step)
         effects.append(effect)
@@ -102,14 +102,14 @@ def _trimmed(surface: Surface, step: Step) -> _Outcome:
     share = left_kg / surface.meat_kg
     says = f"{number_told(step.amount_kg * 1000)} g off, {number_told(share * 100)} % of the meat left"
     area_m2 = surface.open_area_m2 * share
-    return replace(surface, meat_kg=left_kg, open_area_m2=area_m2), Effect("trimmed", says, 10, True)
+    return replace(surface, meat_kg=left_kg, open_area_m2=area_m2), StepEffect("trimmed", says, 10, True)
 
 
 def _membrane_off(surface: Surface, _step: Step) -> _Outcome:
     if surface.cover != "membrane":
-        return surface, Effect("membrane_off", "nothing was in the way there", 5, True)
+        return surface, StepEffect("membrane_off", "nothing was in the way there", 5, True)
     says = "a barrier until it is off; the face is open now"
-    return replace(surface, cover="none", cover_m=0.0), Effect("membrane_off", says, 5, True)
+    return replace(surface, cover="none", cover_m=0.0), StepEffect("membrane_off", says, 5, True)
 
 
 def _scored(surface: Surface, step: Step) -> _Outcome:
@@ -123,7 +123,7 @@ def _scored(surface: Surface, step: Step) -> _Outcome:
     skin = ", through the skin" if step.through_skin else ""
     says = f"salt goes in {number_told((1 + gained) ** 2)} times as fast{skin}"
     after = replace(surface, path_length_factor=factor, cover_m=cover_m, intact=surface.intact and not deep)
-    return after, Effect("scored", says, 5, True, "non-intact" if deep else None)
+    return after, StepEffect("scored", says, 5, True, "non-intact" if deep else None)
 
 
 def _slits(surface: Surface, step: Step) -> _Outcome:
@@ -133,13 +133,13 @@ def _slits(surface: Surface, step: Step) -> _Outcome:
     stuffed = f", held open by {step.stuffed_with}" if step.stuffed_with else ", which close again"
     says = f"{number_told(added_m2 * 1e4)} cm2 more surface{stuffed}"
     after = replace(surface, path_length_factor=surface.path_length_factor * (1 + gained), intact=False)
-    return after, Effect("slits", says, 5 + step.count / 4, True, "non-intact")
+    return after, StepEffect("slits", says, 5 + step.count / 4, True, "non-intact")
 
 
 def _pricked(surface: Surface, _step: Step) -> _Outcome:
     says = "works at the surface only, and lets some juice out"
     after = replace(surface, path_length_factor=surface.path_length_factor * PRICKED_FACTOR.value, intact=False)
-    return after, Effect("pricked", says, 5, True, "non-intact")
+    return after, StepEffect("pricked", says, 5, True, "non-intact")
 
 
 def _wetted(surface: Surface) -> Surface:
@@ -152,29 +152,29 @@ def _film_words(surface: Surface) -> str:
 
 def _cold_soak(surface: Surface, _step: Step) -> _Outcome:
     after = _wetted(surface)
-    return after, Effect("cold_soak", f"draws blood for an hour; {_film_words(after)}", 60, False, "purge-water")
+    return after, StepEffect("cold_soak", f"draws blood for an hour; {_film_words(after)}", 60, False, "purge-water")
 
 
 def _hot_dip(surface: Surface, _step: Step) -> _Outcome:
     after = _wetted(surface)
-    return after, Effect("hot_dip", f"30 s off the boil, no longer; {_film_words(after)}", 5, True, "purge-water")
+    return after, StepEffect("hot_dip", f"30 s off the boil, no longer; {_film_words(after)}", 5, True, "purge-water")
 
 
 def _rinsed(surface: Surface, _step: Step) -> _Outcome:
     after = _wetted(surface)
-    return after, Effect("rinsed", _film_words(after), 5, True, "wash")
+    return after, StepEffect("rinsed", _film_words(after), 5, True, "wash")
 
 
 def _acid_rinsed(surface: Surface, _step: Step) -> _Outcome:
     after = _wetted(surface)
     after = replace(after, acid_kg=after.film_kg * ACID_RINSE_SHARE.value)
     says = f"{_film_words(after)}, with {number_told(after.acid_kg * 1000)} g of acid"
-    return after, Effect("acid_rinsed", says, 5, True, "wash")
+    return after, StepEffect("acid_rinsed", says, 5, True, "wash")
 
 
 def _left_wet(surface: Surface, _step: Step) -> _Outcome:
     after = _wetted(surface)
-    return after, Effect("left_wet", f"{_film_words(after)} and thins a paste", 0, False)
+    return after, StepEffect("left_wet", f"{_film_words(after)} and thins a paste", 0, False)
 
 
 def _dried_to(film_kg_per_m2: float, kind: StepKind, minutes: float) -> Callable[[Surface, Step], _Outcome]:
@@ -183,14 +183,14 @@ def _dried_to(film_kg_per_m2: float, kind: StepKind, minutes: float) -> Callable
         film_kg = film_kg_per_m2 * surface.open_area_m2
         acid_kg = surface.acid_kg * film_kg / surface.film_kg if surface.film_kg > 0 else 0.0
         after = replace(surface, film_kg=film_kg, acid_kg=acid_kg)
-        return after, Effect(kind, _film_words(after), minutes, True)
+        return after, StepEffect(kind, _film_words(after), minutes, True)
 
     return dried
 
 
 def _skin_salted(surface: Surface, _step: Step) -> _Outcome:
     after = _wetted(surface)
-    return after, Effect(
+    return after, StepEffect(
         "skin_salted", f"an hour in the fridge, then rinsed off; {_film_words(after)}", 65, True, "wash"
     )
 

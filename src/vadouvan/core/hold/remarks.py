@@ -21,7 +21,7 @@ from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.storage import hours_allowed
 
 MATTERS_KG_PER_KG = 0.001
-Kind = Literal["note", "warn"]
+RemarkKind = Literal["note", "warn"]
 
 
 @dataclass(frozen=True)
@@ -29,7 +29,7 @@ class Remark:
     """One remark with the source it rests on."""
 
     id: str
-    kind: Kind
+    kind: RemarkKind
     says: str
     source: str
 

@@ -21,7 +21,7 @@ FIRST_FO, LAST_FO, STEPS = 2e-5, 30.0, 260
 
 
 @dataclass(frozen=True)
-class Contact:
+class SaltContact:
     """A mix on its meat: salt and water outside, water inside [kg]; open surface [m2]."""
 
     salt_kg: float
@@ -81,11 +81,11 @@ class SaltCourse:
 class EarlierContact:
     """What was on the meat before, on its own, for so long on salt's clock."""
 
-    contact: Contact
+    contact: SaltContact
     tau_m2: float
 
 
-def salt_course(piece: Piece, contact: Contact, earlier: EarlierContact | None = None) -> SaltCourse:
+def salt_course(piece: Piece, contact: SaltContact, earlier: EarlierContact | None = None) -> SaltCourse:
     """How salt spreads into one piece from this contact, on a log-spaced axis of tau that starts with it.
 
     ``contact`` holds all of the salt and water, ``earlier`` the part of both that was on the meat before.
@@ -117,7 +117,7 @@ def _begun(piece: Piece, earlier: EarlierContact | None, cells: int) -> Array:
     return _states(first, at, modes, modes_of(piece.path, np.inf), np.zeros(cells))[0, :-1]
 
 
-def _states(contact: Contact, fo: Array, bath: Modes, held: Modes, begun: Array) -> Array:
+def _states(contact: SaltContact, fo: Array, bath: Modes, held: Modes, begun: Array) -> Array:
     """Concentrations (times, cells and surface): a finite bath, after a saturated start if need be."""
     volumes = bath.grid.volumes
     outside_kg = contact.salt_kg - float(begun @ volumes) * contact.meat_water_kg

@@ -10,7 +10,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.acid import AcidCourse, acid_course
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.hold import Hold
-from vadouvan.core.hold.salt import Contact, EarlierContact, SaltCourse, salt_course
+from vadouvan.core.hold.salt import EarlierContact, SaltContact, SaltCourse, salt_course
 from vadouvan.core.hold.time_temperature import Pace
 from vadouvan.core.mix.balance import Balance
 
@@ -29,7 +29,7 @@ class HoldScenario:
     cut: Cut
     balance: Balance
     hold: Hold
-    contact: Contact
+    contact: SaltContact
     course: SaltCourse
     pace: Pace
     acid: AcidCourse | None
@@ -63,7 +63,7 @@ class HoldScenario:
 
 def hold_scenario(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = None) -> HoldScenario:
     """A hold with its salt course; ``acid`` is taken over from another run of the same mix, or worked out."""
-    contact = Contact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
+    contact = SaltContact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
     pace = Pace(hold.course, cut.kind.family, hold.pace_factor)
     earlier = _earlier(cut, balance, pace)
     course = salt_course(cut.piece, contact, earlier)
@@ -79,7 +79,7 @@ def _earlier(cut: Cut, balance: Balance, pace: Pace) -> EarlierContact | None:
     first = balance.first
     if first is None:
         return None
-    contact = Contact(first.salt_kg, first.water_kg, cut.water_kg, cut.open_area_m2)
+    contact = SaltContact(first.salt_kg, first.water_kg, cut.water_kg, cut.open_area_m2)
     return EarlierContact(contact, pace.tau_at(first.contact_s / 3600))
 
 

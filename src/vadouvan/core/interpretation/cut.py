@@ -23,7 +23,7 @@ from vadouvan.core.measures.quantity import (
     SPACING,
     THICKNESS,
     TRIMMED,
-    Kind,
+    QuantityKind,
     decimal,
     quantity,
     whole_number,
@@ -201,7 +201,7 @@ def _step(said: StepInput, number: int, notes: Notes) -> Step | None:
     return Step(kind)
 
 
-def _asked(said: str, kind: Kind, field: str, notes: Notes, *, usual: float) -> float | None:
+def _asked(said: str, kind: QuantityKind, field: str, notes: Notes, *, usual: float) -> float | None:
     """A quantity of a step in SI, or the usual one noted as assumed."""
     if said:
         return notes.attempt(lambda: quantity(said, kind, field=field))

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import get_args
 
 from vadouvan.core.constants import ROLLING_BOIL, USUAL_BOIL
-from vadouvan.core.cooking.doneness import School
+from vadouvan.core.cooking.doneness import DonenessRule
 from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.stages import Brush, CookPlace, CookStage
 from vadouvan.core.cooking.surface import Left
@@ -16,7 +16,7 @@ from vadouvan.errors import InputError
 
 PLACES: dict[str, CookPlace] = {name: name for name in get_args(CookPlace)}
 BRUSHES: dict[str, Brush] = {name: name for name in get_args(Brush) if name}
-SCHOOLS: dict[str, School] = {name: name for name in get_args(School)}
+SCHOOLS: dict[str, DonenessRule] = {name: name for name in get_args(DonenessRule)}
 SURFACES: dict[str, Left] = {name: name for name in get_args(Left)}
 FREEZES = {"raw": False, "cooked": True}
 SAUCES = {"discard": False, "boil": True}

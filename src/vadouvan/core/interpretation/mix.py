@@ -24,13 +24,13 @@ from vadouvan.core.measures.quantity import (
     SIMMER,
     VESSEL_SIDE,
     VESSEL_VOLUME,
-    Kind,
+    QuantityKind,
     decimal,
     quantity,
 )
 from vadouvan.core.mix.making import Cooling, Making, Method, Texture
 from vadouvan.core.mix.need import Coat, Container, Form, SetAside, Vessel, usual_form
-from vadouvan.core.mix.salting_method import Salting, School
+from vadouvan.core.mix.salting_method import Salting, SaltingMethod
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
@@ -39,7 +39,7 @@ from vadouvan.core.parsing.curing import curing_refused, names_curing_salt
 from vadouvan.errors import InputError
 
 T = TypeVar("T")
-SCHOOLS: dict[str, School] = {name: name for name in get_args(School)}
+SCHOOLS: dict[str, SaltingMethod] = {name: name for name in get_args(SaltingMethod)}
 METHODS: dict[str, Method] = {name: name for name in get_args(Method)}
 COOLINGS: dict[str, Cooling] = {name: name for name in get_args(Cooling)}
 TEXTURES: dict[str, Texture] = {name: name for name in get_args(Texture)}
@@ -264,7 +264,7 @@ def _reduce_to(text: str, portions: tuple[Portion, ...], notes: Notes) -> float 
     return _said(text, MIX_MASS, "making.reduce_to", notes)
 
 
-def _said(text: str, kind: Kind, field: str, notes: Notes) -> float | None:
+def _said(text: str, kind: QuantityKind, field: str, notes: Notes) -> float | None:
     """A quantity if one was typed and can be read [SI]."""
     return notes.attempt(lambda: quantity(text, kind, field=field)) if text.strip() else None
 

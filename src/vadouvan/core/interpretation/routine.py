@@ -6,7 +6,7 @@ import re
 from dataclasses import dataclass
 from datetime import date, time
 
-from vadouvan.core.clock.routine import Routine, Span
+from vadouvan.core.clock.routine import DaySpan, Routine
 from vadouvan.errors import BadInput, InputError
 
 DAYS = ("mon", "tue", "wed", "thu", "fri", "sat", "sun")
@@ -51,7 +51,7 @@ def read_routine(said: RoutineInput) -> Routine:
         )
     if problems or sleep is None:
         raise BadInput(problems)
-    return Routine(Span(*sleep), Span(*work, days) if work and days else None, away)
+    return Routine(DaySpan(*sleep), DaySpan(*work, days) if work and days else None, away)
 
 
 def _span(start: str, end: str, name: str, problems: list[InputError]) -> tuple[time, time] | None:
@@ -68,7 +68,7 @@ def _clock(text: str, field: str, problems: list[InputError]) -> time | None:
         return None
 
 
-def _away(said: str, problems: list[InputError]) -> tuple[Span, ...]:
+def _away(said: str, problems: list[InputError]) -> tuple[DaySpan, ...]:
     """Other hours away: "sat 14:00 to 17:00" every week, "2026-12-05 09:00 to 12:00" once; a line or comma each."""
     found = []
     for part in re.split(r"[,;\n]", said):
@@ -84,7 +84,7 @@ def _away(said: str, problems: list[InputError]) -> tuple[Span, ...]:
     return tuple(found)
 
 
-def _away_span(match: re.Match[str]) -> Span | None:
+def _away_span(match: re.Match[str]) -> DaySpan | None:
     """The span of a match; nothing if its date or its hours do not exist, or it has no length."""
     try:
         start, end = (time.fromisoformat(match[name].zfill(5)) for name in ("start", "end"))
@@ -94,8 +94,8 @@ def _away_span(match: re.Match[str]) -> Span | None:
     if start == end:
         return None
     if on is not None:
-        return Span(start, end, frozenset(), on)
-    return Span(start, end, frozenset({DAYS.index(match["day"][:3].lower())}))
+        return DaySpan(start, end, frozenset(), on)
+    return DaySpan(start, end, frozenset({DAYS.index(match["day"][:3].lower())}))
 
 
 def _days(said: tuple[str, ...], problems: list[InputError]) -> frozenset[int]:

@@ -21,7 +21,7 @@ from vadouvan.core.interpretation.draft import Interpretation, read_draft
 from vadouvan.core.judgement.fire import FireJudgement, fire_judgement
 from vadouvan.core.judgement.planned import planned_of
 from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence
-from vadouvan.core.judgement.stops import Board, Stop, curing_stops, stops_of
+from vadouvan.core.judgement.stops import Stop, StopFacts, curing_stops, stops_of
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import Balance
 from vadouvan.core.mix.salt_offers import SaltOffer, salt_offers
@@ -93,7 +93,7 @@ def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     window = window_of(scenario)
     mix = mix_judgement(reading, at_contact, scenario, kitchen.household)
     remarks = remarks_on(scenario, window.best.hours, window.safe_latest_h)
-    board = Board(reading, cut, hold, mix)
+    board = StopFacts(reading, cut, hold, mix)
     planned = planned_of(board, window, kitchen.routine, now, (*stops, *stops_of(board, now)))
     return Judgement(
         reading=reading,

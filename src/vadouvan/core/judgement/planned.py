@@ -9,7 +9,7 @@ from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import Routine
 from vadouvan.core.hold.window import Window
 from vadouvan.core.judgement.sentences import plan_sentence
-from vadouvan.core.judgement.stops import Board, Stop, waiting_stop, warm_stop
+from vadouvan.core.judgement.stops import Stop, StopFacts, waiting_stop, warm_stop
 from vadouvan.core.schedule.freezer import cooked_portion, frozen_part
 from vadouvan.core.schedule.plan import Plan, plan_for
 from vadouvan.core.schedule.steps import raw_hours, steps_of, warm_minutes, work_of
@@ -28,7 +28,7 @@ class Planned:
     stops: tuple[Stop, ...] = ()
 
 
-def planned_of(board: Board, window: Window, routine: Routine, now: datetime, stops: tuple[Stop, ...]) -> Planned:
+def planned_of(board: StopFacts, window: Window, routine: Routine, now: datetime, stops: tuple[Stop, ...]) -> Planned:
     """The plan of a batch; nothing but the reason if something refuses it, nothing at all without a meal."""
     reading, cut, mix = board.reading, board.cut, board.mix
     meal = reading.meal

@@ -38,7 +38,7 @@ class Stop:
 
 
 @dataclass(frozen=True)
-class Board:
+class StopFacts:
     """What stops are looked for in: the draft as read, its cut, its hold and its mix."""
 
     reading: Interpretation
@@ -57,9 +57,9 @@ def curing_stops(reading: Interpretation) -> tuple[Stop, ...]:
     return (Stop("curing", says, "Season with plain salt, and hold the meat in the fridge."),)
 
 
-def stops_of(board: Board, now: datetime) -> tuple[Stop, ...]:
+def stops_of(facts: StopFacts, now: datetime) -> tuple[Stop, ...]:
     """All that is known before there is a plan; empty if nothing refuses it."""
-    return (*_vessel(board), *_making(board), *_brushing(board), *_too_long(board, now))
+    return (*_vessel(facts), *_making(facts), *_brushing(facts), *_too_long(facts, now))
 
 
 def warm_stop(warm_min: float, room_c: float) -> Stop | None:
@@ -75,16 +75,16 @@ def warm_stop(warm_min: float, room_c: float) -> Stop | None:
     )
 
 
-def waiting_stop(board: Board, raw_h: float) -> Stop | None:
+def waiting_stop(facts: StopFacts, raw_h: float) -> Stop | None:
     """Raw from contact to the heat for so many hours, as planned, against what it keeps."""
-    used = _used(board, raw_h)
+    used = _used(facts, raw_h)
     if used is None or used <= 1 + ALMOST:
         return None
-    days_h = board.cut.kind.keeps_s / 3600
+    days_h = facts.cut.kind.keeps_s / 3600
     return Stop(
         "raw-too-long",
-        f"It would be raw for {hours_told(raw_h + board.cut.age_s / 3600)} until the heat; {hours_told(days_h)} are "
-        f"the most for {board.cut.kind.species}.",
+        f"It would be raw for {hours_told(raw_h + facts.cut.age_s / 3600)} until the heat; {hours_told(days_h)} are "
+        f"the most for {facts.cut.kind.species}.",
         "Put it in later, take it out later, or cook it sooner.",
     )
 
@@ -94,8 +94,8 @@ def is_curing(portion: Portion) -> bool:
     return names_curing_salt(portion.ingredient.name)
 
 
-def _vessel(board: Board) -> Iterator[Stop]:
-    hold, vessel, ph = board.hold, board.reading.mix.vessel, board.mix.at_contact.balance.ph
+def _vessel(facts: StopFacts) -> Iterator[Stop]:
+    hold, vessel, ph = facts.hold, facts.reading.mix.vessel, facts.mix.at_contact.balance.ph
     if hold.metal in REACTIVE and ph is not None and ph < METAL_ACID_PH.value:
         yield Stop(
             "reactive",
@@ -103,7 +103,7 @@ def _vessel(board: Board) -> Iterator[Stop]:
             "Use glass, stainless steel, food-grade plastic, or enamel without chips.",
         )
     warmest = max(celsius for _, celsius in hold.course)
-    if board.cut.kind.needs_cold and vessel.container in ("vacuum", "jar") and warmest > AIRLESS_WARMEST_C.value:
+    if facts.cut.kind.needs_cold and vessel.container in ("vacuum", "jar") and warmest > AIRLESS_WARMEST_C.value:
         what = "vacuum bag" if vessel.container == "vacuum" else "jar"
         yield Stop(
             "airless-warm",
@@ -112,31 +112,31 @@ def _vessel(board: Board) -> Iterator[Stop]:
         )
 
 
-def _making(board: Board) -> Iterator[Stop]:
-    for step in board.mix.steps:
+def _making(facts: StopFacts) -> Iterator[Stop]:
+    for step in facts.mix.steps:
         if step.kind == "stop":
             yield Stop("cool-first", step.says, "Cool it in ice water.")
 
 
-def _brushing(board: Board) -> Iterator[Stop]:
-    raw = used_raw(board.reading.stages) if board.cut.kind.is_animal else ""
+def _brushing(facts: StopFacts) -> Iterator[Stop]:
+    raw = used_raw(facts.reading.stages) if facts.cut.kind.is_animal else ""
     if raw:
         yield Stop("brush-used", raw, "Brush with the part set aside clean, or boil it first.")
 
 
-def _too_long(board: Board, now: datetime) -> Iterator[Stop]:
+def _too_long(facts: StopFacts, now: datetime) -> Iterator[Stop]:
     """Raw for longer than it keeps, by what is known to have been: contact until now, and temperatures as noted."""
-    meal, hold = board.reading.meal, board.hold
+    meal, hold = facts.reading.meal, facts.hold
     held_h = max((hour for hour, _ in hold.readings), default=0.0)
     if meal is not None and meal.contact_at is not None:
         held_h = hours_between(meal.contact_at, meal.pulled_at or now)
-    used = _used(board, held_h)
+    used = _used(facts, held_h)
     if used is None or used <= 1 + ALMOST:
         return
-    kind, warmest = board.cut.kind, max(celsius for _, celsius in hold.course)
+    kind, warmest = facts.cut.kind, max(celsius for _, celsius in hold.course)
     days_h = kind.keeps_s / 3600
     warm = f", at up to {number_told(warmest)} °C" if hold.readings else ""
-    raw_h = held_h + board.cut.age_s / 3600
+    raw_h = held_h + facts.cut.age_s / 3600
     yield Stop(
         "raw-too-long",
         f"It has been raw for {hours_told(raw_h)}{warm}: past the {hours_told(days_h)} in the cold that {kind.species} "
@@ -145,8 +145,8 @@ def _too_long(board: Board, now: datetime) -> Iterator[Stop]:
     )
 
 
-def _used(board: Board, hours: float) -> float | None:
+def _used(facts: StopFacts, hours: float) -> float | None:
     """Share of what it keeps that is used up after so many hours in the mix [1]; none where cold is no matter."""
-    if not board.cut.kind.needs_cold:
+    if not facts.cut.kind.needs_cold:
         return None
-    return used_share(board.cut.kind.keeps_s / 3600, board.hold.course, max(0.0, hours), board.cut.age_s / 3600)
+    return used_share(facts.cut.kind.keeps_s / 3600, facts.hold.course, max(0.0, hours), facts.cut.age_s / 3600)

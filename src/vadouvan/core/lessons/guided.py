@@ -39,7 +39,7 @@ class Held:
 
 
 @dataclass(frozen=True)
-class Lesson:
+class GuidedLesson:
     """A question with its options; ``edges`` part the measured value into them, ``hour`` is where to look."""
 
     id: str
@@ -63,7 +63,7 @@ class Outcome:
     other: Held
 
 
-def outcome(lesson: Lesson, kitchen: Kitchen, *, now: datetime) -> Outcome:
+def outcome(lesson: GuidedLesson, kitchen: Kitchen, *, now: datetime) -> Outcome:
     """Both sides of a lesson judged, and which option the measured value falls into."""
     this, other = (_held(name, draft, kitchen, now) for name, draft in lesson.sides)
     value = lesson.measure(this, other)
@@ -141,10 +141,10 @@ _SOUR = Draft(
     lines("300 g cider vinegar", "100 ml olive oil", "12 g salt"),
 )
 
-LESSONS: dict[str, Lesson] = {
+LESSONS: dict[str, GuidedLesson] = {
     lesson.id: lesson
     for lesson in (
-        Lesson(
+        GuidedLesson(
             "twice-as-long",
             "Twice as long",
             "A salty rub on a 25 mm steak. How much deeper is it tasted after 20 hours than after 10?",
@@ -162,7 +162,7 @@ LESSONS: dict[str, Lesson] = {
                 "Salt spreads by diffusion: twice as deep takes four times as long, until the two sides meet."
             ),
         ),
-        Lesson(
+        GuidedLesson(
             "acid-or-salt",
             "Acid or salt",
             "Chicken in vinegar, oil and salt for 10 hours. Which gets deeper?",
@@ -177,7 +177,7 @@ LESSONS: dict[str, Lesson] = {
                 "Meat buffers acid, and oil carries none."
             ),
         ),
-        Lesson(
+        GuidedLesson(
             "live-fruit",
             "Live or heat-treated fruit",
             "Beef strips with fresh kiwi. The same with the kiwi boiled first may stay how much longer?",
@@ -194,7 +194,7 @@ LESSONS: dict[str, Lesson] = {
                 f"{other.window.latest_told}: {other.window.latest.limit.says}. Heat ends the enzyme."
             ),
         ),
-        Lesson(
+        GuidedLesson(
             "cube-or-joint",
             "Cube or joint",
             "The same rub on 30 mm cubes and on a joint 80 mm thick. How much longer until salt has evened out inside?",
@@ -209,7 +209,7 @@ LESSONS: dict[str, Lesson] = {
                 "Time goes with the square of the thickness."
             ),
         ),
-        Lesson(
+        GuidedLesson(
             "bath-or-paste",
             "Bath or paste",
             "12 grams of salt a kilogram, as a paste or in a litre of water. How much is in the meat after 12 hours?",
@@ -224,7 +224,7 @@ LESSONS: dict[str, Lesson] = {
                 "what is in the water stays there."
             ),
         ),
-        Lesson(
+        GuidedLesson(
             "vacuum",
             "What a vacuum bag does",
             "The same steak and rub in a vacuum bag. After 10 hours the salt is tasted",

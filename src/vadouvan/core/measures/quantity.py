@@ -19,7 +19,7 @@ _NEGATIVE = re.compile(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]")
 
 
 @dataclass(frozen=True)
-class Kind:
+class QuantityKind:
     """A kind of quantity: its units, the unit of a bare number, its limits in SI, its words."""
 
     name: str
@@ -30,10 +30,10 @@ class Kind:
     accepted: str
 
 
-MASS = Kind(
+MASS = QuantityKind(
     "mass", MASS_KG, "g", 0.005, 25.0, 'Write a weight from 5 g to 25 kg, such as "2.6 kg", "900 g" or "2 lb 4 oz".'
 )
-THICKNESS = Kind(
+THICKNESS = QuantityKind(
     "thickness",
     LENGTH_M,
     "mm",
@@ -41,38 +41,44 @@ THICKNESS = Kind(
     0.25,
     'Write 2 mm to 250 mm at the thickest place, such as "30 mm", "3 cm" or "1 1/4 in".',
 )
-SIDE = Kind("side", LENGTH_M, "mm", 0.002, 1.0, 'Write 2 mm to 1 m, such as "40 mm" or "4 cm".')
-DEPTH = Kind(
+SIDE = QuantityKind("side", LENGTH_M, "mm", 0.002, 1.0, 'Write 2 mm to 1 m, such as "40 mm" or "4 cm".')
+DEPTH = QuantityKind(
     "depth", LENGTH_M, "mm", 0.0005, 0.1, 'Write a depth from 1 mm, less than the piece is thick, such as "5 mm".'
 )
-SPACING = Kind("spacing", LENGTH_M, "mm", 0.003, 0.2, 'Write a distance from 3 mm to 20 cm, such as "2 cm".')
-TRIMMED = Kind("trimmings", MASS_KG, "g", 0.0, 10.0, 'Write what was cut off, such as "120 g".')
-LEAD = Kind(
+SPACING = QuantityKind("spacing", LENGTH_M, "mm", 0.003, 0.2, 'Write a distance from 3 mm to 20 cm, such as "2 cm".')
+TRIMMED = QuantityKind("trimmings", MASS_KG, "g", 0.0, 10.0, 'Write what was cut off, such as "120 g".')
+LEAD = QuantityKind(
     "time from pull to plate", DURATION_S, "min", 0.0, 86_400.0, 'Write up to 24 h, such as "75 min" or "1 h 30 min".'
 )
 
-AGE = Kind("time raw in the fridge", DURATION_S, "h", 0.0, 864_000.0, 'Write up to 10 days, such as "1 day" or "6 h".')
-EARLY = Kind("time kept warm", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "20 min".')
-CONTACT = Kind(
+AGE = QuantityKind(
+    "time raw in the fridge", DURATION_S, "h", 0.0, 864_000.0, 'Write up to 10 days, such as "1 day" or "6 h".'
+)
+EARLY = QuantityKind("time kept warm", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "20 min".')
+CONTACT = QuantityKind(
     "time in the mix", DURATION_S, "h", 300.0, 864_000.0, 'Write 5 minutes to 10 days, such as "45 min" or "12 h".'
 )
-COOK = Kind("time on the heat", DURATION_S, "min", 60.0, 86_400.0, 'Write 1 minute to 24 h, such as "45 min".')
-BOIL = Kind("time at the boil", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "5 min".')
-SIMMER = Kind("simmer", DURATION_S, "min", 0.0, 14_400.0, 'Write up to 4 h, such as "10 min".')
-MIX_MASS = Kind("part of a mix", MASS_KG, "g", 0.0, 10.0, 'Write a weight up to 10 kg, such as "120 g".')
-SERVING = Kind("serving", MASS_KG, "g", 0.0005, 1.0, 'Write a serving from 0.5 g to 1 kg, such as "18 g" or "15 ml".')
-SERVING_VOLUME = Kind(
+COOK = QuantityKind("time on the heat", DURATION_S, "min", 60.0, 86_400.0, 'Write 1 minute to 24 h, such as "45 min".')
+BOIL = QuantityKind("time at the boil", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "5 min".')
+SIMMER = QuantityKind("simmer", DURATION_S, "min", 0.0, 14_400.0, 'Write up to 4 h, such as "10 min".')
+MIX_MASS = QuantityKind("part of a mix", MASS_KG, "g", 0.0, 10.0, 'Write a weight up to 10 kg, such as "120 g".')
+SERVING = QuantityKind(
+    "serving", MASS_KG, "g", 0.0005, 1.0, 'Write a serving from 0.5 g to 1 kg, such as "18 g" or "15 ml".'
+)
+SERVING_VOLUME = QuantityKind(
     "serving", VOLUME_M3, "ml", 5e-7, 1e-3, 'Write a serving from 0.5 ml to 1 l, such as "15 ml" or "1 tbsp".'
 )
-VESSEL_SIDE = Kind("side of a vessel", LENGTH_M, "cm", 0.04, 1.0, 'Write 4 to 100 cm, such as "22 x 16 cm".')
-VESSEL_VOLUME = Kind(
+VESSEL_SIDE = QuantityKind("side of a vessel", LENGTH_M, "cm", 0.04, 1.0, 'Write 4 to 100 cm, such as "22 x 16 cm".')
+VESSEL_VOLUME = QuantityKind(
     "vessel", VOLUME_M3, "l", 0.0002, 0.05, 'Write its volume, such as "2.5 l", or its floor, such as "22 x 16 cm".'
 )
-SEEN_DEPTH = Kind("depth", LENGTH_M, "mm", 0.0005, 0.15, 'Write the depth on the knife, such as "9 mm", or "through".')
-FRIDGE_ROOM = Kind("fridge", VOLUME_M3, "l", 0.001, 1.0, 'Write the room that is free in it, such as "38 l".')
+SEEN_DEPTH = QuantityKind(
+    "depth", LENGTH_M, "mm", 0.0005, 0.15, 'Write the depth on the knife, such as "9 mm", or "through".'
+)
+FRIDGE_ROOM = QuantityKind("fridge", VOLUME_M3, "l", 0.001, 1.0, 'Write the room that is free in it, such as "38 l".')
 
 
-def quantity(text: str, kind: Kind, *, field: str) -> float:
+def quantity(text: str, kind: QuantityKind, *, field: str) -> float:
     """A typed quantity in SI.
 
     >>> round(quantity("2 lb 4 oz", MASS, field="cut.mass_g"), 4)
@@ -107,7 +113,7 @@ def quantity(text: str, kind: Kind, *, field: str) -> float:
     return total
 
 
-def _either(text: str, kind: Kind, field: str, readings: tuple[float, float]) -> float:
+def _either(text: str, kind: QuantityKind, field: str, readings: tuple[float, float]) -> float:
     """A bare "1,100": the one of the two readings that can be meant; asked where both can.
 
     >>> round(_either("1,100", MASS, "cut.mass_g", (0.0011, 1.1)), 3)
@@ -181,7 +187,7 @@ def degrees(text: str, *, field: str, low: float, high: float, accepted: str) ->
     return value
 
 
-def _unread(text: str, kind: Kind, field: str) -> InputError:
+def _unread(text: str, kind: QuantityKind, field: str) -> InputError:
     return InputError(
         field=field, given=text, wrong=f'"{text.strip()}" could not be read as a {kind.name}.', accepted=kind.accepted
     )

@@ -39,7 +39,6 @@ USUAL_TUB_M2 = 0.22 * 0.16
 USUAL_JAR_M2 = math.pi / 4 * 0.10**2
 MOSTLY_WATER = 0.72
 MAY_MISS = 0.05
-ENOUGH, TOO_LITTLE = "enough", "too little"
 
 
 @dataclass(frozen=True)
@@ -181,11 +180,24 @@ def need_figure(need: Need) -> Figure:
     return Figure("needed_mix_g", mass.value * 1000, "g", need.working, mass.low * 1000, mass.high * 1000)
 
 
+Sufficiency = Literal["too_little", "enough", "more"]
+
+
+def sufficiency(made_kg: float, needed_kg: float, aside_kg: float) -> Sufficiency:
+    """Whether what was made covers the cut; the part set aside comes on top."""
+    wanted_kg = needed_kg + aside_kg
+    if wanted_kg - made_kg > MAY_MISS * wanted_kg:
+        return "too_little"
+    return "more" if made_kg > 1.5 * wanted_kg else "enough"
+
+
 def need_says(made_kg: float, needed_kg: float, aside_kg: float) -> str:
-    """Made against needed, in words; the part set aside comes on top."""
+    """Made against needed, in words."""
     short_g = (needed_kg + aside_kg - made_kg) * 1000
-    if short_g > MAY_MISS * (needed_kg + aside_kg) * 1000:
-        return f"{number_told(short_g)} g {TOO_LITTLE}"
-    if short_g < -0.5 * (needed_kg + aside_kg) * 1000:
-        return f"{number_told(-short_g)} g more than it needs"
-    return ENOUGH
+    match sufficiency(made_kg, needed_kg, aside_kg):
+        case "too_little":
+            return f"{number_told(short_g)} g too little"
+        case "more":
+            return f"{number_told(-short_g)} g more than it needs"
+        case _:
+            return "enough"

@@ -13,14 +13,14 @@ from itertools import combinations, product
 import numpy as np
 
 from vadouvan.core.mix.measure import measured, step_kg
-from vadouvan.core.mix.solver import PULL, Aims, Solution, aim_rows
+from vadouvan.core.mix.solver import PULL, Aims, SolvedAmounts, aim_rows
 from vadouvan.core.parsing.amount import Portion
 
 MOST_ROUNDS = 60
 
 
 def in_measures(
-    portions: Sequence[Portion], solution: Solution, aims: Aims, *, locked: frozenset[str] = frozenset()
+    portions: Sequence[Portion], solution: SolvedAmounts, aims: Aims, *, locked: frozenset[str] = frozenset()
 ) -> list[Portion]:
     """The portions of a solution in whole measures; locked ones as they were."""
     free = [portion for portion in portions if portion.line_id not in locked]

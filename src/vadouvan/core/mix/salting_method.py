@@ -14,7 +14,7 @@ from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.measures.units import MASS_KG, VOLUME_M3
 from vadouvan.core.pantry.ingredient import Ingredient
 
-School = Literal["per_kg", "equilibrium", "strong_bath", "spoon_per_pound"]
+SaltingMethod = Literal["per_kg", "equilibrium", "strong_bath", "spoon_per_pound"]
 
 
 @dataclass(frozen=True)
@@ -24,7 +24,7 @@ class Salting:
     ``school`` is nothing while the cook has not chosen: then a bath is judged by what it settles to.
     """
 
-    school: School | None = None
+    school: SaltingMethod | None = None
     bath_s: float = 12 * 3600.0
     spoon_salt: Ingredient | None = None
     spoons: float = 1.0

@@ -57,7 +57,7 @@ class Reached:
 
 
 @dataclass(frozen=True)
-class Solution:
+class SolvedAmounts:
     """Amounts by line [kg], and how each aim was met; unmet ones name the nearest that can be reached."""
 
     amounts_kg: dict[str, float]
@@ -84,7 +84,7 @@ def solve(
     *,
     locked: frozenset[str] = frozenset(),
     bounds_kg: Mapping[str, tuple[float, float]] | None = None,
-) -> Solution:
+) -> SolvedAmounts:
     """Amounts that meet the aims as well as can be, moving the unlocked lines as little as can be.
 
     Amounts stay in ``bounds_kg`` (by line; else between nothing and the most of one ingredient).
@@ -108,7 +108,7 @@ def solve(
         polished = _polished(rows * scale, wanted - rows @ start, found.x, low, high)
         for portion, begun, change, unit in zip(free, start, polished, scale, strict=True):
             amounts[portion.line_id] = float(begun + change * unit)
-    return Solution(amounts, reached_by(portions, amounts, aims))
+    return SolvedAmounts(amounts, reached_by(portions, amounts, aims))
 
 
 def aim_rows(free: Sequence[Portion], fixed: Sequence[Portion], aims: Aims) -> tuple[np.ndarray, np.ndarray]:

@@ -9,7 +9,14 @@ from typing import Literal
 from vadouvan.core.figure import number_told
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import Balance, Contribution, Substance
-from vadouvan.core.mix.salting_method import BY_WEIGHT, Salting, School, run_off_words, settled_words, strong_bath_words
+from vadouvan.core.mix.salting_method import (
+    BY_WEIGHT,
+    Salting,
+    SaltingMethod,
+    run_off_words,
+    settled_words,
+    strong_bath_words,
+)
 
 TARGET_MAY_MISS = 0.1
 SALT_ON_TARGET = 0.05
@@ -18,7 +25,7 @@ _ROOM = {"salt": 6.0, "sugar": 10.0, "acid": 4.0, "fat": 20.0, "aroma": 10.0}  #
 
 
 @dataclass(frozen=True)
-class Span:
+class SaltSpan:
     """A rule for one substance, in g per kg of meat or of mix; enzyme in per cent of fresh pineapple juice."""
 
     substance: Substance | Literal["enzyme"]
@@ -41,7 +48,7 @@ class SaltState:
     settles_g_per_kg: float
     wanted_g_per_kg: float
     short_g: float
-    school: School
+    school: SaltingMethod
     is_on_target: bool
     says: str
     stays: str
@@ -60,13 +67,13 @@ class BathCourse:
     gain_per_h: float
 
 
-def enzyme_span(balance: Balance) -> Span:
+def enzyme_span(balance: Balance) -> SaltSpan:
     """The rule of the live enzyme, in per cent of the strength of fresh pineapple juice."""
     units = balance.enzyme_units
     parts = tuple(
         Contribution(p.line_id, p.ingredient, p.amount.times(Interval.exactly(0.1))) for p in balance.enzyme_parts
     )
-    return Span(
+    return SaltSpan(
         substance="enzyme",
         value=units.value * 100,
         low=units.low * 100,
@@ -78,7 +85,7 @@ def enzyme_span(balance: Balance) -> Span:
     )
 
 
-def span_in_mix(balance: Balance, substance: Substance) -> Span:
+def span_in_mix(balance: Balance, substance: Substance) -> SaltSpan:
     """The rule of one substance per kilogram of mix."""
     factor = balance.meat_kg / balance.mass_kg.value if balance.mass_kg.value > 0 else 0.0
     total = balance.total(substance)
@@ -87,7 +94,7 @@ def span_in_mix(balance: Balance, substance: Substance) -> Span:
         Contribution(part.line_id, part.ingredient, part.amount.times(Interval.exactly(factor)))
         for part in balance.parts[substance]
     )
-    return Span(
+    return SaltSpan(
         substance=substance,
         value=total.value * factor * 1000,
         low=total.low * factor * 1000,
@@ -99,7 +106,7 @@ def span_in_mix(balance: Balance, substance: Substance) -> Span:
     )
 
 
-def span_of(balance: Balance, substance: Substance, target_kg_per_kg: float | None) -> Span:
+def span_of(balance: Balance, substance: Substance, target_kg_per_kg: float | None) -> SaltSpan:
     """The rule of one substance; its end is a round number with room for target and present.
 
     The target is what has to be in the mix, per kg of meat (:attr:`SaltState.wanted_g_per_kg`).
@@ -107,7 +114,7 @@ def span_of(balance: Balance, substance: Substance, target_kg_per_kg: float | No
     total = balance.total(substance)
     target = None if target_kg_per_kg is None else target_kg_per_kg * 1000
     widest = max(total.high * 1000, (target or 0.0) * 1.5, _ROOM[substance])
-    return Span(
+    return SaltSpan(
         substance=substance,
         value=total.value * 1000,
         low=total.low * 1000,

@@ -16,7 +16,7 @@ from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot, OwnLabel, VerdictSnapshot
 from vadouvan.core.weighing.event import LoggedEvent
 
-Kind = Literal["batch", "ingredient", "cut", "settings"]
+ThingKind = Literal["batch", "ingredient", "cut", "settings"]
 Fate = Literal["new", "same", "added_to", "beside", "kept", "replaced"]
 BESIDE = " (taken in)"
 NAMESPACE = uuid.UUID("4f7c1a52-6c1e-4f0b-9d1c-2f6f5e0f7a11")
@@ -37,7 +37,7 @@ FATES: dict[Fate, str] = {
 class Taken:
     """What happens to one thing of the other kitchen."""
 
-    kind: Kind
+    kind: ThingKind
     name: str
     fate: Fate
 
@@ -52,7 +52,7 @@ class Merge:
     settings: KitchenSettings
     told: tuple[Taken, ...]
 
-    def count(self, fate: Fate, kind: Kind | None = None) -> int:
+    def count(self, fate: Fate, kind: ThingKind | None = None) -> int:
         """How many things, of a kind or of all, come to this."""
         return sum(one.fate == fate and kind in (None, one.kind) for one in self.told)
 

@@ -27,7 +27,7 @@ MATTERING_SHARE = 0.05
 
 
 @dataclass(frozen=True)
-class Advice:
+class NextTimeAdvice:
     """One change: what it answers, in words with grams or hours, what it costs elsewhere, and the draft with it."""
 
     id: str
@@ -36,7 +36,7 @@ class Advice:
     draft: Draft
 
 
-def next_time(draft: Draft, verdicts: list[Verdict], kitchen: Kitchen, *, now: datetime) -> list[Advice]:
+def next_time(draft: Draft, verdicts: list[Verdict], kitchen: Kitchen, *, now: datetime) -> list[NextTimeAdvice]:
     """Changes that the verdicts ask for; none where all is just right."""
     plain = fresh(draft)
     judgement = judge(plain, kitchen, now=now)
@@ -72,7 +72,7 @@ def all_taken(draft: Draft, verdicts: list[Verdict], kitchen: Kitchen, *, now: d
 
 def _changes(
     draft: Draft, plain: Draft, verdicts: list[Verdict], judgement: Judgement, kitchen: Kitchen, now: datetime
-) -> Iterator[Advice]:
+) -> Iterator[NextTimeAdvice]:
     for aspect, what in TASTED_IN.items():
         step = mean_step(verdicts, aspect)
         if step is None or abs(step) < MATTERS:
@@ -85,24 +85,24 @@ def _changes(
         if told:
             way = "less" if factor < 1 else "more"
             words = f"{_capital(NAMES[what])}: {number_told(abs(factor - 1) * 100)} % {way}: {', '.join(told)}."
-            yield Advice(aspect, words, (), replace(plain, mix=lines))
+            yield NextTimeAdvice(aspect, words, (), replace(plain, mix=lines))
     held = as_held(judge(draft, kitchen, now=now))
     yield from _tenderness(plain, verdicts, judgement, held)
     yield from _surface(plain, verdicts, judgement)
     if held is not None and judgement.window is not None:
         for says in depth_advice(held, verdicts, judgement.window):
-            yield Advice("depth", says, (), plain)
+            yield NextTimeAdvice("depth", says, (), plain)
 
 
-def _shorter_bath(plain: Draft, judgement: Judgement, step: float) -> Advice:
+def _shorter_bath(plain: Draft, judgement: Judgement, step: float) -> NextTimeAdvice:
     """Salt of a bath that is left early, by its hours: its amounts stay."""
     was = judgement.reading.mix.salting.bath_s / 3600
     hours = bath_hours(was, math.exp(-SALT_STEP.value * step))
     words = f"Salt: {hours_told(hours)} in the bath instead of {hours_told(was)}."
-    return Advice("salt", words, (), replace(plain, aims=replace(plain.aims, bath_time=f"{hours:g} h")))
+    return NextTimeAdvice("salt", words, (), replace(plain, aims=replace(plain.aims, bath_time=f"{hours:g} h")))
 
 
-def _surface(plain: Draft, verdicts: list[Verdict], judgement: Judgement) -> Iterator[Advice]:
+def _surface(plain: Draft, verdicts: list[Verdict], judgement: Judgement) -> Iterator[NextTimeAdvice]:
     """Too dark: less of what browns, or less heat; too pale: drier before it meets the heat."""
     step = mean_step(verdicts, "surface")
     if step is None or abs(step) < MATTERS:
@@ -111,14 +111,14 @@ def _surface(plain: Draft, verdicts: list[Verdict], judgement: Judgement) -> Ite
         lines, told = _scaled(plain, judgement, "sugar", 1 - A_STEP * step)
         if told:
             words = f"Darker than you like: {', '.join(told)}; or brush the sweet part on late."
-            yield Advice("surface", words, (), replace(plain, mix=lines))
+            yield NextTimeAdvice("surface", words, (), replace(plain, mix=lines))
         return
     drier = {"as_is": ("patted", "pat it dry"), "patted": ("wiped", "wipe it clean")}
     left = judgement.reading.fire.surface
     if left in drier:
         chosen, words = drier[left]
         fire = replace(plain.fire, surface=chosen)
-        yield Advice(
+        yield NextTimeAdvice(
             "surface", f"Paler than you like: {words} before it meets the heat.", (), replace(plain, fire=fire)
         )
 
@@ -147,7 +147,9 @@ def _amount(portion: Portion, what: str) -> float:
     return shares[what] * mass_kg
 
 
-def _tenderness(plain: Draft, verdicts: list[Verdict], judgement: Judgement, held: AsHeld | None) -> Iterator[Advice]:
+def _tenderness(
+    plain: Draft, verdicts: list[Verdict], judgement: Judgement, held: AsHeld | None
+) -> Iterator[NextTimeAdvice]:
     """Too soft with live fruit: less time, and boiled fruit; too firm: a little more of it, or nothing to be done."""
     step = mean_step(verdicts, "tenderness")
     if step is None or abs(step) < MATTERS:
@@ -156,10 +158,12 @@ def _tenderness(plain: Draft, verdicts: list[Verdict], judgement: Judgement, hel
     if step > 0 and fruit is not None:
         lines, told = _less_fruit(plain, judgement, 1 - SOFTER * step)
         hours = f" Or take it out after {hours_told(held.hours * (1 - SOFTER * step))}." if held is not None else ""
-        yield Advice("tenderness", f"Softer than you like: {', '.join(told)}.{hours}", (), replace(plain, mix=lines))
+        yield NextTimeAdvice(
+            "tenderness", f"Softer than you like: {', '.join(told)}.{hours}", (), replace(plain, mix=lines)
+        )
     elif step < 0 and fruit is not None:
         lines, told = _less_fruit(plain, judgement, 1 - SOFTER * step)
-        yield Advice("tenderness", f"Firmer than you like: {', '.join(told)}.", (), replace(plain, mix=lines))
+        yield NextTimeAdvice("tenderness", f"Firmer than you like: {', '.join(told)}.", (), replace(plain, mix=lines))
 
 
 def _less_fruit(plain: Draft, judgement: Judgement, factor: float) -> tuple[tuple[LineInput, ...], list[str]]:

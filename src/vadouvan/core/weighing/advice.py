@@ -21,7 +21,7 @@ TASTE_OF: dict[str, Taste] = {"salt": "too_salty", "sugar": "too_sweet", "acid":
 
 
 @dataclass(frozen=True)
-class Advice:
+class ScaleAdvice:
     """What an overshoot means: how far it is over [kg], in words; other lines with new amounts; what may be added."""
 
     line_id: str
@@ -33,7 +33,7 @@ class Advice:
 
 def advice_on(
     draft: Draft, lines: tuple[LineToWeigh, ...], record: WeighState, kitchen: Kitchen, *, now: datetime
-) -> list[Advice]:
+) -> list[ScaleAdvice]:
     """Advice for each line that is over its tolerance; empty if none is, or once the mix is locked."""
     if record.is_locked:
         return []
@@ -42,20 +42,20 @@ def advice_on(
 
 def _advice(
     line: LineToWeigh, draft: Draft, lines: tuple[LineToWeigh, ...], record: WeighState, kitchen: Kitchen, now: datetime
-) -> Advice:
+) -> ScaleAdvice:
     over_kg = record.weighed_kg(line.id) - line.mass_kg
     over = f"{number_told(over_kg * 1000)} g too much {line.name}"
     present = as_weighed(draft, lines, record)
     changes = _elsewhere(present, record, kitchen, now)
     if changes:
         words = " and ".join(f"{change.text} instead of {number_told(change.before_kg * 1000)} g" for change in changes)
-        return Advice(line.id, over_kg, f"{over}. The rest can make up for it: {words}.", changes)
+        return ScaleAdvice(line.id, over_kg, f"{over}. The rest can make up for it: {words}.", changes)
     additions = _additions(line, present, kitchen, now)
     after = judge(present, kitchen, now=now)
     salt = f" That is {after.salt.says}." if after.salt is not None and line.guards == "salt" else ""
     if additions:
-        return Advice(line.id, over_kg, f"{over}.{salt} No open line can make up for it; this can:", (), additions)
-    return Advice(line.id, over_kg, f"{over}.{salt} Spoon some out, or go on with it.")
+        return ScaleAdvice(line.id, over_kg, f"{over}.{salt} No open line can make up for it; this can:", (), additions)
+    return ScaleAdvice(line.id, over_kg, f"{over}.{salt} Spoon some out, or go on with it.")
 
 
 def _elsewhere(present: Draft, record: WeighState, kitchen: Kitchen, now: datetime) -> tuple[NewLine, ...]:

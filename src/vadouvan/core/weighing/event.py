@@ -8,12 +8,12 @@ from typing import Literal, get_args
 
 from vadouvan.core.draft.typed import Draft
 
-Kind = Literal[
+EventKind = Literal[
     "tare", "weighed", "taken_back", "skipped", "left_out", "added", "tasted", "set_aside", "tipped_back", "contact",
     "later", "turned", "fridge", "pulled", "probe", "boiled", "undone",
 ]  # fmt: skip
 How = Literal["", "scale", "typed", "spoon"]
-KINDS: tuple[Kind, ...] = get_args(Kind)
+KINDS: tuple[EventKind, ...] = get_args(EventKind)
 
 
 @dataclass(frozen=True)
@@ -25,7 +25,7 @@ class CounterEvent:
     goes with it was answered. ``undoes`` is the number of the press that an ``undone`` takes back.
     """
 
-    kind: Kind
+    kind: EventKind
     line_id: str = ""
     mass_kg: float | None = None
     celsius: float | None = None

@@ -16,7 +16,7 @@ from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.weighing.as_weighed import after_press, as_weighed, grams_of, taken_back
-from vadouvan.core.weighing.event import CounterEvent, Kind, LoggedEvent
+from vadouvan.core.weighing.event import CounterEvent, EventKind, LoggedEvent
 from vadouvan.core.weighing.lines import LineToWeigh, lines_to_weigh
 from vadouvan.core.weighing.rules import Counter, check, not_before
 from vadouvan.core.weighing.state import WeighState, state_of
@@ -102,9 +102,9 @@ def _check_can_be_judged(after: Judgement) -> None:
         raise InputError(field="weigh", given="contact", wrong=stop.says, accepted=stop.accepted)
 
 
-def questions_of(session: Session, now: datetime) -> dict[Kind, str]:
+def questions_of(session: Session, now: datetime) -> dict[EventKind, str]:
     """What is asked before a press that would be hard to mend: lines far off or missing, a pull before its time."""
-    asked: dict[Kind, str] = {}
+    asked: dict[EventKind, str] = {}
     off = [words for line in session.lines if (words := _off(line, session.record))]
     if off and not session.record.is_locked:
         asked["tasted"] = asked["contact"] = f"Not as planned: {'; '.join(off)}. Go on as it is?"

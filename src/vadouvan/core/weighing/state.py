@@ -22,7 +22,7 @@ class AddedLine:
 
 
 @dataclass(frozen=True)
-class Contact:
+class MeatContact:
     """Meat met mix: when, what the meat weighed [kg] and how warm it was [C], where that was measured."""
 
     at: datetime
@@ -47,7 +47,7 @@ class WeighState:
     added: tuple[AddedLine, ...] = ()
     verdict: str | None = None
     set_aside_kg: float | None = None
-    contact: Contact | None = None
+    contact: MeatContact | None = None
     later: tuple[AddedLine, ...] = ()
     turned_at: tuple[datetime, ...] = ()
     fridge: tuple[tuple[datetime, float], ...] = ()
@@ -107,7 +107,7 @@ def _before_contact(record: WeighState, event: CounterEvent, mass_kg: float, at:
     if event.kind == "tasted":
         return replace(record, verdict=event.words)
     if event.kind == "contact":
-        return replace(record, contact=Contact(at, event.mass_kg, event.celsius))
+        return replace(record, contact=MeatContact(at, event.mass_kg, event.celsius))
     return replace(record, set_aside_kg=mass_kg if event.kind == "set_aside" else None)
 
 

@@ -6,8 +6,8 @@ from collections.abc import Sequence
 
 from vadouvan.core.figure import number_told
 from vadouvan.core.measures.quantity import MIX_MASS, degrees, quantity
-from vadouvan.core.measures.quantity import Kind as Quantity
-from vadouvan.core.weighing.event import Kind, LoggedEvent
+from vadouvan.core.measures.quantity import QuantityKind as Quantity
+from vadouvan.core.weighing.event import EventKind, LoggedEvent
 from vadouvan.core.weighing.lines import LineToWeigh
 from vadouvan.core.weighing.rules import COLDEST_C, MOST_LINE_KG, MOST_MEAT_KG, WARMEST_C
 
@@ -23,7 +23,7 @@ _LINE = Quantity(
     "weight", MIX_MASS.units, "g", 0.0, MOST_LINE_KG, 'Write what was weighed, such as "37 g" or "1.2 kg".'
 )
 _DEGREES = 'Write degrees, such as "4", "4 C" or "38 F".'
-_DEEDS: dict[Kind, str] = {
+_DEEDS: dict[EventKind, str] = {
     "skipped": "skipped",
     "left_out": "left out",
     "tasted": "tasted",
@@ -35,7 +35,7 @@ _DEEDS: dict[Kind, str] = {
 }
 
 
-def typed_mass_kg(text: str, kind: Kind) -> float:
+def typed_mass_kg(text: str, kind: EventKind) -> float:
     """What was typed at the counter as a weight [kg]; raises InputError for what is none, or may be two things."""
     return quantity(text, _MEAT if kind == "contact" else _LINE, field="weigh.mass")
 

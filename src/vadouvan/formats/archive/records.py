@@ -13,7 +13,7 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError
 from vadouvan.core.draft.typed import LONGEST_KEPT, Draft
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, VerdictSnapshot
 from vadouvan.core.tasting.verdict import VerdictInput
-from vadouvan.core.weighing.event import CounterEvent, How, Kind, LoggedEvent
+from vadouvan.core.weighing.event import CounterEvent, EventKind, How, LoggedEvent
 from vadouvan.formats import batch_file
 from vadouvan.formats.archive.container import refused
 
@@ -36,7 +36,7 @@ class EventPart(Part):
 
     number: Annotated[int, Field(ge=1, le=1_000_000)]
     at: datetime
-    kind: Kind
+    kind: EventKind
     line: Text = ""
     mass_kg: Number | None = None
     celsius: Number | None = None

@@ -56,6 +56,18 @@ class Judge(unittest.TestCase):
         self.assertIn("too much for a mass", out)
         self.assertIn("of what?", out)
 
+    def test_a_stream_answers_line_by_line(self) -> None:
+        """In order, a bad one with an error in its place, and on; the same hours as one by one."""
+        good = json.dumps(json.loads(batch_file.write(SKEWERS)))
+        text = "\n".join((good, "{broken", "", '{"format": "other"}', good)) + "\n"
+        result = CliRunner().invoke(app, ["judge", "--stream", "--json", "--now", NOW.isoformat()], input=text)
+        answers = [json.loads(line) for line in result.stdout.splitlines()]
+        self.assertEqual([bool(one.get("error")) for one in answers], [False, True, True, False])
+        alone = CliRunner().invoke(app, ["judge", "-", "--json", "--now", NOW.isoformat()], input=good)
+        self.assertEqual(answers[0]["window"], json.loads(alone.stdout)["window"])
+        self.assertIn("straight_to_heat", answers[3]["window"])
+        self.assertEqual(answers[1]["error"]["kind"], "input")
+
     def test_files_that_cannot_be_judged(self) -> None:
         """Broken and missing files go to standard error; with --json a program gets the sentence."""
         code, _, err = self.run_on("{")

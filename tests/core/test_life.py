@@ -174,12 +174,27 @@ class Asked(unittest.TestCase):
 
     def test_starts_that_cannot_be(self) -> None:
         """In the night, and after the meal: what collides, and an offer that works."""
-        for start, says in (("2026-11-28T03:00", "hands are not free"), ("2026-11-28T20:00", "goes in between")):
+        after = "for this meal it comes out at Sat 18:00"
+        for start, says in (("2026-11-28T03:00", "hands are not free"), ("2026-11-28T20:00", after)):
             draft = replace(SKEWERS, meal=replace(SATURDAY, start=start))
             plan = judge(draft, KITCHEN, now=NOW).plan
             assert plan is not None
             self.assertIn(says, plan.trouble or "")
             self.assertIn("other-start", [offer.id for offer in plan_offers(draft, KITCHEN, now=NOW)])
+
+    def test_the_cooks_own_hours_are_planned_with_what_they_cost(self) -> None:
+        """Short of the window and past it: planned as asked, told; past what raw food keeps: refused."""
+        bath = of_kind("chicken_breast", "900 g", "slab", "28 mm", "900 g water", "36 g salt")
+        for start, costs in (("2026-11-28T17:00", "is short of"), ("2026-11-27T07:00", "is past"), ("", None)):
+            plan = judge(replace(bath, meal=replace(SATURDAY, start=start)), KITCHEN, now=NOW).plan
+            assert plan is not None
+            with self.subTest(start=start):
+                self.assertIsNone(plan.trouble)
+                self.assertIn(costs or "", plan.costs)
+                self.assertEqual(bool(plan.costs), costs is not None)
+        long = judge(replace(bath, meal=replace(SATURDAY, start="2026-11-26T08:00")), KITCHEN, now=NOW).plan
+        assert long is not None
+        self.assertIn("it keeps raw from", long.trouble or "")
 
     def test_a_pull_in_the_night(self) -> None:
         """Named, and offered before and after."""

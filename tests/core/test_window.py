@@ -48,6 +48,36 @@ class CommonPractice(unittest.TestCase):
         self.assertTrue(6 <= best <= 16, best)
 
 
+class Aims(unittest.TestCase):
+    """What the hold is for: as said, or as the mix tells."""
+
+    def test_fruit_delays_only_what_is_to_be_tender(self) -> None:
+        """More pear makes it wetter and no more than that, unless tenderising is the aim."""
+        plain = of_kind("beef_flank", "800 g", "slab", "20 mm", "10 g salt", "30 g pear", "20 g oil")
+        more = of_kind("beef_flank", "800 g", "slab", "20 mm", "10 g salt", "90 g pear", "20 g oil")
+        tender = replace(plain, hold=HoldInput(aim="tenderise"))
+        self.assertLess(hours(more)[0], 1)
+        self.assertEqual(limits(tender)[0], "tenderised")
+        self.assertGreater(hours(tender)[0], hours(plain)[0])
+
+    def test_a_bed_of_paste_cures(self) -> None:
+        """cp: miso-like beds half a day to two; a spoonful seasons; said otherwise it is as said."""
+        bed = of_kind("cod_fillet", "500 g", "slab", "25 mm", "200 g white miso", "50 g mirin")
+        spoonful = of_kind("cod_fillet", "500 g", "slab", "25 mm", "30 g white miso", "50 g mirin")
+        self.assertEqual(judged(bed).reading.assumed["hold.aim"], "cure")
+        self.assertEqual(judged(spoonful).reading.assumed["hold.aim"], "season")
+        self.assertTrue(9 <= hours(bed)[1] <= 24, hours(bed))
+        self.assertLess(hours(spoonful)[1], 4)
+        self.assertLess(hours(replace(bed, hold=HoldInput(aim="season")))[1], 4)
+
+    def test_sour_through_waits_for_the_core(self) -> None:
+        """It opens with the core's pH, and the sour outside does not end it."""
+        sour = of_kind("pork_loin_roast", "600 g", "slab", "20 mm", "600 g white vinegar", "12 g salt")
+        through = replace(sour, hold=HoldInput(aim="sour"))
+        self.assertEqual(limits(through)[0], "soured")
+        self.assertGreater(hours(through)[2], hours(sour)[2])
+
+
 class Safety(unittest.TestCase):
     """Storage limits. Source: US FSIS storage guidance, as recalled."""
 

@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+import sys
 from pathlib import Path
 from typing import Annotated
 
 import typer
 
 from vadouvan.cli.common import BAD_INPUT, AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell, text_in
+from vadouvan.cli.streaming import judge_stream
 from vadouvan.core.advice.comparing import Change, compared
 from vadouvan.core.draft.typed import CutInput
 from vadouvan.core.judgement.caution_triggers import cautions_of
@@ -45,8 +47,19 @@ def add_to(app: typer.Typer) -> None:
 
 
 @refusing
-def judge(file: BatchFile, as_json: AsJson = False, now: Now = "") -> None:
+def judge(
+    file: Annotated[Path, typer.Argument(help="A batch file, or - for standard input.")] = Path("-"),
+    as_json: AsJson = False,
+    stream: Annotated[
+        bool,
+        typer.Option("--stream", help="Batch files from standard input, one a line; one judgement a line comes out."),
+    ] = False,
+    now: Now = "",
+) -> None:
     """Print the judgement of a batch file. Exit code 2 if something has to be mended first."""
+    if stream:
+        judge_stream(sys.stdin, typer.echo, now=moment_in(now), as_json=as_json)
+        return
     kitchen = shipped_kitchen()
     answer = judgement_out(judge_draft(draft_in(file), kitchen, now=moment_in(now)), kitchen)
     typer.echo(answer.model_dump_json(indent=2) if as_json else judgement_text(answer))

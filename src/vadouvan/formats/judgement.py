@@ -17,7 +17,7 @@ from vadouvan.core.hold.limits import Limit
 from vadouvan.core.hold.telling import why_not_longer, why_not_now
 from vadouvan.core.hold.window import Edge, Window
 from vadouvan.core.judgement.judge import Judgement
-from vadouvan.core.judgement.sentences import window_in_short
+from vadouvan.core.judgement.sentences import straight_says, window_in_short
 from vadouvan.core.judgement.stops import StopId
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import SUBSTANCES
@@ -96,6 +96,13 @@ class GoodOut(BaseModel):
     shown: str
 
 
+class StraightOut(BaseModel):
+    """Whether it may go straight to the heat, and what that costs, in words."""
+
+    acceptable: bool
+    says: str
+
+
 class WindowOut(BaseModel):
     """Earliest, best, latest; the hours to act on lie between the two safe ends."""
 
@@ -107,7 +114,7 @@ class WindowOut(BaseModel):
     closed: bool
     good: GoodOut
     mark: float
-    straight: bool
+    straight_to_heat: StraightOut
     in_short: str
 
 
@@ -195,7 +202,7 @@ class JudgementOut(BaseModel):
     waiting: list[str]
 
 
-def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
+def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool = True) -> JudgementOut:
     """A judgement in the shape that leaves the core; the kitchen gives the words of cautions and sources."""
     figures = {figure.name: figure_out(figure, kitchen.sources) for figure in judgement.all_figures}
     cut = judgement.reading.cut
@@ -215,7 +222,7 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen) -> JudgementOut:
         piece=piece_out(cut) if cut else None,
         preparation=effects_out(cut, kitchen.cautions) if cut else [],
         occasion=occasion_out(judgement),
-        course=course_out(judgement.course) if judgement.course else None,
+        course=course_out(judgement.course) if with_course and judgement.course else None,
         stops=[StopOut(id=one.id, says=one.says, accepted=one.accepted) for one in judgement.stops],
         remarks=[RemarkOut(id=one.id, kind=one.kind, says=one.says) for one in judgement.remarks],
         why_not_longer=why_not_longer(judgement.window) if judgement.window and not judgement.stops else "",
@@ -295,7 +302,7 @@ def _window(window: Window) -> WindowOut:
             from_hours=from_h, until_hours=until_h, shown=f"{hours_told(from_h, 'up')} to {hours_told(until_h, 'down')}"
         ),
         mark=window.mark,
-        straight=window.straight,
+        straight_to_heat=StraightOut(acceptable=window.straight, says=straight_says(window)),
         in_short=window_in_short(window),
     )
 

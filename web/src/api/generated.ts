@@ -1956,6 +1956,7 @@ export interface components {
             fire: components["schemas"]["FireInput"];
             /**
              * @default {
+             *       "aim": "",
              *       "fridge": "",
              *       "goal": "",
              *       "metal": "",
@@ -2315,9 +2316,14 @@ export interface components {
         /**
          * HoldInput
          * @description Answers about the hold; ``readings`` are temperatures as they were noted: "0 h 4 C, 6 h 9 C"; ``room`` is how
-         *     warm the kitchen is.
+         *     warm the kitchen is; ``aim`` what the hold is for.
          */
         HoldInput: {
+            /**
+             * Aim
+             * @default
+             */
+            aim: string;
             /**
              * Fridge
              * @default
@@ -3693,6 +3699,16 @@ export interface components {
             says: string;
         };
         /**
+         * StraightOut
+         * @description Whether it may go straight to the heat, and what that costs, in words.
+         */
+        StraightOut: {
+            /** Acceptable */
+            acceptable: boolean;
+            /** Says */
+            says: string;
+        };
+        /**
          * SwapOut
          * @description What can stand in for a line, with what it brings.
          */
@@ -4061,8 +4077,7 @@ export interface components {
             safe_earliest_hours: number;
             /** Safe Latest Hours */
             safe_latest_hours: number;
-            /** Straight */
-            straight: boolean;
+            straight_to_heat: components["schemas"]["StraightOut"];
         };
     };
     responses: never;

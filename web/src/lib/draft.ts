@@ -34,6 +34,7 @@ export const BLANK = {
   hold: {
     fridge: '',
     goal: '',
+    aim: '',
     salt_target: '',
     vacuum_school: '',
     turned: '',

@@ -124,7 +124,7 @@ class MakingInput:
 @dataclass(frozen=True)
 class HoldInput:
     """Answers about the hold; ``readings`` are temperatures as they were noted: "0 h 4 C, 6 h 9 C"; ``room`` is how
-    warm the kitchen is.
+    warm the kitchen is; ``aim`` what the hold is for.
     """
 
     fridge: Text = ""
@@ -136,6 +136,7 @@ class HoldInput:
     open_air: Text = ""
     readings: Text = ""
     room: Text = ""
+    aim: Text = ""
 
 
 @dataclass(frozen=True)

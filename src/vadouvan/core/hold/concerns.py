@@ -1,11 +1,13 @@
 """What each hour of a hold is worth, concern by concern, in 0 to 1 and without a step (Harrington 1965, from memory).
 
-Rising concerns (seasoned, aroma) never fall with the hour, falling ones (salty, sour, soft, texture) never rise, so
-that their minimum has one hill. What no hour can mend, such as a rub with too much salt, is a verdict and no edge.
+Rising concerns (seasoned, aroma, and what else is the aim) never fall with the hour, falling ones (salty, sour, soft,
+texture) never rise, so that their minimum has one hill. What no hour can mend, such as a rub with too much salt, is a
+verdict and no edge.
 """
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 from typing import Literal
 
@@ -13,13 +15,14 @@ import numpy as np
 
 from vadouvan.core.constants import SATURATION_KG_PER_KG_WATER, TASTED_SALT_KG_PER_KG_WATER
 from vadouvan.core.hold import levels
+from vadouvan.core.hold.aim import AimWeights, aim_weights
 from vadouvan.core.hold.buffer import RAW_PH
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.enzyme import effective_strength
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.temperature import salt_diffusivity
 
-ConcernName = Literal["seasoned", "aroma", "salty", "sour", "soft", "texture"]
+ConcernName = Literal["seasoned", "aroma", "tenderised", "cured", "soured", "salty", "sour", "soft", "texture"]
 REFERENCE_C = 4.0  # where souring and softening are counted
 TINY = 1e-9
 
@@ -36,12 +39,20 @@ class Concern:
 
 def concerns_of(scenario: HoldScenario, hours: Array) -> tuple[Concern, ...]:
     """Every concern that bears on this hold, at these hours [h]."""
-    kept = kept_share(scenario)
-    found = [_seasoned(scenario, hours, kept), _aroma(scenario, hours, kept), _salty(scenario, hours, kept)]
-    found += [
-        one for one in (_sour(scenario, hours), _soft(scenario, hours), _texture(scenario, hours)) if one is not None
-    ]
-    return tuple(found)
+    kept, balance = kept_share(scenario), scenario.balance
+    aims = aim_weights(scenario.hold.aim, balance.paste_kg, scenario.cut.meat_kg)
+    found = (
+        _seasoned(scenario, hours, kept, aims),
+        _aroma(scenario, hours, kept),
+        _tenderised(scenario, hours, aims),
+        _cured(hours, aims),
+        _soured(scenario, hours, aims),
+        _salty(scenario, hours, kept, aims),
+        _sour(scenario, hours, aims),
+        _soft(scenario, hours),
+        _texture(scenario, hours),
+    )
+    return tuple(one for one in found if one is not None)
 
 
 def softening_strength(scenario: HoldScenario) -> float:
@@ -56,9 +67,9 @@ def kept_share(scenario: HoldScenario) -> float:
     mass_kg = max(balance.mass_kg.value, TINY)
     dissolved_kg = min(balance.salt_kg, SATURATION_KG_PER_KG_WATER.value * balance.water_kg)
     wet = min(1.0, balance.water_kg / mass_kg * (1 + dissolved_kg / mass_kg))
-    cling = levels.CLING_WET_KG_PER_M2 + levels.CLING_DRY_KG_PER_M2 * (1 - wet) ** 2
-    x = cling * scenario.whole_area_m2 / mass_kg
-    return float(x / (1 + x**4) ** 0.25)
+    cling = levels.CLING_WET_KG_PER_M2 + levels.CLING_DRY_KG_PER_M2 * (1 - wet)
+    x = cling * levels.COATED_M2_PER_KG * scenario.cut.meat_kg / mass_kg
+    return float(x / (1 + x**levels.KNEE) ** (1 / levels.KNEE))
 
 
 def _along(scenario: HoldScenario, hours: Array, series: Array) -> Array:
@@ -93,7 +104,7 @@ def _outer(scenario: HoldScenario, depth_m: float, series: Array) -> Array:
     return np.asarray(series @ part / part.sum())
 
 
-def _seasoned(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
+def _seasoned(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeights) -> Concern:
     """Share of the depth that is eaten which tastes seasoned, or whose salt goes to the heat outside."""
     family = scenario.cut.kind.family
     settled, unit_settled = scenario.contact.settled, scenario.unit_settled
@@ -106,10 +117,11 @@ def _seasoned(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
     seasoned = share + (1 - share) * levels.OUTSIDE_COUNTS[family] * kept
     bath = scenario.balance.water_kg / scenario.cut.water_kg
     asked = max(
-        _ramp(settled / TASTED_SALT_KG_PER_KG_WATER.value, 0.0, 1.5), _ramp(bath, levels.BATH_FROM, levels.BATH_FULL)
+        levels.ramp(settled / TASTED_SALT_KG_PER_KG_WATER.value, 0.0, 1.5),
+        levels.ramp(math.log(max(bath, TINY)), math.log(levels.BATH_FROM), math.log(levels.BATH_FULL)),
     )
-    asked *= 1 - levels.WORTH * _ramp(softening_strength(scenario), levels.WORKS_FROM, levels.WORKS_FULL)
-    return Concern("seasoned", True, 1 - asked * (1 - seasoned))
+    asked *= 1 - levels.WORTH * levels.ramp(softening_strength(scenario), levels.WORKS_FROM, levels.WORKS_FULL)
+    return Concern("seasoned", True, 1 - asked * aims.season * (1 - seasoned))
 
 
 def _aroma(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
@@ -117,9 +129,10 @@ def _aroma(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
     return Concern("aroma", True, 1 - missing * np.exp(-hours / levels.AROMA_H[scenario.cut.kind.family]))
 
 
-def _salty(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
+def _salty(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeights) -> Concern:
     """Salt of the rim as it is eaten, bounded by what the mix settles to, against the aim."""
-    family, aim = scenario.cut.kind.family, scenario.hold.salt_target
+    family = scenario.cut.kind.family
+    aim = scenario.hold.salt_target * (1 + levels.CURED_MORE_SALT * aims.cure)  # cured is saltier than seasoned
     whole = scenario.water_share * scenario.contact.settled / aim
     if family == "plant":  # takes what the mix settles to within the hour: a matter of the mix, not of hours
         return Concern("salty", False, np.ones(len(hours)), float(_hill(whole, levels.ALL_HALF, levels.SALTY_STEEP)))
@@ -131,7 +144,7 @@ def _salty(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
     )
     eaten = rim * whole / np.sqrt(rim**2 + whole**2 + 1e-12)  # a rub's rim is not held against it: it settles
     start = min(kept * scenario.balance.total("salt").value / aim, whole)
-    way_m = min(scenario.cut.piece.far_m, levels.CURES_WAY_M)
+    way_m = min(max(scenario.cut.piece.far_m, levels.CURES_LEAST_M), levels.CURES_WAY_M)
     settles_h = levels.CURES_FO * way_m**2 / (scenario.pace.diffusivity * 3600)
     taken = np.maximum(eaten - start, 0.0) * (1 + hours / settles_h) ** levels.CURES_POWER
     first = _hill(start, levels.SALTY_HALF, levels.SALTY_STEEP)
@@ -140,7 +153,7 @@ def _salty(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
     return Concern("salty", False, values, float(_hill(start, levels.ALL_HALF, levels.SALTY_STEEP)))
 
 
-def _sour(scenario: HoldScenario, hours: Array) -> Concern | None:
+def _sour(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:
     """Hours at 4 C at the surface, weighed by how far its pH is under that of the raw meat [pH^1.5 h]."""
     family, acid = scenario.cut.kind.family, scenario.acid
     if acid is None or family not in levels.SOUR_HALF:
@@ -151,10 +164,12 @@ def _sour(scenario: HoldScenario, hours: Array) -> Concern | None:
     worked = np.concatenate(([0.0], np.cumsum(np.diff(at_4_c) * under)))
     sour = np.interp(hours, scenario.pace.hours_at(tau), worked)
     half = levels.SOUR_HALF[family] * (scenario.cut.thickness_m / levels.SOUR_AT_M) ** levels.SOUR_POWER[family]
-    return Concern("sour", False, _hill(sour, half, levels.SOUR_STEEP))
+    wanted = max(aims.sour, aims.cure)  # the mild acid of a bed of paste belongs to what it makes of the meat
+    return Concern("sour", False, 1 - (1 - wanted) * (1 - _hill(sour, half, levels.SOUR_STEEP)))
 
 
-def _soft(scenario: HoldScenario, hours: Array) -> Concern | None:
+def _softened(scenario: HoldScenario, hours: Array) -> Array | None:
+    """Softening against what is half too much [1]; nothing without a live enzyme."""
     strength = softening_strength(scenario)
     if strength <= 0:
         return None
@@ -164,11 +179,37 @@ def _soft(scenario: HoldScenario, hours: Array) -> Concern | None:
         done = first.contact_s / 3600 * alone
     worked = scenario.pace.softening_at(hours)
     size = (scenario.cut.thickness_m / levels.SOFT_AT_M) ** levels.SOFT_POWER
-    return Concern(
-        "soft",
-        False,
-        _hill((strength * worked + done) / size, levels.SOFT_HALF_H[scenario.cut.kind.family], levels.SOFT_STEEP),
-    )
+    return np.asarray((strength * worked + done) / size / levels.SOFT_HALF_H[scenario.cut.kind.family])
+
+
+def _soft(scenario: HoldScenario, hours: Array) -> Concern | None:
+    softened = _softened(scenario, hours)
+    return None if softened is None else Concern("soft", False, _hill(softened, 1.0, levels.SOFT_STEEP))
+
+
+def _tenderised(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:
+    """How far the fruit has come on its way, where that is the aim."""
+    softened = _softened(scenario, hours)
+    if softened is None or aims.tenderise <= 0:
+        return None
+    done = 1 - _hill(softened, levels.TENDER_SHARE, levels.TENDER_STEEP)
+    return Concern("tenderised", True, 1 - aims.tenderise * (1 - done))
+
+
+def _cured(hours: Array, aims: AimWeights) -> Concern | None:
+    """How far a bed of paste has come, where that is the aim."""
+    return None if aims.cure <= 0 else Concern("cured", True, 1 - aims.cure * np.exp(-hours / levels.CURED_H))
+
+
+def _soured(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:
+    """How sour the core has become, where it is to be sour all through."""
+    acid, raw = scenario.acid, RAW_PH[scenario.cut.kind.family]
+    if acid is None or aims.sour <= 0:
+        return None
+    tau = np.concatenate(([0.0], acid.tau_m2))
+    core = np.minimum.accumulate(np.concatenate(([raw], acid.ph[:, -1])))
+    done = np.clip((raw - core) / (raw - levels.SOUR_CORE_PH), 0.0, 1.0)
+    return Concern("soured", True, 1 - aims.sour * (1 - np.interp(hours, scenario.pace.hours_at(tau), done)))
 
 
 def _texture(scenario: HoldScenario, hours: Array) -> Concern | None:
@@ -186,9 +227,3 @@ def _strength(scenario: HoldScenario, units: float, ph: float | None, salt_per_w
 def _hill(x: Array | float, half: float, steep: float) -> Array:
     """Falls from 1 through a half at ``half``."""
     return np.asarray(1.0 / (1.0 + (np.maximum(x, 0.0) / half) ** steep))
-
-
-def _ramp(x: float, low: float, high: float) -> float:
-    """0 below ``low``, 1 above ``high``, smooth between."""
-    u = min(1.0, max(0.0, (x - low) / (high - low)))
-    return u * u * (3 - 2 * u)

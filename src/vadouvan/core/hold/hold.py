@@ -8,6 +8,7 @@ from typing import Literal
 from vadouvan.core.constants import OPEN_AIR_PACE, ROOM_C, UNTURNED_SHARE, VACUUM_CLAIM
 
 Goal = Literal["surface", "through"]
+HoldAim = Literal["season", "tenderise", "both", "cure", "sour"]
 Metal = Literal["none", "stainless", "aluminium", "copper", "iron", "galvanised"]
 REACTIVE: tuple[Metal, ...] = ("aluminium", "copper", "iron", "galvanised")
 
@@ -20,6 +21,7 @@ class Hold:
     the school that says a vacuum bag is faster; ``turned`` that pieces are turned so that all faces meet
     the mix; ``open_air`` that nothing covers them; ``learned_pace`` is the cook's own factor on the pace of salt;
     ``room_c`` is how warm the kitchen is [C]. ``goal_said``: the cook said what to season, it was not assumed.
+    ``aim`` is what the hold is for, none where the cook did not say.
     """
 
     fridge_c: float
@@ -34,6 +36,7 @@ class Hold:
     learned_pace: float = 1.0
     room_c: float = ROOM_C.value
     goal_said: bool = False
+    aim: HoldAim | None = None
 
     @property
     def course(self) -> tuple[tuple[float, float], ...]:

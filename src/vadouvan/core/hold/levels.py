@@ -11,6 +11,12 @@ from collections.abc import Mapping
 from vadouvan.core.cut.kind import Family
 
 
+def ramp(value: float, low: float, high: float) -> float:
+    """Share [0..1] of a value: 0 below ``low``, 1 above ``high``, smooth between."""
+    u = min(1.0, max(0.0, (value - low) / (high - low)))
+    return u * u * (3 - 2 * u)
+
+
 def _by_family(meat: float, fish: float, plant: float) -> Mapping[Family, float]:
     """One value for meat of any kind, one for fish and shellfish, one for plants."""
     return {
@@ -21,17 +27,18 @@ def _by_family(meat: float, fish: float, plant: float) -> Mapping[Family, float]
 # How far in a cook tastes: a bite, or a forkful; joints are eaten in slices, so the depth grows with the way in
 BITE_M = _by_family(0.009, 0.004, 0.004)
 RIM_M = _by_family(0.005, 0.004, 0.004)  # the layer that gets too salty first
-SLICE_M, SLICE_POWER = 0.0125, 0.4
+SLICE_M, SLICE_POWER = 0.0125, 0.5
 OUTSIDE_OF_BITE = 0.5  # of that depth, where the cook asks for the outside alone; all through asks for the whole way in
 TASTED_OF_SETTLED = 0.60  # a lean mix: this share of what it settles to counts as seasoned
 # What stays on the meat when it goes to the heat: kg/m2 of plain liquid and, over it, of a dry mix
-CLING_WET_KG_PER_M2, CLING_DRY_KG_PER_M2 = 0.10, 4.0
+CLING_WET_KG_PER_M2, CLING_DRY_KG_PER_M2, KNEE = 0.10, 1.5, 2.0
+COATED_M2_PER_KG = 0.09  # surface that a mix is spread over: a cook gives a thick piece no less of it
 OUTSIDE_COUNTS = _by_family(0.55, 0.70, 0.92)  # worth of salt that stays outside against salt inside
-BATH_FROM, BATH_FULL = 0.25, 0.75  # water of the mix over water of the meat: from a coating to a bath
+BATH_FROM, BATH_FULL = 0.12, 1.5  # water of the mix over water of the meat: from a coating to a bath
 # Salt: times the aim at which half of the pleasure is gone, in the rim from a bath and of all that is eaten
-SALTY_HALF, SALTY_STEEP, ALL_HALF = 1.15, 6.0, 1.60
-# What is taken up goes on curing: settled after Fo 0.3 of at most 10 mm, then with t^0.4
-CURES_FO, CURES_POWER, CURES_WAY_M = 0.3, 0.4, 0.010
+SALTY_HALF, SALTY_STEEP, ALL_HALF = 1.42, 6.0, 1.60
+# What is taken up goes on curing: from Fo 0.05 of at most 10 mm, then with t^0.4
+CURES_FO, CURES_POWER, CURES_WAY_M, CURES_LEAST_M = 0.05, 0.4, 0.010, 0.006
 ONLY_SO_BAD = 0.15  # a mix that is too salty from the start cannot be spoilt much further by hours
 # Acid: pH^1.5 h at 25 mm at which half of the pleasure is gone, and its power of thickness (slices, flakes)
 UNDER_POWER, SOUR_STEEP, SOUR_AT_M = 1.5, 3.0, 0.025
@@ -51,7 +58,15 @@ AROMA_BASE, AROMA_KEPT = 0.25, 0.30
 AROMA_H = _by_family(0.7, 0.2, 0.15)
 # Texture of red meat in any mix
 TEXTURE_HALF_H, TEXTURE_AT_M, TEXTURE_POWER, TEXTURE_STEEP = 96.0, 0.025, 0.5, 4.0
+# Aims other than seasoning. A bed of fermented paste: paste over meat from which the aim is to cure, time constant of
+# curing [h], and by how much the salt that is wanted then grows. Tenderised: share of the softening that is half too
+# much at which half of it is there. Sour through: pH of the core that is sour enough (no licence to keep it).
+PASTE_BED_FROM, PASTE_BED_FULL = 0.15, 0.27
+CURED_H, CURED_MORE_SALT = 6.5, 2.5
+TENDER_SHARE, TENDER_STEEP = 0.25, 2.0
+SOUR_CORE_PH = 4.6
 # Levels of the whole: acceptable of 1 (or of the most there is, if less), good and best of the most
 ACCEPTABLE, GOOD, BEST = 0.42, 0.80, 0.95
+STRAIGHT_H = 1 / 6  # what is acceptable by the time that a pan is hot may go straight to the heat
 BEFORE_CROSSING = 0.80  # best is a little before a falling concern is as bad as a rising one
 COMPROMISE, NOT_RECOMMENDED = 0.50, 0.25

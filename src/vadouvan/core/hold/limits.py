@@ -5,7 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
-LimitId = Literal["at_once", "seasoned", "aroma", "crossing", "salty", "sour", "soft", "texture", "storage"]
+LimitId = Literal[
+    "at_once", "seasoned", "aroma", "tenderised", "cured", "soured", "crossing", "salty", "sour", "soft", "texture",
+    "storage",
+]  # fmt: skip
 Basis = Literal["salt", "acid", "enzyme", "quality", "safety", "aroma"]
 
 

@@ -64,7 +64,7 @@ def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
         left_kg=np.maximum(0.0, scenario.balance.salt_kg - average * scenario.cut.meat_kg),
         seasoned_m=np.array([_reach(depths, row, tasted) for row in fields]),
         white_m=_white(scenario, hours),
-        soft_m=np.array([_softened_m(scenario, float(hour)) for hour in hours]),
+        soft_m=_softened_m(scenario, hours),
         tasted=tasted,
         across=across,
     )
@@ -97,14 +97,13 @@ def _white(scenario: HoldScenario, hours: Array) -> Array:
     return np.asarray(np.interp(hours, axis, scenario.acid.band_m(), left=0.0))
 
 
-def _softened_m(scenario: HoldScenario, hours: float) -> float:
+_Z = np.linspace(0.0, 4.0, 200)  # depth over twice the root of diffusivity times time
+_WORKED_INSIDE = (1 + 2 * _Z**2) * erfc(_Z) - 2 * _Z * np.exp(-(_Z**2)) / math.sqrt(math.pi)  # share of the surface's
+
+
+def _softened_m(scenario: HoldScenario, hours: Array) -> Array:
     """Depth to which a live enzyme has softened pleasantly [m]: what diffuses in works as long as it is there."""
-    strength = softening_strength(scenario)
-    if strength <= 0 or hours <= 0:
-        return 0.0
-    worked_h = float(scenario.pace.softening_at(np.array(hours)))
-    spread_m = 2 * math.sqrt(ENZYME_DIFFUSIVITY.value * hours * 3600)
-    depths = np.linspace(0.0, 4 * spread_m, 200)
-    z = depths / spread_m
-    index = strength * worked_h * ((1 + 2 * z**2) * erfc(z) - 2 * z * np.exp(-(z**2)) / math.sqrt(math.pi))
-    return _reach(depths, index, ENZYME_PLEASANT_H.value)
+    at_surface = softening_strength(scenario) * scenario.pace.softening_at(hours)
+    asked = ENZYME_PLEASANT_H.value / np.maximum(at_surface, 1e-12)
+    deepest = np.interp(asked, _WORKED_INSIDE[::-1], _Z[::-1])
+    return np.asarray(2 * np.sqrt(ENZYME_DIFFUSIVITY.value * hours * 3600) * deepest)

@@ -10,6 +10,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
 
@@ -149,6 +150,7 @@ def window_of(scenario: HoldScenario) -> Window:
     )
 
 
+@lru_cache(maxsize=256)
 def _hours(last_h: float) -> Array:
     return np.geomspace(FIRST_H, last_h, LOOKS)
 
@@ -186,7 +188,7 @@ def _run(scenario: HoldScenario, last_h: float) -> _Run:
         rising=up,
         falling=down,
         mark=most * min(one.start for one in found),
-        straight=float(rising[0]) >= levels.ACCEPTABLE,
+        straight=float(np.interp(levels.STRAIGHT_H, hours, rising)) >= levels.ACCEPTABLE,
     )
 
 

@@ -9,6 +9,9 @@ from vadouvan.core.hold.scenario import HoldScenario
 _BASIS: dict[ConcernName, Basis] = {
     "seasoned": "salt",
     "aroma": "aroma",
+    "tenderised": "enzyme",
+    "cured": "salt",
+    "soured": "acid",
     "salty": "salt",
     "sour": "acid",
     "soft": "enzyme",
@@ -23,6 +26,9 @@ def limit_of(scenario: HoldScenario, concern: Concern, hours: float) -> Limit:
     says: dict[ConcernName, str] = {
         "seasoned": "what is eaten tastes seasoned",
         "aroma": "the aroma has had its time",
+        "tenderised": f"{fruit} has made it tender",
+        "cured": "the paste has cured it",
+        "soured": "it is sour to the core",
         "salty": "the outside gets saltier than you aim for",
         "sour": "the outside gets sour and firm",
         "soft": f"{fruit} turns the surface too soft",

@@ -8,7 +8,8 @@ from typing import get_args
 from vadouvan.core.constants import FRIDGE_ADVISED_C, FRIDGE_WARMEST_C, ROOM_C, SALT_TARGET_KG_PER_KG
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.draft.typed import HoldInput
-from vadouvan.core.hold.hold import Goal, Hold, Metal
+from vadouvan.core.hold.aim import aim_assumed
+from vadouvan.core.hold.hold import Goal, Hold, HoldAim, Metal
 from vadouvan.core.interpretation.mix import MixInterpretation
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.kitchen.kitchen import OwnCorrection
@@ -20,6 +21,7 @@ DEFAULT_FRIDGE_C = 4.0
 TELL_FROM = 0.005
 THROUGH_UP_TO_M = 0.020  # in joints a point further in than this is not the default aim
 GOALS: dict[str, Goal] = {"surface": "surface", "through": "through"}
+AIMS: dict[str, HoldAim] = {name: name for name in get_args(HoldAim)}
 METALS: dict[str, Metal] = {name: name for name in get_args(Metal)}
 VACUUM_SCHOOLS = {"contact": False, "faster": True}
 TURNS = {"turned": True, "left": False}
@@ -52,8 +54,16 @@ def read_hold(
         open_air=notes.choice(said.open_air, AIR, (False, "wrapped"), "hold.open_air"),
         learned_pace=own.pace.get(cut.kind.family, 1.0) if cut is not None else 1.0,
         room_c=_room(said, notes),
+        aim=_aim(said, cut, mix, notes),
     )
     return hold if len(notes.problems) == before else None
+
+
+def _aim(said: HoldInput, cut: Cut | None, mix: MixInterpretation, notes: Notes) -> HoldAim | None:
+    """What the hold is for, if the cook says so; else the mix tells, and that is noted as assumed."""
+    usual = aim_assumed(mix.portions, cut.meat_kg) if cut is not None else "season"
+    chosen = notes.choice(said.aim, AIMS, (usual, usual), "hold.aim")
+    return chosen if said.aim in AIMS else None
 
 
 def _fridge(said: HoldInput, notes: Notes) -> float:

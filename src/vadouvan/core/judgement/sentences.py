@@ -6,7 +6,7 @@ from collections.abc import Sequence
 
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.cut.cut import Cut
-from vadouvan.core.hold.levels import COMPROMISE, NOT_RECOMMENDED
+from vadouvan.core.hold.levels import COMPROMISE, NOT_RECOMMENDED, STRAIGHT_H
 from vadouvan.core.hold.window import Window
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.judgement.stops import Stop
@@ -45,6 +45,16 @@ def _mark_words(window: Window) -> str:
     return f"{words}: {why.says}{' at any hour' if window.spoiled_by else ''}. "
 
 
+def straight_says(window: Window) -> str:
+    """Going straight to the heat, with what waiting would bring."""
+    if window.is_closed:
+        return f"No: {window.latest.limit.says}."
+    if not window.straight:
+        return f"Not yet: it opens after {window.earliest_told}, when {window.earliest.limit.says}."
+    better = f" It is better after about {window.best_told}." if window.best.hours > STRAIGHT_H * 2 else ""
+    return f"It may go straight to the heat.{better}"
+
+
 def window_in_short(window: Window) -> str:
     """The window in a few words: "best about 23 h, from 19 h to 27 h"."""
     if window.is_closed:
@@ -74,7 +84,8 @@ def plan_sentence(plan: Plan) -> str:
             return f"{went} and came out at {pull}.{said}"
         return f"{went}; out {pull}. It may come out {span}."
     night = " (kept out of sleep and work)" if plan.after_sleep else ""
-    return f"In {plan.told(plan.contact_at)}{night}, out {pull}. It may come out {span}."
+    costs = f" {plan.costs}" if plan.costs else ""
+    return f"In {plan.told(plan.contact_at)}{night}, out {pull}. It may come out {span}.{costs}"
 
 
 def stop_sentence(stops: Sequence[Stop]) -> str:

@@ -9,8 +9,9 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 
-from vadouvan.core.pantry.ingredient import MOLAR_KG, Ingredient
+from vadouvan.core.pantry.ingredient import MOLAR_KG, Acids, Ingredient
 
 WATER_PK = 14.0
 # Acid constants at 25 C; acids of unknown kind count as citric.
@@ -47,7 +48,7 @@ def charges_lost(ph: float, constants: Sequence[float]) -> float:
 
 def acid_charge(solution: Solution, ph: float) -> float:
     """Charge carried by acid anions [mol/kg water]."""
-    return sum(amount * charges_lost(ph, PK[name]) for name, amount in solution.acids.items())
+    return sum(amount * charges_lost(ph, PK[name]) for name, amount in solution.acids.items() if amount)
 
 
 def solution_ph(solution: Solution) -> float:
@@ -72,20 +73,22 @@ def mixed(portions: Sequence[tuple[Ingredient, float]], boiled_off_kg: float = 0
     acids = dict.fromkeys(PK, 0.0)
     strong_ions = 0.0
     for item, mass_kg in portions:
-        for name, amount in _moles(item).items():
+        for name, amount in _moles(item.acids).items():
             acids[name] += amount * mass_kg / water_kg
-        strong_ions += _strong_ions(item) * mass_kg / water_kg
+        strong_ions += _strong_ions(item.acids, item.water, item.ph) * mass_kg / water_kg
     return Solution(acids, strong_ions)
 
 
-def _moles(item: Ingredient) -> dict[str, float]:
+@lru_cache(maxsize=4096)
+def _moles(acids: Acids) -> dict[str, float]:
     """Moles of each acid in a kilogram of an ingredient."""
-    return {name: getattr(item.acids, name) / MOLAR_KG[name] for name in PK}
+    return {name: getattr(acids, name) / MOLAR_KG[name] for name in PK}
 
 
-def _strong_ions(item: Ingredient) -> float:
+@lru_cache(maxsize=4096)
+def _strong_ions(acids: Acids, water: float, ph: float | None) -> float:
     """Strong-ion difference in a kilogram of an ingredient [mol], from its own pH."""
-    if item.ph is None or item.water <= 0 or item.acids.total <= 0:
+    if ph is None or water <= 0 or acids.total <= 0:
         return 0.0
-    held: float = acid_charge(Solution(_moles(item), 0.0), item.ph) - item.water * 10.0**-item.ph
+    held: float = acid_charge(Solution(_moles(acids), 0.0), ph) - water * 10.0**-ph
     return max(0.0, held)

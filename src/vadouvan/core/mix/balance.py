@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
+from functools import cached_property
 from typing import Literal
 
 from vadouvan.core.measures.numbers import Interval
@@ -77,20 +78,27 @@ class Balance:
 
     ``enzyme_parts`` are strengths of the mix (neat fresh pineapple juice = 1), ``heat_parts`` Scoville
     units averaged over the weight of the meat; ``sodium_kg`` counts all sodium, not only salt;
-    ``solution`` are the acids per kg of water outside the meat.
+    ``solution`` are the acids per kg of water outside the meat; ``paste_kg`` is what of it is fermented paste.
     """
 
     meat_kg: float
     mass_kg: Interval
     water_kg: float
     parts: dict[Substance, tuple[Contribution, ...]]
-    ph: float | None
+    is_sour: bool
     enzyme_parts: tuple[Contribution, ...]
     tenderiser: Tenderiser | None
     heat_parts: tuple[Contribution, ...] = ()
     sodium_kg: float = 0.0
+    undiluted: Solution | None = None
     solution: Solution | None = None
     first: FirstStep | None = None
+    paste_kg: float = 0.0
+
+    @cached_property
+    def ph(self) -> float | None:
+        """The pH of the mix's own water; nothing where nothing in it is sour."""
+        return solution_ph(self.undiluted) if self.undiluted and self.is_sour else None
 
     def total(self, substance: Substance) -> Interval:
         """All of a substance per kg of meat; ends combined as independent errors."""
@@ -122,6 +130,9 @@ class Balance:
         return self.salt_kg / self.water_kg if self.water_kg > 0 else math.inf
 
 
+FERMENTED_PASTE = "fermented_paste"
+
+
 def balance_of(
     portions: Sequence[Portion], meat_kg: float, film: Film = NO_FILM, boiled_off_kg: float = 0.0
 ) -> Balance:
@@ -136,12 +147,14 @@ def balance_of(
         mass_kg=mass_kg,
         water_kg=sum(item.water * kg for item, kg in pairs) + film.water_kg - boiled_off_kg,
         parts={name: _parts(portions, _SHARE[name], meat_kg) + film.parts(name, meat_kg) for name in SUBSTANCES},
-        ph=solution_ph(solution) if solution and sour else None,
+        is_sour=sour,
         enzyme_parts=_enzyme_parts(portions, mass_kg.value),
         tenderiser=_tenderiser(portions),
         heat_parts=_parts(portions, lambda item: item.heat_shu, meat_kg),
         sodium_kg=sum(item.sodium * kg for item, kg in pairs),
+        undiluted=solution,
         solution=_with_film(solution, portions, film, boiled_off_kg) if sour else None,
+        paste_kg=sum(kg for item, kg in pairs if item.group == FERMENTED_PASTE),
     )
 
 

@@ -10,6 +10,7 @@ from vadouvan.core.clock.chain import Task, in_steps, laid_before, last_block
 from vadouvan.core.clock.meal import Meal
 from vadouvan.core.clock.routine import A_STEP, Routine, hours_between, later, on_a_step
 from vadouvan.core.clock.telling import moment_told
+from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.window import Window
 
 DRYING = A_STEP  # hands are wanted at the pull for so long
@@ -21,7 +22,8 @@ class Plan:
 
     ``trouble`` says what does not fit, if anything; ``after_sleep`` that contact was moved out of sleep or work;
     ``overdue`` that the pull was missed and is planned for now. ``ready_at`` is the earliest meal that would work
-    from now on, where this one does not; ``asked_at`` is the moment as of which it was made.
+    from now on, where this one does not; ``asked_at`` is the moment as of which it was made. ``costs`` says what the
+    cook's own hours cost; ``keeps_from`` is the earliest contact that raw food keeps from until the pull.
     """
 
     meal: Meal
@@ -36,6 +38,8 @@ class Plan:
     overdue: bool = False
     ready_at: datetime | None = None
     asked_at: datetime | None = None
+    costs: str = ""
+    keeps_from: datetime | None = None
 
     def told(self, moment: datetime) -> str:
         """A moment of this plan in words, in the zone of its meal."""
@@ -90,14 +94,17 @@ def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, work: 
     contact_until = later(pull_at, -timedelta(hours=window.safe_earliest_h))
     earliest = later(now, work.length).astimezone(zone)
     best = later(pull_at, -timedelta(hours=window.best.hours))
-    wanted = max(meal.start_at or best, contact_from, earliest)
+    # The cook's own hour is taken as it is: only what is unsafe refuses, and the plan says what it costs.
+    asked = meal.start_at if meal.contact_at is None else None
+    keeps_from = later(pull_at, -timedelta(hours=window.keeps_h - work.waits / timedelta(hours=1)))
+    first = max(contact_from if asked is None else keeps_from, earliest)
+    last = contact_until if asked is None else later(pull_at, -A_STEP)
+    wanted = max(asked or best, first)
     free = None
-    if wanted <= contact_until:
-        first = max(contact_from, earliest)
-        free = routine.nearest(
-            wanted, first=first, last=contact_until, fits=lambda moment: work.fits(moment, now, routine)
-        )
+    if wanted <= last:
+        free = routine.nearest(wanted, first=first, last=last, fits=lambda moment: work.fits(moment, now, routine))
     contact_at = meal.contact_at or on_a_step(free or wanted)
+    costs = "" if asked is None or free != asked else _costs(window, hours_between(asked, pull_at))
     return _told(
         window,
         Plan(
@@ -112,12 +119,23 @@ def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, work: 
             after_sleep=meal.contact_at is None and meal.start_at is None and free is not None and free != wanted,
             overdue=overdue,
             asked_at=now,
+            costs=costs,
+            keeps_from=on_a_step(keeps_from),
         ),
         now,
         routine,
         work,
         free,
     )
+
+
+def _costs(window: Window, hold_h: float) -> str:
+    """What a hold of the cook's own hours costs, in words; nothing inside the window."""
+    if hold_h < window.safe_earliest_h:
+        return f"{hours_told(hold_h)} is short of {window.earliest_told}, when {window.earliest.limit.says}."
+    if hold_h > window.safe_latest_h:
+        return f"{hours_told(hold_h)} is past {window.latest_told}, after which {window.latest.limit.says}."
+    return ""
 
 
 def closing_hours(window: Window, work: Work) -> float:
@@ -169,9 +187,9 @@ def _contact_trouble(window: Window, plan: Plan, free: datetime | None) -> str |
                 return f"It went in at {plan.told(contact_at)} and should have come out by {by}."
             return f"It went in at {plan.told(contact_at)} and has to come out by {by}, before this meal."
         return None
-    if contact_at > plan.contact_until:
+    if meal.start_at is None and contact_at > plan.contact_until:
         return f"The meat should have gone in by {until} for this meal."
-    if free is None:
+    if meal.start_at is None and free is None:
         since = plan.told(plan.contact_from)
         return f"It has to go in between {since} and {until}, and your hands are not free then."
     return None
@@ -183,9 +201,10 @@ def _start_trouble(plan: Plan, free: datetime | None) -> str | None:
     if meal.start_at is None or meal.contact_at is not None or (free is not None and free == meal.start_at):
         return None
     asked = f"You want to put it in at {plan.told(meal.start_at)}"
-    if not plan.contact_from <= meal.start_at <= plan.contact_until:
-        since, until = (plan.told(end) for end in (plan.contact_from, plan.contact_until))
-        return f"{asked}; for this meal it goes in between {since} and {until}."
+    if plan.keeps_from is not None and meal.start_at < plan.keeps_from:
+        return f"{asked}; it keeps raw from {plan.told(plan.keeps_from)} until it comes out for this meal, no longer."
+    if meal.start_at >= plan.pull_at:
+        return f"{asked}; for this meal it comes out at {plan.told(plan.pull_at)}."
     return f"{asked}, and your hands are not free to get it ready by then."
 
 

@@ -84,6 +84,22 @@ export function Answers({ batch, draft, change }: AnswersProps) {
         }}
       />
       <Choice
+        question="What for"
+        value={draft.hold.aim}
+        assumedValue={assumed['hold.aim']}
+        options={[
+          { value: 'season', label: 'season' },
+          { value: 'tenderise', label: 'tenderise' },
+          { value: 'both', label: 'both' },
+          { value: 'cure', label: 'cure in the paste' },
+          { value: 'sour', label: 'sour all through' },
+        ]}
+        fault={faultOf(batch, 'hold.aim')}
+        onChoose={(aim) => {
+          hold({ aim })
+        }}
+      />
+      <Choice
         question="Season"
         value={draft.hold.goal}
         assumedValue={assumed['hold.goal']}

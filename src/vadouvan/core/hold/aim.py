@@ -1,0 +1,48 @@
+"""What a hold is for: how much of each aim counts, as the cook says, or as the mix tells where nothing is said."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from vadouvan.core.hold import levels
+from vadouvan.core.hold.hold import HoldAim
+from vadouvan.core.mix.balance import FERMENTED_PASTE
+from vadouvan.core.parsing.amount import Portion
+
+
+@dataclass(frozen=True)
+class AimWeights:
+    """How much each aim counts [0..1]."""
+
+    season: float = 1.0
+    tenderise: float = 0.0
+    cure: float = 0.0
+    sour: float = 0.0
+
+
+_SAID: dict[HoldAim, AimWeights] = {
+    "season": AimWeights(),
+    "tenderise": AimWeights(season=0.0, tenderise=1.0),
+    "both": AimWeights(tenderise=1.0),
+    "cure": AimWeights(cure=1.0),
+    "sour": AimWeights(sour=1.0),
+}
+
+
+def aim_weights(said: HoldAim | None, paste_kg: float, meat_kg: float) -> AimWeights:
+    """The aims of a hold: as said, or to season, and to cure the more of it lies in a bed of fermented paste.
+
+    >>> aim_weights(None, 0.1, 1.0), aim_weights(None, 0.4, 1.0).cure
+    (AimWeights(season=1.0, tenderise=0.0, cure=0.0, sour=0.0), 1.0)
+    """
+    if said is not None:
+        return _SAID[said]
+    bed = levels.ramp(paste_kg / meat_kg, levels.PASTE_BED_FROM, levels.PASTE_BED_FULL)
+    return AimWeights(cure=bed)
+
+
+def aim_assumed(portions: Sequence[Portion], meat_kg: float) -> HoldAim:
+    """The aim that is told where nothing was said."""
+    paste_kg = sum(one.mass_kg.value for one in portions if one.ingredient.group == FERMENTED_PASTE)
+    return "cure" if aim_weights(None, paste_kg, meat_kg).cure > 0.5 else "season"

@@ -1,0 +1,75 @@
+"""Windows against the hours of the trade. Source: common practice, no source (tests/cases/trade_windows.csv)."""
+
+from __future__ import annotations
+
+import csv
+import unittest
+from functools import cache
+from pathlib import Path
+
+from tests.drafts import NOW
+from vadouvan.core.hold.window import Window
+from vadouvan.core.judgement.judge import judge
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.formats import batch_file
+
+CASES = Path(__file__).resolve().parent.parent / "cases"
+REFERENCES = CASES.parent.parent / "docs" / "references.md"
+NEAR, PAST = 1.3, 1.5  # cooks round their hours; past the acceptable by half is too long
+HARD_ENDS = ("enzyme", "acid", "salt_bath", "safety")
+LEAST = 0.90
+
+
+@cache
+def judged() -> list[tuple[dict[str, str], Window | None]]:
+    """Every case with its window."""
+    with (CASES / "trade_windows.csv").open(encoding="utf-8", newline="") as table:
+        rows = list(csv.DictReader(table))
+    batches = (CASES / "trade_batches.jsonl").read_text(encoding="utf-8").splitlines()
+    kitchen = shipped_kitchen()
+    windows = [judge(batch_file.read(batch), kitchen, now=NOW).window for batch in batches]
+    return list(zip(rows, windows, strict=True))
+
+
+def disagreement(row: dict[str, str], window: Window | None) -> str:
+    """What does not agree with the hours of the trade; empty if all does."""
+    if window is None or window.is_closed:
+        return "no time"
+    low, high, last = (float(row[name]) for name in ("best_low_h", "best_high_h", "acceptable_to_h"))
+    if not low / NEAR <= window.best.hours <= high * NEAR:
+        return f"best {window.best.hours:.2g} h, cooks say {low:g} to {high:g}"
+    if window.safe_earliest_h > low * NEAR + 0.1:
+        return f"opens at {window.safe_earliest_h:.2g} h, cooks say best from {low:g}"
+    if window.safe_latest_h < high / NEAR:
+        return f"ends at {window.safe_latest_h:.2g} h, cooks say best to {high:g}"
+    if row["ends_by"] in HARD_ENDS and window.safe_latest_h > last * PAST:
+        return f"ends at {window.safe_latest_h:.3g} h, cooks say {last:g}"
+    return ""
+
+
+class Trade(unittest.TestCase):
+    """One set of constants for all of them."""
+
+    def test_most_agree(self) -> None:
+        """Nine in ten at the least, and never "no good time" where the trade has hours."""
+        found = [disagreement(row, window) for row, window in judged()]
+        self.assertGreaterEqual(sum(not one for one in found) / len(found), LEAST)
+        self.assertNotIn("no time", found)
+
+    def test_each_that_does_not_is_told(self) -> None:
+        """By name in docs/references.md."""
+        told = REFERENCES.read_text(encoding="utf-8")
+        missing = [row["id"] for row, window in judged() if disagreement(row, window) and f"`{row['id']}`" not in told]
+        self.assertEqual(missing, [])
+
+    def test_groups_left_out_agree_as_well(self) -> None:
+        """No way of ending is much worse than the rest: the constants belong to no group."""
+        for ends in {row["ends_by"] for row, _ in judged()}:
+            group = [disagreement(row, window) for row, window in judged() if row["ends_by"] == ends]
+            with self.subTest(ends=ends):
+                self.assertGreaterEqual(sum(not one for one in group) / len(group), 0.75)
+
+    def test_straight_to_the_heat(self) -> None:
+        """Most of those that the trade seasons just before cooking; what is cooked in its mix is not known here."""
+        normal = [window for row, window in judged() if row["straight_to_heat_ok"] == "yes"]
+        self.assertGreaterEqual(sum(window is not None and window.straight for window in normal) / len(normal), 0.85)

@@ -19,13 +19,24 @@ AUTHORITY_C = {
     **dict.fromkeys(
         (
             "salmon", "cod", "tilapia", "tuna", "swordfish", "mackerel", "sea bass / snapper", "trout", "catfish",
-            "monkfish", "prawn", "squid", "octopus", "scallop",
+            "monkfish", "haddock", "sole", "sardine", "prawn", "squid", "octopus", "scallop",
         ),
         63.0,
     ),
 }  # fmt: skip
 MINCED_C = 71.0
-PLANTS = {"tofu", "tempeh", "seitan", "paneer", "mushroom", "cauliflower", "aubergine", "jackfruit"}
+PLANTS = {
+    "tofu",
+    "tempeh",
+    "seitan",
+    "paneer",
+    "mushroom",
+    "cauliflower",
+    "aubergine",
+    "courgette",
+    "jackfruit",
+    "halloumi",
+}
 
 
 class Rows(unittest.TestCase):

@@ -5,16 +5,20 @@ Source: common practice, no source; the grams follow from the pantry's own densi
 
 from __future__ import annotations
 
+import csv
 import unittest
+from pathlib import Path
 
 from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.measures.quantity import MASS, quantity
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 
 KITCHEN = shipped_kitchen()
+CASES = Path(__file__).resolve().parent.parent / "cases" / "language"
 
 READ = (
     # a state counts wherever it stands
@@ -49,10 +53,10 @@ CUTS = (
     ("1 kg chicken breast, cubed", "chicken_breast_cubes"),
     ("1.2 kg chicken thighs, bone in", "chicken_thigh_bone"),
     ("2 kg leg of lamb", "lamb_leg_bone"),  # a joint, not a butterflied leg
-    ("1 kg beef shin", None),
+    ("1 kg beef shin", "beef_shin"),
     ("800 g lamb shoulder chops", None),
-    ("600 g pork belly cubes", None),
-    ("1.5 kg lamb ribs", None),
+    ("600 g pork belly cubes", "pork_belly"),
+    ("1.5 kg lamb ribs", "lamb_ribs"),
     ("1 kg chicken breast or lamb leg", None),
 )
 
@@ -95,6 +99,12 @@ class Lines(unittest.TestCase):
                 self.assertEqual(KITCHEN.pantry.find((name,), field="mix.1", given=name).id, identity)
 
 
+def corpus(name: str) -> list[dict[str, str]]:
+    """Rows of a table of what cooks write, with what it means."""
+    with (CASES / f"{name}.csv").open(encoding="utf-8", newline="") as table:
+        return list(csv.DictReader(table))
+
+
 class Cuts(unittest.TestCase):
     """A cut with its weight."""
 
@@ -104,6 +114,24 @@ class Cuts(unittest.TestCase):
             with self.subTest(text):
                 named = cut_named(text, KITCHEN.cuts)
                 self.assertEqual(named.kind if named else None, wanted)
+
+    def test_phrases_of_shopping_lists(self) -> None:
+        """Each of the corpus, with its weight and its count (``tests/cases/language``; written for this product)."""
+        for row in corpus("cuts"):
+            named = cut_named(row["phrase"], KITCHEN.cuts)
+            with self.subTest(row["phrase"]):
+                if row["expect"] == "ask":
+                    self.assertIsNone(named)
+                    continue
+                assert named is not None
+                known = [one for one in row["cut_ids"].split("|") if not one.startswith("new:")]
+                self.assertTrue(named.kind in known or "new:" in row["cut_ids"], named)
+                self.assertEqual(bool(named.mass), bool(row["mass_g_low"]))
+                if named.mass:
+                    low, high = float(row["mass_g_low"]), float(row["mass_g_high"])
+                    self.assertTrue(low * 0.99 <= quantity(named.mass, MASS, field="x") * 1000 <= high * 1.01, named)
+                if row["pieces"] and row["pieces"] != "1":
+                    self.assertEqual(named.pieces, row["pieces"])
 
     def test_the_size_of_the_cubes_is_kept(self) -> None:
         """As thickness."""

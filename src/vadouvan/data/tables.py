@@ -8,6 +8,7 @@ from __future__ import annotations
 
 import csv
 from collections.abc import Callable, Iterator
+from dataclasses import replace
 from functools import cache
 from importlib.resources import files
 from typing import Any, TypeVar, get_args
@@ -52,7 +53,9 @@ def source_keys() -> frozenset[str]:
 @cache
 def shipped_kitchen() -> Kitchen:
     """Cuts and pantry as shipped; raises TableError for a row that breaks the rules."""
+    called = {row["id"]: tuple(row["words"].split(";")) for row in table_rows("cut_words")}
     cuts = {row["id"]: _checked("cuts", row, _cut) for row in table_rows("cuts")}
+    cuts = {name: replace(kind, also_called=called[name]) for name, kind in cuts.items()}
     pantry = Pantry.of(_checked("pantry", row, _ingredient) for row in table_rows("pantry")).with_aliases(_aliases())
     cautions = {row["id"]: _caution(row) for row in table_rows("cautions")}
     sources = {row["key"]: row["title"] for row in table_rows("sources")}

@@ -7,12 +7,13 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.draft.typed import LONGEST_KEPT, CutInput, Draft, LineInput
+from vadouvan.core.draft.typed import LONGEST_KEPT, Draft, LineInput
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.parsing.cut_name import cut_named
+from vadouvan.core.parsing.cut_name import meat_among
 from vadouvan.core.parsing.pasted import mixes_in
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
+from vadouvan.formats.brought import cut_input
 from vadouvan.formats.recipe import read_recipe
 
 LONGEST_NAME = 200
@@ -65,15 +66,14 @@ def _list_of_ingredients(text: str, cuts: Mapping[str, CutKind]) -> Brought:
     lines = [line for mix in mixes for line in mix.lines]
     if not lines:
         raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)
-    meat = next((found for line in lines if (found := cut_named(line, cuts)) is not None), None)
-    named = next((line for line in lines if meat is not None and cut_named(line, cuts) == meat), None)
-    mix = [line[:LONGEST_KEPT] for line in lines if line != named]
+    place, meat = meat_among(lines, cuts)
+    mix = [line[:LONGEST_KEPT] for number, line in enumerate(lines) if number != place]
     notes = [] if meat else ["No line names a cut with its weight: say it under Cut."]
     if len(mixes) > 1:
         notes.append(f"It holds {len(mixes)} mixes; all their lines are in this one.")
     draft = Draft(
         name=name,
-        cut=CutInput(kind=meat.kind, mass=meat.mass, thickness=meat.thickness) if meat else CutInput(),
+        cut=cut_input(meat),
         mix=tuple(LineInput(str(number), line) for number, line in enumerate(mix, start=1)),
     )
     return Brought(draft, tuple(notes))

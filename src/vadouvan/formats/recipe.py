@@ -9,10 +9,11 @@ from dataclasses import dataclass
 from typing import Any
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_LINES, CutInput, Draft, LineInput, OccasionInput
-from vadouvan.core.parsing.cut_name import cut_named
+from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_LINES, Draft, LineInput, OccasionInput
+from vadouvan.core.parsing.cut_name import meat_among
 from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.errors import FormatError
+from vadouvan.formats.brought import cut_input
 from vadouvan.formats.card import Card
 
 CONTEXT = "https://schema.org"
@@ -62,9 +63,8 @@ def read_recipe(text: str, cuts: Mapping[str, CutKind]) -> RecipeInterpretation:
     lines = _texts(recipe.get("recipeIngredient", recipe.get("ingredients")))
     if not lines:
         raise _refused("The recipe lists no ingredients.")
-    named = [(line, cut_named(line, cuts)) for line in lines]
-    meat = next(((line, cut) for line, cut in named if cut is not None), None)
-    mix = [line for line in lines if meat is None or line != meat[0]]
+    place, meat = meat_among(lines, cuts)
+    mix = [line for number, line in enumerate(lines) if number != place]
     notes = [] if meat else ["No line names a cut with its weight: say it under Cut."]
     if _texts(recipe.get("recipeInstructions")) and recipe.get("recipeCategory") != CATEGORY:
         notes.append("Its instructions were not taken over: times are worked out here, by the cut.")
@@ -72,9 +72,7 @@ def read_recipe(text: str, cuts: Mapping[str, CutKind]) -> RecipeInterpretation:
         notes.append(f"It lists {len(mix)} ingredients; the mix shows what is too many.")
     draft = Draft(
         name=_one_text(recipe.get("name"))[:LONGEST_NAME],
-        cut=CutInput(kind=meat[1].kind, mass=meat[1].mass, thickness=meat[1].thickness)
-        if meat and meat[1]
-        else CutInput(),
+        cut=cut_input(meat),
         mix=tuple(LineInput(str(number), line[:LONGEST_KEPT]) for number, line in enumerate(mix, start=1)),
         occasion=OccasionInput(servings=_servings(recipe.get("recipeYield"))),
     )

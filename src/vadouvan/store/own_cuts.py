@@ -49,4 +49,5 @@ def kind_text(kind: CutKind) -> str:
 def kind_in(text: str) -> CutKind:
     """The own cut in a row."""
     raw = json.loads(text)
-    return CutKind(**{**raw, "allergens": tuple(raw["allergens"])})
+    lists = {name: tuple(raw.get(name, ())) for name in ("allergens", "also_called")}
+    return CutKind(**{**raw, **lists})

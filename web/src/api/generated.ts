@@ -1876,6 +1876,11 @@ export interface components {
          * @description A kind of cut to choose from.
          */
         CutOut: {
+            /**
+             * Also Called
+             * @default []
+             */
+            also_called: string[];
             /** Bone */
             bone: string;
             /** Cover */

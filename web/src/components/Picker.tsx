@@ -5,6 +5,7 @@ import { Row, type Fault } from './Said'
 export interface Pick {
   id: string
   name: string
+  also_called?: string[]
 }
 
 interface PickerProps {
@@ -17,9 +18,9 @@ interface PickerProps {
   onPick: (id: string) => void
 }
 
-/** Whether every typed word is found in a name, in any order. */
-function matches(name: string, typed: string): boolean {
-  const lower = name.toLowerCase()
+/** Whether every typed word is found in a name or in one that it also goes by, in any order. */
+function matches(option: Pick, typed: string): boolean {
+  const lower = [option.name, ...(option.also_called ?? [])].join(' ').toLowerCase()
   return typed
     .toLowerCase()
     .split(/\s+/)
@@ -29,7 +30,7 @@ function matches(name: string, typed: string): boolean {
 /** A question answered from a long list by typing part of a name. */
 export function Picker({ question, options, value, onPick, ...row }: PickerProps) {
   const [typed, setTyped] = useState('')
-  const shown = options.filter((option) => matches(option.name, typed)).slice(0, 60)
+  const shown = options.filter((option) => matches(option, typed)).slice(0, 60)
   const chosen = options.find((option) => option.id === value) ?? null
   return (
     <Row question={question} {...row}>

@@ -30,6 +30,7 @@ def cut_out(kind: CutKind) -> CutOut:
         bone=kind.bone,
         cover=kind.cover,
         own=kind.id.startswith(OWN),
+        also_called=list(kind.also_called),
     )
 
 

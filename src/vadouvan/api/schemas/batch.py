@@ -76,6 +76,7 @@ class CutOut(BaseModel):
     bone: str
     cover: str
     own: bool
+    also_called: list[str] = []
 
 
 class IngredientNameOut(BaseModel):

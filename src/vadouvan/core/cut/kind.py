@@ -14,28 +14,31 @@ BIRDS = (
     "chicken", "turkey", "duck", "quail", "goose", "guinea fowl", "pheasant", "partridge", "pigeon", "grouse", "hen",
 )  # fmt: skip
 GAME = ("venison", "wild boar", "rabbit", "hare", "elk", "moose", "reindeer", "kangaroo", "bison")
-FRESH_CURDS = ("tofu", "tempeh", "seitan", "paneer", "cheese")  # no meat, and kept as cold as meat
+FRESH_CURDS = ("tofu", "tempeh", "seitan", "paneer", "halloumi", "cheese")  # no meat, and kept as cold as meat
 _FAMILIES: dict[str, Family] = {
     **dict.fromkeys(BIRDS, "poultry"),
     **dict.fromkeys(("pork", "beef", "veal", "lamb", "mutton", "goat", *GAME), "red"),
     **dict.fromkeys(
         (
             "salmon", "cod", "tilapia", "tuna", "swordfish", "mackerel", "sea bass / snapper", "trout", "catfish",
-            "monkfish", "halibut", "herring", "sardine", "eel", "pike", "carp",
+            "monkfish", "halibut", "herring", "haddock", "sole", "sardine", "eel", "pike", "carp",
         ),
         "fish",
     ),
     **dict.fromkeys(
         ("prawn", "squid", "octopus", "scallop", "mussel", "clam", "oyster", "crab", "lobster"), "shellfish"
     ),
-    **dict.fromkeys((*FRESH_CURDS, "mushroom", "cauliflower", "aubergine", "jackfruit"), "plant"),
+    **dict.fromkeys((*FRESH_CURDS, "mushroom", "cauliflower", "aubergine", "courgette", "jackfruit"), "plant"),
 }  # fmt: skip
 STRICTEST_DAYS_S = 86_400.0  # of an unknown animal: as fish, the shortest
 
 
 @dataclass(frozen=True)
 class CutKind:
-    """One row of the table of cuts, in SI, with where it comes from and how sure it is."""
+    """One row of the table of cuts, in SI, with where it comes from and how sure it is.
+
+    ``also_called`` are names in words of a shopping list, in any order: "lamb leg bonein".
+    """
 
     id: str
     species: str
@@ -60,6 +63,7 @@ class CutKind:
     confidence: str
     core_c: float | None = None
     core_source: str = ""
+    also_called: tuple[str, ...] = ()
 
     @property
     def name(self) -> str:

@@ -38,4 +38,5 @@ def own_kind(cut: Cut, name: str, identity: str) -> CutKind:
         cover=cut.cover,
         cover_all_round=cut.cover_all_round,
         confidence="high",
+        also_called=(name,),
     )

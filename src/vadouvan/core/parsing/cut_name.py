@@ -1,50 +1,89 @@
-"""A cut in the words of a shopping list: "1.2 kg lamb shoulder, cubed", or as our own recipes write it."""
+"""A cut in the words of a shopping list: "1.2 kg lamb shoulder, cubed", "4 chicken breasts, about 800 g", or as our own
+recipes write it.
+
+First the figures are taken out (weight, count, size of a piece), then every word that is left has to be accounted for:
+part of the name of one cut, or a word that changes nothing. What is not, or may be two cuts, is no cut: it is asked.
+"""
 
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping
+import unicodedata
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from functools import lru_cache
+
+from rapidfuzz import fuzz, process
 
 from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.quantity import MASS, quantity
 from vadouvan.errors import InputError
 
-_LINE = re.compile(
-    r"^\s*(?P<mass>\d[\d.,/½¼¾⅓⅔ ]*\s*(?:kilograms?|kilos?|kg|grams?|g|pounds?|lbs?|ounces?|oz)\b\.?"
-    r"(?:\s+\d+\s*oz\b)?)\s+(?:of\s+)?(?P<rest>\S.*)$",
-    re.IGNORECASE | re.DOTALL,
-)
 _THICK = re.compile(r"^(?P<name>.*), (?P<thickness>[^,]{1,40}) thick$", re.DOTALL)
-_SIZED = re.compile(
-    r"(?P<thickness>[\d½¼¾⅓⅔][\d½¼¾⅓⅔/., ]*\s*-?\s*(?:cm|mm|inch(?:es)?|in))\b\s*-?\s*(?:thick\s+)?"
-    r"(?:cubes?|chunks?|dice|pieces?|slices?|strips?|steaks?|thick)?",
+_NUMBER = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔])"
+_WEIGHT = re.compile(
+    rf"(?P<low>{_NUMBER})(?:\s*(?:-|–|to)\s*(?P<high>{_NUMBER}))?\s*-?\s*"
+    r"(?P<unit>kilograms?|kilos?|kgs?|grams?|gr|g|pounds?|lbs?|ounces?|oz)\b\.?"
+    rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|apiece|a piece))?",
     re.IGNORECASE,
 )
-_WORD = re.compile(r"[^\W\d_]+")
-# Words that name a part of the animal, and ways of cutting it that make another cut of it (as :func:`_words` has them)
-_PARTS = frozenset((
-    "shin", "shank", "rib", "rack", "shoulder", "leg", "loin", "belly", "breast", "thigh", "drumstick", "wing", "neck",
-    "jowl", "cheek", "tail", "rump", "flank", "brisket", "chuck", "topside", "silverside", "fillet", "tenderloin",
-    "chop", "cutlet", "steak", "knuckle", "hock", "trotter", "saddle", "collar", "butt", "skirt", "oxtail", "heart",
-    "liver", "kidney", "tongue", "ground", "cube", "strip", "slice",
-))  # fmt: skip
-_WAYS = frozenset(("butterfly", "cube", "strip", "slice", "ground", "whole", "half", "chop"))
+_SIZE = re.compile(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
+_COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w.,/%])")
+_KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
+_SPOKEN = (
+    (r"\btwo and a half\b", "2.5"), (r"\bone and a half\b", "1.5"), (r"\bhalf an?\b", "0.5"),
+    (r"\ba quarter of an?\b", "0.25"),
+    (r"\ban?\s+(?=(?:kilo|kg|pound|lb)s?\b)", "1 "), (r"\bone\b", "1"), (r"\btwo\b", "2"), (r"\bthree\b", "3"),
+    (r"\bfour\b", "4"), (r"\bsix\b", "6"), (r"\beight\b", "8"), (r"\ba dozen\b", "12"), (r"\btwelve\b", "12"),
+)  # fmt: skip
+_BONE = (
+    (r"\b(?:bone[- ]?less|boned|bones? (?:out|removed)|off the bone|without bones?|no bones?)\b", " boneless "),
+    (r"\b(?:bone[- ]in|on the bone|with (?:the )?bones?|bones? in)\b", " bonein "),
+    (r"\b(?:in (?:their|the|its) shells?|shells? on|shell-on|unpeeled)\b", " shell "), (r"\bshelled\b", " peeled "),
+    (r"\bcross[- ]cut\b", " crosscut "), (r"\bstir[- ]fr(?:y|ied)\b", " stir fry "),
+    (r"\bextra[- ]firm\b", " extra firm "),
+    (r"\bskin(?:less|[- ]on|[- ]off| scored)?\b", " "), (r"\broe (?:on|off)\b", " "), (r"\btri-tip\b", " tri tip "),
+    (r"\bcut up\b", " cube "), (r"\b\d+\s*bones?\b", " "),
+)  # fmt: skip
 _SAME = {
-    "cubed": "cube", "diced": "cube", "dice": "cube", "chunk": "cube", "sliced": "slice", "mince": "ground",
-    "minced": "ground", "butterflied": "butterfly", "spatchcocked": "butterfly", "escalope": "cutlet",
+    "cubed": "cube", "diced": "cube", "dice": "cube", "chunk": "cube", "kebab": "cube", "skewer": "cube",
+    "sliced": "slice",
+    "mince": "ground", "minced": "ground", "butterflied": "butterfly", "spatchcocked": "spatchcock", "filet": "fillet",
+    "shrimp": "prawn", "eggplant": "aubergine", "zucchini": "courgette", "sparerib": "spare rib", "calamari": "squid",
+    "calamare": "squid", "ox": "beef", "oxen": "beef", "stewing": "stew", "boar": "boar", "rolled": "roll",
+    "shelled": "peeled",
+    "thinly": "thin", "topside": "topside", "shoulders": "shoulder", "beefsteak": "beef steak", "hogget": "lamb",
+    "halves": "half", "racks": "rack", "jumbo": "king", "langoustine": "prawn", "deboned": "boneless",
+    "drumlet": "drumette",
 }  # fmt: skip
-_SAYS_LITTLE = frozenset(("bone", "in", "on", "the", "skin", "less", "boneless", "skinless", "piece", "cut", "with"))
-LEAST_KG = 0.1  # less of it is seasoning
+# What changes nothing of which cut it is.
+_FILLERS = frozenset(
+    """
+    a an the of in into on off and for with from at to each about approx approximately around roughly ca circa
+    total all its weighing weight large small medium big thick lean fresh raw free range organic trimmed tied
+    untrimmed sinew out removed tip split cut drained pressed patted dry washed rinsed cleaned gutted scaled
+    deveined pin boned across grain piece one good nice quality thawed defrosted frozen room temperature scored
+    fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
+    bite sized finger wide long thin way square half whole portion
+    """.split()  # noqa: SIM905 - a list of words to read
+)
+_OPTIONAL = frozenset((
+    "bonein", "boneless", "joint", "roast", "whole", "half", "piece", "thin", "peeled", "block", "portion", "roll",
+    "stir", "fry", "young", "baby", "rack", "tail", "head", "tip",
+))  # fmt: skip
+LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
+LEAST_GUESSED, SURE = 5, 84.0
 
 
 @dataclass(frozen=True)
 class CutNamed:
-    """The id of a cut, its weight and its thickness as they were written."""
+    """The id of a cut, its weight, thickness and count as they were written, or worked out from what was."""
 
     kind: str
     mass: str
     thickness: str = ""
+    pieces: str = ""
 
 
 def line_of(mass: str, kind: CutKind, thickness: str) -> str:
@@ -54,59 +93,148 @@ def line_of(mass: str, kind: CutKind, thickness: str) -> str:
 
 
 def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
-    """The cut that a line names with its weight: by its whole name, or by its animal and a word of its cut."""
-    line = _LINE.match(text)
-    if line is None:
+    """The cut that a line names with its weight or its count; nothing if it names none, or may mean several."""
+    if len(text) > 200 or re.match(r"^\s*[-−–]\s*\d", text):
         return None
-    mass, rest = line["mass"].strip(), line["rest"].strip()
-    try:
-        if quantity(mass, MASS, field="cut.mass_g") < LEAST_KG:
-            return None
-    except InputError:
+    as_written = _as_our_recipes_write(text, cuts)
+    if as_written is not None:
+        return as_written
+    plain = re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text)
+    for said, means in _SPOKEN:
+        plain = re.sub(said, means, plain, flags=re.IGNORECASE)
+    weight, plain = _weight(plain)
+    size = _SIZE.search(plain)
+    plain = plain.replace(size.group(), " ") if size else plain
+    for said, means in _BONE:
+        plain = re.sub(said, means, plain, flags=re.IGNORECASE)
+    counted = _COUNT.search(plain)
+    plain = _COUNT.sub(" ", plain)
+    count = (
+        int(counted.group(1))
+        if counted
+        else 1
+        if re.match(r"^\s*(?:an?|whole|rack|side)\b", text, re.IGNORECASE)
+        else None
+    )
+    kind = _meant(plain, cuts)
+    if kind is None or (weight is None and counted is None):
         return None
+    grams = None if weight is None else weight.grams * (count or 1 if weight.is_each else 1)
+    if grams is not None and not LEAST_KG <= grams / 1000 <= MOST_KG:
+        return None
+    mass = "" if grams is None else weight.text if weight is not None and weight.text else f"{grams:g} g"
+    pieces = "" if count is None or (count == 1 and counted is None and kind.endswith("_cubes")) else str(count)
+    return CutNamed(kind, mass, size["size"].strip() if size else "", pieces)
+
+
+def meat_among(lines: Sequence[str], cuts: Mapping[str, CutKind]) -> tuple[int | None, CutNamed | None]:
+    """The line that names the cut, by its place, and what it names: meat and fish before plants, then the first."""
+    found = [(place, named) for place, line in enumerate(lines) if (named := cut_named(line, cuts)) is not None]
+    if not found:
+        return None, None
+    return next(((place, named) for place, named in found if cuts[named.kind].is_animal), found[0])
+
+
+@dataclass(frozen=True)
+class _Weight:
+    grams: float
+    text: str
+    is_each: bool
+
+
+def _as_our_recipes_write(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
+    """A line of :func:`line_of`: the weight as typed, then a whole name of our table."""
+    found = _WEIGHT.match(text.strip())
+    if found is None:
+        return None
+    rest = text.strip()[found.end() :].strip()
     thick = _THICK.match(rest)
     name, thickness = (thick["name"], thick["thickness"].strip()) if thick else (rest, "")
-    sized = _SIZED.search(rest)
-    if not thickness and sized is not None:
-        thickness = sized["thickness"].strip()
-    whole = next((kind for kind in cuts.values() if kind.name == name), None)
-    if whole is not None:
-        return CutNamed(whole.id, mass, thickness)
-    found = _nearest(name, cuts)
-    return CutNamed(found, mass, thickness) if found else None
+    kind = next((kind for kind in cuts.values() if kind.name == name), None)
+    mass = found.group().strip()
+    return CutNamed(kind.id, mass, thickness) if kind is not None and _readable(mass) else None
 
 
-def _nearest(name: str, cuts: Mapping[str, CutKind]) -> str | None:
-    """The cut with most of its words in the text; the animal and one word more have to be there.
-
-    A word of another cut in the text ("shin", "rib"), a way of cutting that was not said ("butterflied"), or another
-    animal makes it none: it is asked, never guessed.
-    """
-    words = _words(name)
-    best, best_score = None, (0, 0.0)
-    for kind in cuts.values():
-        animal = _words(kind.species)
-        own = _words(kind.cut) - animal
-        shared = len((own & words) - _SAYS_LITTLE)
-        score = (shared, shared / len(own) if own else 0.0)
-        boned = "bone" in words and "boneless" not in words and kind.bone == "none"
-        others = {other.species for other in cuts.values() if _words(other.species) <= words} - {kind.species}
-        foreign = (words & _PARTS) - own
-        unsaid = (own & _WAYS) - words if kind.is_animal else frozenset()
-        if (
-            animal <= words
-            and shared
-            and not foreign
-            and not unsaid
-            and not others
-            and not boned
-            and score > best_score
-        ):
-            best, best_score = kind.id, score
-    return best
+def _readable(mass: str) -> bool:
+    try:
+        return quantity(mass, MASS, field="cut.mass_g") >= LEAST_KG
+    except InputError:
+        return False
 
 
-def _words(text: str) -> set[str]:
-    """Its words in small letters, without the s of a plural."""
-    found = (word.removesuffix("s") for word in _WORD.findall(text.lower()))
-    return {_SAME.get(word, word) for word in found} - {"or", "of", "and"}
+def _weight(text: str) -> tuple[_Weight | None, str]:
+    """The weight in a line, and the line without it; the middle of a range."""
+    found = _WEIGHT.search(text)
+    if found is None:
+        return None, text
+    factor = _KG[found["unit"][0].lower()] * 1000
+    low = leading_number(found["low"].replace(",", "."))
+    high = leading_number(found["high"].replace(",", ".")) if found["high"] else low
+    more = leading_number(found["more"]) if found["more"] else None
+    if low is None or high is None:
+        return None, text
+    grams = (low.number.value + high.number.value) / 2 * factor + (more.number.value * 28.3495 if more else 0.0)
+    typed = found.group().strip()
+    plain = found["high"] is None and found["each"] is None and typed[0].isdigit() and _readable(typed)
+    return _Weight(round(grams, 1), typed if plain else "", bool(found["each"])), text.replace(found.group(), " ", 1)
+
+
+def _meant(text: str, cuts: Mapping[str, CutKind]) -> str | None:
+    """The cut whose name accounts for every word that counts; nothing if none does, or two do as well."""
+    names = {kind.id: _names(kind.also_called) for kind in cuts.values()}
+    known = _vocabulary(tuple(kind.also_called for kind in cuts.values()))
+    words = {_spelt(token, known) for token in _tokens(text)}
+    if None in words or "or" in words:
+        return None
+    said = frozenset(word for word in words if word is not None)
+    best: dict[str, int] = {}
+    for kind, alternatives in names.items():
+        for needs in alternatives:
+            if needs <= said and not _unaccounted(said - needs):
+                best[kind] = max(best.get(kind, 0), len(needs))
+    found = [kind for kind, score in best.items() if score == max(best.values())]
+    return found[0] if len(found) == 1 else None
+
+
+def _unaccounted(words: frozenset[str]) -> set[str]:
+    return {word for word in words if word not in _FILLERS and word not in _OPTIONAL}
+
+
+def _spelt(token: str, known: frozenset[str]) -> str | None:
+    """A word as the tables have it, a slip of the hand forgiven; nothing for one that is not known."""
+    if token in known or token in _FILLERS or token in _OPTIONAL or token == "or":
+        return token
+    if len(token) < LEAST_GUESSED:
+        return None
+    near = process.extractOne(token, sorted(known), scorer=fuzz.ratio, score_cutoff=SURE)
+    return near[0] if near else None
+
+
+@lru_cache(maxsize=4096)
+def _names(also_called: tuple[str, ...]) -> tuple[frozenset[str], ...]:
+    """Each name as the set of its words."""
+    return tuple(frozenset(_tokens(name)) for name in also_called)
+
+
+@lru_cache(maxsize=8)
+def _vocabulary(called: tuple[tuple[str, ...], ...]) -> frozenset[str]:
+    """Every word that names a cut."""
+    return frozenset(word for also_called in called for needs in _names(also_called) for word in needs)
+
+
+def _tokens(text: str) -> list[str]:
+    """Its words in small letters, in one spelling and in the singular."""
+    plain = unicodedata.normalize("NFKD", text).encode("ascii", "ignore").decode().lower().replace("'s", " ")
+    found: list[str] = []
+    for word in re.findall(r"[a-z]+", plain):
+        one = _SAME.get(word) or _SAME.get(_singular(word)) or _singular(word)
+        found.extend(one.split())
+    return found
+
+
+def _singular(word: str) -> str:
+    if word.endswith("ves") and word not in ("olives",):
+        return word[:-3] + "f"
+    if word.endswith("s") and not word.endswith(("ss", "us")) and len(word) > 3:
+        return word[:-1]
+    return word

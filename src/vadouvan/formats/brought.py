@@ -1,0 +1,13 @@
+"""What a list or a recipe brings, as the answers of a draft."""
+
+from __future__ import annotations
+
+from vadouvan.core.draft.typed import CutInput
+from vadouvan.core.parsing.cut_name import CutNamed
+
+
+def cut_input(named: CutNamed | None) -> CutInput:
+    """A cut that a line names; nothing said where none does."""
+    if named is None:
+        return CutInput()
+    return CutInput(kind=named.kind, mass=named.mass, thickness=named.thickness, pieces=named.pieces)

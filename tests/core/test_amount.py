@@ -93,7 +93,7 @@ class BadLines(unittest.TestCase):
             ("🙂", "has no amount", ""),
             ("salt to taste", "leaves the amount open", "taste before contact"),
             ("the rest of the bottle of soy", "cannot be weighed", "Weigh it"),
-            ("1 tsp each salt and pepper", "several ingredients at once", "one ingredient a line"),
+            ("1 tsp each salt and pepper", "several ingredients", "1 tsp salt; 1 tsp pepper"),
             ("2 sticks cinnamon bark powder", "is not in the pantry", ""),
             ("5 Esslöffel Honig", "measure of another language", "5 tbsp"),
             ("2 c. à s. moutarde", "measure of another language", "2 tbsp"),

@@ -99,7 +99,7 @@ class ReadIn(unittest.TestCase):
     def test_ours_come_back(self) -> None:
         """Name, cut, weight, thickness, lines and servings."""
         for batch in demo_whole().batches:
-            back = read_recipe(ours(batch), CUTS)
+            back = read_recipe(ours(batch), KITCHEN)
             draft = batch.draft
             with self.subTest(draft.name):
                 self.assertEqual(back.draft.name, draft.name)
@@ -125,7 +125,7 @@ class ReadIn(unittest.TestCase):
         texts = ["5 g salt", *(" ".join(line.split()) for line in lines)]
         mix = tuple(LineInput(str(number), text) for number, text in enumerate(texts, start=1))
         draft = Draft("Any", cut, mix, occasion=OccasionInput(str(servings)))
-        back = read_recipe(ours(BatchSnapshot("a", draft, NOW)), CUTS).draft
+        back = read_recipe(ours(BatchSnapshot("a", draft, NOW)), KITCHEN).draft
         self.assertEqual(back, draft)
 
     def test_from_elsewhere(self) -> None:
@@ -133,7 +133,7 @@ class ReadIn(unittest.TestCase):
         page = f'<html><script type="application/ld+json">{json.dumps(FOREIGN)}</script><p>x</p></html>'
         graph = FOREIGN["@graph"]
         for text in (json.dumps(FOREIGN), json.dumps(graph), page):
-            brought = read_any(text, CUTS)
+            brought = read_any(text, KITCHEN)
             with self.subTest(text[:12]):
                 self.assertEqual(brought.draft.name, "Harbour skewers")
                 self.assertEqual((brought.draft.cut.kind, brought.draft.cut.mass), ("lamb_shoulder_cubes", "1.2 kg"))
@@ -141,7 +141,7 @@ class ReadIn(unittest.TestCase):
                 self.assertEqual(brought.draft.occasion.servings, "4")
                 self.assertIn("instructions were not taken over", " ".join(brought.notes))
         text_only = {"@type": "Recipe", "name": "One", "ingredients": "1 tbsp miso\n2 tbsp mirin", "recipeYield": 2}
-        brought = read_any(json.dumps(text_only), CUTS)
+        brought = read_any(json.dumps(text_only), KITCHEN)
         self.assertEqual([line.text for line in brought.draft.mix], ["1 tbsp miso", "2 tbsp mirin"])
         self.assertEqual(brought.draft.occasion.servings, "2")
         self.assertIn("No line names a cut", " ".join(brought.notes))
@@ -149,13 +149,13 @@ class ReadIn(unittest.TestCase):
     def test_plain_text(self) -> None:
         """A name, a cut, lines; what is under "Method:" is no ingredient."""
         text = "Harbour tofu\n\n800 g firm tofu\n2 tbsp tamarind paste\n1 tsp turmeric\n\nMethod:\nstir\nwait\n"
-        brought = read_any(text, CUTS)
+        brought = read_any(text, KITCHEN)
         self.assertEqual(brought.draft.name, "Harbour tofu")
         self.assertEqual((brought.draft.cut.kind, brought.draft.cut.mass), ("tofu_firm", "800 g"))
         self.assertEqual([line.text for line in brought.draft.mix], ["2 tbsp tamarind paste", "1 tsp turmeric"])
-        two = read_any("For the paste:\n2 tbsp miso\nFor the glaze:\n1 tbsp honey", CUTS)
-        self.assertEqual(len(two.draft.mix), 2)
-        self.assertIn("2 mixes", " ".join(two.notes))
+        two = read_any("For the paste:\n2 tbsp miso\nFor the glaze:\n1 tbsp honey", KITCHEN)
+        self.assertEqual([line.text for line in two.draft.mix], ["2 tbsp miso"])
+        self.assertIn('Not part of the mix, under "glaze": 1 tbsp honey.', " ".join(two.notes))
 
     def test_what_is_none(self) -> None:
         """Each says what would do; a cut short batch file is told as one."""
@@ -173,7 +173,7 @@ class ReadIn(unittest.TestCase):
         )
         for text, words, kind in cases:
             with self.subTest(text[:30]), self.assertRaisesRegex(kind, words):
-                read_any(text, CUTS)
+                read_any(text, KITCHEN)
 
 
 class NamedCuts(unittest.TestCase):

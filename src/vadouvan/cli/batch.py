@@ -81,7 +81,7 @@ def read(
     file: Annotated[Path, typer.Argument(help="A recipe (JSON-LD), a list of ingredients, or a batch file; - reads.")],
 ) -> None:
     """Print a batch file made from a recipe or a list; what could not be taken over goes to standard error."""
-    brought = read_any(text_in(file, "Recipes and lists are text in UTF-8."), shipped_kitchen().cuts)
+    brought = read_any(text_in(file, "Recipes and lists are text in UTF-8."), shipped_kitchen())
     typer.echo(batch_file.write(brought.draft), nl=False)
     for note in brought.notes:
         typer.echo(note, err=True)

@@ -142,6 +142,7 @@ def _ingredient(row: Row) -> Ingredient:
         burns=row["burns"] == "yes",
         lifts_out=row["remove"].startswith("lift out"),
         stains=row["stains"].startswith(("strong", "moderate")),
+        form=row["form"],
     )
 
 

@@ -3,21 +3,20 @@
 from __future__ import annotations
 
 import json
-from collections.abc import Mapping
 from dataclasses import dataclass
 
-from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.draft.typed import LONGEST_KEPT, Draft, LineInput
+from vadouvan.core.interpretation.mix import can_be_read, single_lines
+from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.cut_name import meat_among
-from vadouvan.core.parsing.pasted import mixes_in
+from vadouvan.core.parsing.pasted import recipe_in
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
 from vadouvan.formats.brought import cut_input
 from vadouvan.formats.recipe import read_recipe
 
 LONGEST_NAME = 200
-HOW = {"method", "instructions", "directions", "preparation", "steps", "how"}
 ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredient a line."
 
 
@@ -30,7 +29,7 @@ class Brought:
     is_ours: bool = False
 
 
-def read_any(text: str, cuts: Mapping[str, CutKind]) -> Brought:
+def read_any(text: str, kitchen: Kitchen) -> Brought:
     """The draft in a file of any of these kinds; raises FormatError or BadInput saying what would do."""
     plain = text.lstrip("\ufeff \t\r\n")
     if len(plain.encode()) > batch_file.LARGEST_BYTES or _is_batch(plain):
@@ -38,9 +37,9 @@ def read_any(text: str, cuts: Mapping[str, CutKind]) -> Brought:
     if plain.startswith(("{", "[")):
         _refuse_broken(plain)
     if plain.startswith(("{", "[")) or (plain.startswith("<") and "ld+json" in plain):
-        read = read_recipe(plain, cuts)
+        read = read_recipe(plain, kitchen)
         return Brought(read.draft, read.notes)
-    return _list_of_ingredients(plain, cuts)
+    return _list_of_ingredients(plain, kitchen)
 
 
 def _refuse_broken(text: str) -> None:
@@ -60,17 +59,22 @@ def _is_batch(text: str) -> bool:
     return isinstance(raw, dict) and "@type" not in raw and "@graph" not in raw and text.startswith("{")
 
 
-def _list_of_ingredients(text: str, cuts: Mapping[str, CutKind]) -> Brought:
+def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
+    """A list: its name, the line of its meat, the lines of its mix one ingredient each; the rest is told."""
     name, rest = _name_and_rest(text)
-    mixes = [mix for mix in mixes_in(rest) if mix.title.lower() not in HOW]
-    lines = [line for mix in mixes for line in mix.lines]
-    if not lines:
+    recipe = recipe_in(rest, lambda line: can_be_read(line, kitchen.pantry))
+    if not recipe.lines:
         raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)
-    place, meat = meat_among(lines, cuts)
-    mix = [line[:LONGEST_KEPT] for number, line in enumerate(lines) if number != place]
+    place, meat = meat_among(recipe.lines, kitchen.cuts)
+    mix = [
+        single[:LONGEST_KEPT]
+        for number, line in enumerate(recipe.lines)
+        if number != place
+        for single in single_lines(line, kitchen.pantry)
+    ]
     notes = [] if meat else ["No line names a cut with its weight: say it under Cut."]
-    if len(mixes) > 1:
-        notes.append(f"It holds {len(mixes)} mixes; all their lines are in this one.")
+    notes += [f'Not part of the mix, under "{part.title}": {"; ".join(part.lines)}.' for part in recipe.companions]
+    notes += [f"Left out: {'; '.join(recipe.left_out)}."] if recipe.left_out else []
     draft = Draft(
         name=name,
         cut=cut_input(meat),

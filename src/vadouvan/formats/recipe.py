@@ -4,12 +4,13 @@ from __future__ import annotations
 
 import json
 import re
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator
 from dataclasses import dataclass
 from typing import Any
 
-from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_LINES, Draft, LineInput, OccasionInput
+from vadouvan.core.interpretation.mix import single_lines
+from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_name import meat_among
 from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.errors import FormatError
@@ -55,7 +56,7 @@ def write_recipe(batch: BatchSnapshot, card: Card, *, batch_path: str = "") -> s
     return json.dumps(recipe, indent=2, ensure_ascii=False) + "\n"
 
 
-def read_recipe(text: str, cuts: Mapping[str, CutKind]) -> RecipeInterpretation:
+def read_recipe(text: str, kitchen: Kitchen) -> RecipeInterpretation:
     """The draft in a recipe: JSON-LD, alone or inside a web page; raises FormatError."""
     recipe = next((found for raw in _documents(text) for found in _recipes(raw)), None)
     if recipe is None:
@@ -63,8 +64,10 @@ def read_recipe(text: str, cuts: Mapping[str, CutKind]) -> RecipeInterpretation:
     lines = _texts(recipe.get("recipeIngredient", recipe.get("ingredients")))
     if not lines:
         raise _refused("The recipe lists no ingredients.")
-    place, meat = meat_among(lines, cuts)
-    mix = [line for number, line in enumerate(lines) if number != place]
+    place, meat = meat_among(lines, kitchen.cuts)
+    mix = [
+        single for number, line in enumerate(lines) if number != place for single in single_lines(line, kitchen.pantry)
+    ]
     notes = [] if meat else ["No line names a cut with its weight: say it under Cut."]
     if _texts(recipe.get("recipeInstructions")) and recipe.get("recipeCategory") != CATEGORY:
         notes.append("Its instructions were not taken over: times are worked out here, by the cut.")

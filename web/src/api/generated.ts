@@ -651,7 +651,7 @@ export interface paths {
         put?: never;
         /**
          * Read Pasted
-         * @description The lines of a pasted list; two mixes when it holds two.
+         * @description The lines of a pasted list, one ingredient each; two mixes when it holds two.
          */
         post: operations["read_pasted_api_mix_pasted_post"];
         delete?: never;
@@ -2669,7 +2669,7 @@ export interface components {
         };
         /**
          * LineAnswer
-         * @description What a line being typed would weigh, or what is wrong with it.
+         * @description What a line being typed would weigh, or what is wrong with it; ``items`` where it holds several ingredients.
          */
         LineAnswer: {
             /** Band Shown */
@@ -2679,6 +2679,11 @@ export interface components {
              * @default false
              */
             guessed: boolean;
+            /**
+             * Items
+             * @default []
+             */
+            items: components["schemas"]["LineItem"][];
             /** Name */
             name?: string | null;
             problem?: components["schemas"]["ProblemOut"] | null;
@@ -2726,6 +2731,24 @@ export interface components {
              * @default
              */
             locked: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * LineItem
+         * @description One ingredient of a line that holds several: the line that it would be by itself.
+         */
+        LineItem: {
+            /** Grams */
+            grams: number;
+            /** Guessed */
+            guessed: boolean;
+            /** Ingredient Id */
+            ingredient_id: string;
+            /** Name */
+            name: string;
+            /** Shown */
+            shown: string;
             /** Text */
             text: string;
         };

@@ -81,7 +81,7 @@ class BroughtOut(BaseModel):
 @router.post("/from-file", status_code=201)
 def make_batch_from_file(body: BatchFileBody, here: Here) -> BroughtOut:
     """Keep a new batch read from the text of a batch file, a recipe in JSON-LD, or a list of ingredients."""
-    brought = read_any(body.text, here.kitchen.cuts)
+    brought = read_any(body.text, here.kitchen)
     draft = brought.draft if brought.is_ours else here.started(brought.draft)
     kept = here.batches.add(here.new_id(), draft, now=here.now())
     return BroughtOut(batch=answer(kept, here), notes=list(brought.notes))

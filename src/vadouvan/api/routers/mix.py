@@ -16,6 +16,7 @@ from vadouvan.api.schemas.mix import (
 from vadouvan.core.advice.amounts import amounts_for
 from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
+from vadouvan.core.interpretation.mix import single_lines
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.parsing.pasted import mixes_in
 from vadouvan.formats.advice_out import (
@@ -75,6 +76,10 @@ def ask_scaled(question: ScaledQuestion, here: Here) -> ScaledOut:
 
 
 @router.post("/pasted")
-def read_pasted(question: PastedQuestion) -> list[PastedMixOut]:
-    """The lines of a pasted list; two mixes when it holds two."""
-    return [PastedMixOut(title=mix.title, lines=list(mix.lines)) for mix in mixes_in(question.text)]
+def read_pasted(question: PastedQuestion, here: Here) -> list[PastedMixOut]:
+    """The lines of a pasted list, one ingredient each; two mixes when it holds two."""
+    pantry = here.kitchen.pantry
+    return [
+        PastedMixOut(title=mix.title, lines=[single for line in mix.lines for single in single_lines(line, pantry)])
+        for mix in mixes_in(question.text)
+    ]

@@ -7,13 +7,14 @@ from typing import Annotated
 from fastapi import APIRouter, Query
 
 from vadouvan.api.context import Here
-from vadouvan.api.schemas.batch import CutOut, IngredientNameOut, LineAnswer, LineQuestion, TablesOut
+from vadouvan.api.schemas.batch import CutOut, IngredientNameOut, LineAnswer, LineItem, LineQuestion, TablesOut
 from vadouvan.api.schemas.pantry import PantryItemOut, pantry_item_out
 from vadouvan.core.contact.mix_judgement import grams_figure
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.own import OWN
 from vadouvan.core.draft.typed import LineInput
-from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.interpretation.mix import portion_of, single_lines
+from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.errors import InputError
 from vadouvan.formats.judgement import problem_out
 
@@ -60,8 +61,12 @@ def get_pantry(here: Here, search: Annotated[str, Query(max_length=80)] = "") ->
 @router.post("/lines/reading")
 def read_line_as_typed(question: LineQuestion, here: Here) -> LineAnswer:
     """What a line being typed would weigh; a line that cannot be read is an answer, not an error."""
+    pantry = here.kitchen.pantry
+    singles = single_lines(question.text, pantry)
+    if len(singles) > 1:
+        return LineAnswer(items=[_item(text, pantry) for text in singles])
     try:
-        portion = portion_of(LineInput("typed", question.text), here.kitchen.pantry)
+        portion = portion_of(LineInput("typed", question.text), pantry)
     except InputError as error:
         return LineAnswer(problem=problem_out(error))
     figure = grams_figure(portion)
@@ -71,4 +76,17 @@ def read_line_as_typed(question: LineQuestion, here: Here) -> LineAnswer:
         band_shown=figure.band_shown,
         guessed=portion.guessed,
         salt_g=portion.mass_kg.value * portion.ingredient.salt.value * 1000,
+    )
+
+
+def _item(text: str, pantry: Pantry) -> LineItem:
+    portion = portion_of(LineInput("typed", text), pantry)
+    figure = grams_figure(portion)
+    return LineItem(
+        text=text,
+        ingredient_id=portion.ingredient.id,
+        name=portion.ingredient.name,
+        grams=portion.mass_kg.value * 1000,
+        shown=figure.shown,
+        guessed=portion.guessed,
     )

@@ -55,14 +55,26 @@ class LineQuestion(BaseModel):
     text: str = Field(max_length=2000)
 
 
+class LineItem(BaseModel):
+    """One ingredient of a line that holds several: the line that it would be by itself."""
+
+    text: str
+    ingredient_id: str
+    name: str
+    grams: float
+    shown: str
+    guessed: bool
+
+
 class LineAnswer(BaseModel):
-    """What a line being typed would weigh, or what is wrong with it."""
+    """What a line being typed would weigh, or what is wrong with it; ``items`` where it holds several ingredients."""
 
     name: str | None = None
     shown: str | None = None
     band_shown: str | None = None
     guessed: bool = False
     salt_g: float | None = None
+    items: list[LineItem] = []
     problem: ProblemOut | None = None
 
 

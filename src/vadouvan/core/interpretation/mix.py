@@ -36,6 +36,7 @@ from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.amount import Portion, not_in_that_state, read_line, weigh
 from vadouvan.core.parsing.curing import curing_refused, names_curing_salt
+from vadouvan.core.parsing.several import taken_apart
 from vadouvan.errors import InputError
 
 T = TypeVar("T")
@@ -107,14 +108,46 @@ def portion_of(line: LineInput, pantry: Pantry) -> Portion:
         raise InputError(field=path, given=line.text[:60], wrong=wrong, accepted="Write one ingredient a line.")
     if names_curing_salt(line.text):
         raise curing_refused(line.text, path)
+    parts = taken_apart(line.text)
+    if parts and single_lines(line.text, pantry) == parts:
+        wrong = f'"{line.text.strip()}" holds several ingredients.'
+        raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write one a line: {'; '.join(parts)}.")
     said = read_line(line.text, field=path)
+    grown = tuple(f"fresh {name}" for name in said.names) if said.unit in FRESH_UNITS else ()
     ingredient = pantry.find(said.names, field=path, given=line.text)
+    if ingredient.group == "herb_dried" and grown:
+        ingredient = pantry.find(grown, field=path, given=line.text)
     state = not_in_that_state(said, ingredient)
     if state:
         wrong = f'"{said.names[-1]}" is known here as {ingredient.also_called[0]}, not {state}.'
         near = ", ".join(f'"{item.also_called[0]}"' for item in pantry.search(state, 3))
         raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write which you mean, such as {near}.")
     return weigh(said, ingredient, line_id=line.id, field=path)
+
+
+FRESH_UNITS = frozenset(("sprig", "bunch", "handful", "leaf"))  # of a herb as it grows, never of a dried one
+
+
+def can_be_read(text: str, pantry: Pantry) -> bool:
+    """Whether a line is one of a mix, or holds several."""
+    try:
+        portion_of(LineInput("asked", text), pantry)
+    except InputError:
+        return len(single_lines(text, pantry)) > 1
+    return True
+
+
+def single_lines(text: str, pantry: Pantry) -> tuple[str, ...]:
+    """The lines of one ingredient each that a line means: itself, or its parts where every one of them can be read."""
+    parts = taken_apart(text)
+    if not parts or names_curing_salt(text):
+        return (text,)
+    try:
+        for part in parts:
+            portion_of(LineInput("part", part), pantry)
+    except InputError:
+        return (text,)
+    return parts
 
 
 # --- school and aims -----------------------------------------------------------------------

@@ -15,7 +15,7 @@ MASS_KG = {
 VOLUME_M3 = {
     "ml": 1e-6, "millilitre": 1e-6, "milliliter": 1e-6, "cl": 1e-5, "dl": 1e-4, "l": 1e-3,
     "litre": 1e-3, "liter": 1e-3, "tsp": 5e-6, "teaspoon": 5e-6, "tbsp": 15e-6, "tb": 15e-6, "tbs": 15e-6,
-    "tablespoon": 15e-6, "dessertspoon": 10e-6, "cup": 240e-6, "floz": 29.5735295625e-6,
+    "tablespoon": 15e-6, "dessertspoon": 10e-6, "cup": 240e-6, "quart": 946.352946e-6, "floz": 29.5735295625e-6,
 }  # fmt: skip
 LENGTH_M = {
     "mm": 1e-3, "millimetre": 1e-3, "millimeter": 1e-3, "cm": 1e-2, "centimetre": 1e-2,

@@ -78,6 +78,7 @@ class Ingredient:
     burns: bool = False
     lifts_out: bool = False
     stains: bool = False
+    form: str = ""
 
     @property
     def titratable(self) -> float:

@@ -5,8 +5,10 @@ from __future__ import annotations
 import re
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
+from functools import cached_property
 
 from rapidfuzz import fuzz, process, utils
+from rapidfuzz.distance import OSA
 
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.errors import InputError
@@ -22,6 +24,11 @@ _TREATMENT = re.compile(
     r"cracked|shredded|whisked|warmed|softened|cubed|diced|quartered|halved|trimmed|washed|rinsed|deseeded|seeded|"
     r"pureed|puréed|blended|fat|plump|whole|fine|heavily|lightly|loosely|tightly|firmly|very|thin|thick|ripe)\b",
     re.IGNORECASE,
+)
+
+# Words that say in what form it comes, where the name is known without them.
+_ENDING = re.compile(
+    r"\s(?:seasoning|threads?|strands?|sprigs?|pods?|stalks?|chunks?|wedges|flesh|pulp)$", re.IGNORECASE
 )
 
 
@@ -69,6 +76,9 @@ class Pantry:
         for form in (form for name in names for form in _forms(name)):
             if form in self.by_name:
                 return self.by_id[self.by_name[form]]
+        for name in names:
+            if (whole := _plain(name).replace(" ", "")) in self._in_one_word:
+                return self.by_id[self._in_one_word[whole]]
         name, wanted = names[0], _forms(names[0])[1]
         near = self.nearest(wanted)
         if near and near[0][1] >= SURE_SCORE and (len(near) == 1 or near[0][1] > near[1][1]):
@@ -80,6 +90,11 @@ class Pantry:
             f"Did you mean {listed}?" if listed else "Look it up in the list of ingredients, or write a plainer name."
         )
         raise InputError(field=field, given=given, wrong=f'"{name}" is not in the pantry.', accepted=accepted)
+
+    @cached_property
+    def _in_one_word(self) -> Mapping[str, str]:
+        """Names without their gaps: "ricewine vinegar"."""
+        return {own.replace(" ", ""): identity for own, identity in self.by_name.items()}
 
     def search(self, text: str, limit: int = 40) -> list[Ingredient]:
         """Ingredients with a name that holds every typed word, then those with a name near to it."""
@@ -121,7 +136,16 @@ def _alike(wanted: str, name: str) -> bool:
     """Whether a spelling differs from a name word by word only: "dried chilli" is no way to spell "red chilli"."""
     words, own = sorted(wanted.split()), sorted(name.split())
     return len(words) == len(own) and all(
-        (a == b or (len(a) >= LEAST_GUESSED and fuzz.ratio(a, b) >= SURE_WORD)) for a, b in zip(words, own, strict=True)
+        (a == b or (len(a) >= LEAST_GUESSED and fuzz.ratio(a, b) >= SURE_WORD) or _slip(a, b))
+        for a, b in zip(words, own, strict=True)
+    )
+
+
+def _slip(a: str, b: str) -> bool:
+    """Whether two words of five letters or so differ by a slip of the hand: two letters turned round, one left out."""
+    turned = len(a) == len(b) and sorted(a) == sorted(b) and a[0] == b[0]
+    return (
+        min(len(a), len(b)) >= LEAST_GUESSED - 1 and (turned or abs(len(a) - len(b)) == 1) and OSA.distance(a, b) == 1
     )
 
 
@@ -132,10 +156,13 @@ def _plain(name: str) -> str:
 def _forms(name: str) -> tuple[str, ...]:
     """A name as written, without words of treatment, and in the singular."""
     bare = _plain(_TREATMENT.sub(" ", name)) or _plain(name)
-    return _plain(name), bare, _singular(bare)
+    core = _ENDING.sub("", bare)
+    return _plain(name), bare, _singular(bare), core, _singular(core)
 
 
 def _singular(name: str) -> str:
+    if name.endswith("illies"):  # chillies
+        return name[:-2]
     if name.endswith("ies"):
         return name[:-3] + "y"
     if name.endswith("oes"):

@@ -13,6 +13,7 @@ from vadouvan.core.measures.numbers import Interval, leading_number
 from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.foreign import foreign_measure
+from vadouvan.core.parsing.spoken import plainly_said
 from vadouvan.core.parsing.tidy import tidied
 from vadouvan.errors import InputError
 
@@ -21,14 +22,18 @@ VAGUE_M3 = {
     "pinch": Interval(0.31e-6, 0.2e-6, 0.6e-6), "dash": Interval(0.6e-6, 0.3e-6, 1.2e-6),
     "drop": Interval(0.05e-6, 0.03e-6, 0.08e-6), "splash": Interval(10e-6, 5e-6, 20e-6),
     "pint": Interval(520e-6, 473e-6, 568e-6), "drizzle": Interval(10e-6, 5e-6, 18e-6),
-    "glug": Interval(20e-6, 12e-6, 35e-6),
+    "glug": Interval(20e-6, 12e-6, 35e-6), "dollop": Interval(22e-6, 14e-6, 40e-6),
+    "glass": Interval(150e-6, 110e-6, 200e-6),    "shot": Interval(30e-6, 22e-6, 45e-6),
 }  # fmt: skip
 # Measures that only make sense for an ingredient that has a weight for them.
 PIECE_UNITS = {
     "clove", "head", "leaf", "sprig", "bunch", "stick", "stalk", "slice", "ring", "cube", "quarter",
-    "pod", "star", "knob", "handful", "juice", "zest",
+    "pod", "star", "knob", "handful", "juice", "zest", "bottle", "can", "glass", "shot", "dollop",
+    "strip",
 }  # fmt: skip
-PARTS_OF = frozenset({"slice", "ring", "quarter", "cube"})  # a piece of it is no whole one
+PARTS_OF = frozenset(
+    {"slice", "ring", "quarter", "cube", "dollop", "bottle", "can", "glass", "shot", "handful", "strip", "knob"}
+)  # a piece of it is no whole one
 NAMES_TOO = ("clove", "star")  # measures that are also ingredients: cloves, star anise
 _PLURALS = {
     "leaves": "leaf",
@@ -44,7 +49,9 @@ _PLURALS = {
     "pieces": "each",
     "piece": "each",
     "smidgen": "dash", "smidge": "dash", "smidgens": "dash", "fistful": "handful", "fistfuls": "handful",
-    "handfuls": "handful", "squirt": "splash", "squeeze": "splash", "touch": "dash", "dollop": "splash",
+    "handfuls": "handful", "squirt": "splash", "squeeze": "splash", "touch": "dash", "gloves": "clove",
+    "glove": "clove", "tins": "can", "tin": "can", "cans": "can", "bottles": "bottle", "strips": "strip",
+    "glasses": "glass", "glass": "glass", "shots": "shot", "tot": "shot", "dollops": "dollop", "blob": "dollop",
     "teaspoonful": "tsp", "teaspoonfuls": "tsp", "tablespoonful": "tbsp", "tablespoonfuls": "tbsp", "tspn": "tsp",
     "teaspon": "tsp", "tbls": "tbsp", "tblsp": "tbsp", "tbspn": "tbsp", "dsp": "dessertspoon", "strands": "each",
     "stems": "sprig", "stem": "sprig", "fronds": "sprig",
@@ -61,6 +68,16 @@ _MANNER = {
     "big": 1.5,
     "little": 0.6,
     "small": 0.7,
+    "large": 1.35,
+    "tiny": 0.5,
+    "fat": 1.25,
+    "plump": 1.2,
+    "thin": 0.7,
+    "thick": 1.3,
+    "whole": 1.0,
+    "medium": 1.0,
+    "decent": 1.2,
+    "healthy": 1.3,
 }
 
 # Words that make another ingredient of what they stand beside; those that decide are asked about if it is unknown.
@@ -132,11 +149,11 @@ def read_line(text: str, *, field: str) -> SaidLine:
         )
     _refuse_what_is_no_amount(text, field)
     plain = tidied(text)
-    body, _, preparation = _at_comma(amount_first(plain.text))
+    body, _, preparation = _at_comma(plainly_said(amount_first(plain.text))[0])
     beside = " ".join(re.findall(r"\((.*?)\)", body))
     body = re.sub(r"\(.*?\)", " ", body).strip()
     parts = _juice_or_zest(body) or _plain(body)
-    parts = _weighed_beside(beside, parts)
+    parts = _weighed_beside(beside, _weighed_beside(preparation, parts))
     _refuse_a_second_amount(text, (*preparation.split(","), beside if parts is None else ""), field)
     if parts is None:
         raise _bad(field, text, f'"{text.strip()}" has no amount.' if body else "This line is empty.", ACCEPTED)
@@ -184,7 +201,7 @@ def states_in(words: str) -> list[str]:
 def not_in_that_state(said: SaidLine, ingredient: Ingredient) -> str:
     """A state of the line that the ingredient found for it is not in, such as dried; empty if it is as was said."""
     own = " ".join((*ingredient.also_called, ingredient.name, ingredient.id.replace("_", " "))).lower()
-    dry = {"spice", "spice_blend", "herb_dried"}
+    dry = {"spice", "spice_dried", "spice_blend", "herb_dried"}
     for state in said.states:
         known = state in own or (state in ("dried", "ground") and ingredient.group in dry)
         matters = state in DECIDES and ingredient.group in DECIDES_FOR.get(state, (ingredient.group,))
@@ -233,7 +250,7 @@ def _at_comma(text: str) -> tuple[str, str, str]:
 
 def _refuse_what_is_no_amount(text: str, field: str) -> None:
     """Raises InputError for words that leave the amount to the cook or to the bottle."""
-    if re.search(r"\bto taste\b", text, re.IGNORECASE):
+    if re.search(r"\bto taste\b", text, re.IGNORECASE) and leading_number(tidied(text).text) is None:
         wrong = f'"{text.strip()}" leaves the amount open.'
         raise _bad(
             field,
@@ -324,6 +341,8 @@ def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -
     """Kilograms of an ingredient that a line means, with the range where the words leave one."""
     unit = said.unit or "each"
     each_kg = _unit_kg(unit, ingredient)
+    if each_kg is not None and unit in VOLUME_M3:
+        each_kg = each_kg.times(Interval.exactly(_as_filled(said, ingredient)))
     if each_kg is None:
         raise _bad(field, said.text, *_no_weight(said, unit, ingredient))
     scaled = Interval(each_kg.value * said.manner, each_kg.low * said.manner, each_kg.high * said.manner)
@@ -336,6 +355,20 @@ def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -
             f"Write at most {MOST_KG:.0f} kg of one ingredient.",
         )
     return Portion(line_id, said.text, ingredient, mass_kg, said.guessed, said.preparation, unit, scaled.value)
+
+
+_CHUNKS = re.compile(r"\b(?:chunks?|cubes?|cubed|diced|slices?|sliced|pieces|wedges|chopped)\b", re.IGNORECASE)
+_PULP = re.compile(r"\b(?:grated|pureed|puréed|blended|pulped|minced|puree|purée)\b", re.IGNORECASE)
+FILLED_CHUNKS, FILLED_PULP = 0.68, 1.4  # against the form of the table; common practice, no source
+
+
+def _as_filled(said: SaidLine, ingredient: Ingredient) -> float:
+    """How full a spoon or cup is of it in this form, against the form of the table [1]."""
+    if ingredient.group in ("fruit", "enzyme_fruit") and _CHUNKS.search(said.text):
+        return FILLED_CHUNKS
+    if ingredient.group == "aromatic_fresh" and ingredient.form.startswith("chopped") and _PULP.search(said.text):
+        return FILLED_PULP
+    return 1.0
 
 
 def _unit_kg(unit: str, ingredient: Ingredient) -> Interval | None:

@@ -1,23 +1,53 @@
-"""A pasted list: its lines, and whether it holds two mixes under headings or a gap."""
+"""A pasted list or recipe: its name, its meat, its mix, the mixes beside it, and what is no line of any."""
 
 from __future__ import annotations
 
 import re
+from collections.abc import Callable
 from dataclasses import dataclass
+from typing import Literal
 
 from vadouvan.core.measures.numbers import leading_number
 
-_HEADING = re.compile(r"^\s*(?:#+\s*)?(?:for\s+(?:the\s+)?)?(?P<title>[^\d½¼¾⅓⅔:]{2,40}?)\s*:?\s*$", re.IGNORECASE)
-_STARTS_LIKE_A_HEADING = re.compile(r"^\s*(?:#|for\s+the\b)|:\s*$", re.IGNORECASE)
+_STARTS_LIKE_A_HEADING = re.compile(r"^\s*#|:\s*$")
+_MOST_WORDS, _LONGEST = 7, 60
 LEAST_LINES = 2
+# Words by which a heading tells what stands under it. A glaze, a sauce, what is strewn over it: none is the mix.
+_MIXES = frozenset((
+    "bath", "brine", "cure", "dry", "marinade", "marinades", "marinating", "mix", "mixture", "overnight",
+    "paste", "rub", "seasoning", "soak", "spice", "wet",
+))  # fmt: skip
+_COMPANIONS = frozenset((
+    "accompaniment", "baste", "basting", "butter", "chutney", "decorate", "dip", "dressing", "drizzle",
+    "finish", "finishing", "garnish", "glaze", "gravy", "relish", "salad", "salsa", "sauce", "serve", "serving",
+    "side", "sides", "slaw", "top", "topping",
+))  # fmt: skip
+_NO_LINES = frozenset((
+    "directions", "equipment", "how", "instructions", "method", "note", "notes", "nutrition", "preparation",
+    "steps", "tools",
+))  # fmt: skip
+_STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|you will need|the)\b", re.IGNORECASE)
+_LEFT = re.compile(
+    r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
+    r"|^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn)\b|^\(",
+    re.IGNORECASE,
+)
+
+_ORDER = re.compile(
+    r"^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn|mix|stir|heat)\b",
+    re.IGNORECASE,
+)
+
+Kind = Literal["mix", "companion", "none"]
 
 
 @dataclass(frozen=True)
 class PastedMix:
-    """One mix of a pasted text: its heading, if any, and its lines."""
+    """One mix of a pasted text: its heading, if any, its lines, and whether it is the mix or goes beside it."""
 
     title: str
     lines: tuple[str, ...]
+    kind: Kind = "mix"
 
 
 def mixes_in(text: str) -> list[PastedMix]:
@@ -28,22 +58,59 @@ def mixes_in(text: str) -> list[PastedMix]:
     >>> [mix.title for mix in mixes_in("For the paste:\n2 tbsp miso\nFor the glaze:\n1 tbsp honey")]
     ['paste', 'glaze']
     """
-    blocks = _blocks(text)
+    blocks = [block for block in _blocks(text) if block.kind != "none"]
     if len(blocks) > 1 and not any(block.title for block in blocks) and not _repeat_one_another(blocks):
         return [PastedMix("", tuple(line for block in blocks for line in block.lines))]
     return blocks
 
 
+@dataclass(frozen=True)
+class PastedRecipe:
+    """A pasted recipe: lines that may be of the mix, mixes beside it, and lines that are of none."""
+
+    lines: tuple[str, ...]
+    companions: tuple[PastedMix, ...]
+    left_out: tuple[str, ...]
+
+
+def recipe_in(text: str, is_line: Callable[[str], bool]) -> PastedRecipe:
+    """The parts of a recipe; ``is_line`` tells whether a line can be read, so that a garnish is none of the mix.
+
+    Where all of it stands under a heading that is usually beside a mix, that is the mix.
+    """
+    blocks = _blocks(text)
+    own = [block for block in blocks if block.kind == "mix"]
+    beside = [block for block in blocks if block.kind == "companion"]
+    if not any(is_line(line) for block in own for line in block.lines) and len(beside) == 1:
+        own, beside = [*own, beside[0]], []
+    lines = [line for block in own for line in block.lines]
+    left = [line for line in lines if _LEFT.search(line) or (_is_garnish(line) and not is_line(line))]
+    companions = []
+    for block in beside:
+        said = tuple(line for line in block.lines if leading_number(line) is not None or is_line(line))
+        left += [line for line in block.lines if line not in said]
+        companions.append(PastedMix(block.title, said, "companion"))
+    left += [line for block in blocks if block.kind == "none" for line in block.lines]
+    return PastedRecipe(
+        tuple(line for line in lines if line not in left), tuple(one for one in companions if one.lines), tuple(left)
+    )
+
+
+def _is_garnish(line: str) -> bool:
+    """Nothing that is measured: no figure in it at all."""
+    return leading_number(line) is None and not re.search(r"\d", line)
+
+
 def _blocks(text: str) -> list[PastedMix]:
     blocks: list[PastedMix] = []
-    title = ""
+    title, kind = "", "mix"
     lines: list[str] = []
 
     def close() -> None:
         """End the block at hand."""
         nonlocal title, lines
         if lines:
-            blocks.append(PastedMix(title, tuple(lines)))
+            blocks.append(PastedMix(title, tuple(lines), kind))  # type: ignore[arg-type]
         title, lines = "", []
 
     for raw in text.splitlines():
@@ -52,20 +119,43 @@ def _blocks(text: str) -> list[PastedMix]:
         if not line:
             if len(lines) >= LEAST_LINES:
                 close()
+                kind = "mix" if kind == "mix" else kind
         elif heading is not None:
             close()
-            title = heading
+            title, kind = heading, _kind(heading)
         else:
             lines.append(line)
     close()
     return blocks
 
 
+def _kind(title: str) -> Kind:
+    words = set(re.findall(r"[a-z]+", title.lower()))
+    if words & _NO_LINES:
+        return "none"
+    if words & _COMPANIONS and not words & (_MIXES - {"wet", "dry", "mix", "spice", "seasoning"}):
+        return "companion"
+    return "mix"
+
+
 def _heading(line: str) -> str | None:
-    if not line or not _STARTS_LIKE_A_HEADING.search(line) or leading_number(line) is not None:
+    """What a heading names, if a line is one: it ends in a colon, or holds no figure and only words of headings."""
+    if (
+        not line
+        or len(line) > _LONGEST
+        or _ORDER.search(line)
+        or leading_number(line) is not None
+        or re.search(r"[\d½¼¾⅓⅔,]", line)
+    ):
         return None
-    match = _HEADING.match(line)
-    return match["title"].strip() if match else None
+    title = re.sub(r"^\s*#+\s*|\s*:\s*$", "", line).strip()
+    words = re.findall(r"[a-z]+", title.lower())
+    marked = _STARTS_LIKE_A_HEADING.search(line) is not None
+    telling = set(words) & (_MIXES | _COMPANIONS | _NO_LINES | {"ingredients", "meat"})
+    starts = _STARTS.match(title) is not None or len(words) <= 2
+    if not words or len(words) > _MOST_WORDS or not (marked or (telling and starts)):
+        return None
+    return re.sub(r"^for\s+(?:the\s+)?", "", title, flags=re.IGNORECASE).strip() or title
 
 
 def _repeat_one_another(blocks: list[PastedMix]) -> bool:

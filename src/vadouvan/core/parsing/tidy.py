@@ -11,8 +11,9 @@ from dataclasses import dataclass
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import MASS_KG, VOLUME_M3, unit_word
+from vadouvan.core.parsing.spoken import plainly_said
 
-_BULLET = re.compile(r"^\s*(?:[•*·▪☐□–]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))")
+_BULLET = re.compile(r"^\s*(?:[•*·▪☐□–→➔‣✓✔]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))")
 _ABOUT = re.compile(r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|~|≈)\s*", re.IGNORECASE)
 _JOINED = re.compile(r"(\d)\s*-\s*(inch|in|cm|mm|g|kg|ml|oz|lb)\b", re.IGNORECASE)
 _OTHER_UNITS = re.compile(
@@ -20,7 +21,7 @@ _OTHER_UNITS = re.compile(
     re.IGNORECASE,
 )
 _PACKED = re.compile(
-    r"^(?P<count>\d+|an?|one|two|three)?\s*(?:x|×)?\s*\(?(?P<size>\d+(?:[.,]\d+)?)\s*(?P<unit>g|kg|ml|l|oz)\)?\s*"
+    r"^(?:(?P<count>\d+|an?|one|two|three)\s*(?:x|×|\s(?=\d)|(?=\()))?\s*\(?(?P<size>\d+(?:[.,]\d+)?)\s*(?P<unit>g|kg|ml|l|oz)\)?\s*"
     r"(?:cans?|tins?|jars?|cartons?|packs?|packets?|bottles?|tubs?|pots?)\b\s*(?:of\s+)?(?P<name>.+)$",
     re.IGNORECASE,
 )
@@ -57,8 +58,9 @@ def tidied(text: str) -> Tidied:
     bare = _ABOUT.sub("", text)
     about = bare != text
     bare = _OTHER_UNITS.sub("", _JOINED.sub(r"\1 \2", bare))
+    bare, rough = plainly_said(bare)
     bare = _PIECE.sub(" ", _THUMB.sub("knob ", bare)).strip()
-    return Tidied(_summed(_unpacked(bare)), about)
+    return Tidied(_summed(_unpacked(bare)), about or rough)
 
 
 def _unpacked(text: str) -> str:

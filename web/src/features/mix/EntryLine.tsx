@@ -28,7 +28,8 @@ export function EntryLine({ onEnter }: { onEnter: (texts: string[]) => void }) {
       onSubmit={(event) => {
         event.preventDefault()
         if (text.trim() === '') return
-        onEnter([text.trim()])
+        // A line that holds several ingredients becomes a line for each.
+        onEnter(reading.data?.items.length ? reading.data.items.map((one) => one.text) : [text.trim()])
         setText('')
       }}
     >
@@ -58,7 +59,10 @@ export function EntryLine({ onEnter }: { onEnter: (texts: string[]) => void }) {
       <p id="entry-reading" className="flex min-h-6 items-center gap-2 text-quiet" aria-live="polite">
         {answer === undefined && 'An amount and an ingredient, as you would say it; a pasted list works too.'}
         {answer?.problem && `${answer.problem.wrong} ${answer.problem.accepted}`}
-        {answer && !answer.problem && (
+        {answer &&
+          answer.items.length > 0 &&
+          answer.items.map((one) => `${one.shown} ${one.name}`).join(' · ')}
+        {answer && !answer.problem && answer.items.length === 0 && (
           <>
             <b className="text-ink">{answer.shown}</b> {answer.name}
             {answer.guessed && answer.band_shown !== null && (

@@ -1,0 +1,89 @@
+"""A line that holds several ingredients, taken apart: "1 tsp each cumin and coriander", "2 tbsp soy sauce + 1 tsp oil",
+"juice and zest of 2 limes".
+
+What comes out are lines as they could have been written one by one. Whether each can be read is for the reader to say;
+if one cannot, the line stays whole and is asked about.
+"""
+
+from __future__ import annotations
+
+import re
+
+from vadouvan.core.measures.numbers import leading_number
+
+_EACH = re.compile(r"^(?P<amount>[^,:]{1,30}?)\s+each\s*(?::|\bof\b)?\s*(?P<names>.+)$", re.IGNORECASE)
+_TOTAL = r"(?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+)(?: in all| in total| total| together)?$"
+_EQUAL = re.compile(rf"^equal (?:parts|amounts)(?: of)? (?P<names>[^,]+), {_TOTAL}", re.IGNORECASE)
+_HALVES = re.compile(rf"^half (?P<one>[^,]+), half (?P<two>[^,]+), {_TOTAL}", re.IGNORECASE)
+_GRATED = r"(?:finely grated |grated )?"
+_BOTH = re.compile(
+    rf"^(?:the )?{_GRATED}(juice|zest) and (?:the )?{_GRATED}(zest|juice) of (?P<fruit>.+)$", re.IGNORECASE
+)
+_BOTH_AFTER = re.compile(rf"^(?P<fruit>[^,]+), {_GRATED}(juice|zest) (?:and|&) {_GRATED}(zest|juice)$", re.IGNORECASE)
+_FRUITS = re.compile(
+    r"^(?:the )?(juice|zest) of (?P<first>[^,]+?) and (?P<second>(?:\d|an?\b|one\b|half\b).+)$", re.IGNORECASE
+)
+_NEXT = re.compile(
+    r"(?:,\s*(?:and\s+|steeped in\s+|mixed with\s+|dissolved in\s+|plus\s+)?|\s*;\s*"
+    r"|\s+(?:and|&|\+|plus|with|mixed with|mixed into|dissolved in|steeped in|in)\s+)"
+    r"(?=(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|half\s|the (?:juice|zest)|juice of|zest of))",
+    re.IGNORECASE,
+)
+_LIST = re.compile(r"\s*,\s*(?:and\s+)?|\s+(?:and|&)\s+", re.IGNORECASE)
+_LATE_STATE = re.compile(r",\s*(?:both|all)\s+(?P<state>[a-z ]+)$", re.IGNORECASE)
+MOST = 8
+
+
+def taken_apart(text: str) -> tuple[str, ...]:
+    """The single lines that a line may hold; none if it holds one.
+
+    >>> taken_apart("1 tsp each cumin and coriander seeds")
+    ('1 tsp cumin', '1 tsp coriander seeds')
+    >>> taken_apart("2 tbsp soy sauce + 1 tbsp sesame oil"), taken_apart("juice and zest of 2 limes")
+    (('2 tbsp soy sauce', '1 tbsp sesame oil'), ('juice of 2 limes', 'zest of 2 limes'))
+    """
+    if len(text) > 300:
+        return ()
+    line = " ".join(text.strip().split())
+    parts = _shared(line) or _fruit(line) or _side_by_side(line)
+    return tuple(parts) if 1 < len(parts) <= MOST else ()
+
+
+def _shared(line: str) -> list[str]:
+    """One amount for each, or between them."""
+    each = _EACH.match(line)
+    if each and (
+        leading_number(each["amount"]) is not None or re.match(r"^(?:large |good )?pinch", each["amount"], re.I)
+    ):
+        return [f"{each['amount']} {name}" for name in _names(each["names"])]
+    halves = _HALVES.match(line)
+    equal = _EQUAL.match(line)
+    names = [halves["one"], halves["two"]] if halves else _names(equal["names"]) if equal else []
+    amount = leading_number((halves or equal)["amount"]) if halves or equal else None  # type: ignore[index]
+    if amount is None or len(names) < 2:
+        return []
+    return [f"{amount.number.value / len(names):g} {amount.rest.strip()} {name}" for name in names]
+
+
+def _names(listed: str) -> list[str]:
+    return [name.strip() for name in _LIST.split(listed) if name.strip()]
+
+
+def _fruit(line: str) -> list[str]:
+    """Juice and zest of one fruit; the juice of two kinds."""
+    both = _BOTH.match(line) or _BOTH_AFTER.match(line)
+    if both:
+        first, second = [part.lower() for part in both.groups() if part and part.lower() in ("juice", "zest")][:2]
+        return [] if first == second else [f"{first} of {both['fruit']}", f"{second} of {both['fruit']}"]
+    fruits = _FRUITS.match(line)
+    return [f"{fruits[1]} of {fruits['first']}", f"{fruits[1]} of {fruits['second']}"] if fruits else []
+
+
+def _side_by_side(line: str) -> list[str]:
+    """Amounts one after another."""
+    late = _LATE_STATE.search(line)
+    body = line[: late.start()] if late else line
+    found = [part.strip(" ,;") for part in _NEXT.split(body)]
+    if len(found) < 2 or any(not part for part in found) or leading_number(found[0]) is None:
+        return []
+    return [f"{part}, {late['state']}" for part in found] if late else found

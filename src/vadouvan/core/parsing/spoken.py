@@ -1,0 +1,85 @@
+"""Ways of saying an amount, rewritten to the plain form that the grammar reads: "a teaspoon and a half", "just under a
+cup", "half a dozen", "a lime-sized ball of", "juice of one large lemon".
+
+Each rewriting keeps what is meant; those that make an amount rough say so.
+"""
+
+from __future__ import annotations
+
+import re
+
+_UNIT = (
+    r"(?:teaspoons?|tablespoons?|dessertspoons?|tsps?|tbsps?|cups?|pinch(?:es)?|handfuls?|pints?|bunch(?:es)?|glass(?:es)?"
+    r"|cloves?|sprigs?|sticks?|knobs?|dash(?:es)?|splash(?:es)?|glugs?|drops?|bottles?|cans?|tins?)"
+)
+_BIG = r"(?:large|big|small|good|generous|heaped|heaping|scant|tiny|rounded|level|fat|decent|healthy)"
+_PIECE = r"(?:knob|piece|length|stick|thumb|chunk|nub)"
+_OF_FRUIT = r"(?:the )?(?:juice|zest) of"
+# Grams of what cooks compare a lump with (common practice, no source).
+LUMPS_G = {
+    "pea": 1, "hazelnut": 4, "marble": 10, "cherry": 8, "walnut": 20, "lime": 30, "golf ball": 40, "egg": 50,
+    "lemon": 60, "thumb": 15,
+}  # fmt: skip
+_PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
+    (re.compile(pattern, re.IGNORECASE), by)
+    for pattern, by in (
+        (r"^(\d+) and (?=\d+/\d)", r"\1 "),
+        (r"^(\d+)-(?=\d/\d)", r"\1 "),
+        (r"\btea spoons?\b", "tsp"),
+        (r"\btable spoons?\b", "tbsp"),
+        (r"^(?:an? )?quarter of an? ", "1/4 "),
+        (r"^half an? dozen\b", "6"),
+        (rf"^(?:an?|one) ({_UNIT}) and an? half (?:of )?", r"1.5 \1 "),
+        (rf"^(?:an?|one) ({_UNIT}) or two (?:of )?", r"1-2 \1 "),
+        (rf"^({_BIG} {_UNIT}\b)", r"a \1"),
+        (rf"^({_UNIT}) of ", r"1 \1 "),
+        (r"^(?:(?:freshly|finely|coarsely) )*(?:squeezed|grated|pared) (?=(?:juice|zest|rind|peel) (?:of|and)\b)", ""),
+        (r"\b(?:rind|peel) of\b", "zest of"),
+        (rf"^({_OF_FRUIT} (?:an?|one|two|half an?|\d+)) (?:large|big|small|medium|ripe|juicy|unwaxed) ", r"\1 "),
+        (r"^(?:the )?(?:leaves|needles|seeds|flesh|pulp) (?:from|of) (?=an?\b|one\b|two\b|half\b|\d)", ""),
+        (rf"^(\d[\d./]*(?: \d/\d)?)-? ?(inch|cm|in)\b(?: -)? ?{_PIECE}(?: of)? ", r"\1 \2 "),
+        (rf"\b(inch|cm) {_PIECE}(?: of)? ", r"\1 "),
+        (r"^(an?|\d+) ((?:thin |thick )?)(?:coins?|discs?|rounds?) of ", r"\1 \2slices of "),
+        (r"\b(\d+|an?) ((?:\w+ )?)blades? of mace\b", r"\1 \2mace"),
+        (r"\s*\((?:or|plus more|and more)? ?to taste\)", ""),
+        (r",? (?:or|plus|and) (?:more |extra )?to taste\b|,? plus (?:more|extra)\b.*$", ""),
+    )
+)  # fmt: skip
+_ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
+    (re.compile(pattern, re.IGNORECASE), by)
+    for pattern, by in (
+        (rf"^(an?|one|\d+) ({_UNIT}) or so (?:of )?", r"\1 \2 "),
+        (r"^(?:just|a little|slightly|well) (?:under|over|less than|more than) ", ""),
+        (r"^(?:nearly|almost|barely|scarcely|at least|up to|at most|not quite) ", ""),
+        (r"^(?:an? )?scant (?=[\d½¼¾⅓⅔])", ""),
+    )
+)
+_LUMP = re.compile(
+    rf"^(an?|one|two|three|\d+) (?:small |large )?({'|'.join(LUMPS_G)})[- ]?sized? "
+    r"(?:balls?|pieces?|knobs?|lumps?|chunks?) (?:of )?",
+    re.IGNORECASE,
+)
+_COUNT = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3}
+
+
+def plainly_said(text: str) -> tuple[str, bool]:
+    """A line with its amount in plain words, and whether that made it rough.
+
+    >>> plainly_said("a teaspoon and a half of soy sauce"), plainly_said("just under a cup of buttermilk")
+    (('1.5 teaspoon soy sauce', False), ('a cup of buttermilk', True))
+    >>> plainly_said("a lime-sized ball of tamarind")
+    ('30 g tamarind block', True)
+    """
+    text = " ".join(text.split())
+    lump = _LUMP.match(text)
+    if lump:
+        count = _COUNT.get(lump[1].lower()) or int(lump[1])
+        name = re.sub(r"^tamarind$", "tamarind block", text[lump.end() :], flags=re.IGNORECASE)  # a paste makes no lump
+        return f"{count * LUMPS_G[lump[2].lower()]:g} g {name}", True
+    rough = False
+    for pattern, by in _ROUGH:
+        changed = pattern.sub(by, text)
+        rough, text = rough or changed != text, changed
+    for pattern, by in _PLAIN:
+        text = pattern.sub(by, text)
+    return text, rough

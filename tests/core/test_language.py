@@ -47,7 +47,6 @@ ASKED = (
     "4 cloves garlic, 2 shallots and 3 chillies",
     "1/2 tsp saffron, steeped in 2 tbsp water",
     "1 lemon, zest and juice",
-    "400 g tin chopped tomatoes",
 )
 CUTS = (
     ("1 kg chicken breast, cubed", "chicken_breast_cubes"),

@@ -115,16 +115,26 @@ def portion_of(line: LineInput, pantry: Pantry) -> Portion:
     said = read_line(line.text, field=path)
     grown = tuple(f"fresh {name}" for name in said.names) if said.unit in FRESH_UNITS else ()
     ingredient = pantry.find(said.names, field=path, given=line.text)
-    if ingredient.group == "herb_dried" and grown:
-        ingredient = pantry.find(grown, field=path, given=line.text)
+    if ingredient.group in ("herb_dried", "spice_dried"):
+        fresh = next((pantry.by_name[name] for name in grown if name in pantry.by_name), None)
+        ingredient = pantry.by_id[fresh] if fresh else ingredient
     state = not_in_that_state(said, ingredient)
     if state:
         wrong = f'"{said.names[-1]}" is known here as {ingredient.also_called[0]}, not {state}.'
         near = ", ".join(f'"{item.also_called[0]}"' for item in pantry.search(state, 3))
         raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write which you mean, such as {near}.")
-    return weigh(said, ingredient, line_id=line.id, field=path)
+    try:
+        return weigh(said, ingredient, line_id=line.id, field=path)
+    except InputError:
+        # "a stick of cinnamon": the measure is part of another ingredient's name
+        of_that = [f"{name} {word}" for name in said.names for word in PIECES_NAMED.get(said.unit or "", ())]
+        known = next((pantry.by_name[name.lower()] for name in of_that if name.lower() in pantry.by_name), None)
+        if known is None:
+            raise
+        return weigh(said, pantry.by_id[known], line_id=line.id, field=path)
 
 
+PIECES_NAMED = {"stick": ("stick",), "cm": ("stick",), "in": ("stick",), "inch": ("stick",), "leaf": ("leaf",)}
 FRESH_UNITS = frozenset(("sprig", "bunch", "handful", "leaf"))  # of a herb as it grows, never of a dried one
 
 

@@ -24,7 +24,7 @@ LENGTH_M = {
 DURATION_S = {
     "min": 60.0, "minute": 60.0, "h": 3600.0, "hr": 3600.0, "hour": 3600.0, "d": 86_400.0, "day": 86_400.0,
 }  # fmt: skip
-CASED = {"T": "tbsp", "t": "tsp", "Tbsp": "tbsp", "C": "cup"}
+CASED = {"T": "tbsp", "t": "tsp", "Tbsp": "tbsp", "C": "cup", "c": "cup"}
 
 
 def unit_word(word: str) -> str:

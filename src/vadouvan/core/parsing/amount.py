@@ -153,8 +153,10 @@ def read_line(text: str, *, field: str) -> SaidLine:
     beside = " ".join(re.findall(r"\((.*?)\)", body))
     body = re.sub(r"\(.*?\)", " ", body).strip()
     parts = _juice_or_zest(body) or _plain(body)
-    parts = _weighed_beside(beside, _weighed_beside(preparation, parts))
-    _refuse_a_second_amount(text, (*preparation.split(","), beside if parts is None else ""), field)
+    by_weight = _weighed_beside(preparation, parts)
+    said_after = () if by_weight != parts else tuple(preparation.split(","))
+    parts = _weighed_beside(beside, by_weight)
+    _refuse_a_second_amount(text, (*said_after, beside if parts is None else ""), field)
     if parts is None:
         raise _bad(field, text, f'"{text.strip()}" has no amount.' if body else "This line is empty.", ACCEPTED)
     number, unit, manner, guessed, raw_names = parts
@@ -165,7 +167,8 @@ def read_line(text: str, *, field: str) -> SaidLine:
         raise _bad(field, text, f'"{text.strip()}" of what?', "Write the ingredient after the amount.")
     states = states_in(f"{preparation} {beside}")
     bare = (" ".join(word for word in name.split() if word.lower() not in STATES) for name in names)
-    tried = (*(f"{state} {name}" for state in states for name in names), *names, *filter(None, bare))
+    packed = ("canned",) if unit == "can" else ()
+    tried = (*(f"{state} {name}" for state in (*states, *packed) for name in names), *names, *filter(None, bare))
     names = tuple(dict.fromkeys(tried))
     guessed = guessed or bool(re.search(r"\bor\b", text, re.IGNORECASE))
     if plain.about:
@@ -231,7 +234,8 @@ def _refuse_a_second_amount(text: str, parts: tuple[str, ...], field: str) -> No
         found = leading_number(re.sub(r"^\s*(?:and|plus|with|\+|&)\s+", "", part.strip()))
         another = found is not None and not re.match(r"^\s*an?\b", part, re.IGNORECASE)
         within = re.search(r"[\d½¼¾⅓⅔]\s*([a-zA-Z]+)\s+[^\W\d_]", part)
-        amount = within is not None and _unit(within[1]) in {**MASS_KG, **VOLUME_M3}
+        after = re.search(r"[^\W\d_]\s+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./]*\s*([a-zA-Z]+)\.?\s*$", part)
+        amount = any(one is not None and _unit(one[1]) in {**MASS_KG, **VOLUME_M3} for one in (within, after))
         length = found is not None and re.match(r"^(?:cm|mm|in|inch)", found.rest)
         juice_and_zest = bool(re.search(r"\b(?:zest|juice)\b.*\b(?:zest|juice)\b", part, re.IGNORECASE))
         if (another and not length) or amount or juice_and_zest:

@@ -20,6 +20,8 @@ _BOTH = re.compile(
     rf"^(?:the )?{_GRATED}(juice|zest) and (?:the )?{_GRATED}(zest|juice) of (?P<fruit>.+)$", re.IGNORECASE
 )
 _BOTH_AFTER = re.compile(rf"^(?P<fruit>[^,]+), {_GRATED}(juice|zest) (?:and|&) {_GRATED}(zest|juice)$", re.IGNORECASE)
+_ZESTED = re.compile(r"^(?P<fruit>[^,]+), (?:finely )?(?:zested and juiced|juiced and zested)$", re.IGNORECASE)
+_AMOUNT_LAST = re.compile(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*\s?[a-z]{1,12}\.?$", re.IGNORECASE)
 _FRUITS = re.compile(
     r"^(?:the )?(juice|zest) of (?P<first>[^,]+?) and (?P<second>(?:\d|an?\b|one\b|half\b).+)$", re.IGNORECASE
 )
@@ -75,6 +77,9 @@ def _fruit(line: str) -> list[str]:
     if both:
         first, second = [part.lower() for part in both.groups() if part and part.lower() in ("juice", "zest")][:2]
         return [] if first == second else [f"{first} of {both['fruit']}", f"{second} of {both['fruit']}"]
+    zested = _ZESTED.match(line)
+    if zested:
+        return [f"zest of {zested['fruit']}", f"juice of {zested['fruit']}"]
     fruits = _FRUITS.match(line)
     return [f"{fruits[1]} of {fruits['first']}", f"{fruits[1]} of {fruits['second']}"] if fruits else []
 
@@ -83,6 +88,9 @@ def _side_by_side(line: str) -> list[str]:
     """Amounts one after another."""
     late = _LATE_STATE.search(line)
     body = line[: late.start()] if late else line
+    named = [part.strip() for part in re.split(r"\s*[,;]\s*(?:and\s+)?", line)]
+    if len(named) > 1 and all(_AMOUNT_LAST.match(part) for part in named):
+        return named
     found = [part.strip(" ,;") for part in _NEXT.split(body)]
     if len(found) < 2 or any(not part for part in found) or leading_number(found[0]) is None:
         return []

@@ -23,7 +23,14 @@ LUMPS_G = {
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
     (re.compile(pattern, re.IGNORECASE), by)
     for pattern, by in (
+        (r"^between ([\d½¼¾⅓⅔]\S*) and (?=[\d½¼¾⅓⅔])", r"\1-"),
+        (r"^an? (?=\d)", ""),
+        (r"^(\d+) (?:x|×) (?=[a-z])", r"\1 "),
         (r"^(\d+) and (?=\d+/\d)", r"\1 "),
+        (r"^(juice|zest) (?=(?:\d|an?|one|half|two)\b)", r"\1 of "),
+        (r"^(?:\w+ )?(juice|zest),? from ", r"\1 of "),
+        (r"^([^,]+), (?:finely )?zested$", r"zest of \1"),
+        (r"^([^,]+), juiced$", r"juice of \1"),
         (r"^(\d+)-(?=\d/\d)", r"\1 "),
         (r"\btea spoons?\b", "tsp"),
         (r"\btable spoons?\b", "tbsp"),
@@ -55,7 +62,7 @@ _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
     )
 )
 _LUMP = re.compile(
-    rf"^(an?|one|two|three|\d+) (?:small |large )?({'|'.join(LUMPS_G)})[- ]?sized? "
+    rf"^(?:(an?|one|two|three|\d+) )?(?:small |large )?({'|'.join(LUMPS_G)})[- ]?sized? "
     r"(?:balls?|pieces?|knobs?|lumps?|chunks?) (?:of )?",
     re.IGNORECASE,
 )
@@ -73,7 +80,8 @@ def plainly_said(text: str) -> tuple[str, bool]:
     text = " ".join(text.split())
     lump = _LUMP.match(text)
     if lump:
-        count = _COUNT.get(lump[1].lower()) or int(lump[1])
+        said = (lump[1] or "a").lower()
+        count = _COUNT.get(said) or int(said)
         name = re.sub(r"^tamarind$", "tamarind block", text[lump.end() :], flags=re.IGNORECASE)  # a paste makes no lump
         return f"{count * LUMPS_G[lump[2].lower()]:g} g {name}", True
     rough = False

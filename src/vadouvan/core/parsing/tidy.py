@@ -14,7 +14,9 @@ from vadouvan.core.measures.units import MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.parsing.spoken import plainly_said
 
 _BULLET = re.compile(r"^\s*(?:[•*·▪☐□–→➔‣✓✔]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))")
-_ABOUT = re.compile(r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|~|≈)\s*", re.IGNORECASE)
+_ABOUT = re.compile(
+    r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|maybe|perhaps|say|~|≈)\s*", re.IGNORECASE
+)
 _JOINED = re.compile(r"(\d)\s*-\s*(inch|in|cm|mm|g|kg|ml|oz|lb)\b", re.IGNORECASE)
 _OTHER_UNITS = re.compile(
     r"(?<=[a-z])\s*[/|]\s*\d[\d.,/ ½¼¾]*\s*(?:fl\.?\s*oz|oz|lbs?|pounds?|ounces?|g|kg|ml|l|cups?|tbsp|tsp)\b\.?",

@@ -104,6 +104,22 @@ def corpus(name: str) -> list[dict[str, str]]:
         return list(csv.DictReader(table))
 
 
+class NoAmount(unittest.TestCase):
+    """An ingredient and nothing else."""
+
+    def test_a_usual_dose_as_a_marked_guess(self) -> None:
+        """For this much meat, with a wide band; what carries salt or a live enzyme is asked about."""
+        for text in ("olive oil", "some garlic, crushed", "freshly ground black pepper"):
+            small, big = (portion_of(LineInput("1", text), KITCHEN.pantry, meat_kg) for meat_kg in (1.0, 2.0))
+            with self.subTest(text):
+                self.assertTrue(small.guessed)
+                self.assertAlmostEqual(big.mass_kg.value, 2 * small.mass_kg.value)
+                self.assertGreater(small.mass_kg.high, 2 * small.mass_kg.low)
+        for text in ("salt", "soy sauce", "pineapple", "oil for frying", "plenty of honey"):
+            with self.subTest(text), self.assertRaises(InputError):
+                portion_of(LineInput("1", text), KITCHEN.pantry)
+
+
 class Corpus(unittest.TestCase):
     """Lines and recipes as cooks write them (``tests/cases/language``; written for this product)."""
 

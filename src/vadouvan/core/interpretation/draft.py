@@ -75,7 +75,7 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
     """Read every answer of a draft; never raises for what a cook typed."""
     notes = Notes()
     cut = read_cut(draft.cut, kitchen, notes)
-    mix = read_mix(draft, kitchen.pantry, notes)
+    mix = read_mix(draft, kitchen.pantry, notes, cut.meat_kg if cut is not None else 1.0)
     fire = read_fire(draft.fire, notes)
     frozen_share = _frozen_share(draft.occasion, notes)
     return Interpretation(

@@ -18,6 +18,7 @@ from vadouvan.core.draft.typed import (
     QuantityInput,
 )
 from vadouvan.core.interpretation.notes import Notes
+from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.measures.quantity import (
     CONTACT,
     MIX_MASS,
@@ -68,9 +69,9 @@ class MixInterpretation:
     making: Making
 
 
-def read_mix(draft: Draft, pantry: Pantry, notes: Notes) -> MixInterpretation:
-    """Every answer about the mix, with problems and assumptions noted."""
-    portions = _lines(draft.mix, pantry, notes)
+def read_mix(draft: Draft, pantry: Pantry, notes: Notes, meat_kg: float = 1.0) -> MixInterpretation:
+    """Every answer about the mix, with problems and assumptions noted; ``meat_kg`` for lines that name no amount."""
+    portions = _lines(draft.mix, pantry, notes, meat_kg)
     salting = _salting(draft.aims, pantry, notes)
     return MixInterpretation(
         portions=portions,
@@ -88,7 +89,7 @@ def read_mix(draft: Draft, pantry: Pantry, notes: Notes) -> MixInterpretation:
 # --- lines ---------------------------------------------------------------------------------
 
 
-def _lines(lines: tuple[LineInput, ...], pantry: Pantry, notes: Notes) -> tuple[Portion, ...]:
+def _lines(lines: tuple[LineInput, ...], pantry: Pantry, notes: Notes, meat_kg: float) -> tuple[Portion, ...]:
     written = [line for line in lines if line.text.strip()]
     if not written:
         notes.waiting.append("at least one ingredient in the mix")
@@ -96,12 +97,16 @@ def _lines(lines: tuple[LineInput, ...], pantry: Pantry, notes: Notes) -> tuple[
         wrong = f"{len(written)} lines are more than one mix has."
         accepted = f"Keep up to {MOST_LINES} lines; put the rest in another batch."
         notes.problems.append(InputError(field="mix", given=f"{len(written)} lines", wrong=wrong, accepted=accepted))
-    portions = (notes.attempt(lambda line=line: portion_of(line, pantry)) for line in written[:MOST_LINES])  # type: ignore[misc]
+    portions = (notes.attempt(lambda line=line: portion_of(line, pantry, meat_kg)) for line in written[:MOST_LINES])  # type: ignore[misc]
     return tuple(portion for portion in portions if portion is not None)
 
 
-def portion_of(line: LineInput, pantry: Pantry) -> Portion:
-    """The portion that a typed line means; raises InputError with the line's path ``mix.<id>``."""
+def portion_of(line: LineInput, pantry: Pantry, meat_kg: float = 1.0) -> Portion:
+    """The portion that a typed line means; raises InputError with the line's path ``mix.<id>``.
+
+    A line that names an ingredient and no amount is a usual dose for so much meat, as a guess with a wide band: never
+    of what carries salt or a live enzyme.
+    """
     path = f"mix.{line.id}"
     if len(line.text) > LONGEST_TEXT:
         wrong = f"A line of {len(line.text)} letters is too long for one ingredient."
@@ -112,6 +117,9 @@ def portion_of(line: LineInput, pantry: Pantry) -> Portion:
     if parts and single_lines(line.text, pantry) == parts:
         wrong = f'"{line.text.strip()}" holds several ingredients.'
         raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write one a line: {'; '.join(parts)}.")
+    usual = _usual_dose(line, pantry, meat_kg)
+    if usual is not None:
+        return usual
     said = read_line(line.text, field=path)
     grown = tuple(f"fresh {name}" for name in said.names) if said.unit in FRESH_UNITS else ()
     ingredient = pantry.find(said.names, field=path, given=line.text)
@@ -132,6 +140,28 @@ def portion_of(line: LineInput, pantry: Pantry) -> Portion:
         if known is None:
             raise
         return weigh(said, pantry.by_id[known], line_id=line.id, field=path)
+
+
+_VAGUE_START = re.compile(
+    r"^(?:some|a little|a bit of|a touch of|plenty of|fresh|freshly ground|chopped) ", re.IGNORECASE
+)
+_LEFT_TO_THE_COOK = re.compile(r"\b(?:to|for|as|if|enough|until|whatever|plenty|optional|no|of)\b", re.IGNORECASE)
+MOST_SALT_GUESSED = 0.01  # share of salt from which an amount is asked, not guessed
+
+
+def _usual_dose(line: LineInput, pantry: Pantry, meat_kg: float) -> Portion | None:
+    """A usual dose of what is named without an amount; none if anything else is said of it."""
+    text = " ".join(line.text.strip().split())
+    if re.search(r"[\d½¼¾⅓⅔]", text) or _LEFT_TO_THE_COOK.search(text):
+        return None
+    body, _, _ = text.partition(",")
+    names = [body, _VAGUE_START.sub("", body), _VAGUE_START.sub("", _VAGUE_START.sub("", body))]
+    known = next((pantry.by_name[name.lower()] for name in names if name.lower() in pantry.by_name), None)
+    item = pantry.by_id[known] if known else None
+    if item is None or item.dose_kg_per_kg is None or item.enzyme or item.salt.value > MOST_SALT_GUESSED:
+        return None
+    dose = item.dose_kg_per_kg.times(Interval.exactly(meat_kg))
+    return Portion(line.id, line.text, item, dose, guessed=True)
 
 
 PIECES_NAMED = {"stick": ("stick",), "cm": ("stick",), "in": ("stick",), "inch": ("stick",), "leaf": ("leaf",)}

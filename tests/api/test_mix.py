@@ -54,7 +54,7 @@ class Questions(unittest.TestCase):
     def test_another_size(self) -> None:
         """With the factors in words."""
         answer = self.ask("scaled", cut={"kind": "lamb_shoulder_cubes", "mass": "1.8 kg", "thickness": "30 mm"})
-        self.assertIn("salt goes by weight", answer["says"])
+        self.assertIn("each figure for a kilogram stays", answer["says"])
         self.assertAlmostEqual(answer["meat_factor"], 1.8, delta=0.01)
 
     def test_what_cannot_be_judged_is_refused_with_the_reason(self) -> None:

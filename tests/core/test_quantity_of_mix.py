@@ -15,7 +15,6 @@ from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.contact.mix_at_contact import MixAtContact
 from vadouvan.core.draft.typed import AimsInput, Draft, HoldInput, QuantityInput
 from vadouvan.core.judgement.judge import Judgement
-from vadouvan.core.mix.balance import Substance
 from vadouvan.core.mix.need import SetAside, Vessel, need_of
 from vadouvan.core.mix.salting_method import salt_for_paste_kg, spoon_target
 
@@ -109,23 +108,53 @@ class SetAsideClean(unittest.TestCase):
             self.assertEqual([problem.field for problem in problems], ["quantity.set_aside"], text)
 
 
-class AnotherSize(unittest.TestCase):
-    """Scaling works out coverage again instead of multiplying."""
+SIX = (
+    ("pork_back_ribs", "1.5 kg", ("94 g soy sauce", "70 g mirin", "14 g garlic", "71 g gochujang", "20 g honey")),
+    ("lamb_leg_bone", "2.2 kg", ("26 g salt", "250 g yoghurt", "20 g garlic", "30 g lemon juice", "6 g cumin")),
+    ("chicken_thigh", "900 g", ("2 tbsp fish sauce", "3 cloves garlic", "1 tbsp palm sugar", "juice of 2 limes")),
+    ("pork_belly", "1.2 kg", ("14 g salt", "3 g white pepper", "2 g five spice")),
+    ("salmon_fillet", "700 g", ("120 g white miso", "40 g mirin", "15 g sugar")),
+    ("chicken_whole", "1.8 kg", ("2 l water", "120 g salt", "60 g sugar", "4 bay leaves")),
+)
 
-    def test_salt_goes_by_weight_and_the_mix_by_surface(self) -> None:
-        """From a 1 kg steak to 1.8 kg of cubes: salt a kilogram stays, the mix grows by more than the meat."""
-        draft = salty()
-        cut = cubes("1.8 kg", "30 mm").cut
-        scaled = scaled_to(draft, KITCHEN, now=NOW, cut=cut)
-        before, after = judged(draft).balance, judged(scaled.draft).balance
-        assert before is not None
-        assert after is not None
-        self.assertAlmostEqual(scaled.meat_factor, 1.8, delta=0.01)
-        self.assertGreater(scaled.mix_factor, scaled.meat_factor)
-        within_of: dict[Substance, float] = {"salt": 0.01, "acid": 0.05, "sugar": 0.2}
-        for name, within in within_of.items():
-            kept = before.total(name).value
-            self.assertAlmostEqual(after.total(name).value, kept, delta=within * kept, msg=name)
+
+class AnotherSize(unittest.TestCase):
+    """Every amount goes with the meat."""
+
+    def test_six_recipes_keep_their_ratios(self) -> None:
+        """To twice and to two thirds of the meat each line for a kilogram stays within 1 %, and back again."""
+        for kind, mass, mix in SIX:
+            draft = of_kind(kind, mass, "", "", *mix)
+            grams = float(mass.split()[0]) * (1000 if mass.endswith("kg") else 1)
+            for factor in (2.0, 2 / 3):
+                there = scaled_to(draft, KITCHEN, now=NOW, cut=replace(draft.cut, mass=f"{grams * factor:.6g} g"))
+                back = scaled_to(there.draft, KITCHEN, now=NOW, cut=draft.cut)
+                with self.subTest(kind=kind, factor=round(factor, 2)):
+                    before, after = judged(draft), judged(there.draft)
+                    for old, new in zip(before.reading.portions, after.reading.portions, strict=True):
+                        ratio = new.mass_kg.value / old.mass_kg.value / there.meat_factor
+                        self.assertAlmostEqual(ratio, 1.0, delta=0.011, msg=new.text)
+                    for old, new in zip(before.reading.portions, judged(back.draft).reading.portions, strict=True):
+                        self.assertAlmostEqual(new.mass_kg.value / old.mass_kg.value, 1.0, delta=0.02, msg=new.text)
+
+    def test_another_shape_changes_only_coverage(self) -> None:
+        """From a steak to cubes: the same mix for a kilogram; more is offered, of everything or of the oil alone."""
+        draft = steak("12 g salt", "60 g olive oil", thickness="60 mm")
+        scaled = scaled_to(draft, KITCHEN, now=NOW, cut=cubes("1 kg", "20 mm").cut)
+        self.assertAlmostEqual(scaled.mix_factor, scaled.meat_factor)
+        self.assertIn("It covers thinly", scaled.says)
+        self.assertEqual([way.id for way in scaled.more], ["everything", "neutral"])
+        oil = {line.line_id: line.after_kg / line.before_kg for line in scaled.more[1].lines}
+        self.assertAlmostEqual(oil["1"], scaled.meat_factor)
+        self.assertGreater(oil["2"], 1.2)
+
+    def test_counts_stay_counts(self) -> None:
+        """Twice the meat is six cloves for three; a third of a lime is told in grams."""
+        draft = steak("12 g salt", "3 cloves garlic", "2 limes")
+        twice = scaled_to(draft, KITCHEN, now=NOW, cut=replace(draft.cut, mass="2 kg"))
+        self.assertEqual([line.text for line in twice.lines], ["24 g salt", "6 cloves garlic", "4 limes"])
+        odd = scaled_to(draft, KITCHEN, now=NOW, cut=replace(draft.cut, mass="1.3 kg"))
+        self.assertIn(" g ", odd.lines[2].text)
 
     def test_twice_the_chops_is_twice_the_mix(self) -> None:
         """Same pieces, more of them: everything doubles."""

@@ -81,13 +81,22 @@ class SwapOut(BaseModel):
     confidence: str
 
 
+class MoreOut(BaseModel):
+    """A way to have as much mix as the new shape takes."""
+
+    id: str
+    says: str
+    lines: list[NewLineOut]
+
+
 class ScaledOut(BaseModel):
-    """The amounts for another cut, and the two factors in words."""
+    """The amounts for another cut, the factor in words, and ways to have more of the mix."""
 
     lines: list[NewLineOut]
     meat_factor: float
     mix_factor: float
     says: str
+    more: list[MoreOut]
 
 
 def amounts_out(amounts: Amounts) -> AmountsOut:
@@ -137,6 +146,7 @@ def scaled_out(scaled: Scaled) -> ScaledOut:
         meat_factor=scaled.meat_factor,
         mix_factor=scaled.mix_factor,
         says=scaled.says,
+        more=[MoreOut(id=one.id, says=one.says, lines=[_line(line) for line in one.lines]) for one in scaled.more],
     )
 
 

@@ -2923,6 +2923,18 @@ export interface components {
             too_little: boolean;
         };
         /**
+         * MoreOut
+         * @description A way to have as much mix as the new shape takes.
+         */
+        MoreOut: {
+            /** Id */
+            id: string;
+            /** Lines */
+            lines: components["schemas"]["NewLineOut"][];
+            /** Says */
+            says: string;
+        };
+        /**
          * MoveBody
          * @description A mark of a plan, and where it is moved to: a moment with its offset.
          */
@@ -3515,7 +3527,7 @@ export interface components {
         };
         /**
          * ScaledOut
-         * @description The amounts for another cut, and the two factors in words.
+         * @description The amounts for another cut, the factor in words, and ways to have more of the mix.
          */
         ScaledOut: {
             /** Lines */
@@ -3524,6 +3536,8 @@ export interface components {
             meat_factor: number;
             /** Mix Factor */
             mix_factor: number;
+            /** More */
+            more: components["schemas"]["MoreOut"][];
             /** Says */
             says: string;
         };

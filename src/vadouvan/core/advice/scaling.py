@@ -1,96 +1,148 @@
-"""Another size of the same batch: salt goes by weight of meat, the coat by its surface, a bath by the space.
+"""Another size of the same batch: every amount goes with the mass of meat, so that each figure for a kilogram stays.
 
-So a mix is not multiplied: what the new cut needs is worked out anew, and the salt is brought to the
-same target with that weight.
+What the coat or the bath of the new shape needs is told beside it, with ways to get there: more of everything, or more
+of what is neutral. Ratios of lines never change unasked.
 """
 
 from __future__ import annotations
 
+import re
 from dataclasses import dataclass, replace
 from datetime import datetime
+from typing import Literal
 
-from vadouvan.core.advice.amounts import CHANGED_FROM_KG, Asked, NewLine, board_of, bounds_kg
-from vadouvan.core.draft.typed import CutInput, Draft
+from vadouvan.core.advice.amounts import CHANGED_FROM_KG, Asked, NewLine, board_of
+from vadouvan.core.draft.typed import CutInput, Draft, LineInput
 from vadouvan.core.figure import number_told
 from vadouvan.core.kitchen.kitchen import Kitchen
-from vadouvan.core.measures.numbers import Interval
+from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.mix.measure import weighed_text
-from vadouvan.core.mix.solver import Aim, Aims, solve
+from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion
 
-LEAST_OVER_NEED, MOST_OVER_NEED = 1.0, 1.25
+MoreId = Literal["everything", "neutral"]
+# A line that seasons nothing may be made more without making it saltier, sourer or hotter.
+NEUTRAL_GROUPS = frozenset({"fat", "dairy", "liquid"})
+MOST_SALT_NEUTRAL, MOST_ACID_NEUTRAL = 0.005, 0.015
+SENSIBLE_STEPS = (1.0, 0.5, 0.25)  # whole measures, halves and quarters read well
+SAME_WITHIN = 0.01  # a count is kept as a count only if it loses no more than this
+WORTH_TELLING = 0.1  # of what is needed
+
+
+@dataclass(frozen=True)
+class More:
+    """A way to have as much mix as the new shape needs, in words, with the texts of its lines."""
+
+    id: MoreId
+    says: str
+    lines: tuple[NewLine, ...]
 
 
 @dataclass(frozen=True)
 class Scaled:
-    """The draft for the new cut, its changed lines, and the two factors in words."""
+    """The draft for the new cut, its lines, the factor in words, and ways to have more of the mix."""
 
     draft: Draft
     lines: tuple[NewLine, ...]
     meat_factor: float
     mix_factor: float
     says: str
+    more: tuple[More, ...] = ()
 
 
 def scaled_to(draft: Draft, kitchen: Kitchen, *, now: datetime, cut: CutInput) -> Scaled:
-    """A draft with another cut and the amounts that go with it; raises InputError when either cannot be judged.
-
-    Aromatics, fat and the rest keep their proportion to the mix; salt, sugar and acid keep theirs
-    to the meat as far as the ingredients allow.
-    """
+    """A draft with another cut and every amount times the meat; raises InputError when either cannot be judged."""
     old, new = board_of(draft, kitchen, now=now), board_of(replace(draft, cut=cut), kitchen, now=now)
-    total_kg, aside_kg = _mix_wanted_kg(old, new)
-    mix_factor = total_kg / old.at_contact.ready.mass_kg.value
-    whole = [replace(portion, mass_kg=_times(portion.mass_kg, mix_factor)) for portion in old.at_contact.whole]
-    bounds = {portion.line_id: bounds_kg(portion, new.cut.meat_kg) for portion in whole}
-    solution = solve(whole, _aims(old, new, total_kg, aside_kg, mix_factor), bounds_kg=bounds)
-    lines = tuple(_line(portion, solution.amounts_kg[portion.line_id]) for portion in old.at_contact.whole)
-    words = {line.line_id: line.text for line in lines}
-    mix = tuple(replace(line, text=words.get(line.id, line.text)) for line in draft.mix)
-    meat_factor = new.cut.meat_kg / old.cut.meat_kg
-    before, after = (number_told(board.at_contact.need.mass_kg.value * 1000) for board in (old, new))
+    factor = new.cut.meat_kg / old.cut.meat_kg
+    whole = old.at_contact.whole
+    lines = tuple(_line(portion, factor) for portion in whole)
+    made_kg, needed_kg = _on_the_meat_kg(old, factor), new.at_contact.need.mass_kg.value
+    bath = " A bath keeps its strength: its salt goes with its water." if old.salt.settles else ""
     says = (
-        f"Meat times {number_told(meat_factor)}, mix times {number_told(mix_factor)}: salt goes by weight, "
-        f"the mix by what it takes to cover ({before} g before, {after} g now)."
+        f"Meat times {number_told(factor)}, every amount times {number_told(factor)}: each figure for a kilogram stays."
+        f"{bath} {_coverage(made_kg, needed_kg)}"
     )
-    return Scaled(replace(draft, cut=cut, mix=mix), lines, meat_factor, mix_factor, says)
+    changed = replace(draft, cut=cut, mix=_texts(draft, lines))
+    return Scaled(changed, lines, factor, factor, says, _ways_to_more(whole, factor, made_kg, needed_kg))
 
 
-def _mix_wanted_kg(old: Asked, new: Asked) -> tuple[float, float]:
-    """Ready mix for the new cut, as much over its need as before within reason, and the part of it set aside [kg]."""
+def _on_the_meat_kg(old: Asked, factor: float) -> float:
+    """Mix that meets the meat in the new size [kg]; a part set aside by weight stays what it was."""
     was = old.at_contact
-    over = (was.ready.mass_kg.value - was.set_aside_kg) / was.need.mass_kg.value
-    kept = min(max(over, LEAST_OVER_NEED), MOST_OVER_NEED)
-    by_weight = old.mix.set_aside.mass_kg is not None
-    aside_kg = was.set_aside_kg * (1.0 if by_weight else new.cut.meat_kg / old.cut.meat_kg)
-    return new.at_contact.need.mass_kg.value * kept + aside_kg, aside_kg
+    aside_kg = was.set_aside_kg * (1.0 if old.mix.set_aside.mass_kg is not None else factor)
+    return max(0.0, was.ready.mass_kg.value * factor - aside_kg)
 
 
-def _aims(old: Asked, new: Asked, total_kg: float, aside_kg: float, mix_factor: float) -> Aims:
-    """Salt, sugar and acid for a kilogram of meat as before, in so much mix."""
-    balance, share = old.at_contact.balance, 1 - aside_kg / total_kg
-    settled = old.salt.settles_g_per_kg / 1000
-    lost_kg = old.at_contact.ready.boiled_off_kg + sum(portion.mass_kg.value for portion in old.at_contact.ready.lifted)
-    values: dict[Aim, float] = {
-        "salt": settled if new.salt.settles else balance.total("salt").value,
-        "sugar": balance.total("sugar").value,
-        "acid": balance.total("acid").value,
-        "total": total_kg + lost_kg * mix_factor,
-    }
-    return Aims(
-        meat_kg=new.cut.meat_kg / share,
-        meat_water_kg=new.cut.water_kg / share,
-        settles=new.salt.settles,
-        values=values,
-        boiled_off_kg=old.at_contact.ready.boiled_off_kg * mix_factor,
+def _coverage(made_kg: float, needed_kg: float) -> str:
+    made, needed = number_told(made_kg * 1000), number_told(needed_kg * 1000)
+    if made_kg < (1 - WORTH_TELLING) * needed_kg:
+        return f"It covers thinly: this shape takes about {needed} g, and {made} g are there."
+    return f"This shape takes about {needed} g, and {made} g are there."
+
+
+def _texts(draft: Draft, lines: tuple[NewLine, ...]) -> tuple[LineInput, ...]:
+    words = {line.line_id: line.text for line in lines}
+    return tuple(replace(line, text=words.get(line.id, line.text)) for line in draft.mix)
+
+
+def _ways_to_more(whole: tuple[Portion, ...], factor: float, made_kg: float, needed_kg: float) -> tuple[More, ...]:
+    """More of everything, or of what is neutral, where the new shape takes more than there is."""
+    if made_kg <= 0 or made_kg >= (1 - WORTH_TELLING) * needed_kg:
+        return ()
+    times = needed_kg / made_kg
+    everything = tuple(_line(portion, factor * times) for portion in whole)
+    found = [More("everything", f"More of everything: times {number_told(times)}.", everything)]
+    neutral = [portion for portion in whole if is_neutral(portion)]
+    there_kg = sum(portion.mass_kg.value for portion in neutral) * factor
+    if there_kg > 0:
+        more = (there_kg + needed_kg - made_kg) / there_kg
+        names = " and ".join(dict.fromkeys(portion.ingredient.also_called[0] for portion in neutral))
+        lines = tuple(_line(portion, factor * (more if portion in neutral else 1.0)) for portion in whole)
+        found.append(More("neutral", f"More {names} alone: times {number_told(more)}; the rest stays.", lines))
+    return tuple(found)
+
+
+def is_neutral(portion: Portion) -> bool:
+    """Whether more of it makes a mix neither saltier nor sourer."""
+    item = portion.ingredient
+    return (
+        item.group in NEUTRAL_GROUPS
+        and item.salt.value <= MOST_SALT_NEUTRAL
+        and item.acid.value <= MOST_ACID_NEUTRAL
+        and item.enzyme is None
     )
 
 
-def _line(portion: Portion, after_kg: float) -> NewLine:
-    same = abs(after_kg - portion.mass_kg.value) < CHANGED_FROM_KG
-    text = portion.text if same else weighed_text(portion.ingredient, after_kg)
-    return NewLine(portion.line_id, text, portion.mass_kg.value, after_kg)
+def _line(portion: Portion, factor: float) -> NewLine:
+    after_kg = portion.mass_kg.value * factor
+    if abs(after_kg - portion.mass_kg.value) < CHANGED_FROM_KG:
+        return NewLine(portion.line_id, portion.text, portion.mass_kg.value, after_kg)
+    counted = _counted_text(portion.text, factor)
+    return NewLine(
+        portion.line_id, counted or _finely_weighed(portion.ingredient, after_kg), portion.mass_kg.value, after_kg
+    )
 
 
-def _times(mass: Interval, factor: float) -> Interval:
-    return Interval(mass.value * factor, mass.low * factor, mass.high * factor)
+def _finely_weighed(ingredient: Ingredient, mass_kg: float) -> str:
+    """A line in grams to three figures: a spice scaled down keeps its ratio."""
+    grams = mass_kg * 1000
+    if grams >= 100:
+        return weighed_text(ingredient, mass_kg)
+    return f"{float(f'{grams:.3g}'):g} g {ingredient.also_called[0]}"
+
+
+def _counted_text(text: str, factor: float) -> str:
+    """A plain line with its number times the factor, where that is a whole measure, a half or a quarter.
+
+    >>> _counted_text("3 cloves garlic", 2.0), _counted_text("1 tbsp soy sauce", 1.5), _counted_text("2 limes", 1.37)
+    ('6 cloves garlic', '1.5 tbsp soy sauce', '')
+    """
+    found = leading_number(text)
+    if found is None or found.number.low != found.number.high or re.search(r"[\d½¼¾⅓⅔]", found.rest):
+        return ""
+    wanted = found.number.value * factor
+    for step in SENSIBLE_STEPS:
+        nearest = round(wanted / step) * step
+        if nearest > 0 and abs(nearest / wanted - 1) <= SAME_WITHIN:
+            return f"{nearest:g} {found.rest.strip()}"
+    return ""

@@ -9,7 +9,7 @@ import { Proposal } from './Proposal'
 import type { DrawerProps } from './drawer'
 import { useAsking } from './useAsking'
 
-/** The same batch for another cut: amounts are worked out anew, not multiplied. */
+/** The same batch for another cut: every amount goes with the meat; more of the mix only if it is asked for. */
 export function Scale({ draft, change }: DrawerProps) {
   const tables = useQuery(tablesQuery)
   const [kind, setKind] = useState('')
@@ -20,6 +20,10 @@ export function Scale({ draft, change }: DrawerProps) {
   const cut = sameKind
     ? { ...draft.cut, mass: mass || draft.cut.mass, thickness: thickness || draft.cut.thickness, pieces: '' }
     : { ...BLANK.cut, kind, mass, thickness }
+  const take = (lines: Scaled['lines']) => {
+    change((was) => ({ ...was, cut, mix: withTexts(was.mix, lines) }))
+    forget()
+  }
   return (
     <section aria-labelledby="another-size" className="border-t border-rule pt-1">
       <h2 id="another-size" className="font-sans! text-[1.05rem] font-semibold">
@@ -61,10 +65,26 @@ export function Scale({ draft, change }: DrawerProps) {
           lines={answer.lines}
           says={[{ words: answer.says, met: true }]}
           onTake={() => {
-            change((was) => ({ ...was, cut, mix: withTexts(was.mix, answer.lines) }))
-            forget()
+            take(answer.lines)
           }}
         />
+      )}
+      {answer && answer.more.length > 0 && (
+        <ul aria-label="More of the mix" className="mt-2 space-y-2">
+          {answer.more.map((way) => (
+            <li key={way.id}>
+              <button
+                type="button"
+                className="act text-left!"
+                onClick={() => {
+                  take(way.lines)
+                }}
+              >
+                {way.says}
+              </button>
+            </li>
+          ))}
+        </ul>
       )}
     </section>
   )

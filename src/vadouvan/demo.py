@@ -103,7 +103,7 @@ def _in_its_bag(local: datetime, kitchen: Kitchen) -> tuple[Draft, tuple[LoggedE
     draft = Draft(
         "Harbour crown",
         CutInput(kind="turkey_crown", mass="2.9 kg", thickness="80 mm", pieces="1"),
-        lines("1 l buttermilk", "45 g fine salt", "6 sprigs thyme", "1 tbsp black pepper"),
+        lines("1 l buttermilk", "36 g fine salt", "6 sprigs thyme", "1 tbsp black pepper"),
         HoldInput("4", "surface", "12"),
         _meal(later(pull, lead), f"{lead / MINUTE:.0f} min"),
         OccasionInput("9", "normal"),

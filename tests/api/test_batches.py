@@ -164,3 +164,7 @@ class NeverAServerError(unittest.TestCase):
 
             with self.subTest(operation=found.label):
                 call()
+
+
+if __name__ == "__main__":
+    unittest.main()

@@ -128,7 +128,7 @@ class ByKeyboard(BrowserCase):
         answer(page, "Thickness, or edge of a cube", "30 mm")
         tab_to(page, page.get_by_role("button", name="Work out for this size"))
         page.keyboard.press("Enter")
-        expect(page.get_by_text(re.compile("Meat times 1.8, mix times"))).to_be_visible()
+        expect(page.get_by_text(re.compile("Meat times 1.8, every amount times 1.8"))).to_be_visible()
         tab_to(page, page.get_by_role("button", name="Take these amounts"))
         page.keyboard.press("Enter")
         expect(page.get_by_role("link", name=re.compile("Cut 1.8 kg, 30 mm"))).to_be_visible()

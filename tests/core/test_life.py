@@ -350,9 +350,10 @@ class BadMeals(unittest.TestCase):
     """Hours that no meal can have."""
 
     def test_each_is_told_with_what_would_do(self) -> None:
-        """In 1970, in an hour that the clock skips, in ten years; in ten minutes there is a plan that says so."""
+        """In 1995 and 1970, in an hour that the clock skips, in ten years; a plan in ten minutes says so."""
         for when, says in (
-            ("1970-01-01T12:00", "already past"),
+            ("1995-01-01T12:00", "already past"),
+            ("1970-01-01T12:00", "Years from 1990 to 2100"),
             ("2027-03-28T01:30", "does not exist"),
             ("2036-11-28T19:00", "more than a year away"),
         ):

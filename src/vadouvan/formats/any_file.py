@@ -5,7 +5,7 @@ from __future__ import annotations
 import json
 from dataclasses import dataclass
 
-from vadouvan.core.draft.typed import LONGEST_KEPT, Draft, LineInput
+from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_LINES, Draft, LineInput
 from vadouvan.core.interpretation.mix import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
@@ -75,6 +75,10 @@ def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
     notes = [] if meat else ["No line names a cut with its weight: say it under Cut."]
     notes += [f'Not part of the mix, under "{part.title}": {"; ".join(part.lines)}.' for part in recipe.companions]
     notes += [f"Left out: {'; '.join(recipe.left_out)}."] if recipe.left_out else []
+    if len(mix) > MOST_LINES:
+        left = "; ".join(mix[MOST_LINES:])[:LONGEST_KEPT]
+        notes.append(f"Left out, since {MOST_LINES} lines are the most of one mix: {left}.")
+        mix = mix[:MOST_LINES]
     draft = Draft(
         name=name,
         cut=cut_input(meat),

@@ -72,7 +72,8 @@ def read_recipe(text: str, kitchen: Kitchen) -> RecipeInterpretation:
     if _texts(recipe.get("recipeInstructions")) and recipe.get("recipeCategory") != CATEGORY:
         notes.append("Its instructions were not taken over: times are worked out here, by the cut.")
     if len(mix) > MOST_LINES:
-        notes.append(f"It lists {len(mix)} ingredients; the mix shows what is too many.")
+        notes.append(f"It lists {len(mix)} ingredients; {MOST_LINES} are the most of one mix: the first are taken.")
+        mix = mix[:MOST_LINES]
     draft = Draft(
         name=_one_text(recipe.get("name"))[:LONGEST_NAME],
         cut=cut_input(meat),

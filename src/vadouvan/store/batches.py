@@ -12,7 +12,7 @@ from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
 
 from vadouvan.core.draft.typed import Draft
-from vadouvan.errors import NotKept, Overtaken
+from vadouvan.errors import InputError, NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.rows import BatchRow, HistoryRow, VerdictRow
 
@@ -25,13 +25,17 @@ Check = Callable[[Draft, Draft], None]
 
 @dataclass(frozen=True)
 class KeptBatch:
-    """A draft with its identity and revision, and whether there is a state before and after it."""
+    """A draft with its identity and revision, and whether there is a state before and after it.
+
+    ``damaged`` is the text of a row that cannot be read any more; its draft is then a name and nothing else.
+    """
 
     id: str
     revision: int
     draft: Draft
     can_undo: bool = False
     can_redo: bool = False
+    damaged: str = ""
 
 
 class Batches:
@@ -54,7 +58,7 @@ class Batches:
             for start in range(0, len(identities), MOST_AT_ONCE):
                 part = identities[start : start + MOST_AT_ONCE]
                 rows = session.scalars(select(BatchRow).where(BatchRow.id.in_(part)).order_by(BatchRow.made_at))
-                found += [KeptBatch(row.id, row.revision, draft_from_json(row.draft)) for row in rows]
+                found += [KeptBatch(row.id, row.revision, draft_in(row.draft)[0]) for row in rows]
         return found
 
     def get(self, identity: str) -> KeptBatch:
@@ -81,6 +85,7 @@ class Batches:
         """
         with Session(self._engine) as session, session.begin():
             row = _row_at(session, identity, revision)
+            _refuse_damaged(row)
             if check is not None:
                 check(draft_from_json(row.draft), draft)
             put_draft(session, row, draft_to_json(draft), now)
@@ -95,7 +100,7 @@ class Batches:
             state = session.get(HistoryRow, (identity, number))
             if state is not None:
                 if check is not None:
-                    check(draft_from_json(row.draft), draft_from_json(state.draft))
+                    check(draft_in(row.draft)[0], draft_in(state.draft)[0])
                 row.at_number = number
                 _move(row, state.draft, now)
                 session.flush()
@@ -166,4 +171,24 @@ def _move(row: BatchRow, draft: str, now: datetime) -> None:
 def _kept(session: Session, row: BatchRow) -> KeptBatch:
     numbers = select(func.min(HistoryRow.number), func.max(HistoryRow.number)).where(HistoryRow.batch_id == row.id)
     first, last = session.execute(numbers).one()
-    return KeptBatch(row.id, row.revision, draft_from_json(row.draft), row.at_number > first, row.at_number < last)
+    draft, damaged = draft_in(row.draft)
+    return KeptBatch(row.id, row.revision, draft, row.at_number > (first or 0), row.at_number < (last or 0), damaged)
+
+
+DAMAGED_NAME = "A batch that cannot be read"
+
+
+def draft_in(text: str) -> tuple[Draft, str]:
+    """The draft in a row's text; for text that is none, a draft with a name alone, and the text."""
+    try:
+        return draft_from_json(text), ""
+    except ValueError:
+        return Draft(name=DAMAGED_NAME), text
+
+
+def _refuse_damaged(row: BatchRow) -> None:
+    """Raises InputError for a row that cannot be read: its text is kept as it is until somebody has seen it."""
+    if draft_in(row.draft)[1]:
+        wrong = "What is kept of this batch cannot be read, and is not written over."
+        accepted = "Go back one change, write it to a file, or remove it."
+        raise InputError(field="batch", given="", wrong=wrong, accepted=accepted)

@@ -15,7 +15,8 @@ from sqlalchemy.orm import Session
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot, OwnLabel, VerdictSnapshot
 from vadouvan.core.snapshot.merging import Merge
 from vadouvan.errors import NotKept
-from vadouvan.shapes import draft_from_json, draft_to_json
+from vadouvan.shapes import draft_to_json
+from vadouvan.store.batches import draft_in
 from vadouvan.store.event_log import event_row, logged_in
 from vadouvan.store.own_cuts import kind_in, kind_text
 from vadouvan.store.own_ingredients import label_in, label_text
@@ -141,14 +142,16 @@ def _settings(session: Session) -> KitchenSettings:
 def _batch(
     row: BatchRow, events: list[EventRow], verdicts: list[VerdictRow], descent: DescentRow | None
 ) -> BatchSnapshot:
+    draft, damaged = draft_in(row.draft)
     return BatchSnapshot(
         row.id,
-        draft_from_json(row.draft),
+        draft,
         datetime.fromisoformat(row.made_at),
         tuple(logged_in(event) for event in events),
         tuple(_verdict(one) for one in verdicts),
         descent.from_id if descent else "",
         tuple(json.loads(descent.says)) if descent else (),
+        damaged,
     )
 
 

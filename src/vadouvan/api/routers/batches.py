@@ -11,6 +11,7 @@ from pydantic import BaseModel
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
 from vadouvan.core.draft.typed import Draft
+from vadouvan.core.judgement.judge import unjudged
 from vadouvan.core.weighing.as_weighed import locked_parts_changed
 from vadouvan.core.weighing.state import state_of
 from vadouvan.errors import InputError
@@ -42,7 +43,7 @@ def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchO
     kitchen = here.kitchen
     if marks is None:
         marks = Marks(kept.id in here.events.in_contact(kept.id), bool(here.verdicts.of(kept.id)))
-    judgement = here.judged(kept.draft)
+    judgement = unjudged("its row is damaged", kitchen, now=here.now()) if kept.damaged else here.judged(kept.draft)
     return BatchOut(
         id=kept.id,
         revision=kept.revision,
@@ -162,6 +163,8 @@ FileKind = Literal["file", "recipe", "card", "card.pdf"]
 def get_batch_file(identity: Identity, kind: FileKind, here: Here) -> Response:
     """The batch as a batch file, as a recipe (JSON-LD), or as a card (Markdown or PDF)."""
     kept = here.batches.get(identity)
+    if kind == "file" and kept.damaged:
+        return _file(kept.damaged, "text/plain; charset=utf-8", f"damaged-{kept.id[:8]}.txt")
     if kind == "file":
         return _file(batch_file.write(kept.draft), "application/json", f"batch-{kept.id[:8]}.json")
     snapshot = here.snapshots.batch(identity)

@@ -16,6 +16,7 @@ from vadouvan.core.draft.typed import CutInput, Draft, LineInput
 from vadouvan.core.figure import number_told
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.measures.units import VOLUME_M3, unit_word
 from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion
@@ -24,7 +25,7 @@ MoreId = Literal["everything", "neutral"]
 # A line that seasons nothing may be made more without making it saltier, sourer or hotter.
 NEUTRAL_GROUPS = frozenset({"fat", "dairy", "liquid"})
 MOST_SALT_NEUTRAL, MOST_ACID_NEUTRAL = 0.005, 0.015
-SENSIBLE_STEPS = (1.0, 0.5, 0.25)  # whole measures, halves and quarters read well
+SENSIBLE_STEPS = (1.0, 0.5, 0.25)  # whole measures and halves read well; of spoons and cups quarters too
 SAME_WITHIN = 0.01  # a count is kept as a count only if it loses no more than this
 WORTH_TELLING = 0.1  # of what is needed
 
@@ -141,7 +142,9 @@ def _counted_text(text: str, factor: float) -> str:
     if found is None or found.number.low != found.number.high or re.search(r"[\d½¼¾⅓⅔]", found.rest):
         return ""
     wanted = found.number.value * factor
-    for step in SENSIBLE_STEPS:
+    word = re.match(r"[A-Za-z]+", found.rest)
+    in_spoons = word is not None and unit_word(word.group()) in VOLUME_M3
+    for step in SENSIBLE_STEPS if in_spoons else SENSIBLE_STEPS[:2]:
         nearest = round(wanted / step) * step
         if nearest > 0 and abs(nearest / wanted - 1) <= SAME_WITHIN:
             return f"{nearest:g} {found.rest.strip()}"

@@ -7,18 +7,20 @@ from zoneinfo import ZoneInfo, ZoneInfoNotFoundError
 
 from vadouvan.errors import InputError
 
+FIRST_YEAR, LAST_YEAR = 1990, 2100
+LONGEST_ZONE = 64
 ACCEPTED = 'Write a day and an hour, such as "2026-11-28T19:00".'
 
 
 def time_zone(name: str, *, field: str) -> ZoneInfo:
     """The named time zone; raises InputError for a name that is not one."""
     try:
-        return ZoneInfo(name)
+        return ZoneInfo(name[: LONGEST_ZONE + 1])
     except (ZoneInfoNotFoundError, ValueError, OSError):
         raise InputError(
             field=field,
-            given=name,
-            wrong=f'"{name}" is not a time zone.',
+            given=name[:LONGEST_ZONE],
+            wrong=f'"{name[:LONGEST_ZONE]}" is not a time zone.',
             accepted='Write one such as "Europe/Lisbon" or "UTC".',
         ) from None
 
@@ -34,6 +36,9 @@ def local_moment(text: str, zone: ZoneInfo, *, field: str) -> datetime:
         raise InputError(
             field=field, given=text, wrong=f'"{text}" is not a date and time.', accepted=ACCEPTED
         ) from None
+    if not FIRST_YEAR <= moment.year <= LAST_YEAR:
+        wrong = f"{moment.year} is no year that is planned for."
+        raise InputError(field=field, given=text, wrong=wrong, accepted=f"{ACCEPTED} Years from 1990 to 2100.")
     if moment.tzinfo is not None:
         return moment.astimezone(zone)
     placed = moment.replace(tzinfo=zone)

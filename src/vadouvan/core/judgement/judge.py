@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 
 from vadouvan.core.clock.chain import PlanStep
@@ -18,6 +18,7 @@ from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
 from vadouvan.core.hold.time_course import TimeCourse, hold_course
 from vadouvan.core.hold.window import Edge, Window, window_of
 from vadouvan.core.interpretation.draft import Interpretation, read_draft
+from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.judgement.fire import FireJudgement, fire_judgement
 from vadouvan.core.judgement.planned import planned_of
 from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence
@@ -29,6 +30,7 @@ from vadouvan.core.mix.span import SaltState
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.core.schedule.pull_now import pull_now
 from vadouvan.core.schedule.steps import next_hands_on
+from vadouvan.errors import InputError
 
 
 @dataclass(frozen=True)
@@ -76,7 +78,29 @@ class Judgement:
 
 
 def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
-    """Judge a draft at a given moment; never raises for what a cook typed."""
+    """Judge a draft at a given moment; never raises, whatever is in it: what cannot be worked out is told.
+
+    One batch must never take the others away, so a fault of ours in one is a problem of that one.
+    """
+    try:
+        return _judged(draft, kitchen, now=now)
+    except (ArithmeticError, ValueError, LookupError, TypeError, AttributeError, RecursionError) as fault:
+        return unjudged(f"{type(fault).__name__}: {str(fault)[:200]}", kitchen, now=now)
+
+
+def unjudged(fault: str, kitchen: Kitchen, *, now: datetime) -> Judgement:
+    """The judgement of what cannot be judged: a sentence that says so, and what can still be done."""
+    blank = _judged(Draft(), kitchen, now=now)
+    problem = InputError(field="batch", given="", wrong=f"{UNJUDGED} ({fault}).", accepted=CAN_STILL)
+    reading = replace(blank.reading, notes=Notes(problems=[problem]))
+    return replace(blank, reading=reading, sentence=f"{UNJUDGED}. {CAN_STILL}")
+
+
+UNJUDGED = "This batch cannot be judged as it stands"
+CAN_STILL = "Its text is kept: undo the last change, write it to a file, or remove it; all other batches stand."
+
+
+def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     reading = read_draft(draft, kitchen, now=now)
     grams = tuple(grams_figure(portion) for portion in reading.portions)
     needed, servings = _occasion(reading)

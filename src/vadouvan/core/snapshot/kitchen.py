@@ -30,7 +30,7 @@ class VerdictSnapshot:
 class BatchSnapshot:
     """A batch with everything that happened to it: presses, verdicts, the batch it goes on from and what was changed.
 
-    The states for undo are not part of it.
+    The states for undo are not part of it. ``damaged`` is the text of a batch that cannot be read any more.
     """
 
     id: str
@@ -40,6 +40,7 @@ class BatchSnapshot:
     verdicts: tuple[VerdictSnapshot, ...] = ()
     from_id: str = ""
     changed: tuple[str, ...] = ()
+    damaged: str = ""
 
 
 @dataclass(frozen=True)

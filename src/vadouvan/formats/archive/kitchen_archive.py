@@ -30,6 +30,7 @@ from vadouvan.formats.paper_card import cards_pdf
 from vadouvan.formats.recipe import write_recipe
 
 BATCHES, RECORDS, RECIPES, CARDS = "batches", "records", "recipes", "cards"
+DAMAGED = "damaged"
 PANTRY, OWN_CUTS, SETTINGS, LOGBOOK = "pantry.csv", "own_cuts.json", "settings.json", "logbook.csv"
 NEEDED = (f"{BATCHES}/", f"{RECORDS}/", PANTRY, OWN_CUTS, SETTINGS)
 SCHEMA = f"{BATCHES}/batch.schema.json"
@@ -58,6 +59,9 @@ def write_archive(snapshot: KitchenSnapshot, kitchen: Kitchen, *, now: datetime)
     plans: list[tuple[str, str, tuple[PlanStep, ...]]] = []
     cards: list[tuple[BatchSnapshot, Card]] = []
     for batch in snapshot.batches:
+        if batch.damaged:  # its text as it is, to be mended by hand; nothing of it is taken in again
+            files[f"{DAMAGED}/{batch.id}.txt"] = batch.damaged
+            continue
         judgement = _in_hand(batch, kitchen, now)
         card = _card(batch, kitchen, judgement, now)
         cards.append((batch, card))

@@ -5,10 +5,12 @@ from __future__ import annotations
 import json
 import unittest
 from typing import Any
+from unittest.mock import patch
 
 from fastapi.testclient import TestClient
 
 from tests.api.kitchen import kitchen_app
+from vadouvan.core.weighing.session import carry_out
 
 SKEWERS: dict[str, Any] = {
     "name": "Skewers",
@@ -55,6 +57,27 @@ class OneBatch(unittest.TestCase):
         answer = self.client.post(self.path, json={"after": self.number, **body})
         self.assertEqual(answer.status_code, 422, answer.text)
         self.assertIn(says, answer.json()["sentence"])
+
+
+class Together(OneBatch):
+    """An edit and an event in the same moment: neither is lost."""
+
+    def test_an_edit_between_reading_and_writing_stays(self) -> None:
+        """The name that was typed while contact was worked out is there afterwards, and so is the contact."""
+        self.ready()
+        edited: list[int] = []
+
+        def with_an_edit(*args: Any, **kwargs: Any) -> Any:
+            if not edited:
+                kept = self.client.get(f"/api/batches/{self.batch['id']}").json()
+                change = {"revision": kept["revision"], "draft": {**kept["draft"], "name": "Typed meanwhile"}}
+                edited.append(self.client.put(f"/api/batches/{self.batch['id']}", json=change).status_code)
+            return carry_out(*args, **kwargs)
+
+        with patch("vadouvan.api.routers.weighing.carry_out", side_effect=with_an_edit):
+            self.event("contact", mass_g=950, celsius=4)
+        kept = self.client.get(f"/api/batches/{self.batch['id']}").json()
+        self.assertEqual((edited, kept["draft"]["name"], kept["locked"]), ([200], "Typed meanwhile", True))
 
 
 class Weighing(OneBatch):

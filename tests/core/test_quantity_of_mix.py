@@ -94,6 +94,20 @@ class SetAsideClean(unittest.TestCase):
         """What is set aside is between nothing and all of it."""
         self.assertTrue(0 <= SetAside(share=share).of(ready_kg) <= ready_kg + 1e-12)
 
+    def test_in_the_language_of_lines(self) -> None:
+        """Spoons, cups, millilitres and parts; a volume is told in grams as assumed."""
+        volumes = (("3 tbsp", 46.35, None), ("45 ml", 46.35, None), ("1/4 cup", 61.8, None))
+        for text, grams, share in (*volumes, ("a third", None, 1 / 3), ("half of it", None, 0.5), ("1/4", None, 0.25)):
+            reading = judged(replace(salty(), quantity=QuantityInput(set_aside=text))).reading
+            with self.subTest(text):
+                self.assertEqual(reading.problems, [])
+                aside = reading.mix.set_aside
+                if grams is not None:
+                    self.assertAlmostEqual((aside.mass_kg or 0) * 1000, grams, delta=0.1)
+                    self.assertIn("about", reading.assumed["quantity.set_aside"])
+                else:
+                    self.assertAlmostEqual(aside.share or 0, share or 0, delta=1e-6)
+
     def test_it_is_a_step_before_contact(self) -> None:
         """Poured off, named for its use."""
         mix = judged(replace(salty(), quantity=QuantityInput(set_aside="60 g", set_aside_for="the baste"))).mix

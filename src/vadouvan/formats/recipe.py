@@ -6,6 +6,7 @@ import json
 import re
 from collections.abc import Iterator
 from dataclasses import dataclass
+from html.parser import HTMLParser
 from typing import Any
 
 from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_LINES, Draft, LineInput, OccasionInput
@@ -21,7 +22,6 @@ CONTEXT = "https://schema.org"
 CATEGORY = "Marinade"
 LONGEST_NAME = 200
 ACCEPTED = 'A recipe is a JSON object with "@type": "Recipe" and a list "recipeIngredient".'
-_SCRIPT = re.compile(r"<script[^>]*application/ld\+json[^>]*>(.*?)</script>", re.IGNORECASE | re.DOTALL)
 
 
 @dataclass(frozen=True)
@@ -91,9 +91,42 @@ def _review(batch: BatchSnapshot, number: int) -> dict[str, Any]:
     return {"@type": "Review", **author, "dateCreated": one.at.isoformat(), "reviewBody": body}
 
 
+class _Scripts(HTMLParser):
+    """The JSON-LD of a page: what stands in its scripts of that type."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.found: list[str] = []
+        self._in_one = False
+
+    def handle_starttag(self, tag: str, attrs: list[tuple[str, str | None]]) -> None:
+        """A script of ours begins, or another tag."""
+        self._in_one = tag == "script" and any(
+            name == "type" and "ld+json" in (value or "").lower() for name, value in attrs
+        )
+        if self._in_one:
+            self.found.append("")
+
+    def handle_endtag(self, tag: str) -> None:
+        """It ends."""
+        self._in_one = self._in_one and tag != "script"
+
+    def handle_data(self, data: str) -> None:
+        """What stands in it."""
+        if self._in_one:
+            self.found[-1] += data
+
+
+def _scripts(text: str) -> list[str]:
+    page = _Scripts()
+    page.feed(text)
+    page.close()
+    return page.found
+
+
 def _documents(text: str) -> Iterator[Any]:
     """Every JSON document: the text itself, or the scripts of a page."""
-    parts = _SCRIPT.findall(text) if text.lstrip().startswith("<") else [text]
+    parts = _scripts(text) if text.lstrip().startswith("<") else [text]
     for part in parts:
         try:
             yield json.loads(part)

@@ -11,10 +11,18 @@ from sqlalchemy.orm import Session, aliased
 
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
-from vadouvan.errors import NotKept, Overtaken
+from vadouvan.errors import NotKept, Overtaken, VadouvanError
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.batches import put_draft
 from vadouvan.store.rows import BatchRow, EventRow
+
+
+class DraftMoved(VadouvanError):
+    """The draft was changed between being read and being written: work it out anew from the newer one."""
+
+    def __init__(self, identity: str) -> None:
+        self.identity = identity
+        super().__init__("This batch was changed elsewhere in the same moment. Press it again.")
 
 
 class EventLog:
@@ -39,10 +47,11 @@ class EventLog:
         with Session(self._engine) as session:
             return set(session.scalars(wanted))
 
-    def note(self, batch_id: str, logged: LoggedEvent, *, draft: Draft | None, now: datetime) -> None:
-        """Keep a press, and the draft it leads to, if that is another.
+    def note(self, batch_id: str, logged: LoggedEvent, *, draft: Draft | None, made_from: Draft, now: datetime) -> None:
+        """Keep an event, and the draft it leads to, if that is another; ``made_from`` is what it was worked out from.
 
-        Raises NotKept without the batch, and Overtaken if another press came first.
+        Raises NotKept without the batch, Overtaken if another event came first, and DraftMoved, with nothing kept, if
+        the draft was changed since: what was typed meanwhile is never written over.
         """
         with Session(self._engine) as session, session.begin():
             row = session.get(BatchRow, batch_id, with_for_update=True)
@@ -53,6 +62,8 @@ class EventLog:
             )
             if (last or 0) != logged.number - 1:
                 raise Overtaken(batch_id, expected=logged.number - 1, stored=last or 0)
+            if row.draft != draft_to_json(made_from):
+                raise DraftMoved(batch_id)
             session.add(event_row(batch_id, logged))
             if draft is not None:
                 put_draft(session, row, draft_to_json(draft), now)

@@ -130,6 +130,9 @@ def plan_table_together(here: Here) -> TogetherOut:
     said = []
     for one in plan.moved:
         kept = here.batches.get(one.batch.id)
+        if kept.draft != one.batch.draft:  # typed in while the plan was worked out: that stands
+            said.append(f"{one.batch.name}: changed meanwhile, and left as it is. Plan again for it.")
+            continue
         here.batches.change(kept.id, one.draft, revision=kept.revision, now=here.now())
         said.append(f"{one.batch.name}: {here.judged(one.draft).plan_says}")
     left = [

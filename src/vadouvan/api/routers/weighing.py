@@ -17,7 +17,9 @@ from vadouvan.core.weighing.session import Session, carry_out, session_of
 from vadouvan.core.weighing.telling import typed_celsius, typed_mass_kg
 from vadouvan.errors import Overtaken
 from vadouvan.formats.weighing_out import WeighOut, weigh_out
+from vadouvan.store.event_log import DraftMoved
 
+TRIES = 5  # of an event whose draft is being typed in at the same moment
 router = APIRouter(prefix="/api/weigh", tags=["weigh"])
 
 Identity = Annotated[str, Path(max_length=64)]
@@ -95,12 +97,19 @@ def look(identity: Identity, here: Here) -> WeighAnswer:
 @router.post("/{identity}")
 def event(identity: Identity, body: EventBody, here: Here) -> WeighAnswer:
     """Carry a press out; 422 if it cannot be now, 409 if another came first."""
-    session, now = _session(identity, here), here.now()
     said = body.to_core()
-    if body.after != session.record.number:
-        raise Overtaken(identity, expected=body.after, stored=session.record.number)
-    carried = carry_out(session, said, here.kitchen, now=now)
-    here.events.note(identity, carried.logged, draft=carried.draft, now=now)
+    for left in reversed(range(TRIES)):
+        session, now = _session(identity, here), here.now()
+        if body.after != session.record.number:
+            raise Overtaken(identity, expected=body.after, stored=session.record.number)
+        carried = carry_out(session, said, here.kitchen, now=now)
+        try:
+            here.events.note(identity, carried.logged, draft=carried.draft, made_from=session.draft, now=now)
+        except DraftMoved:
+            if left == 0:
+                raise
+        else:
+            break
     return _answer(_session(identity, here), here)
 
 

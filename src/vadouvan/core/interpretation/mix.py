@@ -18,7 +18,7 @@ from vadouvan.core.draft.typed import (
     QuantityInput,
 )
 from vadouvan.core.interpretation.notes import Notes
-from vadouvan.core.measures.numbers import Interval
+from vadouvan.core.measures.numbers import Interval, leading_number
 from vadouvan.core.measures.quantity import (
     CONTACT,
     MIX_MASS,
@@ -29,8 +29,9 @@ from vadouvan.core.measures.quantity import (
     decimal,
     quantity,
 )
+from vadouvan.core.measures.units import VOLUME_M3, unit_word
 from vadouvan.core.mix.making import Cooling, Making, Method, Texture
-from vadouvan.core.mix.need import Coat, Container, Form, SetAside, Vessel, usual_form
+from vadouvan.core.mix.need import LIQUID_DENSITY, Coat, Container, Form, SetAside, Vessel, usual_form
 from vadouvan.core.mix.salting_method import Salting, SaltingMethod
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.pantry.ingredient import Ingredient
@@ -276,7 +277,8 @@ def _size(said: str, notes: Notes) -> tuple[float | None, float | None]:
     """Floor [m2] and volume [m3] of a vessel: "22 x 16 cm" or "2.5 l"."""
     if not said:
         return None, None
-    sides = re.fullmatch(r"\s*([\d.,]+\s*(?:[a-z]+)?)\s*(?:x|×|by)\s*([\d.,]+)\s*([a-z]+)\s*", said, re.IGNORECASE)
+    plain = " ".join(said.split())
+    sides = re.fullmatch(r"([\d.,]+ ?(?:[a-z]+)?) ?(?:x|×|by) ?([\d.,]+) ?([a-z]+)", plain, re.IGNORECASE)
     if sides:
         unit = sides[3]
         first = sides[1] if re.search(r"[a-z]", sides[1], re.IGNORECASE) else f"{sides[1]} {unit}"
@@ -298,7 +300,32 @@ def _set_aside(said: QuantityInput, notes: Notes) -> SetAside:
             lambda: decimal(text, field="quantity.set_aside", low=0, high=90, units=("%",), accepted=accepted)
         )
         return SetAside(share=(share or 0.0) / 100, use=use)
+    share_said = _share_of_it(text)
+    if share_said is not None:
+        return SetAside(share=share_said, use=use)
+    volume_m3 = _volume_of_it(text)
+    if volume_m3 is not None:
+        grams = notes.assume("quantity.set_aside", volume_m3 * LIQUID_DENSITY * 1000, "")
+        notes.assumed["quantity.set_aside"] = f"about {grams:.0f} g"
+        return SetAside(mass_kg=grams / 1000, use=use)
     return SetAside(mass_kg=_said(text, MIX_MASS, "quantity.set_aside", notes), use=use)
+
+
+MOST_SHARE_ASIDE = 0.9
+
+
+def _share_of_it(text: str) -> float | None:
+    """A part in words or as a fraction: "a third", "half of it", "1/4"; nothing for any other text."""
+    found = leading_number(re.sub(r"\s+(?:of (?:it|the mix|the marinade))$", "", text.strip(), flags=re.IGNORECASE))
+    is_part = found is not None and not found.rest.strip() and 0 < found.number.value <= MOST_SHARE_ASIDE
+    return found.number.value if found is not None and is_part and not re.match(r"^0?[.,]", text) else None
+
+
+def _volume_of_it(text: str) -> float | None:
+    """Spoons, cups or millilitres [m3]: "3 tbsp", "1/4 cup", "45 ml"; nothing for any other text."""
+    found = leading_number(text)
+    unit = unit_word(found.rest.strip()) if found is not None else ""
+    return found.number.value * VOLUME_M3[unit] if found is not None and unit in VOLUME_M3 else None
 
 
 # --- making --------------------------------------------------------------------------------

@@ -172,7 +172,7 @@ def degrees(text: str, *, field: str, low: float, high: float, accepted: str) ->
     >>> degrees("392 F", field="heat", low=0, high=300, accepted="")
     200.0
     """
-    match = re.fullmatch(r"\s*([-−]?\d{1,4}(?:[.,]\d{1,3})?)\s*°?\s*([cCfF]?)\s*", text)
+    match = re.fullmatch(r"([-−]?\d{1,4}(?:[.,]\d{1,3})?) ?°? ?([cCfF]?)", " ".join(text.split()))
     if match is None:
         raise InputError(
             field=field, given=text, wrong=f'"{text.strip()}" could not be read as a temperature.', accepted=accepted

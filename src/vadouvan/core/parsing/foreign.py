@@ -14,9 +14,10 @@ _MEANS = {
     "cups": ("tasse", "tassen", "becher", "taza", "tazas", "tazza", "xícara", "kopje"),
     "cloves": ("zehe", "zehen", "gousse", "gousses", "diente", "dientes", "spicchio", "spicchi", "teen"),
 }  # fmt: skip
+LONGEST_LOOKED_AT = 80
 _MEASURE = {word: ours for ours, words in _MEANS.items() for word in words}
 _LINE = re.compile(
-    r"^\s*(?P<number>[\d.,/½¼¾⅓⅔ -]+?)\s*(?P<word>"
+    r"^(?P<number>[\d.,/½¼¾⅓⅔ -]+?) ?(?P<word>"
     + "|".join(re.escape(word) for word in sorted(_MEASURE, key=len, reverse=True))
     + r")(?=\s|$)",
     re.IGNORECASE,
@@ -29,7 +30,7 @@ def foreign_measure(text: str) -> tuple[str, str] | None:
     >>> foreign_measure("2 EL Senf")
     ('EL', '2 tbsp')
     """
-    match = _LINE.match(text)
+    match = _LINE.match(" ".join(text[:LONGEST_LOOKED_AT].split()))  # an amount stands at the start of its line
     if match is None:
         return None
     return match["word"], f"{match['number'].strip()} {_MEASURE[match['word'].lower()]}"

@@ -12,6 +12,7 @@ from vadouvan.core.measures.numbers import leading_number
 _STARTS_LIKE_A_HEADING = re.compile(r"^\s*#|:\s*$")
 _MOST_WORDS, _LONGEST = 7, 60
 LEAST_LINES = 2
+MOST_LOOKED_AT = 400  # lines of a pasted text; what comes after them is left out, and told
 # Words by which a heading tells what stands under it. A glaze, a sauce, what is strewn over it: none is the mix.
 _MIXES = frozenset((
     "bath", "brine", "cure", "dry", "marinade", "marinades", "marinating", "mix", "mixture", "overnight",
@@ -78,7 +79,7 @@ def recipe_in(text: str, is_line: Callable[[str], bool]) -> PastedRecipe:
 
     Where all of it stands under a heading that is usually beside a mix, that is the mix.
     """
-    blocks = _blocks(text)
+    blocks = _blocks("\n".join(text.splitlines()[:MOST_LOOKED_AT]))
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
     if not any(is_line(line) for block in own for line in block.lines) and len(beside) == 1:
@@ -91,6 +92,7 @@ def recipe_in(text: str, is_line: Callable[[str], bool]) -> PastedRecipe:
         left += [line for line in block.lines if line not in said]
         companions.append(PastedMix(block.title, said, "companion"))
     left += [line for block in blocks if block.kind == "none" for line in block.lines]
+    left += [line.strip() for line in text.splitlines()[MOST_LOOKED_AT:] if line.strip()]
     return PastedRecipe(
         tuple(line for line in lines if line not in left), tuple(one for one in companions if one.lines), tuple(left)
     )

@@ -141,6 +141,12 @@ class KitchenOfItsOwn:
         """The port it serves on."""
         return int(self.address.rsplit(":", 1)[1])
 
+    @property
+    def process(self) -> subprocess.Popen[str]:
+        """The server."""
+        assert self._process is not None
+        return self._process
+
     def kill(self) -> None:
         """Stop it as a power cut would."""
         if self._process is not None:

@@ -7,9 +7,10 @@ from contextlib import asynccontextmanager
 from pathlib import Path
 from threading import Thread
 
-from fastapi import FastAPI
+from fastapi import FastAPI, Request, Response
 from fastapi.responses import FileResponse
 from fastapi.staticfiles import StaticFiles
+from starlette.middleware.base import RequestResponseEndpoint
 
 from vadouvan import __version__
 from vadouvan.api.context import Context
@@ -33,10 +34,13 @@ from vadouvan.api.routers import (
     weighing,
 )
 from vadouvan.api.schemas.batch import TroubleOut
+from vadouvan.errors import NotKept
 
 # The page loads nothing from elsewhere, and says so to the browser.
 SAFE_HEADERS = {
-    "Content-Security-Policy": "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'",
+    "Content-Security-Policy": (
+        "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'"
+    ),
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "no-referrer",
 }
@@ -82,6 +86,20 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
         own_ingredients,
     ):
         app.include_router(router.router, responses=responses)
+
+    @app.api_route("/api/{path:path}", methods=["GET", "POST", "PUT", "DELETE", "PATCH"], include_in_schema=False)
+    def nothing_there(path: str) -> None:
+        """An address that the interface does not have is told as one, and is never the page."""
+        raise NotKept("address", f"/api/{path[:80]}")
+
+    @app.middleware("http")
+    async def with_safe_headers(request: Request, call_next: RequestResponseEndpoint) -> Response:
+        """Every answer says what it may load and that no page may frame it."""
+        answer = await call_next(request)
+        for name, value in SAFE_HEADERS.items():
+            answer.headers.setdefault(name, value)
+        return answer
+
     if web_dir is not None:
         _serve_page(app, web_dir)
     return app
@@ -95,4 +113,4 @@ def _serve_page(app: FastAPI, web_dir: Path) -> None:
         """The one page, whatever the address: it finds its own view."""
         wanted = web_dir / path
         known = path in ("favicon.svg",) and wanted.is_file()
-        return FileResponse(wanted if known else web_dir / "index.html", headers=SAFE_HEADERS)
+        return FileResponse(wanted if known else web_dir / "index.html")

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
+import fcntl
 import socket
 from pathlib import Path
-from typing import Annotated
+from typing import IO, Annotated
 
 import typer
 
@@ -38,10 +39,29 @@ def serve(
         }
     )
     listener = listener_on(settings.port)
+    held = held_alone(settings.data_dir)  # noqa: F841 - the lock lives as long as its file is open
     application = build(settings)
     typer.echo(f"Vadouvan is at http://127.0.0.1:{listener.getsockname()[1]}  (stop with Ctrl+C)")
     typer.echo(f"The kitchen is kept in {settings.database}")
-    uvicorn.Server(uvicorn.Config(application, log_level="warning")).run(sockets=[listener])
+    config = uvicorn.Config(application, log_level="warning", timeout_graceful_shutdown=LONGEST_STOP_S)
+    uvicorn.Server(config).run(sockets=[listener])
+
+
+LONGEST_STOP_S = 2  # a device stream never ends by itself
+
+
+def held_alone(folder: Path) -> IO[str]:
+    """The kitchen's folder for this server alone; says so and ends if another one serves it already."""
+    folder.mkdir(parents=True, exist_ok=True)
+    lock = (folder / "serving.lock").open("a", encoding="utf-8")
+    try:
+        fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
+    except OSError:
+        typer.echo(
+            f"Another Vadouvan serves the kitchen in {folder} already. Stop it, or name another folder.", err=True
+        )
+        raise typer.Exit(1) from None
+    return lock
 
 
 def openapi(page: Annotated[bool, typer.Option(help="As the page docs/http-api.md.")] = False) -> None:

@@ -166,6 +166,13 @@ def the_browser() -> Browser:
     return browser
 
 
+# Something is drawn, and no room is still being fetched.
+OPENED = "document.getElementById('root')?.childElementCount > 0 && !document.querySelector('[data-opening]')"
+
+
+QUIET_LOOKS, MOST_LOOKS = 3, 2000
+
+
 class Traffic:
     """The requests of a page that are under way, but for streams, which never end."""
 
@@ -185,11 +192,13 @@ class Traffic:
 
     def settle(self) -> None:
         """Wait until the page has asked for nothing for a moment."""
-        self._page.wait_for_function("document.getElementById('root')?.childElementCount > 0")
         quiet = 0
-        while quiet < 3:
-            self._page.wait_for_timeout(20)
-            quiet = 0 if self._under_way else quiet + 1
+        for _ in range(MOST_LOOKS):
+            self._page.wait_for_timeout(15)
+            quiet = 0 if self._under_way or not self._page.evaluate(OPENED) else quiet + 1
+            if quiet == QUIET_LOOKS:
+                return
+        raise AssertionError(f"{self._page.url} is still opening: {[one.url for one in self._under_way]}")
 
 
 class BrowserCase(unittest.TestCase):
@@ -224,7 +233,13 @@ class BrowserCase(unittest.TestCase):
     @classmethod
     def new_context(cls, **options: Any) -> BrowserContext:
         """A context in the kitchen's zone, at the kitchen's moment."""
-        wanted = {"viewport": LAPTOP, "timezone_id": "Europe/Lisbon", "locale": "en-GB", **options}
+        wanted = {
+            "viewport": LAPTOP,
+            "timezone_id": "Europe/Lisbon",
+            "locale": "en-GB",
+            "reduced_motion": "reduce",
+            **options,
+        }
         context = cls.browser.new_context(**wanted)
         context.clock.set_fixed_time(cls.at)
         return context

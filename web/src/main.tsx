@@ -1,22 +1,42 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { StrictMode, type ReactNode } from 'react'
+import { lazy, StrictMode, Suspense, type ReactNode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
-import { BatchPage } from './app/BatchPage'
 import { KeysHelp } from './app/KeysHelp'
 import { ViewShell } from './app/ViewShell'
 import { applyTheme, startingTheme } from './lib/light'
-import { CautionsPage } from './features/cautions/CautionsPage'
 import { CounterPage } from './features/counter/CounterPage'
-import { LearnPage } from './features/lessons/LearnPage'
-import { LogbookPage } from './features/logbook/LogbookPage'
-import { PantryPage } from './features/pantry/PantryPage'
-import { SettingsPage } from './features/settings/SettingsPage'
-import { TodayPage } from './features/today/TodayPage'
 import { TextureDefinitions } from './components/Texture'
 import './styles.css'
 
 applyTheme(startingTheme())
+
+// Each room is fetched when it is first entered; the Counter comes with the first screen.
+const BatchPage = lazy(() => import('./app/BatchPage').then((room) => ({ default: room.BatchPage })))
+const CautionsPage = lazy(() =>
+  import('./features/cautions/CautionsPage').then((room) => ({ default: room.CautionsPage })),
+)
+const LearnPage = lazy(() =>
+  import('./features/lessons/LearnPage').then((room) => ({ default: room.LearnPage })),
+)
+const LogbookPage = lazy(() =>
+  import('./features/logbook/LogbookPage').then((room) => ({ default: room.LogbookPage })),
+)
+const PantryPage = lazy(() =>
+  import('./features/pantry/PantryPage').then((room) => ({ default: room.PantryPage })),
+)
+const SettingsPage = lazy(() =>
+  import('./features/settings/SettingsPage').then((room) => ({ default: room.SettingsPage })),
+)
+const TodayPage = lazy(() =>
+  import('./features/today/TodayPage').then((room) => ({ default: room.TodayPage })),
+)
+
+const opening = (
+  <p className="p-8" data-opening="">
+    Opening
+  </p>
+)
 
 const counter = (
   <ViewShell title="Counter" first>
@@ -25,7 +45,11 @@ const counter = (
 )
 const view = (path: string, title: string, page: ReactNode) => ({
   path,
-  element: <ViewShell title={title}>{page}</ViewShell>,
+  element: (
+    <ViewShell title={title}>
+      <Suspense fallback={opening}>{page}</Suspense>
+    </ViewShell>
+  ),
 })
 const router = createBrowserRouter([
   { path: '/', element: counter },
@@ -35,7 +59,14 @@ const router = createBrowserRouter([
   view('/learn', 'Learn', <LearnPage />),
   view('/cautions', 'Cautions', <CautionsPage />),
   view('/settings/:part?', 'Settings', <SettingsPage />),
-  { path: '/batch/:identity/:stage?', element: <BatchPage /> },
+  {
+    path: '/batch/:identity/:stage?',
+    element: (
+      <Suspense fallback={opening}>
+        <BatchPage />
+      </Suspense>
+    ),
+  },
   { path: '*', element: counter },
 ])
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1 } } })

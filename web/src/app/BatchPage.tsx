@@ -1,26 +1,22 @@
+import { lazy, Suspense } from 'react'
 import { Link, useLocation, useNavigate, useParams } from 'react-router'
 import type { Batch, Draft } from '../api/client'
 import { useBatch, type BatchState } from '../api/useBatch'
 import { PlanRail } from './PlanRail'
-import { CutStage } from '../features/cut/CutStage'
-import { FireStage } from '../features/cooking/FireStage'
-import { HoldStage } from '../features/hold/HoldStage'
-import { MixStage } from '../features/mix/MixStage'
-import { TasteStage } from '../features/tasting/TasteStage'
-import { WeighStage } from '../features/weighing/WeighStage'
 import { BatchHeader } from './BatchHeader'
 import type { StageName } from './stages'
 import { useKeys } from './keys'
 import { useNow } from './useNow'
 import { useReminders } from './useReminders'
 
+// Each stage is fetched when it is first opened.
 const stages = {
-  cut: CutStage,
-  mix: MixStage,
-  hold: HoldStage,
-  weigh: WeighStage,
-  fire: FireStage,
-  taste: TasteStage,
+  cut: lazy(() => import('../features/cut/CutStage').then((room) => ({ default: room.CutStage }))),
+  mix: lazy(() => import('../features/mix/MixStage').then((room) => ({ default: room.MixStage }))),
+  hold: lazy(() => import('../features/hold/HoldStage').then((room) => ({ default: room.HoldStage }))),
+  weigh: lazy(() => import('../features/weighing/WeighStage').then((room) => ({ default: room.WeighStage }))),
+  fire: lazy(() => import('../features/cooking/FireStage').then((room) => ({ default: room.FireStage }))),
+  taste: lazy(() => import('../features/tasting/TasteStage').then((room) => ({ default: room.TasteStage }))),
 } satisfies Record<StageName, unknown>
 
 /** One batch: stages in work order along the top, the rail along the bottom. */
@@ -59,7 +55,12 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
     '/': () => document.getElementById('entry-line')?.focus(),
     b: () => void go('/'),
   })
-  if (state.status === 'loading') return <p className="p-8">Opening the batch</p>
+  if (state.status === 'loading')
+    return (
+      <p className="p-8" data-opening="">
+        Opening the batch
+      </p>
+    )
   if (state.status === 'missing') return <Missing sentence={state.sentence} />
   const Stage = stages[name]
   return (
@@ -90,7 +91,15 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
           </p>
         )}
         <fieldset disabled={state.batch.locked && (name === 'cut' || name === 'mix')} className="contents">
-          <Stage batch={state.batch} draft={state.draft} change={change} refresh={refresh} />
+          <Suspense
+            fallback={
+              <p className="p-4" data-opening="">
+                Opening
+              </p>
+            }
+          >
+            <Stage batch={state.batch} draft={state.draft} change={change} refresh={refresh} />
+          </Suspense>
         </fieldset>
       </main>
       <Foot

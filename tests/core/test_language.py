@@ -104,6 +104,39 @@ def corpus(name: str) -> list[dict[str, str]]:
         return list(csv.DictReader(table))
 
 
+class Qualified(unittest.TestCase):
+    """What stands after a comma or in brackets makes another ingredient of it where one goes by that name."""
+
+    def test_another_ingredient(self) -> None:
+        """Salted butter, sesame oil, coconut milk; a treatment makes none."""
+        for text, wanted in (
+            ("2 tbsp butter, salted", "butter_salted"),
+            ("1 tbsp oil, sesame", "oil_sesame"),
+            ("1 cup milk, coconut", "coconut_milk"),
+            ("1 tsp pepper, white", "pepper_white"),
+            ("1 lemon, preserved", "preserved_lemon"),
+            ("1 tbsp sugar (brown)", "sugar_brown_light"),
+            ("1 tomato, crushed", "tomato_fresh"),
+            ("3 cloves garlic, crushed", "garlic"),
+        ):
+            with self.subTest(text):
+                self.assertEqual(portion_of(LineInput("1", text), KITCHEN.pantry).ingredient.id, wanted)
+
+    def test_slices_are_asked_about(self) -> None:
+        """A sliced lemon is not its juice."""
+        with self.assertRaisesRegex(InputError, "may be its juice"):
+            portion_of(LineInput("1", "1 lemon, sliced"), KITCHEN.pantry)
+
+    def test_a_line_that_holds_several_is_taken_apart(self) -> None:
+        """Each with its own amount; only where every part can be read."""
+        for text, wanted in (
+            ("soy sauce 50ml, mirin 30ml", ("soy sauce 50ml", "mirin 30ml")),
+            ("1 orange, zested and juiced", ("zest of 1 orange", "juice of 1 orange")),
+            ("1 tsp each salt and qwertz", ("1 tsp each salt and qwertz",)),
+        ):
+            self.assertEqual(single_lines(text, KITCHEN.pantry), wanted)
+
+
 class NoAmount(unittest.TestCase):
     """An ingredient and nothing else."""
 

@@ -123,7 +123,12 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float = 1.0) -> Portion
         return usual
     said = read_line(line.text, field=path)
     grown = tuple(f"fresh {name}" for name in said.names) if said.unit in FRESH_UNITS else ()
-    ingredient = pantry.find(said.names, field=path, given=line.text)
+    meant = pantry.qualified(said.qualified)
+    ingredient = meant or pantry.find(said.names, field=path, given=line.text)
+    if ingredient.group == "acid" and said.unit in (None, "each", "slice") and _IN_SLICES.search(line.text):
+        wrong = f'"{line.text.strip()}" may be its juice, or slices that season little.'
+        accepted = f'Write "juice of {said.number.value:g} {said.names[-1]}", or leave the slices out.'
+        raise InputError(field=path, given=line.text, wrong=wrong, accepted=accepted)
     if ingredient.group in ("herb_dried", "spice_dried"):
         fresh = next((pantry.by_name[name] for name in grown if name in pantry.by_name), None)
         ingredient = pantry.by_id[fresh] if fresh else ingredient
@@ -146,7 +151,10 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float = 1.0) -> Portion
 _VAGUE_START = re.compile(
     r"^(?:some|a little|a bit of|a touch of|plenty of|fresh|freshly ground|chopped) ", re.IGNORECASE
 )
-_LEFT_TO_THE_COOK = re.compile(r"\b(?:to|for|as|if|enough|until|whatever|plenty|optional|no|of)\b", re.IGNORECASE)
+_LEFT_TO_THE_COOK = re.compile(
+    r"\b(?:to|for|as|if|enough|until|whatever|plenty|optional|no|of|few|drops?|pinch|dash|splash|spoon)\b",
+    re.IGNORECASE,
+)
 MOST_SALT_GUESSED = 0.01  # share of salt from which an amount is asked, not guessed
 
 
@@ -165,6 +173,7 @@ def _usual_dose(line: LineInput, pantry: Pantry, meat_kg: float) -> Portion | No
     return Portion(line.id, line.text, item, dose, guessed=True)
 
 
+_IN_SLICES = re.compile(r"\b(?:sliced|slices?|wedges?|quartered|rounds)\b", re.IGNORECASE)
 PIECES_NAMED = {"stick": ("stick",), "cm": ("stick",), "in": ("stick",), "inch": ("stick",), "leaf": ("leaf",)}
 FRESH_UNITS = frozenset(("sprig", "bunch", "handful", "leaf"))  # of a herb as it grows, never of a dried one
 

@@ -91,6 +91,15 @@ class Pantry:
         )
         raise InputError(field=field, given=given, wrong=f'"{name}" is not in the pantry.', accepted=accepted)
 
+    def qualified(self, names: Sequence[str]) -> Ingredient | None:
+        """The ingredient that one of these names is exactly; none for what is only a treatment ("crushed tomato")."""
+        for name in names:
+            if _TREATMENT.match(name) is None:
+                known = next((self.by_name[form] for form in _forms(name) if form in self.by_name), None)
+                if known is not None:
+                    return self.by_id[known]
+        return None
+
     @cached_property
     def _in_one_word(self) -> Mapping[str, str]:
         """Names without their gaps: "ricewine vinegar"."""

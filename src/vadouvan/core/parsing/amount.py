@@ -98,6 +98,7 @@ _TURNED = re.compile(
     r"(?P<amount>[\d½¼¾⅓⅔][^,]*?)\)?(?P<tail>,.*)?$"
 )
 MOST_KG = 10.0
+MOST_QUALIFYING = 3  # words beside a name that can make another ingredient of it
 ABOUT = 0.15  # "about" widens an amount by so much either way
 ACCEPTED = 'Write an amount and an ingredient, such as "12 g salt", "2 tbsp cider vinegar" or "8 cloves garlic".'
 
@@ -107,7 +108,8 @@ class SaidLine:
     """A line split up: how many of what unit, of what, prepared how; ``manner`` scales the unit.
 
     ``names`` are to be tried in turn: "curry leaves" may be an ingredient, or leaves of curry. ``states`` are words
-    that make another ingredient of it: dried, smoked, canned.
+    that make another ingredient of it: dried, smoked, canned. ``qualified`` are names with what stands after a comma
+    or in brackets put before them, "butter, salted" as "salted butter": where one is known, it is what was meant.
     """
 
     text: str
@@ -118,6 +120,7 @@ class SaidLine:
     manner: float
     guessed: bool
     states: tuple[str, ...] = ()
+    qualified: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True)
@@ -165,6 +168,7 @@ def read_line(text: str, *, field: str) -> SaidLine:
     names = tuple(filter(None, (_bare_name(name) for name in raw_names)))
     if not names:
         raise _bad(field, text, f'"{text.strip()}" of what?', "Write the ingredient after the amount.")
+    qualified = _qualified(names, f"{preparation},{beside}")
     states = states_in(f"{preparation} {beside}")
     bare = (" ".join(word for word in name.split() if word.lower() not in STATES) for name in names)
     packed = ("canned",) if unit == "can" else ()
@@ -174,7 +178,19 @@ def read_line(text: str, *, field: str) -> SaidLine:
     if plain.about:
         number, guessed = Interval(number.value, number.low * (1 - ABOUT), number.high * (1 + ABOUT)), True
     rough = guessed or number.low != number.high
-    return SaidLine(text, number, unit, names, preparation.strip(), manner, rough, tuple(states_in(plain.text)))
+    return SaidLine(
+        text, number, unit, names, preparation.strip(), manner, rough, tuple(states_in(plain.text)), qualified
+    )
+
+
+def _qualified(names: tuple[str, ...], beside: str) -> tuple[str, ...]:
+    """Names with each part that stands beside them put in front, whole and by its first word."""
+    found = []
+    for part in beside.split(","):
+        words = part.strip().split()
+        if 0 < len(words) <= MOST_QUALIFYING:
+            found += [f"{said} {name}" for said in dict.fromkeys((" ".join(words), words[0])) for name in names]
+    return tuple(dict.fromkeys(found))
 
 
 def amount_first(text: str) -> str:

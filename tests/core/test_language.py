@@ -11,6 +11,7 @@ import re
 import unittest
 from pathlib import Path
 
+from tests.drafts import judged, steak
 from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.interpretation.mix import can_be_read, portion_of, single_lines
 from vadouvan.core.measures.quantity import MASS, quantity
@@ -135,6 +136,22 @@ class Qualified(unittest.TestCase):
             ("1 tsp each salt and qwertz", ("1 tsp each salt and qwertz",)),
         ):
             self.assertEqual(single_lines(text, KITCHEN.pantry), wanted)
+
+
+class Unweighed(unittest.TestCase):
+    """A line that cannot be weighed."""
+
+    def test_what_seasons_nothing_withholds_no_judgement(self) -> None:
+        """It is judged without it and says so; what may carry salt, sourness or an enzyme is asked about first."""
+        draft = judged(steak("12 g salt", "40 g olive oil", "2 sprigs of honey"))
+        self.assertIsNotNone(draft.window)
+        self.assertIn('Judged without "2 sprigs of honey"', draft.sentence)
+        self.assertEqual([one.field for one in draft.reading.unweighed], ["mix.3"])
+        for text in ("3 handfuls of soy sauce", "2 sprigs of qwertz", "a leaf of pineapple"):
+            with self.subTest(text):
+                asked = judged(steak("12 g salt", text))
+                self.assertIsNone(asked.window)
+                self.assertEqual([one.field for one in asked.reading.problems], ["mix.2"])
 
 
 class NoAmount(unittest.TestCase):

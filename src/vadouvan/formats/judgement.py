@@ -199,6 +199,7 @@ class JudgementOut(BaseModel):
     figures: dict[str, FigureOut]
     assumed: dict[str, str]
     problems: list[ProblemOut]
+    unweighed: list[ProblemOut] = []
     waiting: list[str]
 
 
@@ -230,6 +231,7 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool =
         figures=figures,
         assumed=judgement.reading.assumed,
         problems=[problem_out(problem) for problem in judgement.reading.problems],
+        unweighed=[problem_out(problem) for problem in judgement.reading.unweighed],
         waiting=judgement.reading.waiting,
     )
 

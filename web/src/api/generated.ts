@@ -2537,6 +2537,11 @@ export interface components {
             stops: components["schemas"]["StopOut"][];
             /** Sugar G Per Kg */
             sugar_g_per_kg?: number | null;
+            /**
+             * Unweighed
+             * @default []
+             */
+            unweighed: components["schemas"]["ProblemOut"][];
             /** Waiting */
             waiting: string[];
             /**

@@ -45,5 +45,6 @@ export function inOrder(batches: Batch[]): Batch[] {
 
 /** What is wrong with one field of a draft, if anything. */
 export function faultOf(batch: Batch, field: string) {
-  return batch.judgement.problems.find((problem) => problem.field === field)
+  const { problems, unweighed } = batch.judgement
+  return [...problems, ...unweighed].find((problem) => problem.field === field)
 }

@@ -61,6 +61,11 @@ class Interpretation:
         return self.notes.problems
 
     @property
+    def unweighed(self) -> list[InputError]:
+        """Lines that it is judged without, since they could not be weighed and season nothing."""
+        return self.notes.unweighed
+
+    @property
     def assumed(self) -> dict[str, str]:
         """What was assumed, by field path."""
         return self.notes.assumed

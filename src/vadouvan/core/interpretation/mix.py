@@ -98,8 +98,26 @@ def _lines(lines: tuple[LineInput, ...], pantry: Pantry, notes: Notes, meat_kg: 
         wrong = f"{len(written)} lines are more than one mix has."
         accepted = f"Keep up to {MOST_LINES} lines; put the rest in another batch."
         notes.problems.append(InputError(field="mix", given=f"{len(written)} lines", wrong=wrong, accepted=accepted))
-    portions = (notes.attempt(lambda line=line: portion_of(line, pantry, meat_kg)) for line in written[:MOST_LINES])  # type: ignore[misc]
-    return tuple(portion for portion in portions if portion is not None)
+    portions: list[Portion] = []
+    for line in written[:MOST_LINES]:
+        try:
+            portions.append(portion_of(line, pantry, meat_kg))
+        except InputError as error:
+            (notes.unweighed if seasons_nothing(line.text, pantry) else notes.problems).append(error)
+    if not portions:
+        notes.problems += notes.unweighed
+        notes.unweighed.clear()
+    return tuple(portions)
+
+
+def seasons_nothing(text: str, pantry: Pantry) -> bool:
+    """Whether a line that cannot be weighed is of something known that brings neither salt, sourness nor an enzyme."""
+    try:
+        said = read_line(text, field="mix")
+    except InputError:
+        return False
+    item = pantry.qualified((*said.qualified, *said.names))
+    return item is not None and item.enzyme is None and max(item.salt.value, item.acid.value) <= MOST_SALT_GUESSED
 
 
 def portion_of(line: LineInput, pantry: Pantry, meat_kg: float = 1.0) -> Portion:

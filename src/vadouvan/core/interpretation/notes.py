@@ -16,12 +16,14 @@ class Notes:
     """Collected in one reading.
 
     ``assumed`` maps field paths to the words of what was assumed; ``problems`` are to be mended;
-    ``waiting`` are questions not yet answered, without which there is no judgement.
+    ``waiting`` are questions not yet answered, without which there is no judgement; ``unweighed`` are lines of the mix
+    that could not be weighed and season nothing: it is judged without them, and says so.
     """
 
     problems: list[InputError] = field(default_factory=list)
     assumed: dict[str, str] = field(default_factory=dict)
     waiting: list[str] = field(default_factory=list)
+    unweighed: list[InputError] = field(default_factory=list)
 
     def attempt(self, read: Callable[[], T]) -> T | None:
         """The result of a reader, or nothing with its error listed."""

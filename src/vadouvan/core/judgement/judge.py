@@ -21,7 +21,7 @@ from vadouvan.core.interpretation.draft import Interpretation, read_draft
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.judgement.fire import FireJudgement, fire_judgement
 from vadouvan.core.judgement.planned import planned_of
-from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence
+from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence, without_words
 from vadouvan.core.judgement.stops import Stop, StopFacts, curing_stops, stops_of
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import Balance
@@ -121,7 +121,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     planned = planned_of(board, window, kitchen.routine, now, (*stops, *stops_of(board, now)))
     return Judgement(
         reading=reading,
-        sentence=stop_sentence(planned.stops) or judgement_sentence(window, cut),
+        sentence=stop_sentence(planned.stops) or judgement_sentence(window, cut) + without_words(reading),
         stops=planned.stops,
         mix=mix,
         figures=(*_window_figures(window, scenario), *_salt_figures(scenario, window.best.hours)),

@@ -93,6 +93,12 @@ def stop_sentence(stops: Sequence[Stop]) -> str:
     return "Stop. " + " ".join(f"{stop.says} {stop.accepted}" for stop in stops) if stops else ""
 
 
+def without_words(reading: Interpretation) -> str:
+    """What it was judged without; nothing where every line counts."""
+    lines = ", ".join(f'"{one.given.strip()[:60]}"' for one in reading.unweighed)
+    return f" Judged without {lines}: not weighed, and it seasons little." if lines else ""
+
+
 def trouble_sentence(reading: Interpretation) -> str:
     """Why there is no judgement yet."""
     if reading.problems:

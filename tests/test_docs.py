@@ -21,6 +21,14 @@ PAGES = [ROOT / "README.md", ROOT / "CONTRIBUTING.md", *sorted((ROOT / "docs").g
 class Documents(unittest.TestCase):
     """README and docs."""
 
+    def test_the_walk_of_an_amount_names_files_that_are_there(self) -> None:
+        """At most eight, each there, and each but the last followed by one that it or its caller knows."""
+        text = (ROOT / "docs/architecture.md").read_text()
+        part = text[text.index("### One amount") : text.index("## At the counter")]
+        files = re.findall(r"^\d+\. `([^`]+)`", part, re.MULTILINE)
+        self.assertTrue(4 <= len(files) <= 8, files)
+        self.assertEqual([name for name in files if not (ROOT / name).is_file()], [])
+
     def test_links_lead_somewhere(self) -> None:
         """Every relative link and picture exists."""
         for page in PAGES:

@@ -38,7 +38,7 @@ class Marks:
     tasted: bool = False
 
 
-def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchOut:
+def answer(kept: KeptBatch, here: Context, marks: Marks | None = None, *, with_course: bool = True) -> BatchOut:
     """A kept batch as the page gets it, judged as of now."""
     kitchen = here.kitchen
     if marks is None:
@@ -48,7 +48,7 @@ def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchO
         id=kept.id,
         revision=kept.revision,
         draft=kept.draft,
-        judgement=judgement_out(judgement, kitchen),
+        judgement=judgement_out(judgement, kitchen, with_course=with_course),
         can_undo=kept.can_undo,
         can_redo=kept.can_redo,
         locked=marks.locked,
@@ -60,10 +60,7 @@ def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchO
 def list_batches(here: Here) -> list[BatchOut]:
     """Batches in hand in the order they were made, judged but without their course; tasted ones are in the logbook."""
     locked = here.events.in_contact()
-    found = [answer(kept, here, Marks(kept.id in locked)) for kept in here.in_hand()]
-    for batch in found:
-        batch.judgement.course = None
-    return found
+    return [answer(kept, here, Marks(kept.id in locked), with_course=False) for kept in here.in_hand()]
 
 
 @router.post("", status_code=201)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 from datetime import datetime
+from functools import cached_property
 
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.contact.mix_at_contact import MixAtContact, mix_at_contact
@@ -49,7 +50,7 @@ class Judgement:
     needed: Figure | None = None
     servings: float | None = None
     window: Window | None = None
-    course: TimeCourse | None = None
+    scenario: HoldScenario | None = None
     remarks: tuple[Remark, ...] = ()
     plan: Plan | None = None
     plan_says: str = ""
@@ -59,6 +60,11 @@ class Judgement:
     warm_min: float = 0.0
     next_step: PlanStep | None = None
     stops: tuple[Stop, ...] = ()
+
+    @cached_property
+    def course(self) -> TimeCourse | None:
+        """Salt, acid and softening hour by hour, worked out when it is first looked at: most answers do without."""
+        return None if self.scenario is None or self.window is None else hold_course(self.scenario, self.window)
 
     @property
     def all_figures(self) -> tuple[Figure, ...]:
@@ -130,7 +136,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         needed=needed,
         servings=servings,
         window=window,
-        course=hold_course(scenario, window),
+        scenario=scenario,
         remarks=tuple(remarks),
         steps=planned.steps,
         warm_min=planned.warm_min,

@@ -46,12 +46,6 @@ class HoldScenario:
         return self.pace.hours_at(self.course.tau_m2)
 
     @property
-    def whole_area_m2(self) -> float:
-        """All surface of all pieces, covered or not [m2]."""
-        piece = self.cut.piece
-        return piece.surface_m2 * self.cut.meat_kg / (self.cut.kind.density_kg_per_m3 * piece.volume_m3)
-
-    @property
     def water_share(self) -> float:
         """Water in the meat [kg/kg]."""
         return self.cut.kind.water_share

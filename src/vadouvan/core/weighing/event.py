@@ -1,4 +1,4 @@
-"""What a cook presses at the counter: each is kept, and all that is known of a batch follows from them."""
+"""Events at the counter, as the cook presses them: each is kept, and all that is known of a batch follows from them."""
 
 from __future__ import annotations
 
@@ -18,11 +18,11 @@ KINDS: tuple[EventKind, ...] = get_args(EventKind)
 
 @dataclass(frozen=True)
 class CounterEvent:
-    """One press. What belongs to it depends on its kind; the rest is empty.
+    """One event. What belongs to it depends on its kind; the rest is empty.
 
     ``mass_kg`` of what was weighed, set aside, added or of the meat; for ``tare`` what stood on the scale then.
     ``words`` are a line as typed, or a verdict; ``celsius`` of meat, fridge or core. ``sure``: the question that
-    goes with it was answered. ``undoes`` is the number of the press that an ``undone`` takes back.
+    goes with it was answered. ``undoes`` is the number of the event that an ``undone`` takes back.
     """
 
     kind: EventKind
@@ -37,7 +37,7 @@ class CounterEvent:
 
 @dataclass(frozen=True)
 class LoggedEvent:
-    """A press with its number in the batch, from 1, and when it was.
+    """An event with its number in the batch, from 1, and when it was.
 
     ``before`` is the draft that it changed, for the day that it is taken back; older kitchens kept none.
     """

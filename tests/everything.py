@@ -126,7 +126,8 @@ def main() -> int:
         tests = [test for test in tests if is_drawn(test)]
     names = in_order([name_of(test) for test in tests if not wanted or any(word in test.id() for word in wanted)])
     done: list[Ran] = []
-    with ProcessPoolExecutor(max_workers=os.cpu_count(), mp_context=get_context("spawn")) as pool:
+    # One more than the cores: a page that waits for its server leaves a core idle.
+    with ProcessPoolExecutor(max_workers=(os.cpu_count() or 1) + 1, mp_context=get_context("spawn")) as pool:
         for future in as_completed([pool.submit(ran, name) for name in names]):
             one = future.result()
             done.append(one)

@@ -16,6 +16,7 @@ from vadouvan.api.openapi import openapi_text
 ROOT = Path(__file__).resolve().parent.parent
 BIN = Path(sys.executable).parent
 WEB = ROOT / "web"
+NODE = WEB / "node_modules" / ".bin"
 
 
 def run(*command: str | Path, cwd: Path = ROOT) -> subprocess.CompletedProcess[str]:
@@ -75,11 +76,11 @@ class Page(Checked):
 
     def test_types(self) -> None:
         """Strict types."""
-        self.passes("npx", "tsc", "--noEmit", cwd=WEB)
+        self.passes(NODE / "tsc", "--noEmit", cwd=WEB)
 
     def test_format(self) -> None:
         """Formatted as ``make format`` does."""
-        self.passes("npx", "prettier", "--check", "src", cwd=WEB)
+        self.passes(NODE / "prettier", "--check", "src", cwd=WEB)
 
     def test_openapi_document_is_current(self) -> None:
         """``make types`` writes it anew."""
@@ -89,7 +90,7 @@ class Page(Checked):
         """Types come from the OpenAPI document and nothing else."""
         with tempfile.TemporaryDirectory() as folder:
             fresh = Path(folder) / "generated.ts"
-            self.passes("npx", "openapi-typescript", "openapi.json", "-o", fresh, cwd=WEB)
+            self.passes(NODE / "openapi-typescript", "openapi.json", "-o", fresh, cwd=WEB)
             self.assertEqual((WEB / "src/api/generated.ts").read_text(), fresh.read_text())
 
     def test_built_page_names_no_other_origin(self) -> None:
@@ -104,7 +105,7 @@ class PageLint(Checked):
 
     def test_eslint(self) -> None:
         """No lint findings, folder rules included."""
-        self.passes("npx", "eslint", "--max-warnings", "0", ".", cwd=WEB)
+        self.passes(NODE / "eslint", "--max-warnings", "0", ".", cwd=WEB)
 
 
 class Locks(unittest.TestCase):

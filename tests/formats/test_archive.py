@@ -10,6 +10,7 @@ import unittest
 import zipfile
 from collections.abc import Callable
 from dataclasses import asdict, replace
+from functools import cache
 from unittest.mock import patch
 
 import jsonschema
@@ -50,6 +51,7 @@ def demo_whole() -> KitchenSnapshot:
     )
 
 
+@cache
 def demo_archive() -> bytes:
     """Its archive."""
     return write_archive(demo_whole(), KITCHEN, now=NOW)

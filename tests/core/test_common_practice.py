@@ -21,6 +21,7 @@ from vadouvan.core.cut.shape import Path
 from vadouvan.core.draft.typed import AimsInput, Draft, HoldInput, QuantityInput
 from vadouvan.core.hold.eigenmodes import modes_of
 from vadouvan.core.hold.time_course import TimeCourse
+from vadouvan.core.mix.consistency import OF_FORM
 from vadouvan.core.mix.making import cooling_s
 from vadouvan.core.mix.need import Vessel, need_of
 from vadouvan.data.tables import shipped_kitchen
@@ -160,7 +161,7 @@ class WorkedExamples(unittest.TestCase):
 
         def paste(mass: str, thickness: str) -> float:
             draft = of_kind("beef_sirloin", mass, "ball", thickness, "12 g salt", pieces="1")
-            return need_of(cut_of(draft), Vessel("paste")).mass_kg.value
+            return need_of(cut_of(draft), Vessel("paste", OF_FORM["paste"])).mass_kg.value
 
         one, two = 0.1217, 0.1217 * 2 ** (1 / 3)
         self.assertAlmostEqual(

@@ -289,7 +289,7 @@ class Properties(unittest.TestCase):
     def test_cooked_first_is_only_about_the_enzyme(self) -> None:
         """Without fruit, a simmer that boils nothing off changes no hour."""
         draft = steak("12 g salt", "100 g water")
-        cooked = replace(draft, making=MakingInput(method="cooked"))
+        cooked = replace(draft, making=MakingInput(method="cooked", reduce_to="112 g"))
         one, other = judged(draft).window, judged(cooked).window
         assert one is not None
         assert other is not None

@@ -7,10 +7,14 @@ import unittest
 from dataclasses import replace
 from typing import Any
 
+from hypothesis import given
+from hypothesis import strategies as st
+
 from tests.drafts import judged, of_kind, steak
 from tests.mixes import marked, portions
 from vadouvan.core.draft.typed import Draft, MakingInput, QuantityInput
 from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.mix.leaving import simmered_off, water_of
 from vadouvan.core.mix.making import Making, cooling_s, cools_in_time, ice_share, make, water_to_add_kg
 
 COOKED = ("200 g soy sauce", "100 g water", "40 g sugar", "3 bay leaves")
@@ -25,6 +29,89 @@ def steps(judgement: Judgement) -> dict[str, str]:
     """What each step says."""
     assert judgement.mix is not None
     return {step.id: step.says for step in judgement.mix.steps}
+
+
+class WhatLeaves(unittest.TestCase):
+    """Steam by the minutes, water fried off, what is strained or lifted out, and what that leaves behind."""
+
+    def test_half_an_hour_of_simmering_evaporates(self) -> None:
+        """It changed nothing; an open pot loses some 5 g a minute (common practice, no source): 80 to 150 g."""
+        draft = steak("300 g water", "40 g salt", "200 g apple juice")
+        short, long = (making(draft, method="cooked", simmer=text).balance for text in ("1 min", "30 min"))
+        assert short is not None
+        assert long is not None
+        lost = short.mass_kg.value - long.mass_kg.value
+        self.assertTrue(0.08 < lost < 0.15, lost)
+        self.assertAlmostEqual(short.salt_kg, long.salt_kg)
+        self.assertGreater(long.salt_per_water, 1.15 * short.salt_per_water)
+
+    @given(st.floats(1, 300), st.floats(0.1, 3.0))
+    def test_never_more_than_there_is(self, minutes: float, water_kg: float) -> None:
+        """Longer is more, and some is always left."""
+        pot = portions(f"{water_kg * 1000:.0f} g water")
+        lost, more = (simmered_off(pot, m * 60).value for m in (minutes, minutes * 1.1))
+        self.assertTrue(0 < lost < more < water_of(pot))
+
+    def test_boiled_below_its_solids_is_refused(self) -> None:
+        """84 g with 25 g of sugar in it down to 17 g: refused, and what would do is told; the text stays."""
+        draft = steak("25 g sugar", "59 g water")
+        told = making(draft, method="cooked", reduce_to="17 g")
+        problem = next(one for one in told.reading.problems if one.field == "making.reduce_to")
+        self.assertEqual((problem.given, problem.wrong[:14]), ("17 g", "17 g is less t"))
+        self.assertIn("Write 30 g or more", problem.accepted)
+        self.assertEqual(making(draft, method="cooked", reduce_to="31 g").reading.problems, [])
+
+    def test_no_brine_is_stronger_than_full(self) -> None:
+        """26.4 % by weight is as much salt as water holds (handbook solubility, from memory); 72 % was told."""
+        draft = steak("25 g salt", "100 g water")
+        self.assertTrue(making(draft, method="cooked", reduce_to="35 g").reading.problems)
+        brine = making(draft, method="cooked", reduce_to="96 g").balance
+        assert brine is not None
+        self.assertLess(brine.salt_kg / brine.mass_kg.value, 0.264)
+
+    def test_a_halved_chilli_leaves_heat_behind(self) -> None:
+        """Fished out of a simmer it left none; cut open it leaves more than whole, and less than if it stayed."""
+        heats = []
+        for line in ("20 g bird's eye chilli, halved", "20 g bird's eye chilli"):
+            draft = marked(steak("200 g water", "12 g salt", line), "lifted", "3")
+            balance = making(draft, method="cooked").balance
+            assert balance is not None
+            heats.append(balance.heat_shu.value)
+        stays = making(steak("200 g water", "12 g salt", "20 g bird's eye chilli"), method="cooked").balance
+        assert stays is not None
+        self.assertTrue(0 < heats[1] < heats[0] < stays.heat_shu.value, heats)
+        self.assertAlmostEqual(heats[0] / stays.heat_shu.value, 0.6, delta=0.01)
+
+    def test_what_is_strained_off_takes_its_share_along(self) -> None:
+        """Dried spices soak up their weight: salt and liquid go with them, at the same strength."""
+        draft = steak("300 g water", "30 g salt", "30 g coriander seed", "60 g onion")
+        whole, strained = (making(draft, method="cooked", strained=said) for said in ("", "yes"))
+        assert whole.balance is not None
+        assert strained.balance is not None
+        self.assertTrue(0.8 < strained.balance.salt_kg / whole.balance.salt_kg < 0.95)
+        self.assertIn("Strain off before cooling: ground coriander, onion", steps(strained)["lift"])
+
+    def test_frying_the_aromatics(self) -> None:
+        """They lose about half their water and every enzyme; oil and salt stay."""
+        draft = steak("100 g onion", "20 g ginger", "40 g oil", "12 g salt")
+        raw, fried = judged(draft), making(draft, method="fried")
+        assert raw.balance is not None
+        assert fried.balance is not None
+        self.assertAlmostEqual(raw.balance.mass_kg.value - fried.balance.mass_kg.value, 0.052, delta=0.006)
+        self.assertGreater(raw.balance.enzyme_units.value, 0)
+        self.assertEqual(fried.balance.enzyme_units.value, 0)
+        self.assertIn("Fry onion, ginger soft", steps(fried)["fry"])
+        self.assertIn("cool", steps(fried))
+
+    def test_ice_is_water_and_the_ice_of_a_concentrate(self) -> None:
+        """200 g of ice weigh as water in the balance; what was written as ice is the ice that is stirred in."""
+        draft = steak("500 g water", "400 g ice", "50 g salt")
+        balance = judged(draft).balance
+        assert balance is not None
+        self.assertAlmostEqual(balance.water_kg, 0.9, delta=0.01)
+        self.assertIn("400 g of ice", steps(making(draft, method="concentrate"))["ice"])
+        little = steak("800 g water", "100 g ice", "50 g salt")
+        self.assertIn("too little for 4 C", steps(making(little, method="concentrate"))["ice"])
 
 
 class Cooked(unittest.TestCase):
@@ -60,9 +147,9 @@ class Cooked(unittest.TestCase):
         self.assertAlmostEqual(half.ph or 0, snapshot.ph or 1, delta=1e-6)
 
     def test_water_does_not_all_boil_off(self) -> None:
-        """Asked for less than its solids weigh, some water stays."""
+        """Asked for less than its solids weigh, the water of a syrup stays: a fifth of the sugar."""
         ready = make(portions("100 g water", "50 g sugar"), Making("cooked", reduce_to_kg=0.010))
-        self.assertAlmostEqual(ready.mass_kg.value, 0.150 - 0.95 * 0.1, delta=1e-4)
+        self.assertAlmostEqual(ready.mass_kg.value, 0.060, delta=1e-3)
 
     def test_heat_ends_enzymes(self) -> None:
         """Cooked kiwi softens nothing, so the window stays open."""
@@ -147,12 +234,12 @@ class FishedOut(unittest.TestCase):
     """Whole aromatics, stains, things that burn."""
 
     def test_they_are_named_and_their_weight_leaves(self) -> None:
-        """Bay leaves do not coat meat."""
+        """Bay leaves do not coat meat, and take along what they soaked up: about their weight."""
         draft = marked(steak("90 g olive oil", "12 g salt", "10 bay leaves"), "lifted", "3")
         judgement = judged(draft)
         assert judgement.mix is not None
         self.assertIn("bay", steps(judgement)["lift"])
-        self.assertAlmostEqual(judgement.mix.at_contact.ready.mass_kg.value, 0.102, delta=1e-6)
+        self.assertAlmostEqual(judgement.mix.at_contact.ready.mass_kg.value, 0.0998, delta=2e-4)
 
     def test_stains_and_burns_are_minded(self) -> None:
         """Turmeric stains; honey and garlic scorch."""
@@ -199,7 +286,7 @@ class Bad(unittest.TestCase):
             ("making.simmer_min", {"method": "cooked", "simmer": "a while"}),
             ("making.reduce_to", {"method": "cooked", "reduce_to": "5 %"}),
             ("making.first_contact_min", {"first_contact": "0"}),
-            ("making.method", {"method": "fried"}),
+            ("making.method", {"method": "roasted"}),
         ):
             with self.subTest(field=field):
                 problems = making(steak("12 g salt"), **said).reading.problems

@@ -81,11 +81,18 @@ COAT_M = Constant(0.001, 0.0005, 0.003, "m", "calibration", "ours")
 PASTE_DENSITY = Constant(1100.0, 1000.0, 1200.0, "kg/m3", "calibration", "ours")
 
 THIN_COAT_M = Constant(0.0005, 0.0003, 0.0008, "m", "calibration", "ours")
-THICK_COAT_M = Constant(0.0025, 0.002, 0.003, "m", "calibration", "ours")
+THICK_COAT_M = Constant(0.0025, 0.0012, 0.0035, "m", "calibration", "ours")
+# A dusting of a dry rub, as it stays on a moist surface: its measure is its salt.
+RUB_KG_PER_M2 = Constant(0.15, 0.05, 0.45, "kg/m2", "common_practice", "practice")
+# Share of what pours in what pours and holds: a paste below the low end, a liquid above the high one.
+POURING_SHARE = Constant(0.50, 0.30, 0.70, "1", "calibration", "ours")
+# Water and fat in a mix: a rub below the low end, a paste above the high one.
+DRY_MIX_WATER = Constant(0.40, 0.20, 0.60, "kg/kg", "calibration", "ours")
+DRY_SPICE_HOLDS = Constant(2.0, 1.0, 3.0, "kg/kg", "common_practice", "practice")
 PASTE_RUN_OFF = Constant(0.10, 0.05, 0.20, "1", "calibration", "ours")
 
 # --- a liquid round the meat -----------------------------------------------------------------
-BAG_LAYER_M = Constant(0.0025, 0.0015, 0.004, "m", "calibration", "ours")
+BAG_LAYER_M = Constant(0.0015, 0.0007, 0.003, "m", "calibration", "ours")
 VACUUM_LAYER_M = Constant(0.0005, 0.0003, 0.001, "m", "calibration", "ours")
 OVER_THE_MEAT_M = Constant(0.010, 0.005, 0.015, "m", "common_practice", "practice")
 TUB_HEIGHT_M = Constant(0.090, 0.060, 0.120, "m", "common_practice", "practice")
@@ -111,6 +118,17 @@ ICE_BATH_COOLING = Constant(200.0, 100.0, 400.0, "W/(m2 K)", "calibration", "our
 MIX_HEAT_PER_VOLUME = Constant(3.9e6, 3.4e6, 4.2e6, "J/(m3 K)", "handbook_thermal", "published")
 COOLING_LAYER_M = Constant(0.030, 0.020, 0.050, "m", "common_practice", "practice")
 PAN_BOILS_OFF_KG_PER_S = Constant(0.00025, 0.00015, 0.0004, "kg/s", "calibration", "ours")
+# An open pot at a simmer, some 5 g a minute; wide pans twice that.
+SIMMERS_OFF_KG_PER_S = Constant(0.00008, 0.00004, 0.00016, "kg/s", "common_practice", "practice")
+# Water kept by a kilogram of sugar boiled to a thick syrup: the end of what a reduction is.
+SYRUP_WATER = Constant(0.20, 0.10, 0.35, "kg/kg", "calibration", "ours")
+FRIED_LOSES = Constant(0.50, 0.35, 0.65, "1", "common_practice", "practice")
+LIFTED_TAKES_ALONG = Constant(0.10, 0.05, 0.20, "kg/kg", "calibration", "ours")
+SOAKED_UP_BY_DRIED = Constant(1.0, 0.5, 2.0, "kg/kg", "common_practice", "practice")
+# Share of what dissolves (heat included) that a lifted piece leaves behind after a simmer; raw, a part of that.
+LEFT_BY_CUT_PIECES = Constant(0.60, 0.40, 0.80, "1", "calibration", "ours")
+LEFT_BY_WHOLE_PIECES = Constant(0.25, 0.10, 0.40, "1", "calibration", "ours")
+RAW_LEAVES = Constant(0.50, 0.30, 0.70, "1", "calibration", "ours")
 THICK_PASTE_WATER = Constant(0.55, 0.50, 0.60, "kg/kg", "calibration", "ours")
 SPREADABLE_PASTE_WATER = Constant(0.68, 0.62, 0.72, "kg/kg", "calibration", "ours")
 LOOSE_PASTE_WATER = Constant(0.80, 0.75, 0.85, "kg/kg", "calibration", "ours")

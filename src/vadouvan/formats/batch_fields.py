@@ -135,4 +135,5 @@ TICKS: dict[type, tuple[str, ...]] = {
     StepInput: ("crosswise", "through_skin"),
     StageInput: ("turn",),
     LineInput: ("locked", "lifted", "first"),
+    MakingInput: ("strained",),
 }

@@ -11,6 +11,7 @@ from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
+from vadouvan.core.mix.need import Sufficiency
 from vadouvan.core.mix.span import SaltSpan
 
 
@@ -89,8 +90,7 @@ class MixOut(BaseModel):
     """What is known of the mix as a whole; ``on_meat_pct`` of it meets the meat."""
 
     need_says: str
-    enough: bool
-    too_little: bool
+    sufficiency: Sufficiency
     on_meat_pct: float
     ready_in_min: float
     school: str | None
@@ -160,8 +160,7 @@ def mix_out(mix: MixJudgement, kind: CutKind | None) -> MixOut:
     allergens = allergens_of(at_contact.whole, kind)
     return MixOut(
         need_says=at_contact.need_says,
-        enough=at_contact.sufficiency == "enough",
-        too_little=at_contact.sufficiency == "too_little",
+        sufficiency=at_contact.sufficiency,
         on_meat_pct=at_contact.share * 100,
         ready_in_min=mix.minutes,
         school=mix.salt.school if mix.salt else None,

@@ -1981,6 +1981,7 @@ export interface components {
              *       "method": "",
              *       "reduce_to": "",
              *       "simmer": "",
+             *       "strained": "",
              *       "texture": ""
              *     }
              */
@@ -2806,6 +2807,11 @@ export interface components {
              */
             simmer: string;
             /**
+             * Strained
+             * @default
+             */
+            strained: string;
+            /**
              * Texture
              * @default
              */
@@ -2902,8 +2908,6 @@ export interface components {
             allergens: components["schemas"]["AllergenOut"][];
             /** Allergens Told */
             allergens_told: string;
-            /** Enough */
-            enough: boolean;
             /** Heat Says */
             heat_says: string;
             /** Household */
@@ -2924,8 +2928,11 @@ export interface components {
             spans_in_mix: components["schemas"]["SpanOut"][];
             /** Steps */
             steps: components["schemas"]["MakingStepOut"][];
-            /** Too Little */
-            too_little: boolean;
+            /**
+             * Sufficiency
+             * @enum {string}
+             */
+            sufficiency: "too_little" | "thin" | "enough" | "more";
         };
         /**
          * MoreOut

@@ -47,7 +47,15 @@ export const BLANK = {
   occasion: { servings: '', appetite: '', frozen: '' },
   aims: { school: '', spoon_salt: '', spoons: '', bath_time: '', sugar: '', acid: '', heat: '' },
   quantity: { form: '', container: '', size: '', coat: '', set_aside: '', set_aside_for: '' },
-  making: { method: '', simmer: '', reduce_to: '', cooling: '', texture: '', first_contact: '' },
+  making: {
+    method: '',
+    simmer: '',
+    reduce_to: '',
+    cooling: '',
+    texture: '',
+    first_contact: '',
+    strained: '',
+  },
   fire: { surface: '', stages: [], doneness: '', core: '', sauce: '', boil: '', reduce_to: '', freeze: '' },
 }
 

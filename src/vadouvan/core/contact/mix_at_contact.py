@@ -9,6 +9,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.interpretation.mix import MixInterpretation
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import Balance, Film, FirstStep, balance_of
+from vadouvan.core.mix.consistency import Form
 from vadouvan.core.mix.making import Ready, make
 from vadouvan.core.mix.need import Need, Sufficiency, need_of, need_says, sufficiency
 from vadouvan.core.parsing.amount import Portion
@@ -27,6 +28,7 @@ class MixAtContact:
     ready: Ready
     set_aside_kg: float
     share: float
+    form: Form
     need: Need
     film: Film
     balance: Balance
@@ -38,13 +40,15 @@ class MixAtContact:
 
     @property
     def sufficiency(self) -> Sufficiency:
-        """Whether what was made covers the cut."""
-        return sufficiency(self.ready.mass_kg.value, self.need.mass_kg.value, self.set_aside_kg)
+        """Whether what was made covers the cut; a rub always does, since its measure is its salt."""
+        if self.form == "rub":
+            return "enough"
+        return sufficiency(self.ready.mass_kg.value, self.need.mass_kg, self.set_aside_kg)
 
     @property
     def need_says(self) -> str:
         """Made against needed, in words."""
-        return need_says(self.ready.mass_kg.value, self.need.mass_kg.value, self.set_aside_kg)
+        return need_says(self.ready.mass_kg.value, self.need.mass_kg, self.set_aside_kg, self.form)
 
 
 def mix_at_contact(mix: MixInterpretation, cut: Cut) -> MixAtContact:
@@ -62,6 +66,7 @@ def mix_at_contact(mix: MixInterpretation, cut: Cut) -> MixAtContact:
         ready=ready,
         set_aside_kg=aside_kg,
         share=share,
+        form=mix.vessel.form,
         need=need_of(cut, mix.vessel),
         film=film,
         balance=replace(balance, first=_first_step(mix, on_meat, cut.meat_kg)),

@@ -22,7 +22,7 @@ from vadouvan.core.constants import (
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import number_told
-from vadouvan.core.mix.need import Form
+from vadouvan.core.mix.consistency import Consistency
 from vadouvan.core.parsing.amount import Portion
 
 Left = Literal["patted", "wiped", "as_is"]
@@ -57,12 +57,13 @@ class SurfaceLeft:
 
 
 def surface_left(
-    cut: Cut, portions: Sequence[Portion], form: Form, left: Left, stages: Sequence[CookStage]
+    cut: Cut, portions: Sequence[Portion], consistency: Consistency, left: Left, stages: Sequence[CookStage]
 ) -> SurfaceLeft:
     """What is on the surface when it meets the heat, after it was patted, wiped or left as it is."""
     mass_kg = sum(portion.mass_kg.value for portion in portions)
-    film = CLINGS_THICK_KG_PER_M2 if form == "paste" else CLINGS_THIN_KG_PER_M2
-    clings_kg = min(film.value * cut.open_area_m2, mass_kg)
+    thick, thin = CLINGS_THICK_KG_PER_M2.value, CLINGS_THIN_KG_PER_M2.value
+    film = thick ** (1 - consistency.runny) * thin**consistency.runny
+    clings_kg = min(film * cut.open_area_m2, mass_kg)
     left_kg = clings_kg * LEAVES[left]
     share = left_kg / mass_kg if mass_kg > 0 else 0.0
     water_kg = share * sum(portion.ingredient.water * portion.mass_kg.value for portion in portions)

@@ -74,6 +74,15 @@ class Cut:
         """Open surface of all pieces [m2]."""
         return self.piece.open_area_m2 * self.meat_kg / (self.kind.density_kg_per_m3 * self.piece.volume_m3)
 
+    @property
+    def outer_area_m2(self) -> float:
+        """All that a coat is spread on [m2]: every side of every piece, bone, skin and edges included."""
+        piece, size = self.piece, self.piece.size
+        edges_m2 = 2 * (size.width_m + size.length_m) * size.thickness_m if piece.shape == "slab" else 0.0
+        with_bone = 1 / (1 - self.bone_share) if self.bone in ("face", "ribs") else 1.0
+        pieces = self.meat_kg / (self.kind.density_kg_per_m3 * piece.volume_m3)
+        return (piece.surface_m2 + edges_m2) * with_bone * pieces
+
     def scaled(self, factor: float) -> Cut:
         """The same cut with its thickness multiplied by ``factor``, weight unchanged."""
         return replace(self, thickness_m=self.thickness_m * factor)

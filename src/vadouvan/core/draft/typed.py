@@ -119,6 +119,7 @@ class MakingInput:
     cooling: Text = ""
     texture: Text = ""
     first_contact: Text = ""
+    strained: Text = ""
 
 
 @dataclass(frozen=True)

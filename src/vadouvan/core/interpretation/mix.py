@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import re
 from collections.abc import Mapping
 from dataclasses import dataclass
@@ -17,6 +18,7 @@ from vadouvan.core.draft.typed import (
     MakingInput,
     QuantityInput,
 )
+from vadouvan.core.figure import number_told
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.measures.numbers import Interval, leading_number
 from vadouvan.core.measures.quantity import (
@@ -30,8 +32,10 @@ from vadouvan.core.measures.quantity import (
     quantity,
 )
 from vadouvan.core.measures.units import VOLUME_M3, unit_word
+from vadouvan.core.mix.consistency import OF_FORM, Form, consistency_of
+from vadouvan.core.mix.leaving import least_left_kg
 from vadouvan.core.mix.making import Cooling, Making, Method, Texture
-from vadouvan.core.mix.need import LIQUID_DENSITY, Coat, Container, Form, SetAside, Vessel, usual_form
+from vadouvan.core.mix.need import LIQUID_DENSITY, Coat, Container, SetAside, Vessel
 from vadouvan.core.mix.salting_method import Salting, SaltingMethod
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.pantry.ingredient import Ingredient
@@ -283,16 +287,16 @@ def _aims(said: AimsInput, notes: Notes) -> dict[Aim, float]:
 
 
 def _vessel(said: QuantityInput, portions: tuple[Portion, ...], salting: Salting, notes: Notes) -> Vessel:
-    total = sum(portion.mass_kg.value for portion in portions)
-    water = sum(portion.mass_kg.value * portion.ingredient.water for portion in portions)
-    runny = water / total if total > 0 else 0.0
+    found = consistency_of(portions)
     thick = any(portion.ingredient.group.startswith("dairy") for portion in portions)
     bath = salting.school in ("equilibrium", "strong_bath")
-    form = "liquid" if bath else "paste" if thick else usual_form(runny)
+    form: Form = "bath" if bath else found.form
     coat: Coat = "thick" if thick else "usual"
     footprint, volume = _size(said.size, notes)
+    chosen = notes.choice(said.form, FORMS, (form, form), "quantity.form")
     return Vessel(
-        form=notes.choice(said.form, FORMS, (form, form), "quantity.form"),
+        form=chosen,
+        consistency=OF_FORM[chosen] if said.form or bath else found,
         container=notes.choice(said.container, CONTAINERS, ("bag", "bag"), "quantity.container"),
         coat=notes.choice(said.coat, COATS, (coat, coat), "quantity.coat"),
         footprint_m2=footprint,
@@ -363,9 +367,9 @@ def _making(said: MakingInput, portions: tuple[Portion, ...], notes: Notes) -> M
     simmer_s = _said(said.simmer, SIMMER, "making.simmer_min", notes)
     texture = _chosen(said.texture, TEXTURES, "making.texture", notes)
     cooling: Cooling = "ice_bath"
-    if method == "cooked":
+    if method in ("cooked", "fried"):
         cooling = notes.choice(said.cooling, COOLINGS, (cooling, cooling), "making.cooling")
-        if simmer_s is None:
+        if simmer_s is None and method == "cooked":
             notes.assumed["making.simmer_min"] = "10 min"
     usual = Making()
     return Making(
@@ -375,20 +379,30 @@ def _making(said: MakingInput, portions: tuple[Portion, ...], notes: Notes) -> M
         cooling=cooling,
         texture=texture,
         first_contact_s=_said(said.first_contact, CONTACT, "making.first_contact_min", notes),
+        strained=said.strained == YES,
     )
 
 
 def _reduce_to(text: str, portions: tuple[Portion, ...], notes: Notes) -> float | None:
-    """Weight after boiling down [kg], said as a weight or as a share of what goes in."""
+    """Weight after boiling down [kg], said as a weight or as a share of what goes in; never below its own solids."""
     if not text:
         return None
+    field, total_kg = "making.reduce_to", sum(portion.mass_kg.value for portion in portions)
     if text.endswith("%"):
         accepted = 'Write a share from 20 to 100 %, or a weight such as "400 g".'
-        share = notes.attempt(
-            lambda: decimal(text, field="making.reduce_to", low=20, high=100, units=("%",), accepted=accepted)
-        )
-        return None if share is None else share / 100 * sum(portion.mass_kg.value for portion in portions)
-    return _said(text, MIX_MASS, "making.reduce_to", notes)
+        share = notes.attempt(lambda: decimal(text, field=field, low=20, high=100, units=("%",), accepted=accepted))
+        wanted_kg = None if share is None else share / 100 * total_kg
+    else:
+        wanted_kg = _said(text, MIX_MASS, field, notes)
+    least_kg = least_left_kg(portions)
+    if wanted_kg is not None and portions and wanted_kg < 0.999 * least_kg:
+        least = number_told(math.ceil(least_kg * 1000))
+        wanted, total = number_told(wanted_kg * 1000), number_told(total_kg * 1000)
+        wrong = f"{wanted} g is less than what does not boil away of {total} g."
+        accepted = f"Write {least} g or more: solids, salt and sugar stay, with the water that holds them."
+        notes.problems.append(InputError(field=field, given=text, wrong=wrong, accepted=accepted))
+        return None
+    return wanted_kg
 
 
 def _said(text: str, kind: QuantityKind, field: str, notes: Notes) -> float | None:

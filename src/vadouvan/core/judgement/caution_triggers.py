@@ -184,7 +184,7 @@ def _many(known: Known) -> bool:
 def _wet_into_fat(known: Known) -> bool:
     """A wet surface into a pan or a fryer: anything held in a liquid is wet."""
     hot_fat = any(stage.place in ("pan", "fryer") for stage in known.judgement.reading.stages)
-    return hot_fat and known.judgement.reading.mix.vessel.form == "liquid"
+    return hot_fat and known.judgement.reading.mix.vessel.form in ("liquid", "bath")
 
 
 def _curing(known: Known) -> bool:

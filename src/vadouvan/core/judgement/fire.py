@@ -14,7 +14,7 @@ from vadouvan.core.cooking.sauce import Sauce, sauce_of
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import SurfaceLeft, Told, surface_left
 from vadouvan.core.hold.scenario import HoldScenario
-from vadouvan.core.mix.need import Form
+from vadouvan.core.mix.consistency import Consistency
 
 
 @dataclass(frozen=True)
@@ -37,14 +37,14 @@ def fire_judgement(
     fire: FireInterpretation,
     scenario: HoldScenario,
     mix: MixJudgement,
-    form: Form,
+    consistency: Consistency,
     held_h: float,
     steps: Sequence[PlanStep],
 ) -> FireJudgement:
     """The fire of a batch after a hold of so many hours."""
     cut, at_contact = scenario.cut, mix.at_contact
     on_meat = at_contact.ready.portions
-    surface = surface_left(cut, on_meat, form, fire.surface, fire.stages)
+    surface = surface_left(cut, on_meat, consistency, fire.surface, fire.stages)
     doneness = doneness_of(cut, fire.school, fire.own_core_c)
     sauce = _sauce(fire, scenario, at_contact.balance.mass_kg.value, surface, held_h)
     told = [*surface.told, *_doneness_told(doneness, fire.stages)]

@@ -147,7 +147,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
             reading.fire,
             scenario,
             mix,
-            reading.mix.vessel.form,
+            reading.mix.vessel.consistency,
             planned.plan.hold_h if planned.plan else window.best.hours,
             planned.steps,
         ),

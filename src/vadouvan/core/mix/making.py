@@ -35,9 +35,10 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.measures.numbers import Interval
+from vadouvan.core.mix.leaving import FRESH_GROUPS, STRAINED_OFF, fried, least_left_kg, lifting, simmered_off
 from vadouvan.core.parsing.amount import Portion
 
-Method = Literal["raw", "cooked", "concentrate", "pounded"]
+Method = Literal["raw", "fried", "cooked", "concentrate", "pounded"]
 Cooling = Literal["ice_bath", "fridge"]
 Texture = Literal["thick", "spreadable", "loose"]
 StepKind = Literal["note", "warn", "stop"]
@@ -46,12 +47,17 @@ FRIDGE_AIR_C = 4.0
 ICE_BATH_C = 0.5
 DEFAULT_SIMMER_S = 600.0
 TEXTURE_WATER = {"thick": THICK_PASTE_WATER, "spreadable": SPREADABLE_PASTE_WATER, "loose": LOOSE_PASTE_WATER}
-WATER = "water"
+WATER, ICE = "water", "ice"
+FRYING_MIN = 8.0
 
 
 @dataclass(frozen=True)
 class Making:
-    """How the mix is made; ``reduce_to_kg`` is its weight after boiling down, ``first_contact_s`` of two steps."""
+    """How the mix is made.
+
+    ``reduce_to_kg`` is its weight after boiling down, ``strained`` whether its solids are strained off,
+    ``first_contact_s`` of two steps.
+    """
 
     method: Method = "raw"
     simmer_s: float = DEFAULT_SIMMER_S
@@ -59,6 +65,7 @@ class Making:
     cooling: Cooling = "ice_bath"
     texture: Texture | None = None
     first_contact_s: float | None = None
+    strained: bool = False
 
 
 @dataclass(frozen=True)
@@ -85,56 +92,91 @@ class Ready:
 
 def make(portions: Sequence[Portion], making: Making, lifted: frozenset[str] = frozenset()) -> Ready:
     """The ready mix and the steps to it. ``lifted`` names lines that go in whole and are fished out."""
-    whole = tuple(portion for portion in portions if portion.line_id in lifted)
-    rest = tuple(portion for portion in portions if portion.line_id not in lifted)
     cooked = making.method == "cooked"
-    kept = tuple(_heated(portion) for portion in rest) if cooked else rest
-    total_kg = sum(portion.mass_kg.value for portion in kept)
-    boiled_off_kg = _boiled_off(kept, making, total_kg) if cooked else 0.0
-    steps = tuple(_steps(kept, whole, making, total_kg, boiled_off_kg))
-    low = sum(portion.mass_kg.low for portion in kept) - boiled_off_kg
-    high = sum(portion.mass_kg.high for portion in kept) - boiled_off_kg
-    return Ready(kept, boiled_off_kg, Interval(total_kg - boiled_off_kg, max(0.0, low), high), whole, steps)
+    whole = tuple(portion for portion in portions if _comes_out(portion, making, lifted))
+    rest = [portion for portion in portions if portion not in whole]
+    fried_off_kg = 0.0
+    if making.method == "fried":
+        rest, lost = map(list, zip(*map(fried, rest), strict=True)) if rest else ([], [])
+        fried_off_kg = sum(lost)
+    if cooked:
+        rest = [replace(portion, ingredient=replace(portion.ingredient, enzyme=None)) for portion in rest]
+    total_kg = sum(portion.mass_kg.value for portion in rest)
+    steam = _boiled_off(rest, making, total_kg) if cooked else Interval.exactly(fried_off_kg)
+    out = lifting(rest, whole, cooked=cooked)
+    stays = 1 - out.share_along
+    kept = (*(_part(portion, stays) for portion in rest), *out.left_behind)
+    boiled_off_kg = steam.value * stays
+    steps = tuple(_steps(kept, whole, making, total_kg, steam))
+    kept_kg = [sum(getattr(portion.mass_kg, end) for portion in kept) for end in ("value", "low", "high")]
+    mass = Interval(
+        kept_kg[0] - boiled_off_kg, max(0.0, kept_kg[1] - steam.high * stays), kept_kg[2] - steam.low * stays
+    )
+    return Ready(kept, boiled_off_kg, mass, whole, steps)
 
 
-def _heated(portion: Portion) -> Portion:
-    """A portion after the simmer: its enzyme is gone."""
-    return replace(portion, ingredient=replace(portion.ingredient, enzyme=None))
+def _comes_out(portion: Portion, making: Making, lifted: frozenset[str]) -> bool:
+    return portion.line_id in lifted or (making.strained and portion.ingredient.group in STRAINED_OFF)
 
 
-def _boiled_off(portions: Sequence[Portion], making: Making, total_kg: float) -> float:
-    """Water that leaves as steam [kg]: only water does, and never all of it."""
+def _part(portion: Portion, share: float) -> Portion:
+    mass = portion.mass_kg
+    return replace(portion, mass_kg=Interval(mass.value * share, mass.low * share, mass.high * share))
+
+
+def _boiled_off(portions: Sequence[Portion], making: Making, total_kg: float) -> Interval:
+    """Water that leaves as steam [kg]: by the weight on the scale where that was said, else by the minutes."""
     if making.reduce_to_kg is None:
-        return 0.0
-    water_kg = sum(portion.mass_kg.value * portion.ingredient.water for portion in portions)
-    return min(max(0.0, total_kg - making.reduce_to_kg), 0.95 * water_kg)
+        return simmered_off(portions, making.simmer_s)
+    most_kg = max(0.0, total_kg - least_left_kg(portions))
+    return Interval.exactly(min(max(0.0, total_kg - making.reduce_to_kg), most_kg))
 
 
 def _steps(
-    kept: Sequence[Portion], whole: Sequence[Portion], making: Making, total_kg: float, boiled_off_kg: float
+    kept: Sequence[Portion], whole: Sequence[Portion], making: Making, total_kg: float, steam: Interval
 ) -> Iterator[MakingStep]:
     if making.method == "concentrate":
         yield from _concentrate(kept)
     if making.method == "pounded" and making.texture is not None:
         yield from _pounded(kept, making.texture)
+    if making.method == "fried":
+        yield from _fried(kept, making, steam)
     if making.method == "cooked":
-        yield from _cooked(making, total_kg, boiled_off_kg)
+        yield from _cooked(making, total_kg, steam)
     if whole:
         names = ", ".join(portion.ingredient.also_called[0] for portion in whole)
-        when = "Fish out before cooling" if making.method == "cooked" else "Fish out before cooking"
-        yield MakingStep("lift", f"{when}: {names}.")
+        verb = "Strain off" if making.strained else "Fish out"
+        when = "before cooling" if making.method == "cooked" else "before cooking"
+        yield MakingStep("lift", f"{verb} {when}: {names}.")
     yield from _remarks(kept, making)
 
 
-def _cooked(making: Making, total_kg: float, boiled_off_kg: float) -> Iterator[MakingStep]:
-    yield MakingStep("simmer", f"Simmer {hours_told(making.simmer_s / 3600)}.", making.simmer_s / 60)
-    if boiled_off_kg > 0:
-        minutes = boiled_off_kg / PAN_BOILS_OFF_KG_PER_S.value / 60
+def _fried(kept: Sequence[Portion], making: Making, steam: Interval) -> Iterator[MakingStep]:
+    names = [portion.ingredient.also_called[0] for portion in kept if portion.ingredient.group in FRESH_GROUPS]
+    if not names:
+        yield MakingStep(
+            "fry", "Nothing fresh in this mix to fry: onion, garlic, ginger, chillies, herbs.", kind="warn"
+        )
+        return
+    grams = number_told(steam.value * 1000)
+    says = f"Fry {', '.join(names)} soft over a medium flame; about {grams} g of water leave. Then stir in the rest."
+    yield MakingStep("fry", says, FRYING_MIN)
+    yield from _cooled(making.cooling)
+
+
+def _cooked(making: Making, total_kg: float, steam: Interval) -> Iterator[MakingStep]:
+    simmer = f"Simmer {hours_told(making.simmer_s / 3600)}."
+    if making.reduce_to_kg is None:
+        low, high = (number_told(kg * 1000) for kg in (steam.low, steam.high))
+        simmer += f" In an open pot {low} to {high} g boil away; the weight on the scale says it better."
+    yield MakingStep("simmer", simmer, making.simmer_s / 60)
+    if making.reduce_to_kg is not None and steam.value > 0:
+        minutes = steam.value / PAN_BOILS_OFF_KG_PER_S.value / 60
         more = max(0.0, minutes - making.simmer_s / 60)
-        left = number_told((total_kg - boiled_off_kg) * 1000)
+        left = number_told((total_kg - steam.value) * 1000)
         yield MakingStep(
             "reduce",
-            f"Boil {number_told(boiled_off_kg * 1000)} g off, down to {left} g on the scale; "
+            f"Boil {number_told(steam.value * 1000)} g off, down to {left} g on the scale; "
             f"about {number_told(minutes)} min in a wide pan, simmer included.",
             more,
         )
@@ -189,9 +231,9 @@ def ice_share(hot_c: float, ready_c: float, ice_c: float) -> float:
 
 
 def _concentrate(portions: Sequence[Portion]) -> Iterator[MakingStep]:
-    """Part of the water hot with all that dissolves, the rest as ice."""
-    water_kg = sum(portion.mass_kg.value for portion in portions if portion.ingredient.id == WATER)
-    share = ice_share(CONCENTRATE_C.value, CONTACT_C.value - 1, FREEZER_ICE_C.value)
+    """Part of the water hot with all that dissolves, the rest as ice: the ice that was written, or worked out."""
+    written_kg = sum(portion.mass_kg.value for portion in portions if portion.ingredient.id == ICE)
+    water_kg = written_kg + sum(portion.mass_kg.value for portion in portions if portion.ingredient.id == WATER)
     if water_kg <= 0:
         yield MakingStep(
             "ice",
@@ -199,17 +241,22 @@ def _concentrate(portions: Sequence[Portion]) -> Iterator[MakingStep]:
             kind="warn",
         )
         return
-    ice_kg, hot_kg = share * water_kg, (1 - share) * water_kg
+    share = ice_share(CONCENTRATE_C.value, CONTACT_C.value - 1, FREEZER_ICE_C.value)
+    ice_kg = written_kg or share * water_kg
+    hot_kg = water_kg - ice_kg
     salt_kg = sum(portion.mass_kg.value * portion.ingredient.salt.value for portion in portions)
     if salt_kg > SATURATION_KG_PER_KG_WATER.value * hot_kg:
         yield MakingStep(
             "ice", "So much salt does not dissolve in the hot part. Use less ice and cool it longer.", kind="warn"
         )
+    missing_kg = share * water_kg - ice_kg
+    cold = "that comes to 4 C. Measure it."
+    if missing_kg > 0.05 * water_kg:
+        cold = f"that is {number_told(missing_kg * 1000)} g of ice in place of water too little for 4 C: cool it on."
     yield MakingStep(
         "ice",
         f"Dissolve salt and sugar in {number_told(hot_kg * 1000)} g of water at {CONCENTRATE_C.value:.0f} C with the "
-        f"aromatics, then stir in {number_told(ice_kg * 1000)} g of ice from the freezer: "
-        "that comes to 4 C. Measure it.",
+        f"aromatics, then stir in {number_told(ice_kg * 1000)} g of ice from the freezer: {cold}",
         15.0,
     )
 

@@ -19,6 +19,7 @@ from vadouvan.core.constants import (
     PACKED_SLABS,
     PACKED_STRIPS,
     PASTE_DENSITY,
+    RUB_KG_PER_M2,
     THICK_COAT_M,
     THIN_COAT_M,
     TUB_HEIGHT_M,
@@ -28,8 +29,8 @@ from vadouvan.core.constants import (
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import Figure, Given, Working, number_told
 from vadouvan.core.measures.numbers import Interval
+from vadouvan.core.mix.consistency import Consistency, Form
 
-Form = Literal["paste", "liquid"]
 Container = Literal["bag", "tub", "jar", "vacuum", "tray"]
 Coat = Literal["thin", "usual", "thick"]
 
@@ -37,15 +38,18 @@ COATS: dict[Coat, Constant] = {"thin": THIN_COAT_M, "usual": COAT_M, "thick": TH
 LIQUID_DENSITY = 1030.0  # kg/m3: a seasoned watery mix
 USUAL_TUB_M2 = 0.22 * 0.16
 USUAL_JAR_M2 = math.pi / 4 * 0.10**2
-MOSTLY_WATER = 0.72
 MAY_MISS = 0.05
 
 
 @dataclass(frozen=True)
 class Vessel:
-    """How the mix meets the meat; ``footprint_m2`` and ``volume_m3`` of a tub or jar, where said."""
+    """How the mix meets the meat; ``footprint_m2`` and ``volume_m3`` of a tub or jar, where said.
+
+    ``form`` is its name, ``consistency`` what figures go by: between the names where none was said.
+    """
 
     form: Form
+    consistency: Consistency
     container: Container = "bag"
     coat: Coat = "usual"
     footprint_m2: float | None = None
@@ -76,39 +80,67 @@ class Need:
 
 
 def need_of(cut: Cut, vessel: Vessel) -> Need:
-    """The mix that covers a cut: coat times open surface, a film in a bag, or the space in a tub."""
-    if vessel.form == "paste":
-        return _coat(cut, vessel.coat)
+    """The mix that covers a cut: a dusting, a coat, a film in a bag or the space in a tub, and what lies between."""
+    runny, dry = vessel.consistency.runny, vessel.consistency.dry
+    needed = _coat(cut, vessel.coat)
+    if runny > 0:
+        needed = _between(needed, _liquid(cut, vessel), runny)
+    return _between(needed, _dusting(cut), dry) if dry > 0 else needed
+
+
+def _liquid(cut: Cut, vessel: Vessel) -> Need:
     if vessel.container in ("bag", "vacuum", "tray"):
         return _film(cut, VACUUM_LAYER_M if vessel.container == "vacuum" else BAG_LAYER_M)
     return _bed(cut, vessel)
 
 
-def usual_form(water_share: float) -> Form:
-    """Runny mixes are liquids; the rest coats.
+def _between(one: Need, other: Need, share: float) -> Need:
+    """The one at a share of 0, the other at 1, and between them in proportion."""
+    if share >= 1:
+        return other
+    ends = ((a, b) for a, b in zip(_ends(one), _ends(other), strict=True))
+    mass = Interval(*(math.exp((1 - share) * math.log(a) + share * math.log(b)) if a * b > 0 else 0.0 for a, b in ends))
+    first, then = one.working, other.working
+    inputs = (
+        *first.inputs,
+        *(given for given in then.inputs if given not in first.inputs),
+        Given("how far towards the second", share * 100, "%"),
+    )
+    rule = f"Between two rules, for a mix that is something of both. {first.rule} {then.rule}"
+    sources = tuple(dict.fromkeys((*first.sources, *then.sources)))
+    return Need(mass, Working(rule, inputs, sources), other.remark)
 
-    >>> usual_form(0.9), usual_form(0.6)
-    ('liquid', 'paste')
-    """
-    return "liquid" if water_share >= MOSTLY_WATER else "paste"
+
+def _ends(need: Need) -> tuple[float, float, float]:
+    return need.mass_kg.value, need.mass_kg.low, need.mass_kg.high
+
+
+def _dusting(cut: Cut) -> Need:
+    area = cut.outer_area_m2
+    inputs = (
+        Given("all of the surface", area * 1e4, "cm2"),
+        Given("a dusting", RUB_KG_PER_M2.value * 1000, "g/m2"),
+    )
+    rule = "All of the surface times a dusting. A rub is measured by its salt, not by what covers."
+    return Need(_times(RUB_KG_PER_M2, area), Working(rule, inputs, ("common_practice",)))
 
 
 def _coat(cut: Cut, coat: Coat) -> Need:
     layer, density = COATS[coat], PASTE_DENSITY.value
-    area = cut.open_area_m2
+    area = cut.outer_area_m2
     inputs = (
-        Given("open surface", area * 1e4, "cm2"),
+        Given("all of the surface", area * 1e4, "cm2"),
         Given("coat", layer.value * 1000, "mm"),
         Given("density of a paste", density, "g/l"),
     )
-    rule = "Open surface times the thickness of the coat times the density of a paste."
+    rule = "All of the surface times the thickness of the coat times the density of a paste."
     return Need(_times(layer, area * density), Working(rule, inputs, ("calibration",)))
 
 
 def _film(cut: Cut, layer: Constant) -> Need:
-    area = cut.open_area_m2
-    inputs = (Given("open surface", area * 1e4, "cm2"), Given("layer of liquid", layer.value * 1000, "mm"))
-    rule = "Open surface times the layer of liquid that the bag holds against it."
+    area = cut.outer_area_m2
+    inputs = (Given("all of the surface", area * 1e4, "cm2"), Given("layer of liquid", layer.value * 1000, "mm"))
+    rule = "All of the surface times the layer of liquid that the bag holds against it."
     return Need(_times(layer, area * LIQUID_DENSITY), Working(rule, inputs, ("calibration",)))
 
 
@@ -180,23 +212,32 @@ def need_figure(need: Need) -> Figure:
     return Figure("needed_mix_g", mass.value * 1000, "g", need.working, mass.low * 1000, mass.high * 1000)
 
 
-Sufficiency = Literal["too_little", "enough", "more"]
+Sufficiency = Literal["too_little", "thin", "enough", "more"]
 
 
-def sufficiency(made_kg: float, needed_kg: float, aside_kg: float) -> Sufficiency:
-    """Whether what was made covers the cut; the part set aside comes on top."""
-    wanted_kg = needed_kg + aside_kg
-    if wanted_kg - made_kg > MAY_MISS * wanted_kg:
+def sufficiency(made_kg: float, needed_kg: Interval, aside_kg: float) -> Sufficiency:
+    """Whether what was made covers the cut; the part set aside comes on top.
+
+    Thin is less than usual, but within what cooks make do with: the band of the need.
+    """
+    on_meat_kg = made_kg - aside_kg
+    if on_meat_kg < (1 - MAY_MISS) * needed_kg.low:
         return "too_little"
-    return "more" if made_kg > 1.5 * wanted_kg else "enough"
+    if on_meat_kg < (1 - MAY_MISS) * needed_kg.value:
+        return "thin"
+    return "more" if on_meat_kg > 1.5 * max(needed_kg.value, needed_kg.high) else "enough"
 
 
-def need_says(made_kg: float, needed_kg: float, aside_kg: float) -> str:
-    """Made against needed, in words."""
-    short_g = (needed_kg + aside_kg - made_kg) * 1000
+def need_says(made_kg: float, needed_kg: Interval, aside_kg: float, form: Form) -> str:
+    """Made against needed, in words; a rub is measured by its salt, whatever it covers."""
+    if form == "rub":
+        return "a rub: its measure is its salt"
+    short_g = (needed_kg.value + aside_kg - made_kg) * 1000
     match sufficiency(made_kg, needed_kg, aside_kg):
         case "too_little":
             return f"{number_told(short_g)} g too little"
+        case "thin":
+            return f"covers thinly; {number_told(short_g)} g more is usual"
         case "more":
             return f"{number_told(-short_g)} g more than it needs"
         case _:

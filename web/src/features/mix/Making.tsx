@@ -9,9 +9,14 @@ import type { DrawerProps } from './drawer'
 
 const METHODS = [
   { value: 'raw', label: 'stirred together raw' },
+  { value: 'fried', label: 'aromatics fried first' },
   { value: 'cooked', label: 'cooked, then cooled' },
   { value: 'concentrate', label: 'hot concentrate and ice' },
   { value: 'pounded', label: 'pounded or blended paste' },
+]
+const STRAINED = [
+  { value: '', label: 'stay in it' },
+  { value: 'yes', label: 'are strained off' },
 ]
 const COOLINGS = [
   { value: 'ice_bath', label: 'in ice water' },
@@ -67,16 +72,28 @@ export function Making({ batch, draft, change }: DrawerProps) {
             }}
           />
           <Pick
-            question="Cool"
-            value={making.cooling}
-            assumedValue={assumed['making.cooling']}
-            options={COOLINGS}
-            fault={faultOf(batch, 'making.cooling')}
-            onPick={(cooling) => {
-              say({ cooling })
+            question="Its solids"
+            value={making.strained}
+            assumedValue=""
+            options={STRAINED}
+            fault={faultOf(batch, 'making.strained')}
+            onPick={(strained) => {
+              say({ strained })
             }}
           />
         </div>
+      )}
+      {(making.method === 'cooked' || making.method === 'fried') && (
+        <Pick
+          question="Cool"
+          value={making.cooling}
+          assumedValue={assumed['making.cooling']}
+          options={COOLINGS}
+          fault={faultOf(batch, 'making.cooling')}
+          onPick={(cooling) => {
+            say({ cooling })
+          }}
+        />
       )}
       {making.method === 'pounded' && (
         <Pick

@@ -5,8 +5,10 @@ import { Scale } from './Scale'
 import type { DrawerProps } from './drawer'
 
 const FORMS = [
-  { value: 'paste', label: 'a coat on it' },
-  { value: 'liquid', label: 'a liquid round it' },
+  { value: 'rub', label: 'a dry rub' },
+  { value: 'paste', label: 'a paste on it' },
+  { value: 'liquid', label: 'a wet mix round it' },
+  { value: 'bath', label: 'a bath that covers it' },
 ]
 const CONTAINERS = [
   { value: 'bag', label: 'a bag in a bowl' },

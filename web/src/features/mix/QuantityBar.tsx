@@ -12,12 +12,17 @@ export function QuantityBar({ batch, onMakeEnough }: { batch: Batch; onMakeEnoug
       {aside && aside.value > 0 && (
         <Told batch={batch} name="set_aside_g" word="kept clean" title="Mix set aside clean" />
       )}
-      {mix?.enough === true && <p className="text-quiet">enough</p>}
-      {mix?.enough === false && (
-        <p className="font-semibold text-warn">
-          <span aria-hidden>▲ </span>
+      {mix && (
+        <p
+          className={
+            mix.sufficiency === 'too_little' || mix.sufficiency === 'more'
+              ? 'font-semibold text-warn'
+              : 'text-quiet'
+          }
+        >
+          {(mix.sufficiency === 'too_little' || mix.sufficiency === 'more') && <span aria-hidden>▲ </span>}
           {mix.need_says}
-          {mix.too_little && (
+          {(mix.sufficiency === 'too_little' || mix.sufficiency === 'thin') && (
             <button
               type="button"
               className="ml-3 min-h-8 cursor-pointer text-enamel underline underline-offset-4"

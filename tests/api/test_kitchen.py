@@ -199,7 +199,7 @@ class Household(unittest.TestCase):
         self.assertLess(grams("1 tbsp salt"), 0.7 * fine)
         self.assertEqual(grams("1 tbsp salt"), grams("1 tbsp light kosher salt"))
         offers = self.legs("200 g yoghurt")["judgement"]["salt_offers"]
-        self.assertIn("light kosher salt", offers[0]["text"])
+        self.assertIn("light kosher salt", offers[0]["lines"][0]["text"])
         self.assertEqual(grams("1 tbsp fine salt"), named)
 
     def test_way_of_salting_of_new_batches(self) -> None:

@@ -3,11 +3,14 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 
 import numpy as np
+from hypothesis import given
+from hypothesis import strategies as st
 from scipy.optimize import minimize
 
-from tests.drafts import judged, steak
+from tests.drafts import judged, of_kind, steak
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.interpretation.mix import portion_of
@@ -113,11 +116,66 @@ class Offers(unittest.TestCase):
             self.assertTrue(offers, mix)
             for offer in offers:
                 with self.subTest(mix=mix, offer=offer.says):
-                    kept = [line.text if line.id != offer.line_id else offer.text for line in draft.mix]
-                    texts = kept if offer.line_id else [*kept, offer.text]
+                    words = {change.line_id: change.text for change in offer.lines}
+                    kept = [words.get(line.id, line.text) for line in draft.mix]
+                    texts = [*kept, *(change.text for change in offer.lines if not change.line_id)]
                     after = judged(Draft("x", draft.cut, lines(*texts), draft.hold)).salt
                     assert after is not None
-                    self.assertEqual(after.says, "salt as aimed")
+                    self.assertTrue(after.is_on_target)
+                    self.assertIn("salt as aimed", after.says)
+
+    @given(
+        st.lists(
+            st.tuples(
+                st.floats(1, 90),
+                st.sampled_from(
+                    ("soy sauce", "fish sauce", "white miso", "chipotle in adobo", "mustard", "salt", "water")
+                ),
+            ),
+            min_size=1,
+            max_size=4,
+            unique_by=lambda line: line[1],
+        )
+    )
+    def test_an_offer_stays_in_a_kitchens_measure(self, mix: list[tuple[float, str]]) -> None:
+        """One line at most doubles or halves but for plain salt and water; each offer ends on the target."""
+        draft = steak(*(f"{grams:.1f} g {name}" for grams, name in mix))
+        judgement = judged(draft)
+        for offer in judgement.offers:
+            words = {change.line_id: change.text for change in offer.lines}
+            texts = [words.get(line.id, line.text) for line in draft.mix]
+            texts += [change.text for change in offer.lines if not change.line_id]
+            after = judged(Draft("x", draft.cut, lines(*texts), draft.hold))
+            assert after.salt is not None
+            self.assertTrue(after.salt.is_on_target, offer.says)
+            self.assertEqual(after.reading.problems, [])
+            if len(offer.lines) == 1 and offer.lines[0].line_id and not offer.lines[0].text.endswith("table salt"):
+                before = next(p for p in judgement.reading.portions if p.line_id == offer.lines[0].line_id)
+                times = float(offer.lines[0].text.split()[0]) / (before.mass_kg.value * 1000)
+                self.assertTrue(0.49 <= times <= 2.01, offer.says)
+
+    def test_no_kilogram_of_chipotle_and_no_drop_of_soy(self) -> None:
+        """It offered 1262 g chipotle instead of 32 g, and 1.2 g soy instead of 19."""
+        lean = judged(steak("32 g chipotle in adobo", "60 g orange juice")).offers
+        self.assertTrue(lean)
+        self.assertFalse(any("chipotle" in offer.says for offer in lean))
+        strong = judged(steak("19 g soy sauce", "15 g salt", "40 g fish sauce")).offers
+        self.assertTrue(strong)
+        self.assertFalse(any("instead of 19 g" in offer.says and " and " not in offer.says for offer in strong))
+
+    def test_a_bath_is_told_what_will_be_in(self) -> None:
+        """A turkey joint at the offered bath was "salt as aimed" with 2.2 g/kg in it at best."""
+        draft = of_kind("turkey_breast", "2.5 kg", "", "", "2 l water", "125 g salt")
+        offer = judged(draft).offers[0]
+        after = judged(replace(draft, mix=lines("2 l water", offer.lines[0].text)))
+        assert after.salt is not None
+        self.assertEqual(after.salt.says, "salt as aimed once it has settled")
+        self.assertRegex(
+            after.salt_line, r"^Salt: aimed 12 g/kg; \d\.?\d* in the meat at \d+ h.* \(12 when it has settled\)"
+        )
+        self.assertIn("stays in the bath", after.salt_line)
+        rub = judged(steak("12 g salt"))
+        self.assertRegex(rub.salt_line, r"^Salt: aimed 12 g/kg; 12 on the meat, [\d.]+ of it inside at .* runs off\.$")
 
     def test_nothing_is_offered_on_the_target(self) -> None:
         """No way to where one is."""
@@ -125,6 +183,6 @@ class Offers(unittest.TestCase):
 
     def test_what_else_moves_is_said(self) -> None:
         """More mustard brings fat and acid too."""
-        offers = judged(steak("40 g mustard", "6 g salt", "30 g honey")).offers
-        mustard = next(offer for offer in offers if "mustard" in offer.text)
+        offers = judged(steak("120 g mustard", "6 g salt", "30 g honey")).offers
+        mustard = next(offer for offer in offers if "mustard" in offer.says)
         self.assertIn("fat", mustard.also)

@@ -117,6 +117,8 @@ def _steps(judgement: Judgement) -> Iterator[str]:
         yield f"{step.says}{lasts}"
         if step.id == "contact":
             yield judgement.sentence
+            if judgement.salt_line:
+                yield judgement.salt_line
 
 
 def _went(batch: BatchSnapshot) -> Iterator[str]:

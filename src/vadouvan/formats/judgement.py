@@ -179,6 +179,7 @@ class JudgementOut(BaseModel):
     salt_in_meat_g_per_kg: float | None = None
     salt_left_g: float | None = None
     salt_says: str | None = None
+    salt_line: str = ""
     salt_offers: list[SaltOfferOut]
     ingredients: list[IngredientOut]
     spans: list[SpanOut]
@@ -211,7 +212,8 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool =
         sentence=judgement.sentence,
         **{name: _value(figures, name) for name in _TOLD_AS_NUMBERS},
         salt_says=judgement.salt.says if judgement.salt else None,
-        salt_offers=[SaltOfferOut(**asdict(offer)) for offer in judgement.offers],
+        salt_line=judgement.salt_line,
+        salt_offers=[SaltOfferOut.model_validate(asdict(offer)) for offer in judgement.offers],
         ingredients=ingredients_out(judgement),
         spans=spans_out(judgement.mix.spans) if judgement.mix else [],
         mix=mix_out(judgement.mix, cut.kind if cut else None) if judgement.mix else None,

@@ -29,6 +29,8 @@ def _lines(answer: JudgementOut) -> Iterator[str]:
         )
     if answer.salt_says:
         yield f"  {answer.salt_says}"
+    if answer.salt_line:
+        yield f"  {answer.salt_line}"
     if answer.mix is not None and answer.mix.allergens_told:
         yield f"  {answer.mix.allergens_told}"
     yield from _window(answer)

@@ -59,11 +59,17 @@ class SpanOut(BaseModel):
     parts: list[PartOut]
 
 
-class SaltOfferOut(BaseModel):
-    """A way to the salt target: a line to add (empty ``line_id``) or to change."""
+class LineChangeOut(BaseModel):
+    """A line to add (empty ``line_id``) or to change, and its text."""
 
     line_id: str
     text: str
+
+
+class SaltOfferOut(BaseModel):
+    """A way to the salt target: the lines it adds or changes."""
+
+    lines: list[LineChangeOut]
     says: str
     also: str
 

@@ -2522,6 +2522,11 @@ export interface components {
             salt_in_meat_g_per_kg?: number | null;
             /** Salt Left G */
             salt_left_g?: number | null;
+            /**
+             * Salt Line
+             * @default
+             */
+            salt_line: string;
             /** Salt Offers */
             salt_offers: components["schemas"]["SaltOfferOut"][];
             /** Salt Says */
@@ -2697,20 +2702,6 @@ export interface components {
             salt_g?: number | null;
             /** Shown */
             shown?: string | null;
-        };
-        /**
-         * LineChangeOut
-         * @description A line that is not weighed yet, with new words.
-         */
-        LineChangeOut: {
-            /** After G */
-            after_g: number;
-            /** Before G */
-            before_g: number;
-            /** Line Id */
-            line_id: string;
-            /** Text */
-            text: string;
         };
         /**
          * LineInput
@@ -3077,7 +3068,7 @@ export interface components {
             /** Additions */
             additions: components["schemas"]["AdditionOut"][];
             /** Changes */
-            changes: components["schemas"]["LineChangeOut"][];
+            changes: components["schemas"]["vadouvan__formats__weighing_out__LineChangeOut"][];
             /** Line Id */
             line_id: string;
             /** Over G */
@@ -3495,17 +3486,15 @@ export interface components {
         };
         /**
          * SaltOfferOut
-         * @description A way to the salt target: a line to add (empty ``line_id``) or to change.
+         * @description A way to the salt target: the lines it adds or changes.
          */
         SaltOfferOut: {
             /** Also */
             also: string;
-            /** Line Id */
-            line_id: string;
+            /** Lines */
+            lines: components["schemas"]["vadouvan__formats__mix_out__LineChangeOut"][];
             /** Says */
             says: string;
-            /** Text */
-            text: string;
         };
         /**
          * SaltOut
@@ -4132,6 +4121,30 @@ export interface components {
             /** Safe Latest Hours */
             safe_latest_hours: number;
             straight_to_heat: components["schemas"]["StraightOut"];
+        };
+        /**
+         * LineChangeOut
+         * @description A line to add (empty ``line_id``) or to change, and its text.
+         */
+        vadouvan__formats__mix_out__LineChangeOut: {
+            /** Line Id */
+            line_id: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * LineChangeOut
+         * @description A line that is not weighed yet, with new words.
+         */
+        vadouvan__formats__weighing_out__LineChangeOut: {
+            /** After G */
+            after_g: number;
+            /** Before G */
+            before_g: number;
+            /** Line Id */
+            line_id: string;
+            /** Text */
+            text: string;
         };
     };
     responses: never;

@@ -65,7 +65,7 @@ def mix_judgement(
     reading: Interpretation, at_contact: MixAtContact, scenario: HoldScenario | None, household: Household = ANYBODY
 ) -> MixJudgement:
     """The answers for a mix in its bowl, for a household; ``case`` is its hold, once that can be read."""
-    salt = _salt(reading, at_contact, scenario)
+    salt = salt_of(reading, at_contact, scenario)
     balance = at_contact.balance
     sodium = _sodium(reading, at_contact, salt)
     ph = ph_figure(balance)
@@ -117,7 +117,8 @@ def aims_of(
     )
 
 
-def _salt(reading: Interpretation, at_contact: MixAtContact, scenario: HoldScenario | None) -> SaltState | None:
+def salt_of(reading: Interpretation, at_contact: MixAtContact, scenario: HoldScenario | None) -> SaltState | None:
+    """The salt of a mix on its cut, by the method chosen; nothing while cut or hold cannot be read."""
     cut, hold, salting = reading.cut, reading.hold, reading.mix.salting
     if cut is None or hold is None:
         return None

@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 from functools import cached_property
 
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.contact.mix_at_contact import MixAtContact, mix_at_contact
-from vadouvan.core.contact.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement
+from vadouvan.core.contact.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement, salt_of
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft.typed import Draft
@@ -22,12 +23,14 @@ from vadouvan.core.interpretation.draft import Interpretation, read_draft
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.judgement.fire import FireJudgement, fire_judgement
 from vadouvan.core.judgement.planned import planned_of
+from vadouvan.core.judgement.salt_told import salt_figures, salt_line
 from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence, without_words
 from vadouvan.core.judgement.stops import Stop, StopFacts, curing_stops, stops_of
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import Balance
-from vadouvan.core.mix.salt_offers import SaltOffer, salt_offers
+from vadouvan.core.mix.salt_offers import MixToSalt, SaltOffer, salt_offers
 from vadouvan.core.mix.span import SaltState
+from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.core.schedule.pull_now import pull_now
 from vadouvan.core.schedule.steps import next_hands_on
@@ -55,6 +58,7 @@ class Judgement:
     plan: Plan | None = None
     plan_says: str = ""
     pull_now: str = ""
+    salt_line: str = ""
     fire: FireJudgement | None = None
     steps: tuple[PlanStep, ...] = ()
     warm_min: float = 0.0
@@ -125,12 +129,14 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     remarks = remarks_on(scenario, window.best.hours, window.safe_latest_h)
     board = StopFacts(reading, cut, hold, mix)
     planned = planned_of(board, window, kitchen.routine, now, (*stops, *stops_of(board, now)))
+    hours = planned.plan.hold_h if planned.plan else window.best.hours
     return Judgement(
         reading=reading,
+        salt_line=salt_line(mix.salt, scenario, hold.salt_target, hours) if mix.salt else "",
         sentence=stop_sentence(planned.stops) or judgement_sentence(window, cut) + without_words(reading),
         stops=planned.stops,
         mix=mix,
-        figures=(*_window_figures(window, scenario), *_salt_figures(scenario, window.best.hours)),
+        figures=(*_window_figures(window, scenario), *salt_figures(scenario, hours)),
         grams=grams,
         offers=_offers(reading, mix.salt, at_contact, cut, hold, kitchen),
         needed=needed,
@@ -148,7 +154,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
             scenario,
             mix,
             reading.mix.vessel.consistency,
-            planned.plan.hold_h if planned.plan else window.best.hours,
+            hours,
             planned.steps,
         ),
         pull_now=pull_now(window, planned.plan, now) if planned.plan else stop_sentence(planned.stops),
@@ -162,7 +168,15 @@ def _offers(
     if salt is None:
         return ()
     aims = aims_of(reading.mix, at_contact, cut, hold, salt, {"salt"})
-    return tuple(salt_offers(at_contact.whole, salt, aims, at_contact.film, kitchen.pantry))
+
+    def judged(portions: Sequence[Portion]) -> SaltState | None:
+        """The salt of other lines on this cut."""
+        other = mix_at_contact(replace(reading.mix, portions=tuple(portions)), cut)
+        strong = reading.mix.salting.school == "strong_bath"
+        return salt_of(reading, other, hold_scenario(cut, other.balance, hold) if strong else None)
+
+    whole = MixToSalt(at_contact.whole, aims, reading.mix.locked, at_contact.film, kitchen.pantry, judged)
+    return tuple(salt_offers(whole, salt))
 
 
 def _occasion(reading: Interpretation) -> tuple[Figure | None, float | None]:
@@ -203,17 +217,3 @@ def _edge_figure(name: str, edge: Edge, inputs: tuple[Given, ...]) -> Figure:
     near = tuple(Given(limit.says, limit.hours, "h") for limit in limits if limit.hours < NEVER_H)
     working = Working(_EDGE_RULES[name], (*near, *inputs), tuple({edge.limit.source: None, "calibration": None}))
     return Figure(f"window.{name}", edge.hours, "h", working, edge.low_hours, edge.high_hours, _SAFE_SIDES[name])
-
-
-def _salt_figures(scenario: HoldScenario, hours: float) -> tuple[Figure, ...]:
-    """Salt that is in the meat at the best hour, and what stays behind in the bag."""
-    in_meat = scenario.average_at(hours)
-    left_g = (scenario.balance.salt_kg - in_meat * scenario.cut.meat_kg) * 1000
-    inputs = (
-        Given("salt in the mix", scenario.balance.salt_kg * 1000, "g"),
-        Given("meat without bone", scenario.cut.meat_kg * 1000, "g"),
-        Given("best hour", hours, "h"),
-    )
-    taken = Working("Salt that has moved into the meat by the best hour, by diffusion.", inputs, ("calibration",))
-    stays = Working("Salt in the mix less what has moved into the meat by the best hour.", inputs, ("calibration",))
-    return Figure("salt_in_meat_g_per_kg", in_meat * 1000, "g/kg", taken), Figure("salt_left_g", left_g, "g", stays)

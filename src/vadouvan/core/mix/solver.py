@@ -124,6 +124,12 @@ def aim_rows(free: Sequence[Portion], fixed: Sequence[Portion], aims: Aims) -> t
     return np.array(rows), np.array(wanted)
 
 
+def salt_share_and_target(aims: Aims) -> tuple[Callable[[Ingredient], float], float]:
+    """What an ingredient counts towards the salt aim, and what all lines together have to come to [kg]."""
+    value = aims.values["salt"]
+    return _row_share("salt", value, aims), _target("salt", value, aims)
+
+
 def _row_share(aim: Aim, value: float, aims: Aims) -> Callable[[Ingredient], float]:
     if aim != "salt" or not aims.settles:
         return _SHARE[aim]

@@ -169,14 +169,14 @@ def salt_state(
         short_g=short_g,
         school=school,
         is_on_target=abs(comes_to - target) <= SALT_ON_TARGET * target,
-        says=_salt_says(short_g, comes_to, target),
+        says=_salt_says(short_g, comes_to, target, school),
         stays=stays if salt_kg > 0 else "",
     )
 
 
-def _salt_says(short_g: float, settles: float, target: float) -> str:
+def _salt_says(short_g: float, settles: float, target: float, school: SaltingMethod) -> str:
     if abs(settles - target) <= SALT_ON_TARGET * target:
-        return "salt as aimed"
+        return "salt as aimed once it has settled" if school == "equilibrium" else "salt as aimed"
     if short_g > 0:
         return f"{number_told(short_g)} g salt short"
     return f"{number_told(-short_g)} g salt over"

@@ -99,7 +99,12 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
       <Offers
         batch={batch}
         onTake={(offer) => {
-          setMix((mix) => (offer.line_id === '' ? withLines(mix, [offer.text]) : withTexts(mix, [offer])))
+          setMix((mix) =>
+            withLines(
+              withTexts(mix, offer.lines),
+              offer.lines.filter((line) => line.line_id === '').map((line) => line.text),
+            ),
+          )
         }}
       />
       {tooMany && <Faulty fault={tooMany} />}

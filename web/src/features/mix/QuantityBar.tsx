@@ -3,7 +3,7 @@ import { Working } from '../../components/Working'
 
 /** Made against needed, what is set aside, and the salt, on top of the ledger. */
 export function QuantityBar({ batch, onMakeEnough }: { batch: Batch; onMakeEnough: () => void }) {
-  const { figures, mix, salt_says: saltSays } = batch.judgement
+  const { figures, mix, salt_says: saltSays, salt_line: saltLine } = batch.judgement
   const aside = figures['set_aside_g']
   return (
     <div className="flex flex-wrap items-baseline gap-x-5 border-b-4 border-double border-rule pb-1">
@@ -34,6 +34,7 @@ export function QuantityBar({ batch, onMakeEnough }: { batch: Batch; onMakeEnoug
         </p>
       )}
       {saltSays !== null && <p className="ml-auto font-semibold">{saltSays}</p>}
+      {saltLine !== '' && <p className="basis-full text-[0.95rem] text-quiet">{saltLine}</p>}
     </div>
   )
 }

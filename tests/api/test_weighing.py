@@ -153,11 +153,11 @@ class Weighing(OneBatch):
         self.assertTrue(batch["judgement"]["plan"]["has_come_out"])
 
     def test_an_overshoot_is_answered_at_once(self) -> None:
-        """8 g too much salt: told, with additions that can be read as grams and a name."""
+        """8 g too much salt: told, with ways out that say the figure before and after."""
         self.event("weighed", line_id="2", mass_g=50)
         advice = self.event("weighed", line_id="1", mass_g=20)["advice"]
         self.assertIn("8 g too much table salt", advice[0]["says"])
-        self.assertTrue(all(" g " in addition["text"] for addition in advice[0]["additions"]))
+        self.assertTrue(all("salt 20" in way["says"] for way in advice[0]["ways"] if way["id"] != "go-on"))
 
     def test_removing_a_batch_removes_its_presses(self) -> None:
         """Nothing is left of it."""

@@ -232,16 +232,55 @@ class Overshoot(unittest.TestCase):
         assert salt is not None
         self.assertEqual(salt.says, "salt as aimed")
 
-    def test_where_nothing_open_helps_additions_are_offered(self) -> None:
-        """The salt comes last: what could be added, in grams."""
-        table = Table()
-        table.event("weighed", "2", 50)
-        table.event("weighed", "3", 40)
-        table.event("weighed", "1", 16)
+    def test_water_takes_no_salt_out_of_a_paste(self) -> None:
+        """52 g soy instead of 35: it advised 11 g of water. What is told lowers the salt, and says how far."""
+        draft = of_kind("chicken_thigh", "1 kg", "", "", "35 g soy sauce", "8 g salt", "30 g honey", "20 g garlic")
+        table = Table(draft)
+        for line_id, grams in (("2", 8.0), ("3", 30.0), ("4", 20.0), ("1", 52.0)):
+            table.event("weighed", line_id, grams)
         (advice,) = advice_on(table.draft, table.session.lines, table.record, KITCHEN, now=NOW)
-        self.assertEqual(advice.changes, ())
-        self.assertIn("4 g too much table salt", advice.says)
-        self.assertTrue(advice.additions)
+        self.assertEqual(advice.says, "17 g too much soy sauce. This helps:")
+        self.assertEqual([way.id for way in advice.ways], ["take-out", "meat", "jar", "go-on"])
+        self.assertFalse(any("water" in way.says for way in advice.ways))
+        for way in advice.ways[:-1]:
+            self.assertRegex(way.says, r"salt 15 to 13 g/kg$")
+        self.assertRegex(advice.ways[-1].says, r"salty at 15 g/kg; rinse and pat .* about 1\d$")
+
+    def test_more_meat_and_a_larger_mix_do_what_they_say(self) -> None:
+        """Carried out by hand, the salt comes to the figure told."""
+        draft = of_kind("chicken_thigh", "1 kg", "", "", "16 g salt", "60 g honey")
+        table = Table(replace(draft, hold=replace(draft.hold, salt_target="16")))
+        table.event("weighed", "2", 60)
+        table.event("weighed", "1", 20)
+        (advice,) = advice_on(table.draft, table.session.lines, table.record, KITCHEN, now=NOW)
+        ways = {way.id: way.says for way in advice.ways}
+        self.assertEqual(ways["meat"], "250 g more meat: salt 20 to 16 g/kg")
+        self.assertIn("15 g more honey) and keep 19 g of the mix clean in a jar: salt 20 to 16 g/kg", ways["jar"])
+
+    def test_a_bath_is_brought_back_with_water(self) -> None:
+        """80 g of salt for 58 in two litres round a crown."""
+        table = Table(of_kind("turkey_breast", "2.5 kg", "", "", "2 l water", "58 g salt"))
+        table.event("weighed", "1", 2000)
+        table.event("weighed", "2", 80)
+        (advice,) = advice_on(table.draft, table.session.lines, table.record, KITCHEN, now=NOW)
+        water = next(way for way in advice.ways if way.id == "more-water")
+        grams = float(water.text.split()[0])
+        present = as_weighed(table.draft, table.session.lines, table.record)
+        more = replace(present, mix=(*present.mix, replace(present.mix[0], id="9", text=water.text)))
+        salt = judge(more, KITCHEN, now=NOW).salt
+        assert salt is not None
+        planned = judge(table.draft, KITCHEN, now=NOW).salt
+        assert planned is not None
+        self.assertTrue(grams > 500)
+        self.assertAlmostEqual(salt.settles_g_per_kg, planned.settles_g_per_kg, delta=0.1)
+
+    def test_as_planned_and_nothing_helps_are_never_both_said(self) -> None:
+        """Too much oil, or garlic, moves no salt: so it is told, and no way is sought."""
+        table = Table()
+        table.event("weighed", "3", 80)
+        (advice,) = advice_on(table.draft, table.session.lines, table.record, KITCHEN, now=NOW)
+        self.assertEqual((advice.ways, advice.changes), ((), ()))
+        self.assertEqual(advice.says, "40 g too much olive oil. Take some out again, or go on with it.")
 
     def test_two_grams_of_oil_are_no_overshoot(self) -> None:
         """Nothing is said."""

@@ -201,7 +201,10 @@ def weigh(
     session = session_of(batch.draft, batch.events, kitchen, now=moment)
     advice = advice_on(session.draft, session.lines, session.record, kitchen, now=moment)
     answer = weigh_out(session, advice, moment)
-    lines = [answer.sentence or answer.salt_says, *(one.says for one in answer.advice)]
+    lines = [
+        answer.sentence or answer.salt_says,
+        *(says for one in answer.advice for says in (one.says, *(f"  {way.says}" for way in one.ways))),
+    ]
     tell(answer, [line for line in lines if line], as_json=as_json)
 
 

@@ -14,6 +14,7 @@ from vadouvan.core.weighing.lines import LineToWeigh, next_line
 from vadouvan.core.weighing.session import Session, probe_forecast, questions_of
 from vadouvan.core.weighing.state import AddedLine, WeighState
 from vadouvan.core.weighing.telling import told_of
+from vadouvan.core.weighing.ways import Way
 
 
 class WeighLineOut(BaseModel):
@@ -43,23 +44,24 @@ class LineChangeOut(BaseModel):
     after_g: float
 
 
-class AdditionOut(BaseModel):
-    """Something that may be added, with its grams and its name, and what it does."""
+class WayOut(BaseModel):
+    """A way out of an overshoot, with what it does; one that adds something has its text, grams and name."""
 
-    text: str
-    mass_g: float
-    words: str
+    id: str
     says: str
+    text: str = ""
+    mass_g: float | None = None
+    words: str = ""
 
 
 class OvershootOut(BaseModel):
-    """What to change elsewhere after an overshoot."""
+    """What an overshoot means: lines to change elsewhere, or ways out."""
 
     line_id: str
     over_g: float
     says: str
     changes: list[LineChangeOut]
-    additions: list[AdditionOut]
+    ways: list[WayOut]
 
 
 class AddedOut(BaseModel):
@@ -176,14 +178,18 @@ def _advice(one: ScaleAdvice) -> OvershootOut:
         LineChangeOut(line_id=c.line_id, text=c.text, before_g=c.before_kg * 1000, after_g=c.after_kg * 1000)
         for c in one.changes
     ]
-    additions = [
-        AdditionOut(text=addition.text, mass_g=parts[0], words=parts[1], says=addition.says)
-        for addition in one.additions
-        if (parts := weighed_parts(addition.text)) is not None
-    ]
     return OvershootOut(
-        line_id=one.line_id, over_g=one.over_kg * 1000, says=one.says, changes=changes, additions=additions
+        line_id=one.line_id,
+        over_g=one.over_kg * 1000,
+        says=one.says,
+        changes=changes,
+        ways=[_way(way) for way in one.ways],
     )
+
+
+def _way(way: Way) -> WayOut:
+    grams, name = weighed_parts(way.text) or (None, "")
+    return WayOut(id=way.id, says=way.says, text=way.text, mass_g=grams, words=name)
 
 
 def _added(one: AddedLine, record: WeighState) -> AddedOut:

@@ -1338,20 +1338,6 @@ export interface components {
             words: string;
         };
         /**
-         * AdditionOut
-         * @description Something that may be added, with its grams and its name, and what it does.
-         */
-        AdditionOut: {
-            /** Mass G */
-            mass_g: number;
-            /** Says */
-            says: string;
-            /** Text */
-            text: string;
-            /** Words */
-            words: string;
-        };
-        /**
          * AgainBody
          * @description What is other about the cut; empty is as it was.
          */
@@ -3062,11 +3048,9 @@ export interface components {
         };
         /**
          * OvershootOut
-         * @description What to change elsewhere after an overshoot.
+         * @description What an overshoot means: lines to change elsewhere, or ways out.
          */
         OvershootOut: {
-            /** Additions */
-            additions: components["schemas"]["AdditionOut"][];
             /** Changes */
             changes: components["schemas"]["vadouvan__formats__weighing_out__LineChangeOut"][];
             /** Line Id */
@@ -3075,6 +3059,8 @@ export interface components {
             over_g: number;
             /** Says */
             says: string;
+            /** Ways */
+            ways: components["schemas"]["WayOut"][];
         };
         /**
          * OwnCorrectionOut
@@ -4001,6 +3987,28 @@ export interface components {
             words: {
                 [key: string]: string;
             };
+        };
+        /**
+         * WayOut
+         * @description A way out of an overshoot, with what it does; one that adds something has its text, grams and name.
+         */
+        WayOut: {
+            /** Id */
+            id: string;
+            /** Mass G */
+            mass_g?: number | null;
+            /** Says */
+            says: string;
+            /**
+             * Text
+             * @default
+             */
+            text: string;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
         };
         /**
          * WeighAnswer

@@ -19,6 +19,13 @@ export function Advice({ advice, busy, press, change }: AdviceProps) {
         <span aria-hidden>▲ </span>
         {one.says}
       </p>
+      {one.ways.length > 0 && (
+        <ul className="mt-1 list-disc pl-6" aria-label="Ways out">
+          {one.ways.map((way) => (
+            <li key={way.id}>{way.says}.</li>
+          ))}
+        </ul>
+      )}
       <div className="mt-2 flex flex-wrap gap-2">
         {one.changes.length > 0 && (
           <button
@@ -35,18 +42,20 @@ export function Advice({ advice, busy, press, change }: AdviceProps) {
             Weigh the rest so
           </button>
         )}
-        {one.additions.map(({ text, mass_g, words, says }) => (
-          <button
-            key={text}
-            type="button"
-            className="act"
-            disabled={busy}
-            title={says}
-            onClick={() => void press({ kind: 'added', mass_g, words })}
-          >
-            {text} is in
-          </button>
-        ))}
+        {one.ways
+          .filter((way) => way.text !== '')
+          .map(({ id, text, mass_g, words, says }) => (
+            <button
+              key={id}
+              type="button"
+              className="act"
+              disabled={busy}
+              title={says}
+              onClick={() => void press({ kind: 'added', mass_g: mass_g ?? null, words })}
+            >
+              {text} is in
+            </button>
+          ))}
         <button
           type="button"
           className="act"

@@ -53,7 +53,7 @@ class InStep(unittest.TestCase):
         backup = self.client.get("/api/kitchen/backup").content
         self.client.put(f"/api/taste/{first}", json={**WORDS, "words": {"salt": "far too much"}})
         self.assert_in_step("said again")
-        self.client.post("/api/taste/forget", json={"batch_id": first, "forgotten": True})
+        self.client.post("/api/taste/lesson", json={"batch_id": first, "lesson": "forgotten"})
         self.assert_in_step("forgotten")
         self.client.put(f"/api/taste/{second}", json={**WORDS, "eater": "Ines"})
         self.assert_in_step("another eater")

@@ -54,12 +54,12 @@ class Tasting(unittest.TestCase):
         self.say(words={"salt": "far too much"})
         learned = self.client.get("/api/taste/correction").json()["salt"]["factor"]
         for batch in (self.batch, None):
-            forgot = self.client.post("/api/taste/forget", json={"batch_id": batch}).json()
+            forgot = self.client.post("/api/taste/lesson", json={"batch_id": batch}).json()
             self.assertEqual(forgot["salt"]["factor"], 1)
             self.assertTrue(forgot["rests_on"][0]["forgotten"])
-            again = self.client.post("/api/taste/forget", json={"batch_id": batch, "forgotten": False}).json()
+            again = self.client.post("/api/taste/lesson", json={"batch_id": batch, "lesson": "usual"}).json()
             self.assertAlmostEqual(again["salt"]["factor"], learned)
-        self.assertEqual(self.client.post("/api/taste/forget", json={"batch_id": "none"}).status_code, 404)
+        self.assertEqual(self.client.post("/api/taste/lesson", json={"batch_id": "none"}).status_code, 404)
 
     def test_more_than_one_eater(self) -> None:
         """Each has one verdict, which can be said anew and taken back."""

@@ -193,7 +193,7 @@ class Details(BrowserCase):
     def test_make_enough(self) -> None:
         """One press brings the mix to what the cut needs."""
         page = self.mix_of("Quick flank")
-        expect(page.get_by_text("too little")).to_be_visible()
+        expect(page.get_by_text("covers thinly")).to_be_visible()
         page.get_by_role("button", name="make enough").click()
         expect(page.get_by_text("enough", exact=True)).to_be_visible()
 

@@ -104,7 +104,7 @@ class KeyboardStory(BrowserCase):
 
     def go_out_and_in_as_a_file(self, page: Page) -> None:
         """Written to a file from the menu, read in again from the counter."""
-        tab_to(page, page.get_by_role("button", name="More"))
+        tab_to(page, page.get_by_role("button", name="More", exact=True))
         page.keyboard.press("Enter")
         expect(page.get_by_role("menuitem", name="Write to a file")).to_be_visible()
         with page.expect_download() as started:
@@ -170,7 +170,7 @@ class Keeping(BrowserCase):
         """The file is our format; a broken one gets its sentence."""
         page = self.open("/")
         page.get_by_role("link", name=re.compile("Harbour tofu")).click()
-        page.get_by_role("button", name="More").click()
+        page.get_by_role("button", name="More", exact=True).click()
         with page.expect_download() as started:
             page.get_by_role("menuitem", name="Write to a file").click()
         text = started.value.path().read_text()
@@ -220,7 +220,7 @@ class Keeping(BrowserCase):
         """Keep it keeps it."""
         page = self.open("/")
         page.get_by_role("link", name=re.compile("Crown for Sunday")).click()
-        page.get_by_role("button", name="More").click()
+        page.get_by_role("button", name="More", exact=True).click()
         page.get_by_role("menuitem", name="Throw away").click()
         expect(page.get_by_role("heading", name="Throw away Crown for Sunday?")).to_be_visible()
         page.get_by_role("button", name="Keep it").click()

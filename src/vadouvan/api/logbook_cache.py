@@ -41,7 +41,8 @@ class LogbookCache:
             self._refresh()
             latest = sorted(self._entries.values(), key=lambda kept: kept[1].eaten_on)[-MOST_LESSONS:]
             return [
-                Tasted(entry.id, entry.draft, entry.verdicts, counts=not state.is_forgotten) for state, entry in latest
+                Tasted(entry.id, entry.draft, entry.verdicts, not state.is_forgotten, state.is_insisted)
+                for state, entry in latest
             ]
 
     def lessons(self, tasted: Sequence[Tasted], kitchen: Kitchen, *, now: datetime) -> list[Lesson]:

@@ -230,5 +230,13 @@ SAUCE_MOST_DILUTION = Constant(2.0, 1.0, 3.0, "1", "common_practice", "practice"
 DEPTH_READING_M = Constant(0.001, 0.0005, 0.002, "m", "calibration", "ours")
 DEPTH_SCATTER = Constant(0.10, 0.05, 0.20, "1", "calibration", "ours")
 SALT_TASTE_LOG_SD = Constant(0.20, 0.10, 0.30, "1", "calibration", "ours")
+# A verdict that says something else: mis-pressed, another batch's, a child's joke. It may be anything.
+STRAY_VERDICTS = Constant(0.10, 0.03, 0.20, "1", "calibration", "ours")
+# Fruit varies threefold to fivefold; a step in tenderness is half as much softening again, told to within as much.
+ENZYME_LOG_SD = Constant(0.60, 0.40, 0.80, "1", "calibration", "ours")
+SOFT_STEP = Constant(0.50, 0.30, 0.70, "1", "calibration", "ours")
+SOFT_VERDICT_LOG_SD = Constant(0.45, 0.30, 0.60, "1", "calibration", "ours")
+# Softening that eats as just right, against what is half too soft.
+JUST_TENDER = Constant(0.35, 0.20, 0.55, "1", "calibration", "ours")
 SALT_STEP = Constant(0.18, 0.10, 0.25, "1", "calibration", "ours")  # of a verdict, in ln of salt
 SALT_EATEN_LOG_SD = Constant(0.126, 0.08, 0.20, "1", "calibration", "ours")

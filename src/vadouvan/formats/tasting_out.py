@@ -7,11 +7,11 @@ from collections.abc import Mapping, Sequence
 import numpy as np
 from pydantic import BaseModel
 
-from vadouvan.core.constants import DIFFUSIVITY_LOG_SD, SALT_TASTE_LOG_SD
+from vadouvan.core.constants import DIFFUSIVITY_LOG_SD, ENZYME_LOG_SD, SALT_TASTE_LOG_SD
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.figure import hours_told
 from vadouvan.core.tasting.hold_history import AsHeld
-from vadouvan.core.tasting.learn import GRID, Learned, pace_says, salt_says
+from vadouvan.core.tasting.learn import Learned, pace_says, salt_says, softening_says
 from vadouvan.core.tasting.logbook import Entry, held_hours
 from vadouvan.core.tasting.next_time import NextTimeAdvice
 from vadouvan.core.tasting.teaching import GROUPS, Tasted, Taught
@@ -70,6 +70,7 @@ class TeacherOut(BaseModel):
     batch_id: str
     batch: str
     forgotten: bool
+    insisted: bool
     left_out: str
 
 
@@ -77,6 +78,7 @@ class OwnCorrectionOut(BaseModel):
     """The cook's own correction, and what it rests on."""
 
     pace: list[LearnedOut]
+    softening: list[LearnedOut]
     salt: LearnedOut
     rests_on: list[TeacherOut]
 
@@ -128,23 +130,36 @@ def correction_out(found: Taught, tasted: Sequence[Tasted]) -> OwnCorrectionOut:
         _learned(family, pace_says(one, GROUPS[family]), one, DIFFUSIVITY_LOG_SD.value)
         for family, one in found.pace.items()
     ]
+    softening = [
+        _learned(
+            f"{found.fruits[enzyme]} on {GROUPS[family]}",
+            softening_says(one, found.fruits[enzyme], GROUPS[family]),
+            one,
+            ENZYME_LOG_SD.value,
+        )
+        for (family, enzyme), one in found.softening.items()
+    ]
     rests_on = [
         TeacherOut(
             batch_id=one.batch_id,
             batch=one.draft.name or "Unnamed batch",
             forgotten=not one.counts,
+            insisted=one.insisted,
             left_out=found.left_out.get(one.batch_id, ""),
         )
         for one in tasted
     ]
     return OwnCorrectionOut(
-        pace=pace, salt=_learned("salt", salt_says(found.salt), found.salt, SALT_TASTE_LOG_SD.value), rests_on=rests_on
+        pace=pace,
+        softening=softening,
+        salt=_learned("salt", salt_says(found.salt), found.salt, SALT_TASTE_LOG_SD.value),
+        rests_on=rests_on,
     )
 
 
 def _learned(name: str, says: str, one: Learned, prior_log_sd: float) -> LearnedOut:
-    every = max(1, (len(GRID) - 1) // (PLOTTED - 1))
-    grid = GRID[::every]
+    every = max(1, (len(one.grid) - 1) // (PLOTTED - 1))
+    grid = np.array(one.grid)[::every]
     before = np.exp(-0.5 * (grid / prior_log_sd) ** 2)
     now = np.array(one.weights)[::every]
     return LearnedOut(

@@ -54,7 +54,7 @@ class EventRow(Base):
 
 
 class VerdictRow(Base):
-    """What one eater said of a batch, as JSON; ``forgotten`` if nothing is learned from it."""
+    """What one eater said of a batch, as JSON; ``forgotten`` if nothing is learned from it, ``insisted`` if always."""
 
     __tablename__ = "verdict"
 
@@ -62,6 +62,7 @@ class VerdictRow(Base):
     eater: Mapped[str] = mapped_column(primary_key=True)
     said: Mapped[str]
     forgotten: Mapped[bool]
+    insisted: Mapped[bool] = mapped_column(default=False)
     at: Mapped[str]
 
 

@@ -52,11 +52,20 @@ class KeptSettings:
     def correction(self) -> OwnCorrection:
         """What verdicts have taught; nothing until they have."""
         raw = self._said(CORRECTION)
-        return OwnCorrection(dict(raw["pace"]), float(raw["salt"])) if raw else NOTHING_LEARNED
+        if not raw:
+            return NOTHING_LEARNED
+        return OwnCorrection(dict(raw["pace"]), float(raw["salt"]), dict(raw.get("softening", {})))
 
     def keep_correction(self, learned: OwnCorrection) -> None:
         """Keep what verdicts have taught."""
-        self._keep(CORRECTION, {"pace": dict(learned.pace), "salt": learned.salt})
+        self._keep(
+            CORRECTION,
+            {
+                "pace": dict(learned.pace),
+                "salt": learned.salt,
+                "softening": {family: dict(factors) for family, factors in learned.softening.items()},
+            },
+        )
 
     def _said(self, name: str) -> dict[str, Any]:
         with Session(self._engine) as session:

@@ -117,7 +117,7 @@ def _rows_about(batch: BatchSnapshot) -> Iterator[EventRow | VerdictRow | Descen
     for logged in batch.events:
         yield event_row(batch.id, logged)
     for one in batch.verdicts:
-        yield verdict_row(batch.id, one.said, at=one.at, is_forgotten=one.is_forgotten)
+        yield verdict_row(batch.id, one.said, at=one.at, is_forgotten=one.is_forgotten, is_insisted=one.is_insisted)
     if batch.from_id:
         says = json.dumps(list(batch.changed), ensure_ascii=False)
         yield DescentRow(batch_id=batch.id, from_id=batch.from_id, says=says)
@@ -157,7 +157,7 @@ def _batch(
 
 def _verdict(row: VerdictRow) -> VerdictSnapshot:
     kept = verdict_in(row)
-    return VerdictSnapshot(kept.said, kept.at, kept.is_forgotten)
+    return VerdictSnapshot(kept.said, kept.at, kept.is_forgotten, kept.is_insisted)
 
 
 def _by_batch(rows: Iterable[Row]) -> dict[str, list[Row]]:

@@ -6,6 +6,7 @@ import json
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 from datetime import datetime
+from typing import Literal
 
 from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
@@ -17,12 +18,13 @@ from vadouvan.store.rows import BatchRow, DescentRow, VerdictRow
 
 @dataclass(frozen=True)
 class KeptVerdict:
-    """A verdict on a batch as it was said, when, and whether what it teaches is to be forgotten."""
+    """A verdict on a batch as it was said, when, and whether what it teaches is forgotten, or counts come what may."""
 
     batch_id: str
     said: VerdictInput
     at: datetime
     is_forgotten: bool = False
+    is_insisted: bool = False
 
 
 @dataclass(frozen=True)
@@ -45,7 +47,11 @@ class State:
     changed_at: str
     said: str
     is_forgotten: bool
+    is_insisted: bool
     from_id: str
+
+
+LessonWeight = Literal["usual", "forgotten", "insisted"]
 
 
 class Verdicts:
@@ -66,6 +72,7 @@ class Verdicts:
         verdicts = select(
             func.count(),
             func.sum(VerdictRow.forgotten),
+            func.sum(VerdictRow.insisted),
             func.max(VerdictRow.at),
             func.total(func.julianday(VerdictRow.at) - RECENT_JULIAN_DAY),
             func.total(func.length(VerdictRow.said)),
@@ -82,6 +89,7 @@ class Verdicts:
             BatchRow.changed_at,
             func.group_concat(VerdictRow.said),
             func.max(VerdictRow.forgotten),
+            func.max(VerdictRow.insisted),
             func.max(DescentRow.from_id),
         )
         wanted = (
@@ -92,8 +100,8 @@ class Verdicts:
         )
         with Session(self._engine) as session:
             return {
-                name: State(revision, changed_at, said, bool(forgotten), from_id or "")
-                for name, revision, changed_at, said, forgotten, from_id in session.execute(wanted)
+                name: State(revision, changed_at, said, bool(forgotten), bool(insisted), from_id or "")
+                for name, revision, changed_at, said, forgotten, insisted, from_id in session.execute(wanted)
             }
 
     def said_of(self, identities: Sequence[str]) -> dict[str, list[VerdictInput]]:
@@ -122,8 +130,8 @@ class Verdicts:
                 raise NotKept("verdict", eater or "without a name")
             session.delete(row)
 
-    def forget(self, batch_id: str | None, *, forgotten: bool = True) -> None:
-        """Learn nothing more from the verdicts on a batch, or on all; or learn from them again."""
+    def weigh(self, batch_id: str | None, lesson: LessonWeight) -> None:
+        """Learn nothing more from the verdicts on a batch, or on all; or as usual again; or whatever the others say."""
         with Session(self._engine) as session, session.begin():
             wanted = select(VerdictRow)
             if batch_id is not None:
@@ -132,7 +140,7 @@ class Verdicts:
             if batch_id is not None and not rows:
                 raise NotKept("verdict", batch_id)
             for row in rows:
-                row.forgotten = forgotten
+                row.forgotten, row.insisted = lesson == "forgotten", lesson == "insisted"
 
     def note_descent(self, descent: Descent) -> None:
         """Keep which batch a batch goes on from."""
@@ -148,14 +156,23 @@ class Verdicts:
             return [Descent(row.batch_id, row.from_id, tuple(json.loads(row.says))) for row in rows]
 
 
-def verdict_row(batch_id: str, said: VerdictInput, *, at: datetime, is_forgotten: bool = False) -> VerdictRow:
+def verdict_row(
+    batch_id: str, said: VerdictInput, *, at: datetime, is_forgotten: bool = False, is_insisted: bool = False
+) -> VerdictRow:
     """A verdict as a row."""
     text = json.dumps(asdict(said), separators=(",", ":"))
-    return VerdictRow(batch_id=batch_id, eater=said.eater.strip(), said=text, forgotten=is_forgotten, at=at.isoformat())
+    return VerdictRow(
+        batch_id=batch_id,
+        eater=said.eater.strip(),
+        said=text,
+        forgotten=is_forgotten,
+        insisted=is_insisted,
+        at=at.isoformat(),
+    )
 
 
 def verdict_in(row: VerdictRow) -> KeptVerdict:
     """The verdict in a row."""
     return KeptVerdict(
-        row.batch_id, VerdictInput(**json.loads(row.said)), datetime.fromisoformat(row.at), row.forgotten
+        row.batch_id, VerdictInput(**json.loads(row.said)), datetime.fromisoformat(row.at), row.forgotten, row.insisted
     )

@@ -167,8 +167,8 @@ export const api = {
   makeNext: async (identity: string) =>
     answered(await client.POST('/api/taste/{identity}/next', { params: { path: { identity } } })),
   correction: async () => answered(await client.GET('/api/taste/correction')),
-  forget: async (batch_id: string | null, forgotten: boolean) =>
-    answered(await client.POST('/api/taste/forget', { body: { batch_id, forgotten } })),
+  weighLesson: async (batch_id: string | null, lesson: Schemas['LessonBody']['lesson']) =>
+    answered(await client.POST('/api/taste/lesson', { body: { batch_id, lesson } })),
   logbook: async (query: LogbookAsked) => answered(await client.GET('/api/logbook', { params: { query } })),
   beside: async (ids: string[]) =>
     answered(await client.GET('/api/logbook/beside', { params: { query: { ids: ids.join(',') } } })),

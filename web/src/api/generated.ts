@@ -1184,7 +1184,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/taste/forget": {
+    "/api/taste/lesson": {
         parameters: {
             query?: never;
             header?: never;
@@ -1194,10 +1194,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Forget
-         * @description Learn nothing from one batch, or from all; or learn from them again.
+         * Weigh Lesson
+         * @description Learn nothing from one batch, or from all; or from them again; or from one that was left out.
          */
-        post: operations["forget_api_taste_forget_post"];
+        post: operations["weigh_lesson_api_taste_lesson_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2269,19 +2269,6 @@ export interface components {
             told: components["schemas"]["ToldOut"][];
         };
         /**
-         * ForgetBody
-         * @description Which batch teaches nothing more; null for all. ``forgotten`` false takes it back.
-         */
-        ForgetBody: {
-            /** Batch Id */
-            batch_id?: string | null;
-            /**
-             * Forgotten
-             * @default true
-             */
-            forgotten: boolean;
-        };
-        /**
          * GivenOut
          * @description One input of a working.
          */
@@ -2635,6 +2622,20 @@ export interface components {
             later_says: string;
             /** Says */
             says: string;
+        };
+        /**
+         * LessonBody
+         * @description How a batch, null for all, is learned from: as usual, not at all, or even though it lies far from the others.
+         */
+        LessonBody: {
+            /** Batch Id */
+            batch_id?: string | null;
+            /**
+             * Lesson
+             * @default forgotten
+             * @enum {string}
+             */
+            lesson: "usual" | "forgotten" | "insisted";
         };
         /**
          * LessonOut
@@ -3072,6 +3073,8 @@ export interface components {
             /** Rests On */
             rests_on: components["schemas"]["TeacherOut"][];
             salt: components["schemas"]["LearnedOut"];
+            /** Softening */
+            softening: components["schemas"]["LearnedOut"][];
         };
         /**
          * OwnCutInput
@@ -3844,6 +3847,8 @@ export interface components {
             batch_id: string;
             /** Forgotten */
             forgotten: boolean;
+            /** Insisted */
+            insisted: boolean;
             /** Left Out */
             left_out: string;
         };
@@ -7477,7 +7482,7 @@ export interface operations {
             };
         };
     };
-    forget_api_taste_forget_post: {
+    weigh_lesson_api_taste_lesson_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -7486,7 +7491,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ForgetBody"];
+                "application/json": components["schemas"]["LessonBody"];
             };
         };
         responses: {

@@ -20,7 +20,7 @@ from vadouvan.core.tasting.teaching import Tasted, Taught, learned_from, learned
 from vadouvan.core.tasting.verdict import ASPECTS, WORDS, VerdictInput, read_verdict, readable_verdicts
 from vadouvan.errors import InputError, NotKept
 from vadouvan.formats.tasting_out import EntryOut, OwnCorrectionOut, TasteOut, correction_out, entry_out, taste_out
-from vadouvan.store.verdicts import Descent
+from vadouvan.store.verdicts import Descent, LessonWeight
 
 router = APIRouter(prefix="/api", tags=["taste"])
 
@@ -45,11 +45,11 @@ class VerdictBody(BaseModel):
     note: Annotated[str, Field(max_length=100_000)] = ""
 
 
-class ForgetBody(BaseModel):
-    """Which batch teaches nothing more; null for all. ``forgotten`` false takes it back."""
+class LessonBody(BaseModel):
+    """How a batch, null for all, is learned from: as usual, not at all, or even though it lies far from the others."""
 
     batch_id: Annotated[str, Field(max_length=64)] | None = None
-    forgotten: bool = True
+    lesson: LessonWeight = "forgotten"
 
 
 class LogbookOut(BaseModel):
@@ -86,10 +86,10 @@ def get_correction(here: Here) -> OwnCorrectionOut:
     return correction_out(_taught(tasted, here), tasted)
 
 
-@router.post("/taste/forget")
-def forget(body: ForgetBody, here: Here) -> OwnCorrectionOut:
-    """Learn nothing from one batch, or from all; or learn from them again."""
-    here.verdicts.forget(body.batch_id, forgotten=body.forgotten)
+@router.post("/taste/lesson")
+def weigh_lesson(body: LessonBody, here: Here) -> OwnCorrectionOut:
+    """Learn nothing from one batch, or from all; or from them again; or from one that was left out."""
+    here.verdicts.weigh(body.batch_id, body.lesson)
     learn(here)
     return get_correction(here)
 

@@ -182,6 +182,12 @@ def _softened(scenario: HoldScenario, hours: Array) -> Array | None:
     return np.asarray((strength * worked + done) / size / levels.SOFT_HALF_H[scenario.cut.kind.family])
 
 
+def softened_at(scenario: HoldScenario, hours: float) -> float:
+    """Softening at an hour against what is half too much [1]; nothing without a live enzyme."""
+    softened = _softened(scenario, np.array([hours]))
+    return 0.0 if softened is None else float(softened[0])
+
+
 def _soft(scenario: HoldScenario, hours: Array) -> Concern | None:
     softened = _softened(scenario, hours)
     return None if softened is None else Concern("soft", False, _hill(softened, 1.0, levels.SOFT_STEEP))
@@ -221,6 +227,8 @@ def _texture(scenario: HoldScenario, hours: Array) -> Concern | None:
 
 def _strength(scenario: HoldScenario, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:
     film = mass_kg / scenario.cut.open_area_m2
+    fruit = scenario.balance.tenderiser
+    units *= scenario.hold.learned_softening.get(fruit.enzyme, 1.0) if fruit is not None else 1.0
     return effective_strength(units, ph=ph, salt_per_water=salt_per_water, film_kg_per_m2=film)
 
 

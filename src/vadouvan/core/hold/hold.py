@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from collections.abc import Mapping
+from dataclasses import dataclass, field, replace
 from typing import Literal
 
 from vadouvan.core.constants import OPEN_AIR_PACE, ROOM_C, UNTURNED_SHARE, VACUUM_CLAIM
@@ -34,6 +35,7 @@ class Hold:
     metal: Metal = "none"
     open_air: bool = False
     learned_pace: float = 1.0
+    learned_softening: Mapping[str, float] = field(default_factory=dict)
     room_c: float = ROOM_C.value
     goal_said: bool = False
     aim: HoldAim | None = None
@@ -54,4 +56,4 @@ class Hold:
 
     def without_learning(self) -> Hold:
         """The same hold at the model's own pace."""
-        return replace(self, learned_pace=1.0)
+        return replace(self, learned_pace=1.0, learned_softening={})

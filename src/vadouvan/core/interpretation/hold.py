@@ -53,6 +53,7 @@ def read_hold(
         metal=notes.choice(said.metal, METALS, ("none", "none"), "hold.metal"),
         open_air=notes.choice(said.open_air, AIR, (False, "wrapped"), "hold.open_air"),
         learned_pace=own.pace.get(cut.kind.family, 1.0) if cut is not None else 1.0,
+        learned_softening=own.softening.get(cut.kind.family, {}) if cut is not None else {},
         room_c=_room(said, notes),
         aim=_aim(said, cut, mix, notes),
     )

@@ -16,10 +16,14 @@ from vadouvan.core.pantry.swap import Swap
 
 @dataclass(frozen=True)
 class OwnCorrection:
-    """The cook's own factors: on the pace of salt by family of meat, and on the usual salt target [1]."""
+    """The cook's own factors: on the pace of salt by family of meat, and on the usual salt target [1].
+
+    ``softening`` are those on live enzymes, by family of meat and the enzyme's name.
+    """
 
     pace: Mapping[str, float] = field(default_factory=dict)
     salt: float = 1.0
+    softening: Mapping[str, Mapping[str, float]] = field(default_factory=dict)
 
 
 NOTHING_LEARNED = OwnCorrection()

@@ -53,10 +53,11 @@ NO_FILM = Film()
 
 @dataclass(frozen=True)
 class Tenderiser:
-    """The ingredient that brings most of the live enzyme."""
+    """The ingredient that brings most of the live enzyme, and the enzyme."""
 
     name: str
     is_fruit: bool
+    enzyme: str
 
 
 @dataclass(frozen=True)
@@ -215,4 +216,4 @@ def _tenderiser(portions: Sequence[Portion]) -> Tenderiser | None:
     if not work:
         return None
     _, item = max(work, key=lambda pair: pair[0])
-    return Tenderiser(item.also_called[0], item.group == "enzyme_fruit")
+    return Tenderiser(item.also_called[0], item.group == "enzyme_fruit", item.enzyme.name if item.enzyme else "")

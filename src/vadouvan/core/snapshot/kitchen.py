@@ -19,11 +19,12 @@ from vadouvan.core.weighing.event import LoggedEvent
 
 @dataclass(frozen=True)
 class VerdictSnapshot:
-    """What one eater said, when, and whether nothing is learned from it."""
+    """What one eater said, when, and whether nothing is learned from it, or something come what may."""
 
     said: VerdictInput
     at: datetime
     is_forgotten: bool = False
+    is_insisted: bool = False
 
 
 @dataclass(frozen=True)

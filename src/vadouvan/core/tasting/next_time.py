@@ -21,6 +21,8 @@ from vadouvan.core.tasting.verdict import Aspect, Verdict, mean_step
 MATTERS = 0.34  # of a step: one of three eaters, a little
 A_STEP = 0.15  # of sweet, sour and hot things, for a step
 SOFTER = 0.25  # of the hours that fruit works, for a step
+WITHIN_LIMIT = 0.8  # of the hour at which the surface turns too soft: mushy asks for less than that, whatever was held
+COOLER_C, BURNED_FROM = 20.0, 1.5
 TASTED_IN: dict[Aspect, str] = {"salt": "salt", "sweet": "sugar", "sour": "acid", "heat": "heat"}
 NAMES = {"salt": "salt", "sugar": "sugar", "acid": "acid", "heat": "heat"}
 MATTERING_SHARE = 0.05
@@ -108,10 +110,7 @@ def _surface(plain: Draft, verdicts: list[Verdict], judgement: Judgement) -> Ite
     if step is None or abs(step) < MATTERS:
         return
     if step > 0:
-        lines, told = _scaled(plain, judgement, "sugar", 1 - A_STEP * step)
-        if told:
-            words = f"Darker than you like: {', '.join(told)}; or brush the sweet part on late."
-            yield NextTimeAdvice("surface", words, (), replace(plain, mix=lines))
+        yield from _too_dark(plain, judgement, step)
         return
     drier = {"as_is": ("patted", "pat it dry"), "patted": ("wiped", "wipe it clean")}
     left = judgement.reading.fire.surface
@@ -121,6 +120,28 @@ def _surface(plain: Draft, verdicts: list[Verdict], judgement: Judgement) -> Ite
         yield NextTimeAdvice(
             "surface", f"Paler than you like: {words} before it meets the heat.", (), replace(plain, fire=fire)
         )
+
+
+def _too_dark(plain: Draft, judgement: Judgement, step: float) -> Iterator[NextTimeAdvice]:
+    """Heat, distance, minutes or a later glaze first; only then less of what is sweet."""
+    word = "Burned" if step >= BURNED_FROM else "Darker than you like"
+    stages = judgement.reading.fire.stages
+    hottest = max((stage for stage in stages if stage.heat_c is not None), key=lambda s: s.heat_c or 0.0, default=None)
+    glaze = "or brush the sweet part on for the last minutes"
+    if hottest is not None and hottest.heat_c is not None and len(stages) == len(plain.fire.stages):
+        place = list(stages).index(hottest)
+        cooler = f"{hottest.heat_c - COOLER_C * step:.0f} C"
+        typed = tuple(
+            replace(stage, heat=cooler) if number == place else stage for number, stage in enumerate(plain.fire.stages)
+        )
+        words = f"{word}: {cooler} instead of {hottest.heat_c:.0f} C, or further from the heat and shorter; {glaze}."
+        yield NextTimeAdvice("surface", words, (), replace(plain, fire=replace(plain.fire, stages=typed)))
+    else:
+        words = f"{word}: less heat, further from it, or fewer minutes; {glaze}."
+        yield NextTimeAdvice("surface", words, (), plain)
+    lines, told = _scaled(plain, judgement, "sugar", 1 - A_STEP * step)
+    if told:
+        yield NextTimeAdvice("less-sugar", f"If that is not enough: {', '.join(told)}.", (), replace(plain, mix=lines))
 
 
 def _scaled(plain: Draft, judgement: Judgement, what: str, factor: float) -> tuple[tuple[LineInput, ...], list[str]]:
@@ -157,13 +178,22 @@ def _tenderness(
     fruit = judgement.balance.tenderiser if judgement.balance else None
     if step > 0 and fruit is not None:
         lines, told = _less_fruit(plain, judgement, 1 - SOFTER * step)
-        hours = f" Or take it out after {hours_told(held.hours * (1 - SOFTER * step))}." if held is not None else ""
+        hours = f" Or take it out after {hours_told(_softer_h(held, judgement, step))}." if held is not None else ""
         yield NextTimeAdvice(
             "tenderness", f"Softer than you like: {', '.join(told)}.{hours}", (), replace(plain, mix=lines)
         )
     elif step < 0 and fruit is not None:
         lines, told = _less_fruit(plain, judgement, 1 - SOFTER * step)
         yield NextTimeAdvice("tenderness", f"Firmer than you like: {', '.join(told)}.", (), replace(plain, mix=lines))
+
+
+def _softer_h(held: AsHeld, judgement: Judgement, step: float) -> float:
+    """Hours for next time: less than were held, and well within the hour at which it turns too soft."""
+    hours = held.hours * (1 - SOFTER * step)
+    window = judgement.window
+    if window is None or window.latest.limit.basis != "enzyme":
+        return hours
+    return min(hours, WITHIN_LIMIT * window.safe_latest_h)
 
 
 def _less_fruit(plain: Draft, judgement: Judgement, factor: float) -> tuple[tuple[LineInput, ...], list[str]]:

@@ -4,18 +4,30 @@ from __future__ import annotations
 
 from collections import defaultdict
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import datetime
 
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import hours_told
+from vadouvan.core.hold.concerns import softened_at
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, Kitchen, OwnCorrection
 from vadouvan.core.tasting.hold_history import AsHeld, as_held
-from vadouvan.core.tasting.learn import DepthSeen, Learned, SaltJudged, learned_pace, learned_salt, salt_says
+from vadouvan.core.tasting.learn import (
+    DepthSeen,
+    Learned,
+    SaltJudged,
+    SoftnessJudged,
+    learned_pace,
+    learned_salt,
+    learned_softening,
+    salt_says,
+)
 from vadouvan.core.tasting.verdict import Verdict, mean_step
 
 LEAST_DEPTH_M = 0.0005
+LEAST_SOFTENED = 0.02  # less is nothing that a verdict could tell of
+FAR_FROM_THE_REST = "left out: what was said of it lies far from all else"
 LEAST_HELD = 0.5  # of the hour at which the window opens: a shorter hold was not the one that was aimed at (ours)
 MOST_LESSONS = 60  # the latest: by then the band is a few per cent wide, and tastes and kitchens change
 GROUPS = {
@@ -31,37 +43,50 @@ GROUPS = {
 
 @dataclass(frozen=True)
 class Tasted:
-    """A batch with its verdicts; ``counts`` unless what it teaches was forgotten."""
+    """A batch with its verdicts; ``counts`` unless its lesson was forgotten, ``insisted`` to count come what may."""
 
     batch_id: str
     draft: Draft
     verdicts: tuple[Verdict, ...]
     counts: bool = True
+    insisted: bool = False
 
 
 @dataclass(frozen=True)
 class Taught:
-    """The factor on diffusion by family of meat, the factor on the salt target, and why a batch was left out."""
+    """The factors on diffusion by family of meat and on softening by family and enzyme, the factor on the salt target.
+
+    ``fruits`` names what brought each enzyme; ``left_out`` says why a batch was.
+    """
 
     pace: dict[str, Learned]
     salt: Learned
     left_out: dict[str, str]
+    softening: dict[tuple[str, str], Learned] = field(default_factory=dict)
+    fruits: dict[str, str] = field(default_factory=dict)
 
     @property
     def correction(self) -> OwnCorrection:
         """What the judgement takes over."""
-        return OwnCorrection({family: learned.factor for family, learned in self.pace.items()}, self.salt.factor)
+        softening: dict[str, dict[str, float]] = defaultdict(dict)
+        for (family, enzyme), learned in self.softening.items():
+            softening[family][enzyme] = learned.factor
+        pace = {family: learned.factor for family, learned in self.pace.items()}
+        return OwnCorrection(pace, self.salt.factor, softening)
 
 
 @dataclass(frozen=True)
 class Lesson:
-    """What one batch teaches: of the pace in a family of meat, of salt, or of both; or why it teaches nothing."""
+    """What one batch teaches: of the pace in a family of meat, of salt, of its fruit; or why it teaches nothing."""
 
     batch_id: str
     family: str
     depth: DepthSeen | None
     salt: SaltJudged | None
     left_out: str = ""
+    softness: SoftnessJudged | None = None
+    enzyme: str = ""
+    fruit: str = ""
 
 
 def taught(batches: Iterable[Tasted], kitchen: Kitchen, *, now: datetime) -> Taught:
@@ -82,14 +107,34 @@ def lesson_of(batch: Tasted, kitchen: Kitchen, *, now: datetime) -> Lesson | Non
     step = mean_step(list(batch.verdicts), "salt")
     salt = None
     if step is not None and held.eaten_salt > 0:
-        salt = SaltJudged(batch.batch_id, held.eaten_salt, held.scenario.hold.salt_target, step)
-    return Lesson(batch.batch_id, held.scenario.cut.kind.family, _depth(batch, held), salt)
+        salt = SaltJudged(batch.batch_id, held.eaten_salt, held.scenario.hold.salt_target, step, batch.insisted)
+    softness, fruit = _softness(batch, held), held.scenario.balance.tenderiser
+    return Lesson(
+        batch.batch_id,
+        held.scenario.cut.kind.family,
+        _depth(batch, held),
+        salt,
+        softness=softness,
+        enzyme=fruit.enzyme if fruit else "",
+        fruit=fruit.name if fruit else "",
+    )
+
+
+def _softness(batch: Tasted, held: AsHeld) -> SoftnessJudged | None:
+    """How tender it was, where a live fruit had a hand in it."""
+    step = mean_step(list(batch.verdicts), "tenderness")
+    softened = softened_at(held.scenario, held.hours)
+    if step is None or softened < LEAST_SOFTENED:
+        return None
+    return SoftnessJudged(batch.batch_id, softened, step, batch.insisted)
 
 
 def learned_from(lessons: Iterable[Lesson]) -> Taught:
     """The factors that lessons come to together."""
     depths: dict[str, list[DepthSeen]] = defaultdict(list)
     salts: list[SaltJudged] = []
+    softs: dict[tuple[str, str], list[SoftnessJudged]] = defaultdict(list)
+    fruits: dict[str, str] = {}
     left_out: dict[str, str] = {}
     for lesson in lessons:
         if lesson.left_out:
@@ -98,7 +143,15 @@ def learned_from(lessons: Iterable[Lesson]) -> Taught:
             depths[lesson.family].append(lesson.depth)
         if lesson.salt is not None:
             salts.append(lesson.salt)
-    return Taught({family: learned_pace(seen) for family, seen in depths.items()}, learned_salt(salts), left_out)
+        if lesson.softness is not None:
+            softs[lesson.family, lesson.enzyme].append(lesson.softness)
+            fruits[lesson.enzyme] = lesson.fruit
+    salt = learned_salt(salts)
+    softening = {key: learned_softening(judged) for key, judged in softs.items()}
+    for stray in salt.strays.union(*(learned.strays for learned in softening.values())):
+        left_out.setdefault(stray, FAR_FROM_THE_REST)
+    pace = {family: learned_pace(seen) for family, seen in depths.items()}
+    return Taught(pace, salt, left_out, softening, fruits)
 
 
 def learned_says(found: Taught, batch_id: str) -> str:

@@ -48,7 +48,7 @@ class EventPart(Part):
 
 
 class VerdictPart(Part):
-    """What one eater said; ``teaches`` is false if nothing is to be learned from it."""
+    """What one eater said; ``teaches`` is false if nothing is learned from it, ``insisted`` if it always counts."""
 
     eater: Text = ""
     words: dict[Text, Text] = {}
@@ -56,6 +56,7 @@ class VerdictPart(Part):
     note: Annotated[str, Field(max_length=100_000)] = ""
     at: datetime
     teaches: bool = True
+    insisted: bool = False
 
 
 class RecordFile(Part):
@@ -88,7 +89,10 @@ def write_record(batch: BatchSnapshot) -> str:
         goes_on_from=batch.from_id,
         changed=list(batch.changed),
         presses=[_event_part(logged) for logged in batch.events],
-        verdicts=[VerdictPart(**asdict(one.said), at=one.at, teaches=not one.is_forgotten) for one in batch.verdicts],
+        verdicts=[
+            VerdictPart(**asdict(one.said), at=one.at, teaches=not one.is_forgotten, insisted=one.is_insisted)
+            for one in batch.verdicts
+        ],
     )
     return record.model_dump_json(indent=2) + "\n"
 
@@ -113,7 +117,9 @@ def read_batch(record_text: str, batch_text: str, *, name: str) -> BatchSnapshot
         record.made_at,
         tuple(_logged(part) for part in record.presses),
         tuple(
-            VerdictSnapshot(VerdictInput(one.eater, one.words, one.depth, one.note), one.at, not one.teaches)
+            VerdictSnapshot(
+                VerdictInput(one.eater, one.words, one.depth, one.note), one.at, not one.teaches, one.insisted
+            )
             for one in record.verdicts
         ),
         record.goes_on_from,

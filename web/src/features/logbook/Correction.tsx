@@ -6,18 +6,18 @@ import { correctionQuery } from '../../api/queries'
 export function Correction() {
   const found = useQuery(correctionQuery)
   const queries = useQueryClient()
-  const forget = async (batch: string | null, forgotten: boolean) => {
-    await api.forget(batch, forgotten)
+  const weigh = async (batch: string | null, lesson: 'usual' | 'forgotten' | 'insisted') => {
+    await api.weighLesson(batch, lesson)
     await queries.invalidateQueries()
   }
   if (!found.data) return null
-  const { pace, salt, rests_on: restsOn } = found.data
+  const { pace, softening, salt, rests_on: restsOn } = found.data
   return (
     <section aria-labelledby="learned" className="grid content-start gap-3">
       <h2 id="learned" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
         what was learned
       </h2>
-      {[...pace, salt].map((one) => (
+      {[...pace, ...softening, salt].map((one) => (
         <div key={one.name}>
           <p>{one.says}</p>
           {one.count > 0 && <Plot learned={one} />}
@@ -33,18 +33,28 @@ export function Correction() {
                   {one.batch}
                   {one.left_out !== '' && <span className="block text-quiet">{one.left_out}</span>}
                 </span>
+                {one.left_out.includes('far from') && (
+                  <button
+                    type="button"
+                    className="min-h-11 cursor-pointer underline underline-offset-4"
+                    aria-label={`Count ${one.batch}`}
+                    onClick={() => void weigh(one.batch_id, 'insisted')}
+                  >
+                    count it
+                  </button>
+                )}
                 <button
                   type="button"
                   className="min-h-11 cursor-pointer underline underline-offset-4"
                   aria-label={`${one.forgotten ? 'Learn again from' : 'Forget'} ${one.batch}`}
-                  onClick={() => void forget(one.batch_id, !one.forgotten)}
+                  onClick={() => void weigh(one.batch_id, one.forgotten ? 'usual' : 'forgotten')}
                 >
                   {one.forgotten ? 'learn again' : 'forget'}
                 </button>
               </li>
             ))}
           </ul>
-          <button type="button" className="act mt-2" onClick={() => void forget(null, true)}>
+          <button type="button" className="act mt-2" onClick={() => void weigh(null, 'forgotten')}>
             Forget all of it
           </button>
         </details>

@@ -33,8 +33,11 @@ export function QuantityBar({ batch, onMakeEnough }: { batch: Batch; onMakeEnoug
           )}
         </p>
       )}
-      {saltSays !== null && <p className="ml-auto font-semibold">{saltSays}</p>}
-      {saltLine !== '' && <p className="basis-full text-[0.95rem] text-quiet">{saltLine}</p>}
+      {saltSays !== null && (
+        <p className="basis-full text-[0.95rem] text-quiet">
+          <b className="text-base text-ink">{saltSays}.</b> {saltLine}
+        </p>
+      )}
     </div>
   )
 }

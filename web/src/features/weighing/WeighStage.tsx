@@ -4,6 +4,7 @@ import { useDevices } from '../../api/useDevices'
 import { useWeigh } from '../../api/useWeigh'
 import { Aside } from './Aside'
 import { AtTheScale } from './AtTheScale'
+import { Advice } from './Advice'
 import { ContactPanel } from './ContactPanel'
 import { InTheMix } from './InTheMix'
 import { Tasting } from './Tasting'
@@ -80,7 +81,12 @@ export function WeighStage({ batch, draft, change, refresh }: WeighStageProps) {
           </div>
         )}
         {weigh.phase === 'weigh' && <AtTheScale {...shared} batch={batch} change={change} />}
-        {weigh.phase === 'taste' && <Tasting {...shared} />}
+        {weigh.phase === 'taste' && (
+          <>
+            <Advice advice={weigh.advice} busy={shared.busy} press={shared.press} change={change} />
+            <Tasting {...shared} />
+          </>
+        )}
         {weigh.phase === 'set_aside' && <Aside {...shared} />}
         {weigh.phase === 'contact' && <ContactPanel {...shared} />}
         {(weigh.phase === 'hold' || weigh.phase === 'out') && (

@@ -17,7 +17,8 @@ from tests.drafts import judged, of_kind
 from tests.kitchens import best_by_trying, evening_dish, random_kitchen, tight_kitchens
 from tests.mixes import portions
 from tests.reference.crank import uptake
-from vadouvan.core.cut.shape import Path, slab
+from tests.slabs import slab
+from vadouvan.core.cut.shape import Path
 from vadouvan.core.hold import eigenmodes as modes
 from vadouvan.core.hold.acid import acid_course
 from vadouvan.core.hold.salt import SaltContact, salt_course

@@ -120,7 +120,7 @@ class Batch(Twin):
         """Advice in grams and hours, what it teaches, and the next batch; no such word is refused."""
         said = ("verdict", self.path("collar.json"), "--said", "salt=a little too much", "--depth", "8 mm")
         out = self.run_it(*said)
-        for words in ("% less", "right through takes about", "In your red meat", "less salt than is usual"):
+        for words in ("% less", "right through would take about", "In your red meat", "less salt than is usual"):
             self.assertIn(words, out)
         self.assertEqual([one["id"] for one in json.loads(self.run_it(*said, "--json"))["advice"]], ["salt", "depth"])
         following = batch_file.read(self.run_it(*said, "--write"))

@@ -9,8 +9,9 @@ import numpy as np
 from scipy.integrate import solve_ivp
 
 from tests.drafts import judged, of_kind
+from tests.slabs import slab
 from vadouvan.core.cut.kind import Family
-from vadouvan.core.cut.shape import cube, slab
+from vadouvan.core.cut.shape import cube
 from vadouvan.core.hold.acid import CELLS, AcidCourse, acid_course, settled_ph
 from vadouvan.core.hold.buffer import RAW_PH, AcidKind, meat_titration, mix_titration
 from vadouvan.core.hold.temperature import salt_diffusivity

@@ -220,7 +220,7 @@ class Asked(unittest.TestCase):
     def test_days_before_the_mix_cut_the_window(self) -> None:
         """Bought days ago: the hours that are left are told, and that they are too few."""
         old = of_kind("pork_shoulder", "4 kg", "irregular", "110 mm", "60 g salt", "2 l water", pieces="1", age="118 h")
-        self.assertRegex(judged(old).sentence, "^Not recommended: 5 days is the most for pork .* and 2 h;")
+        self.assertRegex(judged(old).sentence, r"^Not recommended: 5 days is the most for pork .* Pull by 2 h;")
 
     def test_moving(self) -> None:
         """The meal takes its pull along and frees the start; the pull changes the lead; the start is asked for."""

@@ -9,8 +9,9 @@ import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.slabs import slab
 from vadouvan.core.constants import SATURATION_KG_PER_KG_WATER, VISIBLE_SALT_KG_PER_KG_WATER
-from vadouvan.core.cut.shape import Path, Piece, cube, slab
+from vadouvan.core.cut.shape import Path, Piece, cube
 from vadouvan.core.hold.eigenmodes import Modes, modes_of
 from vadouvan.core.hold.salt import EarlierContact, SaltContact, SaltCourse, salt_course
 from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity

@@ -10,17 +10,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from tests.drafts import cut_of, of_kind
-from vadouvan.core.cut.shape import (
-    Openness,
-    Piece,
-    ShapeName,
-    Size,
-    bone_radius_m,
-    cube,
-    matched_exponent,
-    piece_of,
-    slab,
-)
+from tests.slabs import slab
+from vadouvan.core.cut.shape import Openness, Piece, ShapeName, Size, bone_radius_m, cube, matched_exponent, piece_of
 
 
 class ClosedForms(unittest.TestCase):
@@ -45,6 +36,21 @@ class ClosedForms(unittest.TestCase):
             path = slab(0.02, open_faces=faces, volume_m3=1e-4).path
             self.assertAlmostEqual(path.exponent, 0.0, delta=1e-3)
             self.assertAlmostEqual(path.length_m, length, delta=1e-5)
+
+    def test_edges_of_a_slab_are_open(self) -> None:
+        """A breast of 220 g and 28 mm: its edges add about two thirds to its faces (arithmetic: 2 t / side = .65)."""
+        side, thick = 0.0861, 0.028
+        piece = piece_of("slab", Size(thick, side, side, thick * side**2), Openness())
+        self.assertAlmostEqual(piece.open_area_m2 / (2 * side**2), 1 + 2 * thick / side, delta=1e-6)
+        self.assertAlmostEqual(piece.path.length_m / (piece.path.exponent + 1), piece.volume_m3 / piece.open_area_m2)
+
+    def test_a_bone_at_the_edge_leaves_both_faces_open(self) -> None:
+        """A chop takes up nearly as one without bone; along a face it takes up half as fast or less."""
+        size = Size(0.028, 0.09, 0.12, 0.028 * 0.09 * 0.12)
+        none, edge, face = (piece_of("slab", size, Openness(bone=bone)) for bone in ("none", "edge", "face"))
+        self.assertAlmostEqual(edge.far_m, none.far_m)
+        self.assertTrue(0.85 < edge.open_area_m2 / none.open_area_m2 < 1.0)
+        self.assertAlmostEqual(face.far_m, 2 * none.far_m)
 
     def test_area_of_a_kilogram_of_25_mm_cubes(self) -> None:
         """6 M / (rho a) = 0.226 m2 at 1060 kg/m3."""

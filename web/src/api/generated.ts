@@ -3189,7 +3189,7 @@ export interface components {
              * Bone
              * @enum {string}
              */
-            bone: "none" | "face" | "ribs" | "core";
+            bone: "none" | "face" | "edge" | "ribs" | "core";
             /** Bone Radius Mm */
             bone_radius_mm: number;
             /** Bone Share Pct */

@@ -2,7 +2,17 @@ import { useId, useRef, type PointerEvent } from 'react'
 import { saltAt, type Profile } from '../lib/depth'
 import { contourAt, depthAt, isRound, outline, type Drawn } from '../lib/outline'
 import type { System } from '../lib/units'
-import { BONE_PX, BoneBelow, BoneCore, Cover, COVER_PX, Ruler, Scores, type DrawnPiece } from './sectionParts'
+import {
+  BONE_PX,
+  BoneAtEdge,
+  BoneBelow,
+  BoneCore,
+  Cover,
+  COVER_PX,
+  Ruler,
+  Scores,
+  type DrawnPiece,
+} from './sectionParts'
 
 interface SectionProps {
   piece: DrawnPiece
@@ -45,6 +55,7 @@ export function Section({ piece, course, room, system = 'metric', seen }: Sectio
       <Scores scores={piece.scores} drawn={drawn} />
       <Cover piece={piece} drawn={drawn} path={path} />
       <path d={path} fill="none" stroke="var(--ink)" strokeWidth="2" />
+      {piece.bone === 'edge' && <BoneAtEdge x={width} height={height} />}
       {drawn.boneFace && <BoneBelow width={width} y={height} ribs={piece.bone === 'ribs'} />}
       {drawn.boneRadius > 0 && <BoneCore drawn={drawn} />}
       <Ruler length={height} scale={drawn.scale} system={system} upright />
@@ -80,6 +91,7 @@ function toDraw(piece: DrawnPiece, across: boolean, room: { width: number; heigh
 function words(piece: DrawnPiece): string {
   const parts = [`Section to scale, ${piece.thickness_mm.toFixed(0)} mm thick`]
   if (piece.bone === 'face') parts.push('bone along one face')
+  if (piece.bone === 'edge') parts.push('bone along one edge')
   if (piece.bone === 'ribs') parts.push('ribs on one side')
   if (piece.bone === 'core') parts.push('bone in the middle')
   if (piece.cover !== 'none')

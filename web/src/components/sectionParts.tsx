@@ -117,6 +117,26 @@ function Label({ x, y, text }: { x: number; y: number; text: string }) {
   )
 }
 
+/** Bone along the right edge, as in a chop: both faces are open. */
+export function BoneAtEdge({ x, height }: { x: number; height: number }) {
+  const wide = BONE_PX
+  return (
+    <g>
+      <rect
+        x={x - wide}
+        y={0}
+        width={wide}
+        height={height}
+        rx={wide / 2}
+        fill="url(#bone)"
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+      />
+      <Label x={x - wide - 4} y={height / 2 + 4} text="bone" />
+    </g>
+  )
+}
+
 /** Bone along the lower face, whole or as ribs with meat between. */
 export function BoneBelow({ width, y, ribs }: { width: number; y: number; ribs: boolean }) {
   const count = ribs ? Math.max(2, Math.round(width / 60)) : 1

@@ -64,6 +64,7 @@ class CutKind:
     core_c: float | None = None
     core_source: str = ""
     also_called: tuple[str, ...] = ()
+    toughness: str = "moderate"
 
     @property
     def name(self) -> str:
@@ -100,6 +101,11 @@ class CutKind:
     def keeps_s(self) -> float:
         """How long it keeps raw in the fridge, from purchase or thawing to the heat [s]; the strictest if unknown."""
         return min(self.hold_max_s, STRICTEST_DAYS_S) if self.family == "other" else self.hold_max_s
+
+    @property
+    def is_for_the_pot(self) -> bool:
+        """Whether it is tough by nature, and tender only after long moist heat, as most of it is cooked."""
+        return self.toughness == "tough" and self.family == "red"
 
     @property
     def is_fish(self) -> bool:

@@ -20,7 +20,7 @@ from typing import Literal
 from vadouvan.core.constants import BONE_IN_SECTION, RIBS_RESISTANCE_M
 
 ShapeName = Literal["slab", "strip", "cylinder", "cube", "cuboid", "ball", "irregular"]
-Bone = Literal["none", "face", "ribs", "core"]
+Bone = Literal["none", "face", "edge", "ribs", "core"]
 
 # Exponent p against s = (slowest eigenvalue) * (V/A)^2, for a radial problem on (x/L)^p.
 _MATCH = (
@@ -135,42 +135,31 @@ def piece_of(shape: ShapeName, size: Size, openness: Openness) -> Piece:
         return _ring(shape, size, openness)
     if shape in ("cylinder", "ball"):
         return _round(shape, size, openness)
-    if shape == "slab":
-        return _slab(shape, size, openness)
+    if shape == "slab" and openness.bone == "ribs":
+        return _rack(shape, size, openness)
     return _box(shape, size, openness)
 
 
-def _slab(shape: ShapeName, size: Size, openness: Openness) -> Piece:
-    """Two wide faces; edges are left out, true for pieces a few times wider than thick."""
-    thick, cover_m = size.thickness_m, openness.cover_m
-    one_open = openness.bone == "face"
+def _rack(shape: ShapeName, size: Size, openness: Openness) -> Piece:
+    """Ribs side by side: meat shows between them; a membrane lies on that side and is in the way there."""
+    thick = size.thickness_m
+    behind_m = RIBS_RESISTANCE_M.value + openness.cover_m
     face_m2 = size.volume_m3 / thick
-    if openness.bone == "ribs":
-        # Meat shows between the ribs; a membrane lies on that side and is in the way there.
-        path = Path(0.0, thick, far_resistance_m=RIBS_RESISTANCE_M.value + cover_m)
-        far_m = (thick + min(thick, RIBS_RESISTANCE_M.value + cover_m)) / 2
-    elif one_open:
-        path, far_m = Path(0.0, thick, resistance_m=cover_m), thick
-    elif cover_m > 0 and not openness.cover_all_round:
-        path = Path(0.0, thick, far_resistance_m=cover_m)
-        far_m = min(thick, (thick + min(cover_m, thick)) / 2)
-    else:
-        path, far_m = Path(0.0, thick / 2, resistance_m=cover_m), thick / 2
-    closed = 1 if one_open or openness.bone == "ribs" or (cover_m > 0 and not openness.cover_all_round) else 0
+    path = Path(0.0, thick, far_resistance_m=behind_m)
     return Piece(
         shape=shape,
         size=size,
         openness=openness,
         surface_m2=2 * face_m2,
-        open_area_m2=(2 - closed) * face_m2,
+        open_area_m2=face_m2,
         path=path,
-        far_m=far_m,
+        far_m=(thick + min(thick, behind_m)) / 2,
         deeper=lambda depth_m: 1 - depth_m / path.length_m,
     )
 
 
 def _box(shape: ShapeName, size: Size, openness: Openness) -> Piece:
-    """Strips, cubes, cuboids and uneven pieces: open on all sides that nothing blocks or covers."""
+    """Slabs with their edges, strips, cubes, cuboids and uneven pieces: open on all sides that nothing blocks."""
     thick_half = size.thickness_m / 2
     bone_below = openness.bone in ("face", "ribs")
     lag_m = 0.0 if openness.cover_all_round else openness.cover_m
@@ -179,7 +168,9 @@ def _box(shape: ShapeName, size: Size, openness: Openness) -> Piece:
     first = thick_half * (2 if bone_below else 1 + lag_m / (lag_m + thick_half))
     if bone_below:
         first += min(lag_m, first)
-    halves = [first, size.width_m / 2]
+    # A bone along an edge, as in a chop, closes one narrow side: salt comes from the other, all the way.
+    edge = 2 if openness.bone == "edge" else 1
+    halves = [first, edge * size.width_m / 2]
     if shape != "strip":
         halves.append(size.length_m / 2)
     ratio_m = 1.0 / sum(1.0 / half for half in halves)
@@ -188,6 +179,7 @@ def _box(shape: ShapeName, size: Size, openness: Openness) -> Piece:
     sides = ((size.width_m, size.length_m), (size.thickness_m, size.length_m), (size.thickness_m, size.width_m))
     surface_m2 = 2 * sum(a * b for a, b in sides)
     closed_m2 = size.width_m * size.length_m * (bone_below + (lag_m > 0))
+    closed_m2 += size.thickness_m * size.length_m * (openness.bone == "edge")
     return Piece(
         shape=shape,
         size=size,
@@ -268,13 +260,6 @@ def _capped(piece: Piece) -> Piece:
     open_share = 1 - _COVERED_SHARE_OF_ROUND * weight
     lost_m2 = _COVERED_SHARE_OF_ROUND * piece.surface_m2
     return replace(piece, path=piece.path.quickened(open_share), open_area_m2=piece.surface_m2 - lost_m2)
-
-
-def slab(thickness_m: float, *, open_faces: int, volume_m3: float) -> Piece:
-    """A bare slab that takes up through ``open_faces``: 2, or 1 when bone or tray blocks the other."""
-    side_m = (volume_m3 / thickness_m) ** 0.5
-    openness = Openness(bone="face" if open_faces == 1 else "none")
-    return piece_of("slab", Size(thickness_m, side_m, side_m, volume_m3), openness)
 
 
 def cube(edge_m: float, *, blocked_faces: int) -> Piece:

@@ -37,6 +37,7 @@ class Hold:
     learned_pace: float = 1.0
     learned_softening: Mapping[str, float] = field(default_factory=dict)
     room_c: float = ROOM_C.value
+    cooked_in_mix: bool = False
     goal_said: bool = False
     aim: HoldAim | None = None
 

@@ -144,7 +144,7 @@ def window_of(scenario: HoldScenario) -> Window:
         ),
         good_h=base.good_h,
         mark=base.mark,
-        straight=base.straight,
+        straight=base.straight or hold.cooked_in_mix,
         spoiled_by=limit_of(scenario, worst, base.latest) if worst.start < levels.COMPROMISE else None,
         keeps_h=storage.hours,
     )

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
 
@@ -83,16 +83,30 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
     mix = read_mix(draft, kitchen.pantry, notes, cut.meat_kg if cut is not None else 1.0)
     fire = read_fire(draft.fire, notes)
     frozen_share = _frozen_share(draft.occasion, notes)
+    hold = read_hold(draft.hold, cut, mix, kitchen.own, notes)
     return Interpretation(
         cut=cut,
         mix=mix,
-        hold=read_hold(draft.hold, cut, mix, kitchen.own, notes),
+        hold=replace(hold, cooked_in_mix=_cooked_in_mix(cut, mix, fire.stages, notes)) if hold else None,
         meal=_meal(draft.meal, notes, now, _usual_lead(cut, fire.stages)),
         occasion=_occasion(draft.occasion, frozen_share, notes),
         frozen_share=frozen_share,
         fire=fire,
         notes=notes,
     )
+
+
+def _cooked_in_mix(cut: Cut | None, mix: MixInterpretation, stages: tuple[CookStage, ...], notes: Notes) -> bool:
+    """Whether the mix goes into the pot with the meat, so that nothing has to be in it before: as said, or assumed.
+
+    A wet mix round a cut for the pot is assumed to, unless it is a bath of brine or another way of cooking was said.
+    """
+    if stages:
+        return any(stage.place == "pot" for stage in stages)
+    if cut is None or not cut.kind.is_for_the_pot or mix.vessel.form != "liquid" or mix.salting.school is not None:
+        return False
+    notes.assumed["fire.stages"] = "a pot, with its mix"
+    return True
 
 
 def _usual_lead(cut: Cut | None, stages: tuple[CookStage, ...]) -> timedelta:

@@ -17,6 +17,7 @@ export const evenness = options({ even: 'even', uneven: 'somewhat', 'very uneven
 export const bones = options({
   none: 'none',
   face: 'along one face',
+  edge: 'along one edge',
   ribs: 'ribs on one side',
   core: 'in the middle',
 })

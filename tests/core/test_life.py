@@ -261,8 +261,8 @@ class Stages(unittest.TestCase):
         self.assertEqual(found["cook"].ends, found["cook-2"].at)
 
     def test_an_open_stage_takes_what_is_left_and_a_long_lead_waits_in_the_fridge(self) -> None:
-        """60 minutes less 5, 20, 5 leave 30; all said and 3 h: the rest is waited."""
-        open_ended = replace(SKEWERS, fire=FireInput(stages=(StageInput("1", "oven", "200 C"),)))
+        """A stew: 60 minutes less 5, 20, 5 leave 30; all said and 3 h: the rest is waited."""
+        open_ended = replace(SKEWERS, fire=FireInput(stages=(StageInput("1", "pot"),)))
         self.assertEqual(steps(planned(open_ended))["cook"].minutes, 30)
         said = replace(SKEWERS, fire=FireInput(stages=(StageInput("1", "oven", "200 C", minutes="30 min"),)))
         waits = steps(planned(said, lead="3 h"))["wait"]

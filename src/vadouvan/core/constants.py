@@ -240,3 +240,14 @@ SOFT_VERDICT_LOG_SD = Constant(0.45, 0.30, 0.60, "1", "calibration", "ours")
 JUST_TENDER = Constant(0.35, 0.20, 0.55, "1", "calibration", "ours")
 SALT_STEP = Constant(0.18, 0.10, 0.25, "1", "calibration", "ours")  # of a verdict, in ln of salt
 SALT_EATEN_LOG_SD = Constant(0.126, 0.08, 0.20, "1", "calibration", "ours")
+
+# --- heat into a piece ---------------------------------------------------------------------------
+MEAT_HEAT_DIFFUSIVITY = Constant(1.35e-7, 1.2e-7, 1.5e-7, "m2/s", "handbook_thermal", "published")
+MEAT_CONDUCTIVITY = Constant(0.48, 0.42, 0.52, "W/(m K)", "handbook_thermal", "published")
+# At a wet or drying surface, evaporation taken off; of an oven at 177 C, growing with the cube of its absolute heat.
+SURFACE_HEATING_OVEN = Constant(18.0, 14.0, 24.0, "W/(m2 K)", "calibration", "ours")
+SURFACE_HEATING_GRILL = Constant(32.0, 24.0, 45.0, "W/(m2 K)", "calibration", "ours")
+SURFACE_HEATING_PAN = Constant(45.0, 30.0, 70.0, "W/(m2 K)", "calibration", "ours")  # one face after the other
+SURFACE_HEATING_POT = Constant(400.0, 200.0, 800.0, "W/(m2 K)", "calibration", "ours")
+SURFACE_HEATING_FRYER = Constant(90.0, 60.0, 200.0, "W/(m2 K)", "calibration", "ours")
+ROASTING_SPREAD = Constant(1.0, 0.8, 1.25, "1", "calibration", "ours")

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import FAN_OVEN_LOWER_C
 from vadouvan.core.figure import number_told
+from vadouvan.core.measures.numbers import Interval
 
 CookPlace = Literal["oven", "grill", "pan", "pot", "fryer"]
 Brush = Literal["", "clean", "boiled", "used"]
@@ -21,7 +23,10 @@ PLACE_WORDS: dict[CookPlace, str] = {
 
 @dataclass(frozen=True)
 class CookStage:
-    """One stage; what was not said is None. ``heat_c`` as it is set, ``fan`` in moving air, time [min], core [C]."""
+    """One stage; what was not said is None. ``heat_c`` as it is set, ``fan`` in moving air, time [min], core [C].
+
+    ``estimate`` is the band of minutes that were not said but worked out.
+    """
 
     place: CookPlace
     heat_c: float | None = None
@@ -30,6 +35,7 @@ class CookStage:
     core_c: float | None = None
     turn: bool = False
     brush: Brush = ""
+    estimate: Interval | None = None
 
     @property
     def plain_heat_c(self) -> float | None:
@@ -57,6 +63,21 @@ class CookStage:
             )
         if self.core_c is not None:
             words += f", to a core of {number_told(self.core_c)} °C"
+        if self.estimate is not None:
+            words += f": {minutes_told(self.estimate)}, the core decides"
         if self.turn:
             words += ", turned halfway"
         return f"{words}."
+
+
+def minutes_told(takes: Interval) -> str:
+    """An estimate in words, in steps a cook can plan by.
+
+    >>> minutes_told(Interval(97.0, 78.0, 121.0))
+    'about 95 min (80 to 120)'
+    """
+    step = 5 if takes.value >= 20 else 1
+    value, low, high = (
+        max(step, step * math.floor(minutes / step + 0.5)) for minutes in (takes.value, takes.low, takes.high)
+    )
+    return f"about {value} min ({low} to {high})"

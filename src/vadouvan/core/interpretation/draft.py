@@ -11,7 +11,8 @@ from vadouvan.core.clock.moment import local_moment, time_zone
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.lead import usual_lead
-from vadouvan.core.cooking.stages import CookStage
+from vadouvan.core.cooking.roasting import with_estimates
+from vadouvan.core.cooking.stages import CookStage, minutes_told
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Appetite, Occasion
 from vadouvan.core.draft.typed import Draft, MealInput, OccasionInput
@@ -81,7 +82,7 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
     notes = Notes()
     cut = read_cut(draft.cut, kitchen, notes)
     mix = read_mix(draft, kitchen.pantry, notes, cut.meat_kg if cut is not None else 1.0)
-    fire = read_fire(draft.fire, notes)
+    fire = _with_minutes(read_fire(draft.fire, notes), cut, notes)
     frozen_share = _frozen_share(draft.occasion, notes)
     hold = read_hold(draft.hold, cut, mix, kitchen.own, notes)
     return Interpretation(
@@ -107,6 +108,15 @@ def _cooked_in_mix(cut: Cut | None, mix: MixInterpretation, stages: tuple[CookSt
         return False
     notes.assumed["fire.stages"] = "a pot, with its mix"
     return True
+
+
+def _with_minutes(fire: FireInterpretation, cut: Cut | None, notes: Notes) -> FireInterpretation:
+    """The fire with minutes worked out for a stage that ends by its core and says none; noted as assumed."""
+    stages = with_estimates(cut, fire.stages, fire.school, fire.own_core_c)
+    for number, stage in enumerate(stages):
+        if stage.estimate is not None:
+            notes.assumed[f"fire.stages.{number}.time_min"] = minutes_told(stage.estimate)
+    return replace(fire, stages=stages)
 
 
 def _usual_lead(cut: Cut | None, stages: tuple[CookStage, ...]) -> timedelta:

@@ -75,7 +75,7 @@ def _reduce_to(said: FireInput, notes: Notes) -> tuple[float | None, float | Non
 
 
 def read_stages(said: FireInput, notes: Notes) -> tuple[CookStage, ...]:
-    """The stages that could be read; all but one need their minutes."""
+    """The stages that could be read; all but one need their minutes, or a core to end by."""
     before = len(notes.problems)
     if len(said.stages) > MOST_STAGES:
         notes.problems.append(
@@ -88,7 +88,11 @@ def read_stages(said: FireInput, notes: Notes) -> tuple[CookStage, ...]:
         )
         return ()
     stages = [_stage(stage, f"fire.stages.{number}", notes) for number, stage in enumerate(said.stages)]
-    open_ended = [number for number, stage in enumerate(stages) if stage is not None and stage.minutes is None]
+    open_ended = [
+        number
+        for number, stage in enumerate(stages)
+        if stage is not None and stage.minutes is None and stage.core_c is None
+    ]
     for number in open_ended[1:]:
         notes.problems.append(
             InputError(

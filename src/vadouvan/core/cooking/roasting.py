@@ -26,7 +26,7 @@ from vadouvan.core.constants import (
     Constant,
 )
 from vadouvan.core.cooking.doneness import DonenessRule, doneness_of
-from vadouvan.core.cooking.stages import CookPlace, CookStage
+from vadouvan.core.cooking.stages import CookPlace, CookStage, in_kitchen_minutes
 from vadouvan.core.cooking.surface import USUAL_HEAT_C
 from vadouvan.core.cut.cut import Cut, size_of
 from vadouvan.core.cut.shape import Openness, Path, piece_of
@@ -76,7 +76,7 @@ def _estimated(cut: Cut, stage: CookStage, core_c: float | None) -> CookStage:
     if core_c is None or (stage.place == "pot" and stage.core_c is None):
         return stage
     takes = minutes_to_core(cut, stage, core_c)
-    return stage if takes is None else replace(stage, minutes=takes.value, estimate=takes)
+    return stage if takes is None else replace(stage, minutes=in_kitchen_minutes(takes.value), estimate=takes)
 
 
 def _heated(cut: Cut) -> Path:

@@ -76,8 +76,15 @@ def minutes_told(takes: Interval) -> str:
     >>> minutes_told(Interval(97.0, 78.0, 121.0))
     'about 95 min (80 to 120)'
     """
-    step = 5 if takes.value >= 20 else 1
-    value, low, high = (
-        max(step, step * math.floor(minutes / step + 0.5)) for minutes in (takes.value, takes.low, takes.high)
-    )
-    return f"about {value} min ({low} to {high})"
+    value, low, high = (in_kitchen_minutes(minutes) for minutes in (takes.value, takes.low, takes.high))
+    return f"about {value:g} min ({low:g} to {high:g})"
+
+
+def in_kitchen_minutes(time_min: float) -> float:
+    """Minutes as they are planned by: whole ones, in steps of five from twenty on.
+
+    >>> in_kitchen_minutes(97.4), in_kitchen_minutes(7.6)
+    (95.0, 8.0)
+    """
+    step = 5 if time_min >= 20 else 1
+    return float(max(step, step * math.floor(time_min / step + 0.5)))

@@ -30,13 +30,14 @@ interface StageLineProps {
   stage: CookStage
   number: number
   says: string | undefined
+  estimated: boolean
   problems: Problem[]
   onChange: (part: Partial<CookStage>) => void
   onRemove: () => void
 }
 
 /** One stage: where, how hot, how long or up to which core, turned, brushed. */
-export function StageLine({ stage, number, says, problems, onChange, onRemove }: StageLineProps) {
+export function StageLine({ stage, number, says, estimated, problems, onChange, onRemove }: StageLineProps) {
   const fault = (field: string) => problems.find((one) => one.field === `fire.stages.${number}.${field}`)
   return (
     <li className="border-b border-rule py-2">
@@ -68,7 +69,7 @@ export function StageLine({ stage, number, says, problems, onChange, onRemove }:
             key={name}
             question={question}
             stack
-            placeholder={placeholder}
+            placeholder={name === 'minutes' && estimated ? 'by its core' : placeholder}
             value={stage[name]}
             fault={fault(path)}
             onType={(text) => {

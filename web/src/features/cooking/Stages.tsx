@@ -27,6 +27,7 @@ export function Stages({ batch, draft, change }: FireProps) {
             stage={stage}
             number={number}
             says={batch.judgement.fire.stages[number]?.says}
+            estimated={batch.judgement.assumed[`fire.stages.${number}.time_min`] !== undefined}
             problems={batch.judgement.problems}
             onChange={(part) => {
               put((was) => was.map((one) => (one.id === stage.id ? { ...one, ...part } : one)))

@@ -6,6 +6,7 @@
     │   └── BadInput      several InputErrors found together
     ├── NotKept           nothing is stored under that name
     ├── Overtaken         the stored batch moved on since it was read
+    ├── Busy              another change holds the kitchen's file
     └── TableError        a shipped data table breaks its own rules
 
 Facts are attributes, so that a program can act on them; ``str(error)`` is the sentence for
@@ -76,3 +77,10 @@ class TableError(VadouvanError):
         self.table = table
         self.row = row
         super().__init__(f"{table}, row {row!r}: {wrong}")
+
+
+class Busy(VadouvanError):
+    """Another change held the kitchen's file for longer than is waited: nothing of this one was written."""
+
+    def __init__(self) -> None:
+        super().__init__("The kitchen is busy with another change. Nothing of this one was kept; try again.")

@@ -13,6 +13,7 @@ from fastapi.staticfiles import StaticFiles
 from starlette.middleware.base import RequestResponseEndpoint
 
 from vadouvan import __version__
+from vadouvan.api.body_limit import BodiesLimited
 from vadouvan.api.context import Context
 from vadouvan.api.errors import add_error_handlers
 from vadouvan.api.origin import OwnNamesOnly, OwnPagesOnly
@@ -64,6 +65,7 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
         lifespan=lifespan,
     )
     app.state.context = context
+    app.add_middleware(BodiesLimited)
     app.add_middleware(OwnPagesOnly)
     app.add_middleware(OwnNamesOnly)
     add_error_handlers(app)

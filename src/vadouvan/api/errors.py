@@ -5,24 +5,39 @@ from __future__ import annotations
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
+from starlette.exceptions import HTTPException
 
 from vadouvan.api.schemas.batch import TroubleOut
-from vadouvan.errors import BadInput, InputError, NotKept, Overtaken, VadouvanError
+from vadouvan.errors import BadInput, Busy, InputError, NotKept, Overtaken, VadouvanError
 from vadouvan.formats.judgement import ProblemOut, problem_out
 
-STATUS: dict[type[VadouvanError], int] = {InputError: 422, BadInput: 422, NotKept: 404, Overtaken: 409}
+STATUS: dict[type[VadouvanError], int] = {InputError: 422, BadInput: 422, NotKept: 404, Overtaken: 409, Busy: 503}
+
+
+SENTENCES = {
+    400: "The request could not be read.",
+    404: "There is nothing at this address.",
+    405: "This address is not asked in that way.",
+}
 
 
 def add_error_handlers(app: FastAPI) -> None:
     """Answer every error of ours, and every malformed request, with a sentence."""
     app.add_exception_handler(VadouvanError, _ours)
     app.add_exception_handler(RequestValidationError, _malformed)
+    app.add_exception_handler(HTTPException, _plain)
 
 
 async def _ours(_request: Request, error: Exception) -> JSONResponse:
     found = error.errors if isinstance(error, BadInput) else (error,) if isinstance(error, InputError) else ()
     status = next((code for kind, code in STATUS.items() if isinstance(error, kind)), 500)
     return _answer(status, str(error), [problem_out(item) for item in found])
+
+
+async def _plain(_request: Request, error: Exception) -> JSONResponse:
+    """What the framework refuses by itself, with a sentence of ours."""
+    status, detail = (error.status_code, error.detail) if isinstance(error, HTTPException) else (500, "")
+    return _answer(status, SENTENCES.get(status, str(detail)), [])
 
 
 async def _malformed(_request: Request, error: Exception) -> JSONResponse:

@@ -14,6 +14,7 @@ from sqlalchemy.orm import Session
 from vadouvan.core.draft.typed import Draft
 from vadouvan.errors import InputError, NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
+from vadouvan.store.database import reading
 from vadouvan.store.rows import BatchRow, HistoryRow, VerdictRow
 
 ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
@@ -47,14 +48,14 @@ class Batches:
     def in_hand(self) -> list[KeptBatch]:
         """Batches that nobody has tasted yet, in the order they were made."""
         tasted = select(VerdictRow.batch_id)
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             wanted = select(BatchRow).where(BatchRow.id.not_in(tasted)).order_by(BatchRow.made_at, BatchRow.id)
             return [_kept(session, row) for row in session.scalars(wanted)]
 
     def some(self, identities: Sequence[str]) -> list[KeptBatch]:
         """Those of these batches that are kept, in the order they were made."""
         found: list[KeptBatch] = []
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             for start in range(0, len(identities), MOST_AT_ONCE):
                 part = identities[start : start + MOST_AT_ONCE]
                 rows = session.scalars(select(BatchRow).where(BatchRow.id.in_(part)).order_by(BatchRow.made_at))
@@ -63,7 +64,7 @@ class Batches:
 
     def get(self, identity: str) -> KeptBatch:
         """One batch; raises NotKept."""
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             return _kept(session, _row(session, identity))
 
     def add(self, identity: str, draft: Draft, *, now: datetime) -> KeptBatch:

@@ -14,6 +14,7 @@ from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
 from vadouvan.errors import NotKept, Overtaken, VadouvanError
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.batches import put_draft
+from vadouvan.store.database import reading
 from vadouvan.store.rows import BatchRow, EventRow
 
 
@@ -33,7 +34,7 @@ class EventLog:
 
     def of(self, batch_id: str) -> list[LoggedEvent]:
         """All presses of a batch in their order."""
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             rows = session.scalars(select(EventRow).where(EventRow.batch_id == batch_id).order_by(EventRow.number))
             return [logged_in(row) for row in rows]
 
@@ -44,7 +45,7 @@ class EventLog:
         wanted = select(EventRow.batch_id).where(EventRow.kind == "contact", ~undone)
         if batch_id is not None:
             wanted = wanted.where(EventRow.batch_id == batch_id)
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             return set(session.scalars(wanted))
 
     def note(self, batch_id: str, logged: LoggedEvent, *, draft: Draft | None, made_from: Draft, now: datetime) -> None:

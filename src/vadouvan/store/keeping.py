@@ -16,13 +16,12 @@ from alembic.runtime.migration import MigrationContext
 from alembic.script import ScriptDirectory
 from sqlalchemy import Engine, create_engine, select, text
 from sqlalchemy.exc import DatabaseError
-from sqlalchemy.orm import Session
 
 from vadouvan.core.interpretation.routine import read_routine
 from vadouvan.core.interpretation.shared import read_shared
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.shapes import draft_from_json
-from vadouvan.store.database import migrate, migration_config, open_database
+from vadouvan.store.database import migrate, migration_config, open_database, reading
 from vadouvan.store.event_log import logged_in
 from vadouvan.store.own_cuts import kind_in
 from vadouvan.store.own_ingredients import label_in
@@ -98,7 +97,7 @@ class KitchenFile:
         """Read every row as the application would, after the database's own checks."""
         findings = list(_of_database(self._engine))
         rows = 0
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             for table, read, name in _READERS:
                 for row in session.scalars(select(table)):
                     rows += 1

@@ -11,6 +11,7 @@ from sqlalchemy.orm import Session
 
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.errors import NotKept
+from vadouvan.store.database import reading
 from vadouvan.store.rows import OwnCutRow
 
 
@@ -22,7 +23,7 @@ class OwnCuts:
 
     def all(self) -> dict[str, CutKind]:
         """All own cuts by id, newest first."""
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             rows = session.scalars(select(OwnCutRow).order_by(OwnCutRow.made_at.desc()))
             return {row.id: kind_in(row.kind) for row in rows}
 

@@ -11,6 +11,7 @@ from sqlalchemy.orm import Session
 
 from vadouvan.core.parsing.label import LabelInput
 from vadouvan.errors import NotKept
+from vadouvan.store.database import reading
 from vadouvan.store.rows import OwnIngredientRow
 
 
@@ -30,7 +31,7 @@ class OwnIngredients:
 
     def all(self) -> list[OwnIngredient]:
         """All kept labels, newest first."""
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             rows = session.scalars(select(OwnIngredientRow).order_by(OwnIngredientRow.made_at.desc()))
             return [OwnIngredient(row.id, label_in(row.label)) for row in rows]
 

@@ -13,6 +13,7 @@ from vadouvan.core.interpretation.household import HouseholdInput
 from vadouvan.core.interpretation.routine import RoutineInput
 from vadouvan.core.interpretation.shared import SharedInput
 from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, OwnCorrection
+from vadouvan.store.database import reading
 from vadouvan.store.rows import SettingRow
 
 ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "household"
@@ -68,7 +69,7 @@ class KeptSettings:
         )
 
     def _said(self, name: str) -> dict[str, Any]:
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             row = session.get(SettingRow, name)
         return {} if row is None else dict(json.loads(row.value))
 

@@ -17,6 +17,7 @@ from vadouvan.core.snapshot.merging import Merge
 from vadouvan.errors import NotKept
 from vadouvan.shapes import draft_to_json
 from vadouvan.store.batches import draft_in
+from vadouvan.store.database import reading
 from vadouvan.store.event_log import event_row, logged_in
 from vadouvan.store.own_cuts import kind_in, kind_text
 from vadouvan.store.own_ingredients import label_in, label_text
@@ -45,7 +46,7 @@ class Snapshots:
 
     def read(self) -> KitchenSnapshot:
         """Everything, batches in the order they were made."""
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             events = _by_batch(session.scalars(select(EventRow).order_by(EventRow.number)))
             verdicts = _by_batch(session.scalars(select(VerdictRow).order_by(VerdictRow.at)))
             descents = {row.batch_id: row for row in session.scalars(select(DescentRow))}
@@ -64,7 +65,7 @@ class Snapshots:
 
     def batch(self, identity: str) -> BatchSnapshot:
         """One batch with all that happened to it; raises NotKept."""
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             row = session.get(BatchRow, identity)
             if row is None:
                 raise NotKept("batch", identity)

@@ -13,6 +13,7 @@ from sqlalchemy.orm import Session
 
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.errors import NotKept
+from vadouvan.store.database import reading
 from vadouvan.store.rows import BatchRow, DescentRow, VerdictRow
 
 
@@ -63,7 +64,7 @@ class Verdicts:
     def of(self, batch_id: str) -> list[KeptVerdict]:
         """The verdicts on one batch."""
         wanted = select(VerdictRow).where(VerdictRow.batch_id == batch_id).order_by(VerdictRow.at)
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             return [verdict_in(row) for row in session.scalars(wanted)]
 
     def fingerprint(self) -> tuple[object, ...]:
@@ -77,7 +78,7 @@ class Verdicts:
             func.total(func.julianday(VerdictRow.at) - RECENT_JULIAN_DAY),
             func.total(func.length(VerdictRow.said)),
         )
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             descents = session.scalar(select(func.count()).select_from(DescentRow))
             return (*session.execute(batches).one(), *session.execute(verdicts).one(), descents)
 
@@ -98,7 +99,7 @@ class Verdicts:
             .outerjoin(DescentRow, DescentRow.batch_id == VerdictRow.batch_id)
             .group_by(VerdictRow.batch_id)
         )
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             return {
                 name: State(revision, changed_at, said, bool(forgotten), bool(insisted), from_id or "")
                 for name, revision, changed_at, said, forgotten, insisted, from_id in session.execute(wanted)
@@ -108,7 +109,7 @@ class Verdicts:
         """What was said of these batches, the oldest first."""
         wanted = set(identities)
         found: dict[str, list[VerdictInput]] = {name: [] for name in identities}
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             rows = session.execute(select(VerdictRow.batch_id, VerdictRow.said).order_by(VerdictRow.at))
             for name, said in rows:
                 if name in wanted:
@@ -151,7 +152,7 @@ class Verdicts:
 
     def descents(self) -> list[Descent]:
         """All of them."""
-        with Session(self._engine) as session:
+        with reading(self._engine) as session:
             rows = session.scalars(select(DescentRow))
             return [Descent(row.batch_id, row.from_id, tuple(json.loads(row.says))) for row in rows]
 

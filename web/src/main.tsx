@@ -2,6 +2,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { lazy, StrictMode, Suspense, type ReactNode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
+import { Broken } from './app/Broken'
+import { DeviceNotice } from './app/DeviceNotice'
 import { KeysHelp } from './app/KeysHelp'
 import { ViewShell } from './app/ViewShell'
 import { applyTheme, startingTheme } from './lib/light'
@@ -45,6 +47,7 @@ const counter = (
 )
 const view = (path: string, title: string, page: ReactNode) => ({
   path,
+  errorElement: <Broken />,
   element: (
     <ViewShell title={title}>
       <Suspense fallback={opening}>{page}</Suspense>
@@ -52,7 +55,7 @@ const view = (path: string, title: string, page: ReactNode) => ({
   ),
 })
 const router = createBrowserRouter([
-  { path: '/', element: counter },
+  { path: '/', element: counter, errorElement: <Broken /> },
   view('/today', 'Today', <TodayPage />),
   view('/logbook', 'Logbook', <LogbookPage />),
   view('/pantry', 'Pantry', <PantryPage />),
@@ -61,13 +64,14 @@ const router = createBrowserRouter([
   view('/settings/:part?', 'Settings', <SettingsPage />),
   {
     path: '/batch/:identity/:stage?',
+    errorElement: <Broken />,
     element: (
       <Suspense fallback={opening}>
         <BatchPage />
       </Suspense>
     ),
   },
-  { path: '*', element: counter },
+  { path: '*', element: counter, errorElement: <Broken /> },
 ])
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1 } } })
 const root = document.getElementById('root')
@@ -77,6 +81,7 @@ createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <TextureDefinitions />
+      <DeviceNotice />
       <RouterProvider router={router} />
       <KeysHelp />
     </QueryClientProvider>

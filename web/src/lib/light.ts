@@ -1,3 +1,5 @@
+import { forget, keep, kept } from './device'
+
 /** The light of the page: chosen on this device, or as the system asks for. */
 export type Theme = 'light' | 'evening'
 export type Light = Theme | 'system'
@@ -7,7 +9,7 @@ export const DARK = '(prefers-color-scheme: dark)'
 
 /** What was chosen on this device. */
 export function chosenLight(): Light {
-  const chosen = localStorage.getItem(KEY)
+  const chosen = kept(KEY)
   return chosen === 'light' || chosen === 'evening' ? chosen : 'system'
 }
 
@@ -23,8 +25,8 @@ export function applyTheme(theme: Theme): void {
 }
 
 export function chooseLight(light: Light): void {
-  if (light === 'system') localStorage.removeItem(KEY)
-  else localStorage.setItem(KEY, light)
+  if (light === 'system') forget(KEY)
+  else keep(KEY, light)
   applyTheme(startingTheme())
   window.dispatchEvent(new Event(CHANGED))
 }

@@ -1,3 +1,5 @@
+import { forget, keep, kept } from './device'
+
 /** Reminders by the browser, while it is open. */
 export type Allowed = 'on' | 'off' | 'refused' | 'missing'
 
@@ -7,19 +9,19 @@ const WANTED = 'vadouvan.reminders'
 export function remindersAllowed(): Allowed {
   if (!('Notification' in window)) return 'missing'
   if (Notification.permission === 'denied') return 'refused'
-  return Notification.permission === 'granted' && localStorage.getItem(WANTED) === 'yes' ? 'on' : 'off'
+  return Notification.permission === 'granted' && kept(WANTED) === 'yes' ? 'on' : 'off'
 }
 
 /** Ask the browser; answers with what it said. */
 export async function askForReminders(): Promise<Allowed> {
   if (!('Notification' in window)) return 'missing'
-  localStorage.setItem(WANTED, 'yes')
+  keep(WANTED, 'yes')
   await Notification.requestPermission()
   return remindersAllowed()
 }
 
 export function stopReminders(): Allowed {
-  localStorage.removeItem(WANTED)
+  forget(WANTED)
   return remindersAllowed()
 }
 

@@ -1,13 +1,15 @@
+import { keep, kept } from './device'
+
 /** Which units a cook reads in. What was typed stays as typed; only what is told changes. */
 export type System = 'metric' | 'customary'
 const KEY = 'vadouvan.units'
 
 export function chosenSystem(): System {
-  return localStorage.getItem(KEY) === 'customary' ? 'customary' : 'metric'
+  return kept(KEY) === 'customary' ? 'customary' : 'metric'
 }
 
 export function chooseSystem(system: System): void {
-  localStorage.setItem(KEY, system)
+  keep(KEY, system)
 }
 
 const INCH_MM = 25.4

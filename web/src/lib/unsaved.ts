@@ -1,3 +1,5 @@
+import { forget, keep, kept } from './device'
+
 /**
  * What was typed but not yet kept by the kitchen, held on this device, so that neither a sleeping
  * tablet nor a stopped server loses it.
@@ -10,16 +12,16 @@ export interface Unsaved<T> {
 }
 
 export function holdUnsaved<T>(identity: string, unsaved: Unsaved<T>): void {
-  localStorage.setItem(key(identity), JSON.stringify(unsaved))
+  keep(key(identity), JSON.stringify(unsaved))
 }
 
 export function dropUnsaved(identity: string): void {
-  localStorage.removeItem(key(identity))
+  forget(key(identity))
 }
 
 /** What is held for a batch, or nothing; a damaged entry is dropped, since it cannot be used. */
 export function heldUnsaved<T>(identity: string): Unsaved<T> | undefined {
-  const text = localStorage.getItem(key(identity))
+  const text = kept(key(identity))
   if (text === null) return undefined
   try {
     return JSON.parse(text) as Unsaved<T>

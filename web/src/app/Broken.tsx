@@ -1,0 +1,30 @@
+import { Link, useRouteError } from 'react-router'
+
+/** A fault of the page: what was typed is still held, and there is a way on. */
+export function Broken() {
+  const fault = useRouteError()
+  return (
+    <main className="grid justify-items-start gap-4 p-8">
+      <h1 className="font-slab text-[2rem]">This page broke</h1>
+      <p role="alert">
+        That is a fault of Vadouvan, not yours. What you typed is held on this device, and sent when the page
+        opens again.
+      </p>
+      <p className="text-quiet">{fault instanceof Error ? fault.message : String(fault)}</p>
+      <div className="flex gap-3">
+        <button
+          type="button"
+          className="act act-first"
+          onClick={() => {
+            location.reload()
+          }}
+        >
+          Open it again
+        </button>
+        <Link className="act inline-flex items-center" to="/" reloadDocument>
+          To the Counter
+        </Link>
+      </div>
+    </main>
+  )
+}

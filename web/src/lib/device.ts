@@ -1,0 +1,48 @@
+/**
+ * What this device keeps for the page. A browser may forbid it or have no room left: then it is held in memory for as
+ * long as the page is open, and that is told, since what was not sent yet would be lost with the page.
+ */
+export const REFUSED = 'vadouvan-device-refused'
+const inMemory = new Map<string, string>()
+let refused = false
+
+/** Whether the browser would not keep something. */
+export function deviceRefuses(): boolean {
+  return refused
+}
+
+function refuse(): void {
+  if (refused) return
+  refused = true
+  window.dispatchEvent(new Event(REFUSED))
+}
+
+export function kept(name: string): string | null {
+  const held = inMemory.get(name)
+  if (held !== undefined) return held
+  try {
+    return localStorage.getItem(name)
+  } catch {
+    refuse()
+    return null
+  }
+}
+
+export function keep(name: string, text: string): void {
+  try {
+    localStorage.setItem(name, text)
+    inMemory.delete(name)
+  } catch {
+    inMemory.set(name, text)
+    refuse()
+  }
+}
+
+export function forget(name: string): void {
+  inMemory.delete(name)
+  try {
+    localStorage.removeItem(name)
+  } catch {
+    refuse()
+  }
+}

@@ -12,7 +12,7 @@ export function Advice({ advice, busy, press, change }: AdviceProps) {
   return advice.map((one) => (
     <section
       key={one.line_id}
-      aria-label="Too much"
+      aria-label={`Too much: ${one.says}`}
       className="mt-3 rounded-md border-2 border-warn bg-raised p-3"
     >
       <p>
@@ -20,7 +20,7 @@ export function Advice({ advice, busy, press, change }: AdviceProps) {
         {one.says}
       </p>
       {one.ways.length > 0 && (
-        <ul className="mt-1 list-disc pl-6" aria-label="Ways out">
+        <ul className="mt-1 list-disc pl-6" aria-label={`Ways out: ${one.says}`}>
           {one.ways.map((way) => (
             <li key={way.id}>{way.says}.</li>
           ))}

@@ -9,10 +9,10 @@ interface AdviceProps {
 
 /** After an overshoot: what to change elsewhere, one press each. */
 export function Advice({ advice, busy, press, change }: AdviceProps) {
-  return advice.map((one) => (
+  return advice.map((one, index) => (
     <section
       key={one.line_id}
-      aria-label={`Too much: ${one.says}`}
+      aria-label={index === 0 ? 'Too much' : `Too much, ${index + 1}`}
       className="mt-3 rounded-md border-2 border-warn bg-raised p-3"
     >
       <p>
@@ -20,7 +20,7 @@ export function Advice({ advice, busy, press, change }: AdviceProps) {
         {one.says}
       </p>
       {one.ways.length > 0 && (
-        <ul className="mt-1 list-disc pl-6" aria-label={`Ways out: ${one.says}`}>
+        <ul className="mt-1 list-disc pl-6" aria-label={`Ways out, ${index + 1}`}>
           {one.ways.map((way) => (
             <li key={way.id}>{way.says}.</li>
           ))}

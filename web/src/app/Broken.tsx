@@ -1,4 +1,5 @@
 import { Link, useRouteError } from 'react-router'
+import { deviceRefuses } from '../lib/device'
 
 /** A fault of the page: what was typed is still held, and there is a way on. */
 export function Broken() {
@@ -7,8 +8,10 @@ export function Broken() {
     <main className="grid justify-items-start gap-4 p-8">
       <h1 className="font-slab text-[2rem]">This page broke</h1>
       <p role="alert">
-        That is a fault of Vadouvan, not yours. What you typed is held on this device, and sent when the page
-        opens again.
+        That is a fault of Vadouvan, not yours.{' '}
+        {deviceRefuses()
+          ? 'This browser keeps nothing, so what was not sent yet is lost when it opens again.'
+          : 'What you typed is held on this device, and sent when the page opens again.'}
       </p>
       <p className="text-quiet">{fault instanceof Error ? fault.message : String(fault)}</p>
       <div className="flex gap-3">

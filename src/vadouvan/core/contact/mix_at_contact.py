@@ -7,7 +7,6 @@ from dataclasses import dataclass, replace
 
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.interpretation.mix import MixInterpretation
-from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import Balance, Film, FirstStep, balance_of
 from vadouvan.core.mix.consistency import Form
 from vadouvan.core.mix.making import Ready, make
@@ -59,7 +58,7 @@ def mix_at_contact(mix: MixInterpretation, cut: Cut) -> MixAtContact:
     share = 1 - aside_kg / made_kg if made_kg > 0 else 1.0
     surface = cut.prepared.surface
     film = Film(surface.film_kg, surface.acid_kg)
-    on_meat = [_part(portion, share) for portion in ready.portions]
+    on_meat = [portion.part(share) for portion in ready.portions]
     balance = balance_of(on_meat, cut.meat_kg, film, ready.boiled_off_kg * share)
     return MixAtContact(
         whole=mix.portions,
@@ -88,8 +87,3 @@ def _first_step(mix: MixInterpretation, on_meat: Sequence[Portion], meat_kg: flo
         mass_kg=alone.mass_kg.value,
         contact_s=mix.making.first_contact_s,
     )
-
-
-def _part(portion: Portion, share: float) -> Portion:
-    mass = portion.mass_kg
-    return replace(portion, mass_kg=Interval(mass.value * share, mass.low * share, mass.high * share))

@@ -105,7 +105,6 @@ def _left_by(portion: Portion, *, cooked: bool) -> Portion | None:
     if stays <= 0:
         return None
     up = Interval.exactly(share / stays)
-    mass = portion.mass_kg
     extract = replace(
         item,
         water=0.0,
@@ -122,6 +121,4 @@ def _left_by(portion: Portion, *, cooked: bool) -> Portion | None:
         sodium=item.sodium * up.value,
         heat_shu=item.heat_shu.times(up),
     )
-    return replace(
-        portion, ingredient=extract, mass_kg=Interval(mass.value * stays, mass.low * stays, mass.high * stays)
-    )
+    return replace(portion.part(stays), ingredient=extract)

@@ -105,7 +105,7 @@ def make(portions: Sequence[Portion], making: Making, lifted: frozenset[str] = f
     steam = _boiled_off(rest, making, total_kg) if cooked else Interval.exactly(fried_off_kg)
     out = lifting(rest, whole, cooked=cooked)
     stays = 1 - out.share_along
-    kept = (*(_part(portion, stays) for portion in rest), *out.left_behind)
+    kept = (*(portion.part(stays) for portion in rest), *out.left_behind)
     boiled_off_kg = steam.value * stays
     steps = tuple(_steps(kept, whole, making, total_kg, steam))
     kept_kg = [sum(getattr(portion.mass_kg, end) for portion in kept) for end in ("value", "low", "high")]
@@ -117,11 +117,6 @@ def make(portions: Sequence[Portion], making: Making, lifted: frozenset[str] = f
 
 def _comes_out(portion: Portion, making: Making, lifted: frozenset[str]) -> bool:
     return portion.line_id in lifted or (making.strained and portion.ingredient.group in STRAINED_OFF)
-
-
-def _part(portion: Portion, share: float) -> Portion:
-    mass = portion.mass_kg
-    return replace(portion, mass_kg=Interval(mass.value * share, mass.low * share, mass.high * share))
 
 
 def _boiled_off(portions: Sequence[Portion], making: Making, total_kg: float) -> Interval:

@@ -7,7 +7,7 @@ knowing any ingredient; :func:`weigh` turns that into kilograms for a given ingr
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from vadouvan.core.measures.numbers import Interval, leading_number
 from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3, unit_word
@@ -135,6 +135,10 @@ class Portion:
     preparation: str = ""
     unit: str = "g"
     unit_kg: float = 1e-3
+
+    def part(self, share: float) -> Portion:
+        """So much of it [1], with its spread."""
+        return replace(self, mass_kg=self.mass_kg.times(Interval.exactly(share)))
 
 
 def read_line(text: str, *, field: str) -> SaidLine:

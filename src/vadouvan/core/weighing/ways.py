@@ -9,15 +9,22 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from datetime import datetime
+from functools import cached_property
 
 from vadouvan.core.advice.corrections import Taste
 from vadouvan.core.advice.tasted import corrections_for
 from vadouvan.core.constants import WIPED_LEAVES
+from vadouvan.core.contact.mix_at_contact import mix_at_contact
+from vadouvan.core.contact.mix_judgement import salt_of
 from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.figure import number_told
+from vadouvan.core.hold.scenario import hold_scenario
+from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.mix.balance import Balance
 from vadouvan.core.mix.measure import weighed_parts
+from vadouvan.core.mix.span import SaltState
 from vadouvan.core.weighing.as_weighed import as_weighed, grams_of
 from vadouvan.core.weighing.lines import LineToWeigh
 from vadouvan.core.weighing.state import WeighState
@@ -41,7 +48,7 @@ class Way:
 
 @dataclass(frozen=True)
 class Overshoot:
-    """A line that is over, with all that is needed to try what would help; ``wanted`` of the figure by the plan."""
+    """A line that is over, with all that is needed to try what would help."""
 
     line: LineToWeigh
     draft: Draft
@@ -50,7 +57,7 @@ class Overshoot:
     kitchen: Kitchen
     now: datetime
 
-    @property
+    @cached_property
     def present(self) -> Draft:
         """The draft as it lies in the bowl."""
         return as_weighed(self.draft, self.lines, self.record)
@@ -60,9 +67,24 @@ class Overshoot:
         """How far it is over [kg]."""
         return self.record.weighed_kg(self.line.id) - self.line.mass_kg
 
+    @cached_property
+    def judgement(self) -> Judgement:
+        """Of the bowl as it is."""
+        return judge(self.present, self.kitchen, now=self.now)
+
     def figure(self, draft: Draft) -> float | None:
-        """What the line guards, for a draft: salt as it comes to in the meat, else per kg of meat."""
-        return guarded(judge(draft, self.kitchen, now=self.now), self.line.guards)
+        """What the line guards, for a draft: salt as it comes to in the meat, else per kg of meat.
+
+        The mix on its cut is enough for it; a whole judgement for each way would keep the scale waiting.
+        """
+        reading = read_draft(draft, self.kitchen, now=self.now)
+        if reading.cut is None or reading.hold is None or not reading.portions:
+            return None
+        at_contact = mix_at_contact(reading.mix, reading.cut)
+        strong = reading.mix.salting.school == "strong_bath"
+        scenario = hold_scenario(reading.cut, at_contact.balance, reading.hold) if strong else None
+        salt = salt_of(reading, at_contact, scenario)
+        return guarded(at_contact.balance, salt, self.line.guards)
 
     def with_line(self, mass_kg: float) -> Draft:
         """The bowl with the line at another weight."""
@@ -71,17 +93,17 @@ class Overshoot:
         return replace(self.present, mix=mix)
 
 
-def guarded(judgement: Judgement, guards: str) -> float | None:
+def guarded(balance: Balance, salt: SaltState | None, guards: str) -> float | None:
     """The figure that a line's tolerance guards, in the unit told; nothing where there is none."""
-    if judgement.balance is None:
-        return None
     match guards:
         case "salt":
-            return judgement.salt.settles_g_per_kg if judgement.salt is not None else None
-        case "sugar" | "acid":
-            return judgement.balance.total("sugar" if guards == "sugar" else "acid").value * 1000
+            return salt.settles_g_per_kg if salt is not None else None
+        case "sugar":
+            return balance.total("sugar").value * 1000
+        case "acid":
+            return balance.total("acid").value * 1000
         case "heat":
-            return judgement.balance.heat_shu.value
+            return balance.heat_shu.value
         case _:
             return None
 
@@ -137,7 +159,7 @@ def _additions(slip: Overshoot) -> Iterator[tuple[Way, Draft]]:
 
 def _more_water(slip: Overshoot, times: float) -> Iterator[tuple[Way, Draft]]:
     """Water that brings a bath back to what it was to settle at."""
-    judgement = judge(slip.present, slip.kitchen, now=slip.now)
+    judgement = slip.judgement
     cut, salt, balance = judgement.reading.cut, judgement.salt, judgement.balance
     if cut is None or balance is None or salt is None or not salt.settles or slip.line.guards != "salt":
         return
@@ -148,7 +170,7 @@ def _more_water(slip: Overshoot, times: float) -> Iterator[tuple[Way, Draft]]:
 
 
 def _more_meat(slip: Overshoot, times: float) -> Iterator[tuple[Way, Draft]]:
-    judgement = judge(slip.present, slip.kitchen, now=slip.now)
+    judgement = slip.judgement
     cut = judgement.reading.cut
     if cut is None or times > MOST_TIMES:
         return
@@ -175,10 +197,10 @@ def _jar(slip: Overshoot) -> Iterator[tuple[Way, Draft]]:
         if further_g >= 1:
             more.append(f"{number_told(further_g)} g more {target.name}")
     larger = replace(slip.present, mix=tuple(mix))
-    judged = judge(larger, slip.kitchen, now=slip.now)
-    if not more or judged.mix is None:
+    reading = read_draft(larger, slip.kitchen, now=slip.now)
+    if not more or reading.cut is None:
         return
-    contact = judged.mix.at_contact
+    contact = mix_at_contact(reading.mix, reading.cut)
     spare_kg = (1 - 1 / times) * contact.ready.mass_kg.value + contact.set_aside_kg
     says = (
         f"Make the rest larger ({', '.join(more)}) and keep {number_told(spare_kg * 1000)} g of the mix clean in a jar"
@@ -190,7 +212,7 @@ def _jar(slip: Overshoot) -> Iterator[tuple[Way, Draft]]:
 def _going_on(slip: Overshoot, before: float) -> Iterator[Way]:
     """What it comes to if nothing is done; of salt outside, most can be rinsed off before the heat."""
     unit = UNITS[slip.line.guards]
-    judgement = judge(slip.present, slip.kitchen, now=slip.now)
+    judgement = slip.judgement
     if slip.line.guards != "salt" or judgement.scenario is None or judgement.salt is None or judgement.window is None:
         yield Way("go-on", f"Or go on: {slip.line.guards} stays at {number_told(before)} {unit}")
         return

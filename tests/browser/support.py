@@ -34,23 +34,29 @@ ARGUMENTS = [
     "--disable-gpu",
 ]  # fmt: skip
 LAPTOP, PHONE = ViewportSize(width=1280, height=800), ViewportSize(width=390, height=844)
-INSTALL = ["apt-get", "install", "-y", "--no-install-recommends", "chromium"]
+INSTALL = ["apt-get", "install", "-y", "--no-install-recommends", "chromium-headless-shell"]
+# The shell draws the same pages as the whole browser for a quarter less work.
+NAMES = ("chromium-headless-shell", "chromium")
 
 
 def chromium() -> str:
-    """Path of Chromium: ``CHROMIUM``, an installed one, or Debian's package installed now."""
+    """Path of a headless Chromium: ``CHROMIUM``, an installed one, or Debian's package installed now."""
     named = os.environ.get("CHROMIUM")
     if named:
         return named
-    found = shutil.which("chromium")
+    found = _installed()
     if found is None:
         _install()
-        found = shutil.which("chromium")
+        found = _installed()
     if found is None:
         raise RuntimeError(
-            "Browser tests need Chromium. Install it (apt-get install chromium), or set CHROMIUM=/path/to/it."
+            "Browser tests need Chromium. Install it (apt-get install chromium-headless-shell), or set CHROMIUM=/path/to/it."
         )
     return found
+
+
+def _installed() -> str | None:
+    return next(filter(None, map(shutil.which, NAMES)), None)
 
 
 def _install() -> None:
@@ -61,7 +67,7 @@ def _install() -> None:
         if done.returncode:
             raise RuntimeError(
                 f"Chromium is missing and may not be installed here ({done.stderr.strip()[-200:]}). "
-                "Run: sudo apt-get install chromium, or set CHROMIUM=/path/to/it."
+                "Run: sudo apt-get install chromium-headless-shell, or set CHROMIUM=/path/to/it."
             )
 
 

@@ -119,12 +119,16 @@ class Saturday(BrowserCase):
         def touch(kind: str, at: float) -> None:
             finger.send("Input.dispatchTouchEvent", {"type": kind, "touchPoints": [{"x": at, "y": y}]})
 
+        context.clock.pause_at(self.at)
         touch("touchStart", x)  # brushed in passing: nothing moves
         touch("touchMove", x + 30)
+        context.clock.run_for(600)
         finger.send("Input.dispatchTouchEvent", {"type": "touchEnd", "touchPoints": []})
         expect(meal).to_have_attribute("aria-valuenow", str(before))
         touch("touchStart", x)
-        expect(meal.locator("span")).to_be_visible()  # it rests until the mark is taken hold of
+        context.clock.run_for(600)  # it rests until the mark is taken hold of
+        context.clock.resume()
+        expect(meal.locator("span")).to_be_visible()
         touch("touchMove", x + 4)
         touch("touchMove", x + 9)
         expect(meal).to_contain_text("out")  # what it would do, before it is let go
@@ -150,15 +154,22 @@ class Saturday(BrowserCase):
         page.mouse.move(*middle)
         page.mouse.down()
         page.mouse.move(middle[0] + 5, middle[1], steps=3)
-        page.mouse.up()
+        with page.expect_response(re.compile(r"/api/batches/[^/]+$")):
+            page.mouse.up()
         expect(start).not_to_have_attribute("aria-valuenow", str(before))
         expect(page.get_by_text("All kept")).to_be_visible()
         moved = self.batches()["Crown for Sunday"]["draft"]["meal"]["start"]
         self.assertNotEqual(moved, "")
         pull = page.get_by_role("slider", name="Pull of Crown for Sunday")
         at = pull.get_attribute("aria-valuenow")
-        for _ in range(4):
-            pull.press("PageUp")
+        box = pull.bounding_box()
+        beyond = page.get_by_role("slider", name="Meal of Crown for Sunday").bounding_box()
+        assert box is not None
+        assert beyond is not None
+        page.mouse.move(box["x"] + box["width"] / 2, middle[1])
+        page.mouse.down()
+        page.mouse.move(beyond["x"] + beyond["width"] + 20, middle[1], steps=3)
+        page.mouse.up()
         expect(page.get_by_role("alert")).to_contain_text("Not moved. The pull would be")
         expect(pull).to_have_attribute("aria-valuenow", str(at))
 

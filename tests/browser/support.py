@@ -50,7 +50,8 @@ def chromium() -> str:
         found = _installed()
     if found is None:
         raise RuntimeError(
-            "Browser tests need Chromium. Install it (apt-get install chromium-headless-shell), or set CHROMIUM=/path/to/it."
+            "Browser tests need Chromium. Install it (apt-get install chromium-headless-shell), "
+            "or set CHROMIUM=/path/to/it."
         )
     return found
 

@@ -4,15 +4,17 @@ from __future__ import annotations
 
 import unittest
 from dataclasses import replace
+from unittest.mock import patch
 
 import numpy as np
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 from scipy.optimize import minimize
 
 from tests.drafts import judged, of_kind, steak
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import Draft, LineInput
+from vadouvan.core.hold.levels import COMPROMISE
 from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.mix.solver import PULL, WEIGHTS, Aims, solve
 from vadouvan.core.parsing.amount import Portion
@@ -153,6 +155,46 @@ class Offers(unittest.TestCase):
                 before = next(p for p in judgement.reading.portions if p.line_id == offer.lines[0].line_id)
                 times = float(offer.lines[0].text.split()[0]) / (before.mass_kg.value * 1000)
                 self.assertTrue(0.49 <= times <= 2.01, offer.says)
+
+    @given(
+        st.sampled_from(
+            ("prawn_peeled", "chicken_whole", "lamb_leg_joint", "salmon_fillet", "tofu_firm", "pork_belly")
+        ),
+        st.lists(
+            st.tuples(
+                st.integers(5, 120),
+                st.sampled_from(
+                    ("soy sauce", "mustard", "kiwi", "lime juice", "capers", "salt", "buttermilk", "ginger")
+                ),
+            ),
+            min_size=1,
+            max_size=4,
+            unique_by=lambda line: line[1],
+        ),
+    )
+    @settings(max_examples=20, deadline=None)
+    def test_each_way_leads_to_a_judgement_without_fault(self, kind: str, mix: list[tuple[int, str]]) -> None:
+        """On any cut: salt as aimed, nothing that cannot be read, and hours as good as before or good enough."""
+        draft = of_kind(kind, "1 kg", "", "", *(f"{grams} g {name}" for grams, name in mix))
+        before = judged(draft)
+        for offer in before.offers:
+            words = {change.line_id: change.text for change in offer.lines}
+            texts = [words.get(line.id, line.text) for line in draft.mix]
+            texts += [change.text for change in offer.lines if not change.line_id]
+            after = judged(replace(draft, mix=lines(*texts)))
+            assert before.window is not None
+            assert after.window is not None
+            assert after.salt is not None
+            self.assertTrue(after.salt.is_on_target, offer.says)
+            self.assertEqual(after.reading.problems, before.reading.problems)
+            self.assertGreaterEqual(after.window.mark, min(before.window.mark - 0.03, COMPROMISE), offer.says)
+
+    def test_a_way_that_spoils_the_hold_is_not_offered(self) -> None:
+        """Every other mix held worse than this one: no way is left."""
+        draft = steak("120 g mustard", "6 g salt", "30 g honey")
+        self.assertTrue(judged(draft).offers)
+        with patch("vadouvan.core.judgement.judge.mark_of", side_effect=[1.0] + [COMPROMISE - 0.01] * 20):
+            self.assertEqual(judged(draft).offers, ())
 
     def test_no_kilogram_of_chipotle_and_no_drop_of_soy(self) -> None:
         """It offered 1262 g chipotle instead of 32 g, and 1.2 g soy instead of 19."""

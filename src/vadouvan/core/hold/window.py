@@ -114,11 +114,20 @@ class _Run:
     straight: bool
 
 
+def mark_of(scenario: HoldScenario) -> float:
+    """How good a hold gets at all [0..1]: ``Window.mark`` alone, for ways that are only tried."""
+    return _run(scenario, _last_h(storage_limit(scenario))).mark
+
+
+def _last_h(storage: Limit) -> float:
+    return min(max(storage.hours, FIRST_H * 2), NEVER_H)
+
+
 def window_of(scenario: HoldScenario) -> Window:
     """The window of a cut in a mix under a hold."""
     cut, balance, hold = scenario.cut, scenario.balance, scenario.hold
     storage = storage_limit(scenario)
-    last_h = min(max(storage.hours, FIRST_H * 2), NEVER_H)
+    last_h = _last_h(storage)
     base = _run(scenario, last_h)
     runs = [base, *(_run(scenario.with_pace(factor), last_h) for factor in _either_way(DIFFUSIVITY_LOG_SD.value))]
     runs += [

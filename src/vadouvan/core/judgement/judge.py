@@ -10,15 +10,14 @@ from functools import cached_property
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.contact.mix_at_contact import MixAtContact, mix_at_contact
 from vadouvan.core.contact.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement, salt_of
-from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import Figure, Given, Towards, Working
-from vadouvan.core.hold.hold import Hold
+from vadouvan.core.hold.levels import COMPROMISE
 from vadouvan.core.hold.remarks import Remark, remarks_on
 from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
 from vadouvan.core.hold.time_course import TimeCourse, hold_course
-from vadouvan.core.hold.window import Edge, Window, window_of
+from vadouvan.core.hold.window import Edge, Window, mark_of, window_of
 from vadouvan.core.interpretation.draft import Interpretation, read_draft
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.judgement.fire import FireJudgement, fire_judgement
@@ -106,6 +105,7 @@ def unjudged(fault: str, kitchen: Kitchen, *, now: datetime) -> Judgement:
     return replace(blank, reading=reading, sentence=f"{UNJUDGED}. {CAN_STILL}")
 
 
+NO_WORSE_BY = 0.02  # of the mark: less is rounding of what is weighed
 UNJUDGED = "This batch cannot be judged as it stands"
 CAN_STILL = "Its text is kept: undo the last change, write it to a file, or remove it; all other batches stand."
 
@@ -138,7 +138,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         mix=mix,
         figures=(*_window_figures(window, scenario), *salt_figures(scenario, hours)),
         grams=grams,
-        offers=_offers(reading, mix.salt, at_contact, cut, hold, kitchen),
+        offers=_offers(reading, mix.salt, at_contact, scenario, kitchen),
         needed=needed,
         servings=servings,
         window=window,
@@ -162,21 +162,24 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
 
 
 def _offers(
-    reading: Interpretation, salt: SaltState | None, at_contact: MixAtContact, cut: Cut, hold: Hold, kitchen: Kitchen
+    reading: Interpretation, salt: SaltState | None, at_contact: MixAtContact, scenario: HoldScenario, kitchen: Kitchen
 ) -> tuple[SaltOffer, ...]:
-    """Ways to bring the salt to its target."""
-    if salt is None:
+    """Ways to bring the salt to its target, none of which makes the hold a worse one."""
+    if salt is None or salt.is_on_target:
         return ()
+    cut, hold = scenario.cut, scenario.hold
     aims = aims_of(reading.mix, at_contact, cut, hold, salt, {"salt"})
+    good_enough = min(mark_of(scenario) - NO_WORSE_BY, COMPROMISE)
 
-    def judged(portions: Sequence[Portion]) -> SaltState | None:
-        """The salt of other lines on this cut."""
+    def is_without_fault(portions: Sequence[Portion]) -> bool:
+        """Whether other lines on this cut are as aimed, and some hour of theirs is as good or good enough."""
         other = mix_at_contact(replace(reading.mix, portions=tuple(portions)), cut)
-        strong = reading.mix.salting.school == "strong_bath"
-        return salt_of(reading, other, hold_scenario(cut, other.balance, hold) if strong else None)
+        held = hold_scenario(cut, other.balance, hold)
+        state = salt_of(reading, other, held)
+        return state is not None and state.is_on_target and mark_of(held) >= good_enough
 
-    whole = MixToSalt(at_contact.whole, aims, reading.mix.locked, at_contact.film, kitchen.pantry, judged)
-    return tuple(salt_offers(whole, salt))
+    whole = MixToSalt(at_contact.whole, aims, reading.mix.locked, at_contact.film, kitchen.pantry, is_without_fault)
+    return tuple(salt_offers(whole))
 
 
 def _occasion(reading: Interpretation) -> tuple[Figure | None, float | None]:

@@ -15,7 +15,6 @@ from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import SUBSTANCES, Film, balance_of
 from vadouvan.core.mix.measure import as_weighed_g, weighed_text
 from vadouvan.core.mix.solver import Aims, salt_share_and_target
-from vadouvan.core.mix.span import SaltState
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.amount import MOST_KG, Portion
@@ -46,14 +45,14 @@ class SaltOffer:
 
 @dataclass(frozen=True)
 class MixToSalt:
-    """A mix with its aims; ``judged`` gives the salt of other lines on the same cut: each way is tried in it."""
+    """A mix with its aims; ``is_without_fault`` judges other lines on the same cut: each way is tried in it."""
 
     portions: tuple[Portion, ...]
     aims: Aims
     locked: frozenset[str]
     film: Film
     pantry: Pantry
-    judged: Callable[[Sequence[Portion]], SaltState | None]
+    is_without_fault: Callable[[Sequence[Portion]], bool]
 
     def amount_that_meets(self, moved: Portion) -> float | None:
         """The amount of one line, there or new, that meets the salt aim with all others as they are [kg]."""
@@ -73,9 +72,9 @@ class MixToSalt:
         return factor if factor > 0 else None
 
 
-def salt_offers(asked: MixToSalt, state: SaltState) -> list[SaltOffer]:
-    """Up to two ways to the salt target, the plainest first; none when salt is as aimed."""
-    return [] if state.is_on_target else list(islice(_ways(asked), MOST_OFFERS))
+def salt_offers(asked: MixToSalt) -> list[SaltOffer]:
+    """Up to two ways to the salt target, the plainest first."""
+    return list(islice(_ways(asked), MOST_OFFERS))
 
 
 def _ways(asked: MixToSalt) -> Iterator[SaltOffer]:
@@ -147,10 +146,9 @@ def _together(asked: MixToSalt, salty: Sequence[Portion]) -> Iterator[SaltOffer]
 def _tried(
     asked: MixToSalt, changes: tuple[LineChange, ...], after: Sequence[Portion], words: str
 ) -> Iterator[SaltOffer]:
-    """The offer, if what will be weighed is judged to be as aimed."""
+    """The offer, if what will be weighed is judged to be without fault."""
     weighed = [_weighing(portion, as_weighed_g(portion.mass_kg.value) / 1000) for portion in after]
-    state = asked.judged(weighed)
-    if state is None or not state.is_on_target:
+    if not asked.is_without_fault(weighed):
         return
     target = number_told(asked.aims.values["salt"] * 1000)
     yield SaltOffer(changes, f"Bring the salt to {target} g/kg: {words}", _also(asked, weighed))

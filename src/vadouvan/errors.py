@@ -58,14 +58,17 @@ class NotKept(VadouvanError):
 
 
 class Overtaken(VadouvanError):
-    """A change was made to an older state than the stored one."""
+    """A change was made to an older state than the stored one; ``clashes`` are the fields that both changed."""
 
-    def __init__(self, identity: str, *, expected: int, stored: int) -> None:
+    def __init__(self, identity: str, *, expected: int, stored: int, clashes: Sequence[InputError] = ()) -> None:
         self.identity = identity
         self.expected = expected
         self.stored = stored
+        self.clashes = tuple(clashes)
         super().__init__(
-            f"This batch was changed elsewhere since you opened it (state {stored}, yours {expected}). "
+            " ".join(["This was changed elsewhere in the same place.", *(clash.wrong for clash in clashes)])
+            if clashes
+            else f"This batch was changed elsewhere since you opened it (state {stored}, yours {expected}). "
             "Look at the newer state, then make your change again."
         )
 

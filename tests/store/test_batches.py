@@ -18,7 +18,7 @@ from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
-from vadouvan.store.batches import Batches
+from vadouvan.store.batches import Batches, Origin
 from vadouvan.store.database import migrate, open_database
 from vadouvan.store.own_cuts import OwnCuts
 
@@ -38,7 +38,7 @@ class Kept(unittest.TestCase):
     def test_what_is_kept_is_found_after_opening_again(self) -> None:
         """A second opening of the file finds the last state."""
         self.batches.add("a", steak("5 g salt"), now=NOW)
-        self.batches.change("a", steak("6 g salt"), revision=1, now=NOW)
+        self.batches.change("a", steak("6 g salt"), Origin(1), now=NOW)
         self.engine.dispose()
         kept = Batches(open_database(self.path)).get("a")
         self.assertEqual((kept.revision, kept.draft.mix[0].text), (2, "6 g salt"))
@@ -46,9 +46,9 @@ class Kept(unittest.TestCase):
     def test_older_change_is_refused(self) -> None:
         """A change from an older revision tells both numbers and changes nothing."""
         self.batches.add("a", steak("5 g salt"), now=NOW)
-        self.batches.change("a", steak("6 g salt"), revision=1, now=NOW)
+        self.batches.change("a", steak("6 g salt"), Origin(1), now=NOW)
         with self.assertRaises(Overtaken) as caught:
-            self.batches.change("a", steak("7 g salt"), revision=1, now=NOW)
+            self.batches.change("a", steak("7 g salt"), Origin(1), now=NOW)
         self.assertEqual((caught.exception.expected, caught.exception.stored), (1, 2))
         self.assertEqual(self.batches.get("a").draft.mix[0].text, "6 g salt")
 
@@ -57,7 +57,7 @@ class Kept(unittest.TestCase):
         for call in (
             lambda: self.batches.get("x"),
             lambda: self.batches.remove("x"),
-            lambda: self.batches.change("x", Draft(), revision=1, now=NOW),
+            lambda: self.batches.change("x", Draft(), Origin(1), now=NOW),
         ):
             with self.assertRaisesRegex(NotKept, "no batch 'x'"):
                 call()
@@ -83,7 +83,7 @@ class Kept(unittest.TestCase):
         self.batches.add("a", steak("1 g salt"), now=NOW)
         for number, grams in enumerate((2, 3, 4), start=1):
             later = NOW + timedelta(minutes=number)
-            kept = self.batches.change("a", steak(f"{grams} g salt"), revision=number, now=later)
+            kept = self.batches.change("a", steak(f"{grams} g salt"), Origin(number), now=later)
         self.assertEqual((kept.can_undo, kept.can_redo), (True, False))
         back = self.batches.step("a", "undo", revision=4, now=NOW)
         self.assertEqual((back.draft.mix[0].text, back.can_redo), ("3 g salt", True))
@@ -91,7 +91,7 @@ class Kept(unittest.TestCase):
         self.assertEqual(back.draft.mix[0].text, "2 g salt")
         forth = self.batches.step("a", "redo", revision=6, now=NOW)
         self.assertEqual(forth.draft.mix[0].text, "3 g salt")
-        changed = self.batches.change("a", steak("9 g salt"), revision=7, now=NOW + timedelta(hours=1))
+        changed = self.batches.change("a", steak("9 g salt"), Origin(7), now=NOW + timedelta(hours=1))
         self.assertFalse(changed.can_redo)
         self.assertEqual(self.batches.step("a", "undo", revision=8, now=NOW).draft.mix[0].text, "3 g salt")
 
@@ -108,9 +108,9 @@ class Kept(unittest.TestCase):
         revision = 1
         for name in ("S", "St", "Ste", "Steak"):
             later = NOW + timedelta(seconds=revision)
-            revision = self.batches.change("a", Draft(name), revision=revision, now=later).revision
+            revision = self.batches.change("a", Draft(name), Origin(revision), now=later).revision
         weighed = Draft("Steak", CutInput(mass="1 kg"))
-        revision = self.batches.change("a", weighed, revision=revision, now=NOW + timedelta(seconds=7)).revision
+        revision = self.batches.change("a", weighed, Origin(revision), now=NOW + timedelta(seconds=7)).revision
         back = self.batches.step("a", "undo", revision=revision, now=NOW)
         self.assertEqual((back.draft.name, back.draft.cut.mass), ("Steak", ""))
         self.assertEqual(self.batches.step("a", "undo", revision=back.revision, now=NOW).draft.name, "")
@@ -149,7 +149,7 @@ class Kept(unittest.TestCase):
         migrate(self.engine)
         kept = self.batches.get("old")
         self.assertEqual((kept.revision, kept.draft.cut.bone, kept.draft.cut.bone_share), (5, "face", "24"))
-        self.assertTrue(self.batches.change("old", Draft("New"), revision=5, now=NOW).can_undo)
+        self.assertTrue(self.batches.change("old", Draft("New"), Origin(5), now=NOW).can_undo)
         migrate(self.engine, "0001")
         with self.engine.connect() as connection:
             text_now = connection.execute(text("SELECT draft FROM batch")).scalar()

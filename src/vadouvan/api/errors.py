@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
@@ -29,7 +31,13 @@ def add_error_handlers(app: FastAPI) -> None:
 
 
 async def _ours(_request: Request, error: Exception) -> JSONResponse:
-    found = error.errors if isinstance(error, BadInput) else (error,) if isinstance(error, InputError) else ()
+    found: Sequence[InputError] = ()
+    if isinstance(error, BadInput):
+        found = error.errors
+    elif isinstance(error, Overtaken):
+        found = error.clashes
+    elif isinstance(error, InputError):
+        found = (error,)
     status = next((code for kind, code in STATUS.items() if isinstance(error, kind)), 500)
     return _answer(status, str(error), [problem_out(item) for item in found])
 

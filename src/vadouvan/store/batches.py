@@ -11,6 +11,7 @@ from typing import Literal
 from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
 
+from vadouvan.core.draft.merging import Side, merged
 from vadouvan.core.draft.typed import Draft
 from vadouvan.errors import InputError, NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
@@ -22,6 +23,15 @@ MOST_STATES = 400
 MOST_AT_ONCE = 500
 Way = Literal["undo", "redo"]
 Check = Callable[[Draft, Draft], None]
+
+
+@dataclass(frozen=True)
+class Origin:
+    """What a change was made from: a revision, and the draft of it, if it is known; ``prefer`` settles a clash."""
+
+    revision: int = 0
+    since: Draft | None = None
+    prefer: Side | None = None
 
 
 @dataclass(frozen=True)
@@ -77,19 +87,23 @@ class Batches:
         return KeptBatch(identity, 1, draft)
 
     def change(
-        self, identity: str, draft: Draft, *, revision: int, now: datetime, check: Check | None = None
+        self, identity: str, draft: Draft, origin: Origin, *, now: datetime, check: Check | None = None
     ) -> KeptBatch:
-        """Replace a draft made from ``revision``; raises NotKept, or Overtaken if it has moved on.
+        """Replace a draft by one that was made from ``origin``.
 
-        States that had been undone are forgotten. Typing on in one field stays one step. ``check`` may refuse the
-        change by raising, with the draft before and after it.
+        What was changed elsewhere meanwhile stays beside it. Raises NotKept, and Overtaken where both changed one field
+        or, without the draft that it was made from, if the batch has moved on. States that had been undone are
+        forgotten. Typing on in one field stays one step. ``check`` may refuse the change by raising, with the draft
+        before and after it.
         """
         with Session(self._engine) as session, session.begin():
-            row = _row_at(session, identity, revision)
+            row = _row(session, identity)
             _refuse_damaged(row)
+            before = draft_from_json(row.draft)
+            after = _brought_together(row, before, draft, origin)
             if check is not None:
-                check(draft_from_json(row.draft), draft)
-            put_draft(session, row, draft_to_json(draft), now)
+                check(before, after)
+            put_draft(session, row, draft_to_json(after), now)
             session.flush()
             return _kept(session, row)
 
@@ -147,6 +161,22 @@ def _leaves(value: object, path: str = "") -> list[tuple[str, object]]:
         order = [(f"{path}.order", [part["id"] for part in value])]
         return [*order, *(leaf for part in value for leaf in _leaves(part, f"{path}.{part['id']}"))]
     return [(path, value)]
+
+
+def _brought_together(row: BatchRow, stored: Draft, mine: Draft, origin: Origin) -> Draft:
+    """By what was there, not by a number: after a kitchen was put back the same number can mean another draft."""
+    if origin.since is None:
+        if row.revision != origin.revision:
+            raise Overtaken(row.id, expected=origin.revision, stored=row.revision)
+        return mine
+    found = merged(origin.since, mine, stored, origin.prefer)
+    if found.clashes and origin.prefer is None:
+        clashes = [
+            InputError(field=one.path, given=one.mine or "", wrong=one.says, accepted="Choose one.")
+            for one in found.clashes
+        ]
+        raise Overtaken(row.id, expected=origin.revision, stored=row.revision, clashes=clashes)
+    return found.draft
 
 
 def _row(session: Session, identity: str) -> BatchRow:

@@ -1,59 +1,71 @@
 /**
  * One batch being worked on: typed changes show at once, are held on this device, and are kept by
- * the kitchen a moment later. Each answer brings the new judgement.
+ * the kitchen a moment later. Each answer brings the new judgement, and what was changed elsewhere.
  */
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useReducer, useRef } from 'react'
 import { dropUnsaved, heldUnsaved, holdUnsaved } from '../lib/unsaved'
-import { api, Refused, type Batch, type Draft } from './client'
+import { api, Refused, type Batch, type Draft, type Problem } from './client'
 
 const PAUSE_MS = 200
 const RETRY_MS = 3000
 
+export type Side = 'mine' | 'theirs'
+
+interface Edited {
+  batch: Batch
+  /** What was typed on; the kitchen brings together what changed since on either side. */
+  since: Draft
+  draft: Draft
+}
+
 export type BatchState =
   | { status: 'loading' }
   | { status: 'missing'; sentence: string }
-  | {
+  | (Edited & {
       status: 'settled' | 'changed' | 'saving' | 'unreachable'
-      batch: Batch
-      draft: Draft
       /** Why the last change was not kept, if it was refused. */
       refused?: string
-    }
-  | { status: 'conflict'; batch: Batch; draft: Draft; newer: Batch }
+    })
+  | (Edited & { status: 'conflict'; clashes: Problem[] })
 
 type Action =
-  | { type: 'loaded'; batch: Batch; draft: Draft }
+  | ({ type: 'loaded' } & Edited)
   | { type: 'missing'; sentence: string }
   | { type: 'typed'; change: (draft: Draft) => Draft }
   | { type: 'sent' }
   | { type: 'kept'; batch: Batch; sent: Draft }
   | { type: 'unreachable' }
   | { type: 'refused'; batch: Batch; sentence: string }
-  | { type: 'conflict'; newer: Batch }
+  | { type: 'conflict'; clashes: Problem[] }
 
 function next(state: BatchState, action: Action): BatchState {
   if (action.type === 'missing') return { status: 'missing', sentence: action.sentence }
   if (action.type === 'loaded') {
-    const same = action.draft === action.batch.draft
-    return { status: same ? 'settled' : 'changed', batch: action.batch, draft: action.draft }
+    const { batch, since, draft } = action
+    return { status: draft === batch.draft ? 'settled' : 'changed', batch, since, draft }
   }
-  if (action.type === 'refused')
-    return { status: 'settled', batch: action.batch, draft: action.batch.draft, refused: action.sentence }
+  if (action.type === 'refused') {
+    const { batch, sentence } = action
+    return { status: 'settled', batch, since: batch.draft, draft: batch.draft, refused: sentence }
+  }
   if (state.status === 'loading' || state.status === 'missing') return state
-  const { batch, draft } = state
+  const { batch, since, draft } = state
   switch (action.type) {
     case 'typed':
       if (state.status === 'conflict') return { ...state, draft: action.change(draft) }
-      return { status: 'changed', batch, draft: action.change(draft) }
+      return { status: 'changed', batch, since, draft: action.change(draft) }
     case 'sent':
-      return { status: 'saving', batch, draft }
-    case 'kept':
-      return { status: draft === action.sent ? 'settled' : 'changed', batch: action.batch, draft }
+      return { status: 'saving', batch, since, draft }
+    case 'kept': {
+      const kept = action.batch
+      if (draft === action.sent) return { status: 'settled', batch: kept, since: kept.draft, draft: kept.draft }
+      return { status: 'changed', batch: kept, since: action.sent, draft }
+    }
     case 'unreachable':
-      return { status: 'unreachable', batch, draft }
+      return { status: 'unreachable', batch, since, draft }
     case 'conflict':
-      return { status: 'conflict', batch, draft, newer: action.newer }
+      return { status: 'conflict', batch, since, draft, clashes: action.clashes }
   }
 }
 
@@ -61,23 +73,21 @@ async function loaded(identity: string): Promise<Action> {
   try {
     const batch = await api.batch(identity)
     const held = heldUnsaved<Draft>(identity)
-    return {
-      type: 'loaded',
-      batch: held ? { ...batch, revision: held.revision } : batch,
-      draft: held?.draft ?? batch.draft,
-    }
+    const since = held?.since ?? batch.draft
+    return { type: 'loaded', batch, since, draft: held?.draft ?? batch.draft }
   } catch (error) {
     const sentence = error instanceof Error ? error.message : String(error)
     return { type: 'missing', sentence }
   }
 }
 
-async function saved(identity: string, revision: number, draft: Draft): Promise<Action> {
+async function saved(identity: string, { batch, since, draft }: Edited, prefer?: Side): Promise<Action> {
   try {
-    return { type: 'kept', batch: await api.change(identity, revision, draft), sent: draft }
+    const kept = await api.change(identity, { revision: batch.revision, draft, since, prefer: prefer ?? null })
+    return { type: 'kept', batch: kept, sent: draft }
   } catch (error) {
     if (!(error instanceof Refused)) return { type: 'unreachable' }
-    if (error.status === 409) return { type: 'conflict', newer: await api.batch(identity) }
+    if (error.status === 409) return { type: 'conflict', clashes: error.problems }
     if (error.status === 422)
       return { type: 'refused', batch: await api.batch(identity), sentence: error.message }
     return { type: 'missing', sentence: error.message }
@@ -87,12 +97,12 @@ async function saved(identity: string, revision: number, draft: Draft): Promise<
 async function stepped(identity: string, revision: number, way: 'undo' | 'redo'): Promise<Action> {
   try {
     const batch = await api.step(identity, revision, way)
-    return { type: 'loaded', batch, draft: batch.draft }
+    return { type: 'loaded', batch, since: batch.draft, draft: batch.draft }
   } catch (error) {
     if (!(error instanceof Refused)) return { type: 'unreachable' }
     const batch = await api.batch(identity)
-    if (error.status === 422) return { type: 'refused', batch, sentence: error.message }
-    return { type: 'conflict', newer: batch }
+    const sentence = error.status === 422 ? error.message : 'It was changed elsewhere; this is how it stands now.'
+    return { type: 'refused', batch, sentence }
   }
 }
 
@@ -111,41 +121,45 @@ export function useBatch(identity: string) {
     }
   }, [identity])
 
-  useEffect(() => {
-    if (state.status !== 'changed' && state.status !== 'unreachable') return
-    holdUnsaved(identity, { revision: state.batch.revision, draft: state.draft })
-    if (sending.current) return
-    const send = async () => {
+  const send = useCallback(
+    async (edited: Edited, prefer?: Side) => {
       sending.current = true
       dispatch({ type: 'sent' })
-      const action = await saved(identity, state.batch.revision, state.draft)
+      const action = await saved(identity, edited, prefer)
       sending.current = false
       if (action.type === 'refused') dropUnsaved(identity)
       if (action.type === 'kept') {
         const held = heldUnsaved<Draft>(identity)
-        if (JSON.stringify(held?.draft) === JSON.stringify(state.draft)) dropUnsaved(identity)
+        if (JSON.stringify(held?.draft) === JSON.stringify(edited.draft)) dropUnsaved(identity)
         void queries.invalidateQueries({ queryKey: ['batches'] })
       }
       dispatch(action)
-    }
-    const timer = setTimeout(() => void send(), state.status === 'unreachable' ? RETRY_MS : PAUSE_MS)
+    },
+    [identity, queries],
+  )
+
+  useEffect(() => {
+    if (state.status === 'loading' || state.status === 'missing') return
+    if (state.status === 'settled' || state.status === 'saving') return
+    holdUnsaved(identity, { since: state.since, draft: state.draft })
+    if (sending.current || state.status === 'conflict') return
+    const timer = setTimeout(() => void send(state), state.status === 'unreachable' ? RETRY_MS : PAUSE_MS)
     return () => {
       clearTimeout(timer)
     }
-  }, [identity, queries, state])
+  }, [identity, send, state])
 
   const change = useCallback((typed: (draft: Draft) => Draft) => {
     dispatch({ type: 'typed', change: typed })
   }, [])
 
-  const takeNewer = useCallback((newer: Batch) => {
-    dropUnsaved(newer.id)
-    dispatch({ type: 'loaded', batch: newer, draft: newer.draft })
-  }, [])
-
-  const keepMine = useCallback((newer: Batch, mine: Draft) => {
-    dispatch({ type: 'loaded', batch: newer, draft: mine })
-  }, [])
+  /** Where both changed one field, this side stands; all other edits of both do. */
+  const prefer = useCallback(
+    (side: Side) => {
+      if (state.status === 'conflict') void send(state, side)
+    },
+    [send, state],
+  )
 
   const step = useCallback(
     async (way: 'undo' | 'redo') => {
@@ -162,5 +176,5 @@ export function useBatch(identity: string) {
     dispatch(await loaded(identity))
   }, [identity])
 
-  return { state, change, takeNewer, keepMine, step, refresh }
+  return { state, change, prefer, step, refresh }
 }

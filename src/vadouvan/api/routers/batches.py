@@ -23,7 +23,7 @@ from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
 from vadouvan.formats.judgement import judgement_out
 from vadouvan.formats.paper_card import cards_pdf
 from vadouvan.formats.recipe import write_recipe
-from vadouvan.store.batches import Check, KeptBatch, Way
+from vadouvan.store.batches import Check, KeptBatch, Origin, Way
 
 router = APIRouter(prefix="/api/batches", tags=["batches"])
 
@@ -93,9 +93,10 @@ def get_batch(identity: Identity, here: Here) -> BatchOut:
 
 @router.put("/{identity}")
 def change_batch(identity: Identity, change: ChangeBody, here: Here) -> BatchOut:
-    """Keep a changed draft; 409 if the batch was changed elsewhere since."""
+    """Keep a changed draft beside what was changed elsewhere; 409 where both changed one field, with both values."""
     check = _locked_check(identity, here)
-    kept = here.batches.change(identity, change.draft, revision=change.revision, now=here.now(), check=check)
+    origin = Origin(change.revision, change.since, change.prefer)
+    kept = here.batches.change(identity, change.draft, origin, now=here.now(), check=check)
     return answer(kept, here)
 
 

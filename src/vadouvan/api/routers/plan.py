@@ -15,10 +15,11 @@ from vadouvan.core.interpretation.shared import read_shared
 from vadouvan.core.joint_schedule.gather import Batch, Clock
 from vadouvan.core.joint_schedule.together import clashes_as_planned, plan_together
 from vadouvan.core.schedule.moving import Mark, moved
-from vadouvan.errors import InputError
+from vadouvan.errors import InputError, NotKept
 from vadouvan.formats.calendar_file import calendar_text, moved_draft
 from vadouvan.formats.paper import batch_address, code_svg, labels_pdf, today_pdf
 from vadouvan.formats.today import TodayOut, today_out
+from vadouvan.store.batches import Origin
 
 router = APIRouter(prefix="/api/plan", tags=["plan"])
 
@@ -129,12 +130,14 @@ def plan_table_together(here: Here) -> TogetherOut:
     plan = plan_together(batches, read_shared(here.settings.shared()), here.kitchen, clock)
     said = []
     for one in plan.moved:
-        kept = here.batches.get(one.batch.id)
-        if kept.draft != one.batch.draft:  # typed in while the plan was worked out: that stands
-            said.append(f"{one.batch.name}: changed meanwhile, and left as it is. Plan again for it.")
+        # What was typed while the plan was worked out stands, also where the plan would move it.
+        origin = Origin(since=one.batch.draft, prefer="theirs")
+        try:
+            kept = here.batches.change(one.batch.id, one.draft, origin, now=here.now())
+        except NotKept:
+            said.append(f"{one.batch.name}: removed meanwhile.")
             continue
-        here.batches.change(kept.id, one.draft, revision=kept.revision, now=here.now())
-        said.append(f"{one.batch.name}: {here.judged(one.draft).plan_says}")
+        said.append(f"{one.batch.name}: {here.judged(kept.draft).plan_says}")
     left = [
         LeftOutOut(
             batch_id=one.batch.id,

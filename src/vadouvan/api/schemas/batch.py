@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from pydantic import BaseModel, Field
 
+from vadouvan.core.draft.merging import Side
 from vadouvan.core.draft.typed import Draft
 from vadouvan.formats.judgement import JudgementOut, ProblemOut
 
@@ -24,10 +25,16 @@ class BatchOut(BaseModel):
 
 
 class ChangeBody(BaseModel):
-    """A change to a batch: the whole draft, and the revision it was made from."""
+    """A change to a batch: the whole draft, and what it was made from.
+
+    With ``since``, the draft that it was made from, what was changed elsewhere meanwhile stays beside it; where both
+    changed one field, ``prefer`` says which stands.
+    """
 
     revision: int = Field(ge=1, le=2**31)
     draft: Draft
+    since: Draft | None = None
+    prefer: Side | None = None
 
 
 class AtBody(BaseModel):

@@ -6,6 +6,7 @@ Each has a physical or a sensory meaning and none belongs to one dish. All are o
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping
 
 from vadouvan.core.cut.kind import Family
@@ -67,6 +68,10 @@ TENDER_SHARE, TENDER_STEEP = 0.25, 2.0
 SOUR_CORE_PH = 4.6
 # Levels of the whole: acceptable of 1 (or of the most there is, if less), good and best of the most
 ACCEPTABLE, GOOD, BEST = 0.42, 0.80, 0.95
+# Tastes differ: an edge is the middle of the hours at which cooks with these times the level draw it, where hours
+# shorter than it takes to get things ready differ little
+TASTES = tuple(math.exp(0.14 * step) for step in range(-3, 4))
+AT_HAND_H = 0.25
 STRAIGHT_H = 1 / 6  # what is acceptable by the time that a pan is hot may go straight to the heat
-BEFORE_CROSSING = 0.80  # best is a little before a falling concern is as bad as a rising one
+BEFORE_CROSSING = 0.83  # best is a little before a falling concern is as bad as a rising one
 COMPROMISE, NOT_RECOMMENDED = 0.50, 0.25

@@ -1,16 +1,18 @@
 """The window: earliest, best and latest hour, each with the concern that binds there and a band.
 
 R(t) is the worst rising concern, F(t) the worst falling one. It opens where R reaches a level and ends where F leaves
-it; the level is relative where no hour is good, so that a window narrows but never vanishes: only safety takes hours
-away. The band comes from running salt slower and faster, the piece thinner and thicker: log slopes in quadrature.
+it; tastes differ, so each edge is the middle of the hours at which several levels are reached, and a flat curve makes
+no cliff. The level is relative where no hour is good, so that a window narrows but never vanishes: only safety takes
+hours away. The band comes from running salt slower and faster, the piece thinner and thicker: log slopes in quadrature.
 """
 
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
+from statistics import fmean
 
 import numpy as np
 
@@ -142,7 +144,9 @@ def window_of(scenario: HoldScenario) -> Window:
     others = tuple(limit_of(scenario, one, _last_at(_hours(last_h), one.values, _level(base))) for one in base.falling)
     worst = min((*base.rising, *base.falling), key=lambda one: one.start)
     return Window(
-        earliest=_edge(runs, lambda run: run.earliest, at_once(base.earliest) if base.earliest <= FIRST_H else opens),
+        earliest=_edge(
+            runs, lambda run: run.earliest, at_once(base.earliest) if base.earliest <= levels.STRAIGHT_H else opens
+        ),
         best=_edge(runs, lambda run: run.best, best_by),
         latest=_edge(
             runs,
@@ -177,10 +181,12 @@ def _run(scenario: HoldScenario, last_h: float) -> _Run:
     hill = np.minimum(rising, falling)
     most = float(hill.max())
     level = levels.ACCEPTABLE * min(1.0, most / levels.GOOD)
-    earliest = _first_at(hours, rising, level)
-    latest = _last_at(hours, falling, level)
+    earliest = _middle(_first_at(hours, rising, level * taste) for taste in levels.TASTES)
+    latest = _middle(_last_at(hours, falling, level * taste) for taste in levels.TASTES)
     crosses = bool(np.any(rising >= falling)) and falling[-1] < rising[-1]
-    crossing = _first_at(hours, rising - falling, 0.0) if crosses else math.inf
+    crossing = (
+        _middle(_first_at(hours, rising - falling * taste, 0.0) for taste in levels.TASTES) if crosses else math.inf
+    )
     full = _first_at(hours, rising, levels.BEST * float(rising[-1]))
     best = min(max(min(full, levels.BEFORE_CROSSING * crossing), earliest), latest)
     good = (_first_at(hours, rising, levels.GOOD * most), _last_at(hours, falling, levels.GOOD * most))
@@ -199,6 +205,11 @@ def _run(scenario: HoldScenario, last_h: float) -> _Run:
         mark=most * min(one.start for one in found),
         straight=float(np.interp(levels.STRAIGHT_H, hours, rising)) >= levels.ACCEPTABLE,
     )
+
+
+def _middle(found: Iterable[float]) -> float:
+    """The middle of the hours at which cooks of different tastes draw the line: geometric, but for what is at once."""
+    return math.exp(fmean(math.log(one + levels.AT_HAND_H) for one in found)) - levels.AT_HAND_H
 
 
 def _binding(concerns: Sequence[Concern], hours: Array, hour: float) -> Concern:

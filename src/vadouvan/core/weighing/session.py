@@ -112,7 +112,7 @@ def questions_of(session: Session, now: datetime) -> dict[EventKind, str]:
     in_it = window is not None and meal is not None and meal.contact_at is not None and meal.pulled_at is None
     if in_it and window is not None and meal is not None and meal.contact_at is not None:
         held_h = hours_between(meal.contact_at, now)
-        if held_h < window.safe_earliest_h:
+        if held_h < window.safe_earliest_h and not window.straight:
             opens = hours_told(max(0.0, window.safe_earliest_h - held_h), "up")
             asked["pulled"] = f"It is early: not yet for {opens}, when {window.earliest.limit.says}. Is it out?"
     return asked

@@ -13,7 +13,7 @@ from pathlib import Path
 
 from tests.saturday import eaten_logbook
 from vadouvan.api.logbook_cache import LogbookCache
-from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings
+from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot
 from vadouvan.core.snapshot.merging import Merge
 from vadouvan.core.tasting.logbook import Asked, Entry, found
 from vadouvan.data.tables import shipped_kitchen
@@ -25,6 +25,10 @@ from vadouvan.store.verdicts import Verdicts
 EATEN_BY = datetime(2026, 11, 25, tzinfo=UTC)
 RUNS = 9
 CUTS = shipped_kitchen().cuts
+
+
+def _whatever_is_there(merge: Merge, _: KitchenSnapshot) -> Merge:
+    return merge
 
 
 def print_logbook() -> None:
@@ -39,7 +43,9 @@ def print_logbook() -> None:
     for count in (short, long):
         with tempfile.TemporaryDirectory() as folder:
             engine = open_database(Path(folder) / "kitchen.sqlite")
-            Snapshots(engine).take_in(Merge(_eaten(count), (), (), KitchenSettings(), ()), now=EATEN_BY)
+            Snapshots(engine).take_in(
+                lambda _, batches=_eaten(count): Merge(batches, (), (), KitchenSettings(), ()), now=EATEN_BY
+            )
             logbook_cache = LogbookCache(Batches(engine), Verdicts(engine))
             start = time.perf_counter()
             logbook_cache.entries()

@@ -55,7 +55,7 @@ def context_over(database: Path, tables: Kitchen, now: Clock) -> Context:
 
 def fill_kitchen(context: Context, snapshot: KitchenSnapshot) -> None:
     """Write a whole kitchen into an empty one, in one transaction, and learn from its verdicts."""
-    context.snapshots.take_in(merged(KitchenSnapshot(), snapshot), now=context.now())
+    context.snapshots.take_in(lambda own: merged(own, snapshot), now=context.now())
     learn(context)
 
 

@@ -45,6 +45,23 @@ class Batch(unittest.TestCase):
         self.assertEqual(refused.status_code, 409)
         self.assertIn("changed elsewhere", refused.json()["sentence"])
 
+    def test_edits_of_two_are_brought_together(self) -> None:
+        """With the draft it was made from: other fields stay; one field is asked about."""
+        made = self.client.post("/api/batches", json=STEAK).json()
+        address, since = f"/api/batches/{made['id']}", made["draft"]
+        longer = {**since, "hold": {**since["hold"], "fridge": "2"}}
+        self.client.put(address, json={"revision": 1, "draft": {**since, "name": "Sunday steak"}})
+        kept = self.client.put(address, json={"revision": 1, "draft": longer, "since": since}).json()
+        self.assertEqual((kept["draft"]["name"], kept["draft"]["hold"]["fridge"]), ("Sunday steak", "2"))
+        mine = {"revision": 1, "draft": {**since, "name": "Monday steak"}, "since": since}
+        refused = self.client.put(address, json=mine)
+        self.assertEqual(refused.status_code, 409)
+        (clash,) = refused.json()["problems"]
+        self.assertEqual(clash["field"], "name")
+        self.assertEqual(clash["wrong"], "Here “Monday steak”, elsewhere “Sunday steak”.")
+        settled = self.client.put(address, json={**mine, "prefer": "mine"}).json()
+        self.assertEqual((settled["draft"]["name"], settled["draft"]["hold"]["fridge"]), ("Monday steak", "2"))
+
     def test_bad_answers_are_kept_and_told(self) -> None:
         """What was typed stays, whatever it was; the judgement lists what to mend."""
         body = {"name": "x", "cut": {"kind": "beef_flank", "mass": "-5"}, "mix": [{"id": "7", "text": "3 handfuls"}]}

@@ -286,7 +286,7 @@ class BrowserCase(unittest.TestCase):
             method="GET" if body is None else method,
         )
         with urllib.request.urlopen(request) as answer:
-            return json.load(answer)
+            return json.loads(answer.read() or "null")
 
     def _watch(self, request: Request) -> None:
         if not request.url.startswith((self.kitchen.address, "data:", "blob:")):

@@ -146,7 +146,7 @@ class Keeping(BrowserCase):
         expect(page.get_by_role("textbox", name="What you wrote: 5 g honey")).to_be_visible()
 
     def test_two_devices_on_one_batch(self) -> None:
-        """The later change is not lost: the page asks which one shall stay."""
+        """Edits of different fields both stand without a word; of one field both values are told, and one chosen."""
         first = self.open("/")
         first.get_by_role("link", name=re.compile("Quick flank")).click()
         expect(first.get_by_role("textbox", name="Add an ingredient")).to_be_visible()
@@ -154,11 +154,50 @@ class Keeping(BrowserCase):
         self.write(first, "4 g honey")
         expect(first.get_by_text("All kept")).to_be_visible()
         self.write(second, "9 g sugar")
-        expect(second.get_by_role("alert")).to_contain_text("changed elsewhere")
-        second.get_by_role("button", name="What is on this screen").click()
+        expect(second.get_by_role("textbox", name="What you wrote: 4 g honey")).to_be_visible()
+        expect(second.get_by_role("textbox", name="What you wrote: 9 g sugar")).to_be_visible()
+        self.name(second, "Flank of the second")
         expect(second.get_by_text("All kept")).to_be_visible()
+        self.write(first, "2 g thyme")
+        self.name(first, "Flank of the first")
+        alert = first.get_by_role("alert")
+        expect(alert).to_contain_text("Here “Flank of the first”, elsewhere “Flank of the second”.")
         first.reload()
-        expect(first.get_by_role("textbox", name="What you wrote: 9 g sugar")).to_be_visible()
+        expect(alert).to_contain_text("Here “Flank of the first”")  # what is asked is still asked
+        alert.get_by_role("button", name="What stands elsewhere").click()
+        expect(first.get_by_role("textbox", name="Name of the dish")).to_have_value("Flank of the second")
+        second.reload()
+        for line in ("4 g honey", "9 g sugar", "2 g thyme"):
+            expect(second.get_by_role("textbox", name=f"What you wrote: {line}")).to_be_visible()
+
+    def test_what_was_typed_last_leaves_with_the_cook(self) -> None:
+        """Typed and gone to the Counter at once; a batch that was removed elsewhere; a name that is too long."""
+        page = self.open("/")
+        page.get_by_role("link", name=re.compile("Harbour tofu")).first.click()
+        self.name(page, "Harbour tofu, pressed")
+        page.get_by_role("link", name="Vadouvan, to the counter").click()
+        expect(page.get_by_role("link", name=re.compile("Harbour tofu, pressed"))).to_be_visible()
+        page.get_by_role("link", name=re.compile("Harbour tofu, pressed")).click()
+        self.name(page, "x" * 2001)
+        expect(page.get_by_role("alert")).to_contain_text("at most 2000")
+        expect(page.get_by_role("textbox", name="Name of the dish")).to_have_value("x" * 2001)
+        self.name(page, "Harbour tofu")
+        expect(page.get_by_text("All kept")).to_be_visible()
+        identity = page.url.split("/batch/")[1].split("/")[0]
+        self.ask(f"/api/batches/{identity}", method="DELETE", body={})
+        self.name(page, "Tofu that nobody has any more")
+        page.get_by_role("link", name="Counter").first.click()
+        waiting = page.get_by_role("region", name="Not sent yet")
+        expect(waiting).to_contain_text("Tofu that nobody has any more")
+        waiting.get_by_role("button", name="Make it a batch again").click()
+        expect(waiting).to_have_count(0)
+        page.reload()
+        expect(page.get_by_role("link", name=re.compile("Tofu that nobody has any more"))).to_be_visible()
+
+    @staticmethod
+    def name(page: Page, name: str) -> None:
+        """Name the dish."""
+        page.get_by_role("textbox", name="Name of the dish").fill(name)
 
     @staticmethod
     def write(page: Page, line: str) -> None:

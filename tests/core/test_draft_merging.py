@@ -65,6 +65,11 @@ class Edits(unittest.TestCase):
         both = replace(SINCE, fire=replace(SINCE.fire, stages=(StageInput("s", "oven", "200 C"),)))
         self.assertEqual(merged(SINCE, both, both), merged(SINCE, both, SINCE))
 
+    def test_two_new_lines_under_one_name_are_asked_about(self) -> None:
+        """Neither takes the other's place silently."""
+        ours, others = (replace(SINCE, mix=(*SINCE.mix, LineInput("9", text))) for text in ("4 g honey", "9 g sugar"))
+        self.assertEqual(len(merged(SINCE, ours, others).clashes), 1)
+
     @given(st.permutations(range(4)), st.permutations(range(4)), st.sets(st.integers(0, 3)), st.sets(st.integers(0, 3)))
     def test_nothing_is_lost_or_doubled(
         self, mine: list[int], theirs: list[int], mine_has: set[int], theirs_has: set[int]

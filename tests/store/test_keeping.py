@@ -16,9 +16,9 @@ from tests.drafts import NOW, steak
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.errors import FormatError
+from vadouvan.errors import FormatError, Overtaken
 from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
-from vadouvan.store.batches import Batches
+from vadouvan.store.batches import Batches, KeptBatch, Origin
 from vadouvan.store.database import migration_config, open_database
 from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.snapshots import Snapshots
@@ -96,6 +96,32 @@ class BackupAndRestore(Kept):
         self.assertEqual(Snapshots(self.opened("aside.sqlite")).read(), after)
         self.batches.add("d", steak("8 g salt"), now=NOW)
         self.assertEqual([kept.id for kept in self.batches.in_hand()], ["b", "d"])
+
+    def test_an_edit_during_a_restore_is_in_one_of_the_two(self) -> None:
+        """What was acknowledged before is in the copy kept aside; what comes after stands in the kitchen put back."""
+        self.file.backup(self.folder / "copy.sqlite")
+        first = self.batches.get("b")
+        kept: list[KeptBatch] = []
+        stop = threading.Event()
+
+        def work() -> None:
+            number = 0
+            while not stop.is_set():
+                number += 1
+                kept.append(self.batches.add(f"w{number}", steak(f"{number} g salt"), now=NOW))
+
+        writer = threading.Thread(target=work)
+        writer.start()
+        try:
+            self.file.restore(self.folder / "copy.sqlite", aside=self.folder / "aside.sqlite")
+        finally:
+            stop.set()
+            writer.join()
+        there = {one.id for one in self.batches.in_hand()}
+        there |= {one.id for one in Snapshots(self.opened("aside.sqlite")).read().batches}
+        self.assertLessEqual({one.id for one in kept}, there)
+        with self.assertRaises(Overtaken):  # the number of then never means the draft of now
+            self.batches.change("b", steak("1 g salt"), Origin(first.revision), now=NOW)
 
     def test_what_is_no_backup_is_refused_and_nothing_moves(self) -> None:
         """Text, another program's database, an empty file, a newer kitchen, a damaged one."""

@@ -5,6 +5,7 @@ import { createBrowserRouter, RouterProvider } from 'react-router'
 import { Broken } from './app/Broken'
 import { DeviceNotice } from './app/DeviceNotice'
 import { KeysHelp } from './app/KeysHelp'
+import { Outbox } from './app/Outbox'
 import { ViewShell } from './app/ViewShell'
 import { applyTheme, startingTheme } from './lib/light'
 import { CounterPage } from './features/counter/CounterPage'
@@ -82,6 +83,7 @@ createRoot(root).render(
     <QueryClientProvider client={queries}>
       <TextureDefinitions />
       <DeviceNotice />
+      <Outbox />
       <RouterProvider router={router} />
       <KeysHelp />
     </QueryClientProvider>

@@ -16,6 +16,7 @@ from vadouvan.formats.judgement import ProblemOut, problem_out
 STATUS: dict[type[VadouvanError], int] = {InputError: 422, BadInput: 422, NotKept: 404, Overtaken: 409, Busy: 503}
 
 
+MOST_TOLD = 3
 SENTENCES = {
     400: "The request could not be read.",
     404: "There is nothing at this address.",
@@ -55,7 +56,8 @@ async def _malformed(_request: Request, error: Exception) -> JSONResponse:
         ProblemOut(field=".".join(str(step) for step in item["loc"]), given="", wrong=item["msg"], accepted="")
         for item in details
     ]
-    return _answer(422, "The request could not be read.", problems)
+    told = "; ".join(f"{problem.field.removeprefix('body.')}: {problem.wrong}" for problem in problems[:MOST_TOLD])
+    return _answer(422, f"The request could not be read ({told}).", problems)
 
 
 def _answer(status: int, sentence: str, problems: list[ProblemOut]) -> JSONResponse:

@@ -10,8 +10,8 @@ from typing import Annotated
 import typer
 
 from vadouvan.cli.common import AsJson, bytes_in, moment_in, refusing, tell
-from vadouvan.core.snapshot.kitchen import kitchen_of
-from vadouvan.core.snapshot.merging import FATES, merged
+from vadouvan.core.snapshot.kitchen import KitchenSnapshot, kitchen_of
+from vadouvan.core.snapshot.merging import FATES, Merge, merged
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_archive
@@ -51,9 +51,11 @@ def take_in(
     """Take an archive in: by identity, and never losing what is there."""
     there, notes = kitchen_to_take_in(bytes_in(file), shipped_kitchen().pantry)
     with _opened(data_dir) as (snapshot, _):
-        merge = merged(snapshot.read(), there, with_settings=settings)
-        if not preview:
-            snapshot.take_in(merge, now=moment_in(""))
+
+        def merging(own: KitchenSnapshot) -> Merge:
+            return merged(own, there, with_settings=settings)
+
+        merge = merging(snapshot.read()) if preview else snapshot.take_in(merging, now=moment_in(""))
     told = [f"{one.name} {FATES[one.fate]}." for one in merge.told]
     answer = {"counts": {fate: merge.count(fate) for fate in FATES}, "told": told, "notes": list(notes)}
     tell(answer, [*notes, *told], as_json=as_json)

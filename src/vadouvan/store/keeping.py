@@ -19,13 +19,22 @@ from sqlalchemy.exc import DatabaseError
 
 from vadouvan.core.interpretation.routine import read_routine
 from vadouvan.core.interpretation.shared import read_shared
-from vadouvan.errors import BadInput, FormatError
+from vadouvan.errors import BadInput, Busy, FormatError
 from vadouvan.shapes import draft_from_json
-from vadouvan.store.database import migrate, migration_config, open_database, reading
+from vadouvan.store.database import WAITS_MS, migration_config, open_database, reading
 from vadouvan.store.event_log import logged_in
 from vadouvan.store.own_cuts import kind_in
 from vadouvan.store.own_ingredients import label_in
-from vadouvan.store.rows import BatchRow, EventRow, HistoryRow, OwnCutRow, OwnIngredientRow, SettingRow, VerdictRow
+from vadouvan.store.rows import (
+    Base,
+    BatchRow,
+    EventRow,
+    HistoryRow,
+    OwnCutRow,
+    OwnIngredientRow,
+    SettingRow,
+    VerdictRow,
+)
 from vadouvan.store.settings_kept import HOUSEHOLD, ROUTINE, SHARED, household_in, routine_in, shared_in
 from vadouvan.store.verdicts import verdict_in
 
@@ -85,13 +94,28 @@ class KitchenFile:
             if checked.findings:
                 first = checked.findings[0]
                 raise _refused(f"The backup is damaged: {first.where}: {first.says}")
-            self.backup(aside)
-            with closing(sqlite3.connect(copy)) as restored, closing(sqlite3.connect(_path(self._engine))) as kitchen:
-                restored.backup(kitchen)
-                kitchen.execute("PRAGMA journal_mode=WAL")
-        self._engine.dispose()
-        migrate(self._engine)
+            self._put_in_place(copy, aside)
         return checked
+
+    def _put_in_place(self, copy: Path, aside: Path) -> None:
+        """All rows exchanged in one transaction, in which the kitchen as it was is kept: no edit falls between."""
+        with closing(sqlite3.connect(_path(self._engine), isolation_level=None)) as kitchen:
+            kitchen.execute(f"PRAGMA busy_timeout={WAITS_MS}")
+            kitchen.execute("PRAGMA synchronous=FULL")
+            kitchen.execute("ATTACH ? AS restored", (str(copy),))
+            try:
+                kitchen.execute("BEGIN IMMEDIATE")
+            except sqlite3.OperationalError as error:
+                raise Busy from error
+            self.backup(aside)
+            (past,) = kitchen.execute("SELECT COALESCE(MAX(revision), 0) FROM main.batch").fetchone()
+            for table in Base.metadata.sorted_tables:
+                names = ", ".join(column.name for column in table.columns)
+                kitchen.execute(f"DELETE FROM main.{table.name}")
+                kitchen.execute(f"INSERT INTO main.{table.name} ({names}) SELECT {names} FROM restored.{table.name}")
+            # A revision that a page has seen before never comes to mean another draft.
+            kitchen.execute("UPDATE main.batch SET revision = revision + ?", (past,))
+            kitchen.execute("COMMIT")
 
     def check(self) -> Checked:
         """Read every row as the application would, after the database's own checks."""

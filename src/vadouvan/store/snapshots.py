@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import json
 from collections import defaultdict
-from collections.abc import Iterable, Iterator, Sequence
+from collections.abc import Callable, Iterable, Iterator, Sequence
 from dataclasses import asdict
 from datetime import datetime
 from typing import Any, TypeVar
@@ -36,6 +36,7 @@ from vadouvan.store.settings_kept import HOUSEHOLD, ROUTINE, SHARED, household_i
 from vadouvan.store.verdicts import verdict_in, verdict_row
 
 Row = TypeVar("Row", EventRow, VerdictRow)
+Merging = Callable[[KitchenSnapshot], Merge]
 
 
 class Snapshots:
@@ -47,21 +48,7 @@ class Snapshots:
     def read(self) -> KitchenSnapshot:
         """Everything, batches in the order they were made."""
         with reading(self._engine) as session:
-            events = _by_batch(session.scalars(select(EventRow).order_by(EventRow.number)))
-            verdicts = _by_batch(session.scalars(select(VerdictRow).order_by(VerdictRow.at)))
-            descents = {row.batch_id: row for row in session.scalars(select(DescentRow))}
-            batches = tuple(
-                _batch(row, events[row.id], verdicts[row.id], descents.get(row.id))
-                for row in session.scalars(select(BatchRow).order_by(BatchRow.made_at, BatchRow.id))
-            )
-            labels = session.scalars(select(OwnIngredientRow).order_by(OwnIngredientRow.made_at, OwnIngredientRow.id))
-            cuts = session.scalars(select(OwnCutRow).order_by(OwnCutRow.made_at, OwnCutRow.id))
-            return KitchenSnapshot(
-                batches,
-                tuple(OwnLabel(row.id, label_in(row.label)) for row in labels),
-                tuple(kind_in(row.kind) for row in cuts),
-                _settings(session),
-            )
+            return _read(session)
 
     def batch(self, identity: str) -> BatchSnapshot:
         """One batch with all that happened to it; raises NotKept."""
@@ -78,10 +65,14 @@ class Snapshots:
                 session.get(DescentRow, identity),
             )
 
-    def take_in(self, merge: Merge, *, now: datetime) -> None:
-        """Write what a merge brings; all of it or, if anything fails, nothing."""
+    def take_in(self, merging: Merging, *, now: datetime) -> Merge:
+        """Write what a merge with the kitchen as it stands brings; all of it or, if anything fails, nothing.
+
+        The merge is worked out while nobody else writes, so that a press or an edit of that moment is never undone.
+        """
         moment = now.isoformat()
         with Session(self._engine) as session, session.begin():
+            merge = merging(_read(session))
             for kind in merge.cuts:
                 session.add(OwnCutRow(id=kind.id, kind=kind_text(kind), made_at=moment))
             for label in merge.labels:
@@ -93,12 +84,33 @@ class Snapshots:
                     for row in _rows_about(batch):
                         session.merge(row)
             _put_settings(session, merge.settings)
+            return merge
 
-    def clear(self) -> None:
-        """Remove everything; the shipped tables stay."""
+    def clear(self, *, first: Callable[[], None]) -> None:
+        """Remove everything; the shipped tables stay. ``first`` keeps a copy while nobody else writes."""
         with Session(self._engine) as session, session.begin():
+            session.connection()  # begins
+            first()
             for table in reversed(Base.metadata.sorted_tables):
                 session.execute(delete(table))
+
+
+def _read(session: Session) -> KitchenSnapshot:
+    events = _by_batch(session.scalars(select(EventRow).order_by(EventRow.number)))
+    verdicts = _by_batch(session.scalars(select(VerdictRow).order_by(VerdictRow.at)))
+    descents = {row.batch_id: row for row in session.scalars(select(DescentRow))}
+    batches = tuple(
+        _batch(row, events[row.id], verdicts[row.id], descents.get(row.id))
+        for row in session.scalars(select(BatchRow).order_by(BatchRow.made_at, BatchRow.id))
+    )
+    labels = session.scalars(select(OwnIngredientRow).order_by(OwnIngredientRow.made_at, OwnIngredientRow.id))
+    cuts = session.scalars(select(OwnCutRow).order_by(OwnCutRow.made_at, OwnCutRow.id))
+    return KitchenSnapshot(
+        batches,
+        tuple(OwnLabel(row.id, label_in(row.label)) for row in labels),
+        tuple(kind_in(row.kind) for row in cuts),
+        _settings(session),
+    )
 
 
 def _add(session: Session, batches: Sequence[BatchSnapshot], moment: str) -> None:

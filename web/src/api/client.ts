@@ -105,13 +105,8 @@ export const api = {
   batch: async (identity: string) =>
     answered(await client.GET('/api/batches/{identity}', { params: { path: { identity } } })),
   make: async (draft: Draft) => answered(await client.POST('/api/batches', { body: draft })),
-  change: async (identity: string, revision: number, draft: Draft) =>
-    answered(
-      await client.PUT('/api/batches/{identity}', {
-        params: { path: { identity } },
-        body: { revision, draft },
-      }),
-    ),
+  change: async (identity: string, change: Schemas['ChangeBody']) =>
+    answered(await client.PUT('/api/batches/{identity}', { params: { path: { identity } }, body: change })),
   remove: async (identity: string) => {
     const { error, response } = await client.DELETE('/api/batches/{identity}', {
       params: { path: { identity } },

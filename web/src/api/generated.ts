@@ -62,7 +62,7 @@ export interface paths {
         get: operations["get_batch_api_batches__identity__get"];
         /**
          * Change Batch
-         * @description Keep a changed draft; 409 if the batch was changed elsewhere since.
+         * @description Keep a changed draft beside what was changed elsewhere; 409 where both changed one field, with both values.
          */
         put: operations["change_batch_api_batches__identity__put"];
         post?: never;
@@ -1608,12 +1608,18 @@ export interface components {
         };
         /**
          * ChangeBody
-         * @description A change to a batch: the whole draft, and the revision it was made from.
+         * @description A change to a batch: the whole draft, and what it was made from.
+         *
+         *     With ``since``, the draft that it was made from, what was changed elsewhere meanwhile stays beside it; where both
+         *     changed one field, ``prefer`` says which stands.
          */
         ChangeBody: {
             draft: components["schemas"]["Draft"];
+            /** Prefer */
+            prefer?: ("mine" | "theirs") | null;
             /** Revision */
             revision: number;
+            since?: components["schemas"]["Draft"] | null;
         };
         /**
          * ChangeOut
@@ -2622,6 +2628,7 @@ export interface components {
             later_says: string;
             /** Says */
             says: string;
+            since: components["schemas"]["Draft"];
         };
         /**
          * LessonBody

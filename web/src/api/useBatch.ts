@@ -4,8 +4,9 @@
  */
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useReducer, useRef } from 'react'
-import { dropUnsaved, heldUnsaved, holdUnsaved } from '../lib/unsaved'
+import { dropUnsaved, heldUnsaved, holdUnsaved, setOpen } from '../lib/unsaved'
 import { api, Refused, type Batch, type Draft, type Problem } from './client'
+import { sendHeld, settleHeld, underWay } from './outbox'
 
 const PAUSE_MS = 200
 const RETRY_MS = 3000
@@ -17,6 +18,8 @@ interface Edited {
   /** What was typed on; the kitchen brings together what changed since on either side. */
   since: Draft
   draft: Draft
+  /** What was sent without an answer: it may stand there already, so it goes again before what was typed after it. */
+  unsure?: Draft | undefined
 }
 
 export type BatchState =
@@ -24,9 +27,9 @@ export type BatchState =
   | { status: 'missing'; sentence: string }
   | (Edited & {
       status: 'settled' | 'changed' | 'saving' | 'unreachable'
-      /** Why the last change was not kept, if it was refused. */
-      refused?: string
     })
+  /** Not kept, and why; what was typed stays. */
+  | (Edited & { status: 'refused'; says: string })
   | (Edited & { status: 'conflict'; clashes: Problem[] })
 
 type Action =
@@ -35,8 +38,8 @@ type Action =
   | { type: 'typed'; change: (draft: Draft) => Draft }
   | { type: 'sent' }
   | { type: 'kept'; batch: Batch; sent: Draft }
-  | { type: 'unreachable' }
-  | { type: 'refused'; batch: Batch; sentence: string }
+  | { type: 'unreachable'; sent: Draft }
+  | { type: 'refused'; batch: Batch; says: string }
   | { type: 'conflict'; clashes: Problem[] }
 
 function next(state: BatchState, action: Action): BatchState {
@@ -45,25 +48,24 @@ function next(state: BatchState, action: Action): BatchState {
     const { batch, since, draft } = action
     return { status: draft === batch.draft ? 'settled' : 'changed', batch, since, draft }
   }
-  if (action.type === 'refused') {
-    const { batch, sentence } = action
-    return { status: 'settled', batch, since: batch.draft, draft: batch.draft, refused: sentence }
-  }
   if (state.status === 'loading' || state.status === 'missing') return state
-  const { batch, since, draft } = state
+  const { batch, since, draft, unsure } = state
   switch (action.type) {
     case 'typed':
       if (state.status === 'conflict') return { ...state, draft: action.change(draft) }
-      return { status: 'changed', batch, since, draft: action.change(draft) }
+      return { status: 'changed', batch, since, draft: action.change(draft), unsure }
     case 'sent':
-      return { status: 'saving', batch, since, draft }
+      return { status: 'saving', batch, since, draft, unsure }
     case 'kept': {
       const kept = action.batch
-      if (draft === action.sent) return { status: 'settled', batch: kept, since: kept.draft, draft: kept.draft }
+      if (draft === action.sent)
+        return { status: 'settled', batch: kept, since: kept.draft, draft: kept.draft }
       return { status: 'changed', batch: kept, since: action.sent, draft }
     }
+    case 'refused':
+      return { status: 'refused', batch: action.batch, since, draft, says: action.says }
     case 'unreachable':
-      return { status: 'unreachable', batch, since, draft }
+      return { status: 'unreachable', batch, since, draft, unsure: action.sent }
     case 'conflict':
       return { status: 'conflict', batch, since, draft, clashes: action.clashes }
   }
@@ -81,28 +83,30 @@ async function loaded(identity: string): Promise<Action> {
   }
 }
 
-async function saved(identity: string, { batch, since, draft }: Edited, prefer?: Side): Promise<Action> {
+async function saved(identity: string, edited: Edited, prefer?: Side): Promise<Action> {
+  const { batch, since } = edited
+  const draft = edited.unsure ?? edited.draft
   try {
-    const kept = await api.change(identity, { revision: batch.revision, draft, since, prefer: prefer ?? null })
-    return { type: 'kept', batch: kept, sent: draft }
+    const change = { revision: batch.revision, draft, since, prefer: prefer ?? null }
+    return { type: 'kept', batch: await api.change(identity, change), sent: draft }
   } catch (error) {
-    if (!(error instanceof Refused)) return { type: 'unreachable' }
+    if (!(error instanceof Refused)) return { type: 'unreachable', sent: draft }
     if (error.status === 409) return { type: 'conflict', clashes: error.problems }
     if (error.status === 422)
-      return { type: 'refused', batch: await api.batch(identity), sentence: error.message }
+      return { type: 'refused', batch: await api.batch(identity), says: error.message }
     return { type: 'missing', sentence: error.message }
   }
 }
 
-async function stepped(identity: string, revision: number, way: 'undo' | 'redo'): Promise<Action> {
+async function stepped(identity: string, at: Batch, way: 'undo' | 'redo'): Promise<Action> {
   try {
-    const batch = await api.step(identity, revision, way)
+    const batch = await api.step(identity, at.revision, way)
     return { type: 'loaded', batch, since: batch.draft, draft: batch.draft }
   } catch (error) {
-    if (!(error instanceof Refused)) return { type: 'unreachable' }
+    if (!(error instanceof Refused)) return { type: 'unreachable', sent: at.draft }
     const batch = await api.batch(identity)
-    const sentence = error.status === 422 ? error.message : 'It was changed elsewhere; this is how it stands now.'
-    return { type: 'refused', batch, sentence }
+    if (error.status === 422) return { type: 'refused', batch, says: error.message }
+    return { type: 'loaded', batch, since: batch.draft, draft: batch.draft } // it was changed elsewhere: look first
   }
 }
 
@@ -121,16 +125,24 @@ export function useBatch(identity: string) {
     }
   }, [identity])
 
+  // While it is open it sends by itself; what is left when the page is gone is sent from wherever the cook is then.
+  const isOpen = state.status !== 'loading' && state.status !== 'missing'
+  useEffect(() => {
+    setOpen(identity, isOpen)
+    return () => {
+      setOpen(identity, false)
+      if (isOpen) void sendHeld(identity).then(() => queries.invalidateQueries({ queryKey: ['batches'] }))
+    }
+  }, [identity, isOpen, queries])
+
   const send = useCallback(
     async (edited: Edited, prefer?: Side) => {
       sending.current = true
       dispatch({ type: 'sent' })
-      const action = await saved(identity, edited, prefer)
+      const action = await underWay(identity, saved(identity, edited, prefer))
       sending.current = false
-      if (action.type === 'refused') dropUnsaved(identity)
       if (action.type === 'kept') {
-        const held = heldUnsaved<Draft>(identity)
-        if (JSON.stringify(held?.draft) === JSON.stringify(edited.draft)) dropUnsaved(identity)
+        settleHeld(identity, action.sent)
         void queries.invalidateQueries({ queryKey: ['batches'] })
       }
       dispatch(action)
@@ -142,7 +154,7 @@ export function useBatch(identity: string) {
     if (state.status === 'loading' || state.status === 'missing') return
     if (state.status === 'settled' || state.status === 'saving') return
     holdUnsaved(identity, { since: state.since, draft: state.draft })
-    if (sending.current || state.status === 'conflict') return
+    if (sending.current || state.status === 'conflict' || state.status === 'refused') return
     const timer = setTimeout(() => void send(state), state.status === 'unreachable' ? RETRY_MS : PAUSE_MS)
     return () => {
       clearTimeout(timer)
@@ -161,10 +173,16 @@ export function useBatch(identity: string) {
     [send, state],
   )
 
+  /** What was typed since is given up. */
+  const giveUp = useCallback((batch: Batch) => {
+    dropUnsaved(batch.id)
+    dispatch({ type: 'loaded', batch, since: batch.draft, draft: batch.draft })
+  }, [])
+
   const step = useCallback(
     async (way: 'undo' | 'redo') => {
       if (state.status !== 'settled') return
-      const action = await stepped(identity, state.batch.revision, way)
+      const action = await stepped(identity, state.batch, way)
       void queries.invalidateQueries({ queryKey: ['batches'] })
       dispatch(action)
     },
@@ -176,5 +194,5 @@ export function useBatch(identity: string) {
     dispatch(await loaded(identity))
   }, [identity])
 
-  return { state, change, prefer, step, refresh }
+  return { state, change, prefer, giveUp, step, refresh }
 }

@@ -37,7 +37,7 @@ export function BatchHeader({ batch, draft, status, stage, change, step }: Heade
           }}
         />
         <p
-          className={`text-[0.85rem] leading-tight ${status === 'settled' ? 'max-wide:sr-only' : ''} ${status === 'unreachable' || status === 'conflict' ? 'font-bold underline' : ''}`}
+          className={`text-[0.85rem] leading-tight ${status === 'settled' ? 'max-wide:sr-only' : ''} ${['unreachable', 'refused', 'conflict'].includes(status) ? 'font-bold underline' : ''}`}
           role="status"
         >
           {saving[status]}
@@ -103,5 +103,6 @@ const saving: Record<BatchState['status'], string> = {
   changed: 'Keeping',
   saving: 'Keeping',
   unreachable: 'The kitchen does not answer. What you typed is held on this device; trying again.',
+  refused: 'Not kept',
   conflict: 'Not kept yet',
 }

@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { Link, useLocation, useNavigate, useParams } from 'react-router'
-import type { Batch, Draft } from '../api/client'
-import { useBatch, type BatchState } from '../api/useBatch'
+import type { Batch, Draft, Problem } from '../api/client'
+import { useBatch, type Side } from '../api/useBatch'
 import { PlanRail } from './PlanRail'
 import { BatchHeader } from './BatchHeader'
 import type { StageName } from './stages'
@@ -26,7 +26,7 @@ export function BatchPage() {
 }
 
 function OneBatch({ identity, stage }: { identity: string; stage: string }) {
-  const { state, change, takeNewer, keepMine, step, refresh } = useBatch(identity)
+  const { state, change, prefer, giveUp, step, refresh } = useBatch(identity)
   const name: StageName = stage in stages ? (stage as StageName) : 'cut'
   const go = useNavigate()
   useReminders()
@@ -78,11 +78,23 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
           {state.draft.name || 'Unnamed batch'}: {name}
         </h1>
         <Brought />
-        {state.status === 'conflict' && <Conflict state={state} takeNewer={takeNewer} keepMine={keepMine} />}
-        {state.status === 'settled' && state.refused !== undefined && (
-          <p role="alert" className="mb-3 rounded-md border-2 border-stop bg-raised p-3">
-            Not changed. {state.refused}
-          </p>
+        {state.status === 'conflict' && <Conflict clashes={state.clashes} prefer={prefer} />}
+        {state.status === 'refused' && (
+          <div
+            role="alert"
+            className="mb-3 flex flex-wrap items-center gap-4 rounded-md border-2 border-stop bg-raised p-3"
+          >
+            <p className="grow">Not kept. {state.says}</p>
+            <button
+              type="button"
+              className="act"
+              onClick={() => {
+                giveUp(state.batch)
+              }}
+            >
+              Back to what is kept
+            </button>
+          </div>
         )}
         {state.batch.locked && (name === 'cut' || name === 'mix') && (
           <p className="mb-3 rounded-md border-2 border-rule bg-raised p-3">
@@ -163,32 +175,39 @@ function Foot({ batch, stage, onMoved }: FootProps) {
 }
 
 interface ConflictProps {
-  state: Extract<BatchState, { status: 'conflict' }>
-  takeNewer: (newer: Batch) => void
-  keepMine: (newer: Batch, mine: Draft) => void
+  clashes: Problem[]
+  prefer: (side: Side) => void
 }
 
-function Conflict({ state, takeNewer, keepMine }: ConflictProps) {
+/** Only what both sides changed is asked about; all other edits of both stand. */
+function Conflict({ clashes, prefer }: ConflictProps) {
   return (
     <div
       role="alert"
       className="mb-4 flex flex-wrap items-center gap-4 rounded-md border-2 border-stop bg-raised p-4"
     >
-      <p className="grow">This batch was changed elsewhere while you typed. Which one shall stay?</p>
+      <div className="grow">
+        <p>This was changed elsewhere in the same place while you typed. Which shall stay?</p>
+        <ul>
+          {clashes.map((clash) => (
+            <li key={clash.field}>{clash.wrong}</li>
+          ))}
+        </ul>
+      </div>
       <button
         type="button"
         className="act"
         onClick={() => {
-          takeNewer(state.newer)
+          prefer('theirs')
         }}
       >
-        The one from elsewhere
+        What stands elsewhere
       </button>
       <button
         type="button"
         className="act act-first"
         onClick={() => {
-          keepMine(state.newer, state.draft)
+          prefer('mine')
         }}
       >
         What is on this screen

@@ -24,7 +24,7 @@ export function ViewShell({ title, first = false, children }: ViewShellProps) {
   const batches = useQuery(batchesQuery)
   const queries = useQueryClient()
   const keep = async (batch: Batch, draft: Draft) => {
-    await api.change(batch.id, batch.revision, draft)
+    await api.change(batch.id, { revision: batch.revision, draft, since: batch.draft })
     await queries.invalidateQueries({ queryKey: ['batches'] })
   }
   useKeys(first ? { n: () => document.getElementById('start-batch')?.click() } : {})

@@ -46,3 +46,14 @@ export function forget(name: string): void {
     refuse()
   }
 }
+
+/** Names under which something is kept that begin so. */
+export function keptNames(prefix: string): string[] {
+  const names = new Set(inMemory.keys())
+  try {
+    for (let i = 0; i < localStorage.length; i += 1) names.add(localStorage.key(i) ?? '')
+  } catch {
+    refuse()
+  }
+  return [...names].filter((name) => name.startsWith(prefix))
+}

@@ -61,20 +61,14 @@ export const BLANK = {
 
 const unmarked = { locked: '', lifted: '', first: '' }
 
-/** An id for a new line that no line of the mix has. */
-export function freshLineId(lines: readonly { id: string }[]): string {
-  const taken = new Set(lines.map((line) => line.id))
-  let number = lines.length + 1
-  while (taken.has(String(number))) number += 1
-  return String(number)
+/** An id for a new line, step or stage, that no other device makes at the same time. */
+export function freshId(): string {
+  return Array.from(crypto.getRandomValues(new Uint32Array(2)), (part) => part.toString(36)).join('')
 }
 
 /** The mix with new lines at its end. */
 export function withLines(mix: readonly Line[], texts: readonly string[]): Line[] {
-  return texts.reduce<Line[]>(
-    (lines, text) => [...lines, { id: freshLineId(lines), text, ...unmarked }],
-    [...mix],
-  )
+  return [...mix, ...texts.map((text) => ({ id: freshId(), text, ...unmarked }))]
 }
 
 /** The mix with new words for some of its lines. */

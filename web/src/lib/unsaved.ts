@@ -1,13 +1,15 @@
-import { forget, keep, kept } from './device'
+import { forget, keep, kept, keptNames } from './device'
 
 /**
  * What was typed but not yet kept by the kitchen, held on this device, so that neither a sleeping
  * tablet nor a stopped server loses it.
  */
-const key = (identity: string) => `vadouvan.unsaved.${identity}`
+const PREFIX = 'vadouvan.unsaved.'
+const key = (identity: string) => `${PREFIX}${identity}`
 
 export interface Unsaved<T> {
-  revision: number
+  /** What it was typed on; texts held by an older page do not know it. */
+  since?: T
   draft: T
 }
 
@@ -29,4 +31,19 @@ export function heldUnsaved<T>(identity: string): Unsaved<T> | undefined {
     dropUnsaved(identity)
     return undefined
   }
+}
+
+/** Batches that are open on this page: they send what is held for them by themselves. */
+const open = new Set<string>()
+
+export function setOpen(identity: string, isOpen: boolean): void {
+  if (isOpen) open.add(identity)
+  else open.delete(identity)
+}
+
+/** Batches with something unsent that no page is open for. */
+export function leftUnsent(): string[] {
+  return keptNames(PREFIX)
+    .map((name) => name.slice(PREFIX.length))
+    .filter((identity) => !open.has(identity))
 }

@@ -112,8 +112,7 @@ def remove_everything(here: Here, sure: Annotated[str, Query(max_length=40)] = "
         wrong = "Removing everything has to be said in words."
         raise InputError(field="sure", given=sure, wrong=wrong, accepted=f'Write "{CLEAR_WORD}".')
     aside = _aside(here, "removed")
-    here.file.backup(aside)
-    here.snapshots.clear()
+    here.snapshots.clear(first=lambda: here.file.backup(aside))
     return CheckOut(says=f"Everything was removed. A backup of it is kept in {aside}.", rows=0, findings=[])
 
 
@@ -124,8 +123,7 @@ def _preview(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
 
 def _take_in(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
     there, notes = kitchen_to_take_in(data, here.tables.pantry)
-    merge = merged(here.snapshots.read(), there, with_settings=with_settings)
-    here.snapshots.take_in(merge, now=here.now())
+    merge = here.snapshots.take_in(lambda own: merged(own, there, with_settings=with_settings), now=here.now())
     learn(here)
     return _merge_out(merge, notes, done=True)
 

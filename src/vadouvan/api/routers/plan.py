@@ -105,6 +105,7 @@ class LeftOutOut(BaseModel):
     says: str
     later_says: str
     draft: Draft | None
+    since: Draft
 
 
 class TogetherOut(BaseModel):
@@ -145,6 +146,7 @@ def plan_table_together(here: Here) -> TogetherOut:
             says=one.says,
             later_says=one.later_says,
             draft=one.draft,
+            since=one.batch.draft,
         )
         for one in plan.left_out
     ]

@@ -78,7 +78,7 @@ class _Merging:
 
     def member(self, path: str, old: _Member | None, our: _Member | None, other: _Member | None) -> Any:
         if our is not None and other is not None:
-            return self.value(path, other if old is None else old, our, other)
+            return self.clash(path, our, other) if old is None and our != other else self.value(path, old, our, other)
         if old is None:  # new on one side
             return other if our is None else our
         if old in (our, other) or (our is None and other is None):  # gone on one side, untouched on the other

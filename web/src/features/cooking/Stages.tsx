@@ -1,5 +1,5 @@
 import type { CookStage, Draft } from '../../api/client'
-import { freshLineId } from '../../lib/draft'
+import { freshId } from '../../lib/draft'
 import type { FireProps } from './FireStage'
 import { StageLine } from './StageLine'
 
@@ -43,7 +43,7 @@ export function Stages({ batch, draft, change }: FireProps) {
         type="button"
         className="act mt-3"
         onClick={() => {
-          put((was) => [...was, { ...BLANK_STAGE, id: freshLineId(was) }])
+          put((was) => [...was, { ...BLANK_STAGE, id: freshId() }])
         }}
       >
         Add a stage

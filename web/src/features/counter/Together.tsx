@@ -26,8 +26,8 @@ export function Together() {
   }
   const takeLater = async (left: Plan['left_out'][number]) => {
     if (!left.draft) return
-    const batch = await api.batch(left.batch_id)
-    await api.change(batch.id, batch.revision, left.draft)
+    const { revision } = await api.batch(left.batch_id)
+    await api.change(left.batch_id, { revision, draft: left.draft, since: left.since })
     setPlan((was) => was && { ...was, left_out: was.left_out.filter((one) => one !== left) })
   }
   if (clashes.length === 0 && !plan && trouble === '') return null

@@ -1,6 +1,6 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import type { Batch, Draft, Step } from '../../api/client'
-import { freshLineId } from '../../lib/draft'
+import { freshId } from '../../lib/draft'
 import { faultOf } from '../timelineRows'
 import { StepLine } from './StepLine'
 import { stepWords } from './words'
@@ -28,10 +28,7 @@ export function Steps({ batch, draft, change }: StepsProps) {
     change((was) => ({ ...was, cut: { ...was.cut, steps: next(was.cut.steps) } }))
   }
   const add = (kind: string) => {
-    setSteps((was) => [
-      ...was,
-      { ...EMPTY, id: freshLineId(was.map((step) => ({ id: step.id, text: '' }))), kind },
-    ])
+    setSteps((was) => [...was, { ...EMPTY, id: freshId(), kind }])
   }
   return (
     <section aria-labelledby="done" className="mt-1">

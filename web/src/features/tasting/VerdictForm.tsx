@@ -1,7 +1,7 @@
-import { useState } from 'react'
 import { api, type Batch, type Taste } from '../../api/client'
 import { useKeep } from '../../api/useKeep'
 import { Faulty } from '../../components/Said'
+import { useHeld } from '../../components/useHeld'
 import { DepthMark } from './DepthMark'
 import { Steps } from './Steps'
 
@@ -11,20 +11,16 @@ interface VerdictFormProps {
   taste: Taste
 }
 
+const EMPTY = { eater: '', words: {} as Record<string, string>, depth: '', note: '' }
+
 /** One eater's verdict: a word for each thing, the depth on the knife, a note. */
 export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
-  const [eater, setEater] = useState('')
-  const [words, setWords] = useState<Record<string, string>>({})
-  const [depth, setDepth] = useState('')
-  const [note, setNote] = useState('')
+  const { value: said, set, clear } = useHeld(`vadouvan.verdict.${batch.id}`, EMPTY)
+  const { eater, words, depth, note } = said
   const { answer, problems, keep } = useKeep()
   const send = async () => {
-    const said = { eater, words, depth, note }
     const kept = await keep(() => api.keepVerdict(batch.id, said), `Kept, from ${eater || 'somebody'}.`)
-    if (!kept) return
-    setWords({})
-    setDepth('')
-    setNote('')
+    if (kept) clear({ ...EMPTY, eater })
   }
   const keeping = (
     <div className="flex items-center gap-4 pt-1">
@@ -50,7 +46,7 @@ export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
             className="said"
             value={eater}
             onChange={(event) => {
-              setEater(event.target.value)
+              set({ eater: event.target.value })
             }}
           />
         </label>
@@ -61,7 +57,7 @@ export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
             rows={1}
             value={note}
             onChange={(event) => {
-              setNote(event.target.value)
+              set({ note: event.target.value })
             }}
           />
         </label>
@@ -73,7 +69,7 @@ export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
           words={five}
           value={words[aspect] ?? ''}
           onChoose={(word) => {
-            setWords((was) => ({ ...was, [aspect]: word }))
+            set({ words: { ...words, [aspect]: word } })
           }}
         />
       ))}
@@ -86,7 +82,9 @@ export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
           middle={taste.middle_mm}
           model={taste.model_depth_mm}
           value={depth}
-          onMark={setDepth}
+          onMark={(marked) => {
+            set({ depth: marked })
+          }}
         >
           {keeping}
         </DepthMark>

@@ -43,9 +43,8 @@ def print_logbook() -> None:
     for count in (short, long):
         with tempfile.TemporaryDirectory() as folder:
             engine = open_database(Path(folder) / "kitchen.sqlite")
-            Snapshots(engine).take_in(
-                lambda _, batches=_eaten(count): Merge(batches, (), (), KitchenSettings(), ()), now=EATEN_BY
-            )
+            merge = Merge(_eaten(count), (), (), KitchenSettings(), ())
+            Snapshots(engine).take_in(partial(_whatever_is_there, merge), now=EATEN_BY)
             logbook_cache = LogbookCache(Batches(engine), Verdicts(engine))
             start = time.perf_counter()
             logbook_cache.entries()

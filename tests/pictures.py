@@ -15,7 +15,7 @@ from tests.drafts import NOW
 
 # What is opened before the picture is taken: role and name, one after the other.
 OPENED: dict[str, tuple[tuple[Literal["tab", "radio", "button", "option"], str], ...]] = {
-    "taste": (("tab", "Taste"), ("radio", "sour")),
+    "plate": (("tab", "Plate"),),
     "beside": (("button", "beside it"), ("option", "its fruit heat-treated")),
     "plan": (("tab", "Plan"),),
     "today": (("radio", "the next seven days"),),
@@ -25,7 +25,7 @@ VIEWS = {
     "counter": ("/", LAPTOP),
     "cut": ("/batch/{Slip skewers}/cut", LAPTOP),
     "mix": ("/batch/{Saturday legs}/mix", LAPTOP),
-    "taste": ("/batch/{Saturday legs}/mix", LAPTOP),
+    "plate": ("/batch/{Saturday legs}/mix", LAPTOP),
     "hold": ("/batch/{Saturday legs}/hold", LAPTOP),
     "beside": ("/batch/{Quick flank}/hold", LAPTOP),
     "plan": ("/batch/{Saturday legs}/hold", LAPTOP),

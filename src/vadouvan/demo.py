@@ -15,6 +15,7 @@ from vadouvan.core.clock.meal import Meal
 from vadouvan.core.clock.routine import Routine, later, on_a_step
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import (
+    CompanionInput,
     CutInput,
     Draft,
     FireInput,
@@ -232,6 +233,10 @@ def for_a_later_table(local: datetime) -> list[Draft]:
             OccasionInput("9", "normal"),
             quantity=QuantityInput(container="tub"),
             fire=FireInput("patted", (StageInput("1", "oven", "200 C", "plain", "50 min", "74 C"),)),
+            companions=(
+                CompanionInput("1", "glaze", "Late honey glaze", "40 g honey\n1 tbsp lemon juice\n1 tsp vadouvan"),
+                CompanionInput("2", "dip", "Mint yoghurt", "250 g yoghurt\n10 g fresh mint\n3 g fine salt"),
+            ),
         ),
         Draft(
             "Harbour tofu",

@@ -69,10 +69,16 @@ class Questions(unittest.TestCase):
             self.assertTrue(response.json()["problems"][0]["accepted"], what)
 
     def test_pasted(self) -> None:
-        """Two mixes come back as two."""
-        text = "Paste:\n2 tbsp miso\n1 tsp salt\nGlaze:\n1 tbsp honey\n1 tsp soy sauce"
-        mixes = self.client.post("/api/mix/pasted", json={"text": text}).json()
-        self.assertEqual([(mix["title"], len(mix["lines"])) for mix in mixes], [("Paste", 2), ("Glaze", 2)])
+        """Two mixes come back as two; a glaze stands beside them, and is the mix where there is no other."""
+        glaze = "Glaze:\n1 tbsp honey\n1 tsp soy sauce"
+        text = f"Paste:\n2 tbsp miso\n1 tsp salt\nMarinade:\n3 tbsp oil\n{glaze}"
+        for said, mixes, beside in (
+            (text, [("Paste", 2), ("Marinade", 1)], [("Glaze", 2)]),
+            (glaze, [("Glaze", 2)], []),
+        ):
+            found = self.client.post("/api/mix/pasted", json={"text": said}).json()
+            self.assertEqual([(mix["title"], len(mix["lines"])) for mix in found["mixes"]], mixes)
+            self.assertEqual([(mix["title"], len(mix["lines"])) for mix in found["companions"]], beside)
 
     def test_three_hundred_lines_are_kept_and_told(self) -> None:
         """None is lost; what is too much for one mix is said."""

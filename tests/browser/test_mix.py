@@ -157,6 +157,39 @@ class Details(BrowserCase):
         expect(page.get_by_role("textbox", name="Add an ingredient")).to_be_visible()
         return page
 
+    def test_from_paste_to_plate(self) -> None:
+        """A pasted recipe with its glaze; a dip added; what each brings to a serving; removed, and taken back."""
+        page = self.open("/")
+        page.get_by_role("button", name="Paste an ingredient list").click()
+        recipe = (
+            "1.2 kg chicken thighs, boneless\n300 g yoghurt\n15 g salt\n\nFor the glaze:\n60 g honey\nsome magic dust"
+        )
+        page.get_by_label("One ingredient a line").fill(recipe)
+        page.get_by_role("button", name="Start with this list").click()
+        page.get_by_role("tab", name="Plate").click()
+        glaze = page.get_by_role("region", name="glaze", exact=True)
+        expect(glaze).to_contain_text("60 g Honey")
+        expect(glaze).to_contain_text("60 g over the surface")
+        page.get_by_role("button", name="Add a glaze, sauce, dip").click()
+        dip = page.get_by_role("region", name="a mix", exact=True).or_(
+            page.get_by_role("region", name="sauce", exact=True)
+        )
+        dip.get_by_label("one ingredient a line").fill("200 g yoghurt\n4 g salt\nsome magic dust")
+        expect(dip).to_contain_text("has no amount")
+        dip.get_by_role("textbox", name="Called").fill("mint dip")
+        dip = page.get_by_role("region", name="mint dip", exact=True)
+        expect(dip).to_contain_text("200 g Yoghurt")
+        serving = page.get_by_role("region", name="A serving as eaten")
+        expect(serving.get_by_role("row", name=re.compile("^mint dip"))).to_be_visible()
+        serving.get_by_role("button", name=re.compile("^Salt of a serving")).click()
+        expect(page.get_by_text("What of each part is eaten, over the servings.")).to_be_visible()
+        page.keyboard.press("Escape")
+        dip.get_by_role("button", name="Remove mint dip").click()
+        expect(serving.get_by_role("row", name=re.compile("^mint dip"))).to_have_count(0)
+        expect(page.get_by_text("All kept")).to_be_visible()
+        page.get_by_role("button", name="Undo").click()
+        expect(serving.get_by_role("row", name=re.compile("^mint dip"))).to_be_visible()
+
     def test_the_mark_of_a_span_asks_for_amounts(self) -> None:
         """Moved by keys and taken with Enter: acid goes there, salt stays; Escape leaves all as it was."""
         page = self.mix_of("Slip skewers")
@@ -198,11 +231,12 @@ class Details(BrowserCase):
         expect(page.get_by_text("enough", exact=True)).to_be_visible()
 
     def test_two_mixes_pasted_as_one_are_asked_about(self) -> None:
-        """One is taken; the other is left where it was."""
+        """One is taken; the other is left where it was; a dip comes along beside it."""
         page = self.mix_of("Quick flank")
         entry = page.get_by_role("textbox", name="Add an ingredient")
         entry.focus()
-        text = "For the paste:\n5 g cumin\n2 g salt\nFor the glaze:\n20 g honey\n10 g soy sauce"
+        text = "For the paste:\n5 g cumin\n2 g salt\nFor the marinade:\n20 g honey\n10 g soy sauce\n"
+        text += "For the dip:\n100 g yoghurt"
         page.evaluate(
             """text => { const data = new DataTransfer(); data.setData('text', text);
             document.activeElement.dispatchEvent(new ClipboardEvent('paste',
@@ -211,9 +245,11 @@ class Details(BrowserCase):
         )
         group = page.get_by_role("group", name="Which mix?")
         expect(group).to_contain_text("2 mixes")
-        group.get_by_role("button", name="glaze (2 lines)").click()
+        group.get_by_role("button", name="marinade (2 lines)").click()
         expect(page.get_by_role("textbox", name="What you wrote: 20 g honey")).to_be_visible()
         expect(page.get_by_role("textbox", name="What you wrote: 5 g cumin")).to_have_count(0)
+        page.get_by_role("tab", name="Plate").click()
+        expect(page.get_by_role("region", name="dip", exact=True)).to_contain_text("100 g Yoghurt")
 
     def test_a_cooked_mix_says_its_steps(self) -> None:
         """Simmer, boil down, cool; a slow cooling is stopped."""

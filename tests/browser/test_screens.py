@@ -105,12 +105,17 @@ class Drawers(Looked):
     def test_of_the_mix(self) -> None:
         """Drawer by drawer; the swaps of a line."""
         page = self.open(f"/batch/{self.ask('/api/batches')[0]['id']}/mix")
-        for name in ("Aims", "Taste", "Quantity", "Making"):
+        for name in ("Aims", "Taste", "Quantity", "Making", "Plate"):
             page.get_by_role("tab", name=name).click()
             if name == "Taste":
                 page.get_by_role("radio", name="sour").click()
                 self.traffic.settle()
+            if name == "Plate":
+                page.get_by_role("button", name="Add a glaze, sauce, dip").click()
+                page.get_by_label("one ingredient a line").last.fill("80 g honey\nsome magic dust")
+                self.traffic.settle()
             self.assert_clean_in_both_lights(page, name)
+        page.get_by_role("tab", name="Balance").click()
         page.get_by_role("button", name="What to do with 600 g yoghurt").click()
         page.get_by_role("menuitem", name="Swap for something else").click()
         self.traffic.settle()

@@ -36,7 +36,7 @@ class Judge(unittest.TestCase):
         self.assertEqual(code, 0)
         self.assertAlmostEqual(answer["salt_g_per_kg"], 22 * 0.985 / 1.8, delta=0.01)
         self.assertLess(answer["window"]["earliest"]["hours"], answer["window"]["best"]["hours"])
-        self.assertEqual(answer["window"]["latest"]["limit"], "storage")
+        self.assertEqual(answer["window"]["latest"]["limit"], "sour")
         self.assertEqual(answer["plan"]["pull_at"], "2026-11-28T18:00:00Z")
         self.assertEqual([item["name"] for item in answer["ingredients"]][1], "Lemon juice, fresh")
         self.assertIn("rule", answer["figures"]["window.best"])

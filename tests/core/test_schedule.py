@@ -46,7 +46,7 @@ class FromTheMealBack(unittest.TestCase):
         for hour in range(12, 24):
             plan = plan_of(SKEWERS, MealInput(f"2026-11-28T{hour}:00", "60 min", "Europe/Lisbon"))
             self.assertFalse(Routine().busy(plan.contact_at), plan.contact_at)
-        moved = judged(replace(WET, meal=MealInput("2026-11-28T18:00", "60 min", "Europe/Lisbon")))
+        moved = judged(replace(WET, meal=MealInput("2026-11-28T16:00", "60 min", "Europe/Lisbon")))
         self.assertIn("(kept out of sleep and work)", moved.plan_says)
 
     def test_a_missing_time_zone_is_told_as_assumed(self) -> None:

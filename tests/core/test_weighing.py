@@ -354,7 +354,7 @@ class Judged(unittest.TestCase):
             (5, "It may"),
             (8, "at its best"),
             (20, "nearly as good as at its best"),
-            (47, "past its best"),
+            (38, "past its best"),
             (60, "It has been raw for"),
         ):
             meal = replace(table.draft.meal, at="2026-12-03T19:00")

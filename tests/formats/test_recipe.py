@@ -155,7 +155,8 @@ class ReadIn(unittest.TestCase):
         self.assertEqual([line.text for line in brought.draft.mix], ["2 tbsp tamarind paste", "1 tsp turmeric"])
         two = read_any("For the paste:\n2 tbsp miso\nFor the glaze:\n1 tbsp honey", KITCHEN)
         self.assertEqual([line.text for line in two.draft.mix], ["2 tbsp miso"])
-        self.assertIn('Not part of the mix, under "glaze": 1 tbsp honey.', " ".join(two.notes))
+        self.assertIn('Beside the mix, under Plate, as "glaze": 1 tbsp honey.', " ".join(two.notes))
+        self.assertEqual([(one.title, one.text) for one in two.draft.companions], [("glaze", "1 tbsp honey")])
 
     def test_what_is_none(self) -> None:
         """Each says what would do; a cut short batch file is told as one."""

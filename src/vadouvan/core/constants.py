@@ -223,6 +223,14 @@ ROLLING_BOIL = Constant(1.0, 1.0, 3.0, "min", "fsis", "published")
 USUAL_BOIL = Constant(5.0, 1.0, 10.0, "min", "common_practice", "practice")
 SAUCE_SALT = Constant(0.010, 0.008, 0.015, "kg/kg", "common_practice", "practice")
 SAUCE_TOO_SALTY = Constant(0.020, 0.015, 0.025, "kg/kg", "common_practice", "practice")
+# A glaze: syrup of a third sugar weighs 1130, honey 1420 (handbook values, from memory); what stays of one brushing
+GLAZE_DENSITY = Constant(1200.0, 1100.0, 1400.0, "kg/m3", "calibration", "ours")
+GLAZE_ROUND_M = Constant(0.0004, 0.0002, 0.0006, "m", "calibration", "ours")
+# Times the salt aimed at in the meat, over all that is on the plate, from which it is salty enough
+PLATE_SALTY_ENOUGH = Constant(1.25, 1.1, 1.5, "1", "calibration", "ours")
+# Share of each mix beside the marinade that is eaten where nothing is said: of a dip half stays in the bowl
+EATEN_GLAZE = Constant(0.9, 0.7, 1.0, "1", "common_practice", "practice")
+EATEN_DIP = Constant(0.5, 0.3, 0.8, "1", "common_practice", "practice")
 SAUCE_WORTH_KG = Constant(0.040, 0.020, 0.080, "kg", "common_practice", "practice")
 SAUCE_MOST_DILUTION = Constant(2.0, 1.0, 3.0, "1", "common_practice", "practice")
 

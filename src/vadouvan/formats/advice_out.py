@@ -8,6 +8,7 @@ from vadouvan.core.advice.amounts import Amounts, NewLine
 from vadouvan.core.advice.corrections import Correction, CorrectionEffect
 from vadouvan.core.advice.scaling import Scaled
 from vadouvan.core.advice.swaps import SwapOffer
+from vadouvan.core.draft.typed import CompanionInput
 from vadouvan.core.figure import number_told
 from vadouvan.core.mix.measure import weighed_parts
 
@@ -90,9 +91,10 @@ class MoreOut(BaseModel):
 
 
 class ScaledOut(BaseModel):
-    """The amounts for another cut, the factor in words, and ways to have more of the mix."""
+    """The amounts for another cut, beside the mix too, the factor in words, and ways to have more of the mix."""
 
     lines: list[NewLineOut]
+    companions: list[CompanionInput]
     meat_factor: float
     mix_factor: float
     says: str
@@ -143,6 +145,7 @@ def scaled_out(scaled: Scaled) -> ScaledOut:
     """Another size as data."""
     return ScaledOut(
         lines=[_line(line) for line in scaled.lines],
+        companions=list(scaled.draft.companions),
         meat_factor=scaled.meat_factor,
         mix_factor=scaled.mix_factor,
         says=scaled.says,

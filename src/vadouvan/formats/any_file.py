@@ -5,7 +5,7 @@ from __future__ import annotations
 import json
 from dataclasses import dataclass
 
-from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_LINES, Draft, LineInput
+from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES, CompanionInput, Draft, LineInput
 from vadouvan.core.interpretation.mix import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
@@ -73,7 +73,14 @@ def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
         for single in single_lines(line, kitchen.pantry)
     ]
     notes = [] if meat else ["No line names a cut with its weight: say it under Cut."]
-    notes += [f'Not part of the mix, under "{part.title}": {"; ".join(part.lines)}.' for part in recipe.companions]
+    beside = tuple(
+        CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])
+        for number, part in enumerate(recipe.companions[:MOST_COMPANIONS], start=1)
+    )
+    notes += [f'Beside the mix, under Plate, as "{one.title}": {"; ".join(one.text.splitlines())}.' for one in beside]
+    notes += [
+        f'Not taken, under "{part.title}": {"; ".join(part.lines)}.' for part in recipe.companions[MOST_COMPANIONS:]
+    ]
     notes += [f"Left out: {'; '.join(recipe.left_out)}."] if recipe.left_out else []
     if len(mix) > MOST_LINES:
         left = "; ".join(mix[MOST_LINES:])[:LONGEST_KEPT]
@@ -83,6 +90,7 @@ def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
         name=name,
         cut=cut_input(meat),
         mix=tuple(LineInput(str(number), line) for number, line in enumerate(mix, start=1)),
+        companions=beside,
     )
     return Brought(draft, tuple(notes))
 

@@ -37,6 +37,15 @@ class CardLine:
 
 
 @dataclass(frozen=True)
+class BesideOnCard:
+    """A mix beside the marinade: its name, its lines, and what is to know of it."""
+
+    title: str
+    lines: tuple[CardLine, ...]
+    says: tuple[str, ...]
+
+
+@dataclass(frozen=True)
 class Card:
     """What a cook needs of a batch on one page, in words."""
 
@@ -48,6 +57,7 @@ class Card:
     allergens: str
     went: tuple[str, ...]
     tasted: tuple[str, ...]
+    beside: tuple[BesideOnCard, ...] = ()
 
 
 def card_of(batch: BatchSnapshot, kitchen: Kitchen, reading: Interpretation, judgement: Judgement | None) -> Card:
@@ -60,9 +70,10 @@ def card_of(batch: BatchSnapshot, kitchen: Kitchen, reading: Interpretation, jud
         servings=draft.occasion.servings.strip(),
         lines=tuple(_lines(batch, reading)),
         steps=tuple(_steps(judgement)) if judgement else (),
-        allergens=allergens_told(allergens_of(reading.portions, reading.cut.kind if reading.cut else None)),
+        allergens=allergens_told(allergens_of(reading.all_portions, reading.cut.kind if reading.cut else None)),
         went=tuple(_went(batch)),
         tasted=tuple(_said(one) for one in batch.verdicts),
+        beside=tuple(_beside(reading, judgement)),
     )
 
 
@@ -82,6 +93,15 @@ def _markdown(card: Card) -> Iterator[str]:
         yield "| grams | mix | |"
         yield "|---:|---|---|"
         yield from (f"| {line.grams} | {_plain(line.beside_grams)} | {line.mark} |" for line in card.lines)
+        yield ""
+    for one in card.beside:
+        yield f"## {_plain(one.title)}"
+        yield ""
+        yield "| grams | | |"
+        yield "|---:|---|---|"
+        yield from (f"| {line.grams} | {_plain(line.beside_grams)} | {line.mark} |" for line in one.lines)
+        yield ""
+        yield from (_plain(says) for says in one.says)
         yield ""
     if card.allergens:
         yield card.allergens
@@ -104,6 +124,14 @@ def _lines(batch: BatchSnapshot, reading: Interpretation) -> Iterator[CardLine]:
             marks = [words for said, words in ((line.first, "goes on first"), (line.lifted, "fished out")) if said]
             shown = f"{number_told(grams[line.id])} g" if line.id in grams else ""
             yield CardLine(line.text.strip(), shown, ", ".join(marks))
+
+
+def _beside(reading: Interpretation, judgement: Judgement | None) -> Iterator[BesideOnCard]:
+    told = {one.companion.id: one.says for one in judgement.plate.companions} if judgement and judgement.plate else {}
+    for one in reading.companions:
+        weighed = [CardLine(p.text.strip(), f"{number_told(as_weighed_g(p.mass_kg.value))} g") for p in one.portions]
+        unread = [CardLine(bad.given.strip(), "", "not weighed") for bad in one.unread]
+        yield BesideOnCard(one.title, (*weighed, *unread), told.get(one.id, ()))
 
 
 def _steps(judgement: Judgement) -> Iterator[str]:

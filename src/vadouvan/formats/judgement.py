@@ -27,6 +27,7 @@ from vadouvan.formats.cooking_out import FireOut, fire_out
 from vadouvan.formats.course_out import CourseOut, RemarkOut, course_out
 from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out
 from vadouvan.formats.mix_out import IngredientOut, MixOut, SaltOfferOut, SpanOut, ingredients_out, mix_out, spans_out
+from vadouvan.formats.plate_out import CompanionOut, PlateOut, companions_out, plate_out
 
 
 class GivenOut(BaseModel):
@@ -189,6 +190,8 @@ class JudgementOut(BaseModel):
     plan_says: str
     pull_now: str
     fire: FireOut
+    companions: list[CompanionOut] = []
+    plate: PlateOut | None = None
     piece: PieceOut | None = None
     preparation: list[EffectOut]
     occasion: OccasionOut | None = None
@@ -216,12 +219,14 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool =
         salt_offers=[SaltOfferOut.model_validate(asdict(offer)) for offer in judgement.offers],
         ingredients=ingredients_out(judgement),
         spans=spans_out(judgement.mix.spans) if judgement.mix else [],
-        mix=mix_out(judgement.mix, cut.kind if cut else None) if judgement.mix else None,
+        mix=mix_out(judgement.mix, judgement.reading, cut.kind if cut else None) if judgement.mix else None,
         window=_window(judgement.window) if judgement.window and not judgement.stops else None,
         plan=_plan(judgement.plan, judgement) if judgement.plan else None,
         plan_says=judgement.plan_says,
         pull_now=judgement.pull_now,
         fire=fire_out(judgement),
+        companions=companions_out(judgement.reading.companions, judgement.plate),
+        plate=plate_out(judgement.plate) if judgement.plate else None,
         piece=piece_out(cut) if cut else None,
         preparation=effects_out(cut, kitchen.cautions) if cut else [],
         occasion=occasion_out(judgement),

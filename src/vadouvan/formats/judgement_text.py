@@ -33,10 +33,22 @@ def _lines(answer: JudgementOut) -> Iterator[str]:
         yield f"  {answer.salt_line}"
     if answer.mix is not None and answer.mix.allergens_told:
         yield f"  {answer.mix.allergens_told}"
+    yield from _plate(answer)
     yield from _window(answer)
     if answer.assumed:
         yield ""
         yield "assumed: " + "; ".join(f"{path} {words}" for path, words in answer.assumed.items())
+
+
+def _plate(answer: JudgementOut) -> Iterator[str]:
+    for one in answer.companions:
+        yield ""
+        yield f"{one.title} ({one.kind}):"
+        yield from (f"  {line.mass_shown:>8}  {line.ingredient}" for line in one.lines)
+        yield from (f"  {bad.text}: {bad.wrong} {bad.accepted}" for bad in one.unread)
+        yield from (f"  {says}" for says in one.says)
+    if answer.companions and answer.plate:
+        yield from answer.plate.says
 
 
 def _ledger(answer: JudgementOut) -> Iterator[str]:

@@ -9,6 +9,7 @@ from pydantic import BaseModel
 from vadouvan.core.contact.allergens import allergens_of, allergens_told
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
 from vadouvan.core.mix.need import Sufficiency
@@ -160,10 +161,10 @@ def spans_out(spans: Sequence[SaltSpan], suffix: str = "") -> list[SpanOut]:
     ]
 
 
-def mix_out(mix: MixJudgement, kind: CutKind | None) -> MixOut:
-    """The mix as data; the cut brings allergens too."""
+def mix_out(mix: MixJudgement, reading: Interpretation, kind: CutKind | None) -> MixOut:
+    """The mix as data; the cut and what stands beside the mix bring allergens too."""
     at_contact = mix.at_contact
-    allergens = allergens_of(at_contact.whole, kind)
+    allergens = allergens_of(reading.all_portions, kind)
     return MixOut(
         need_says=at_contact.need_says,
         sufficiency=at_contact.sufficiency,

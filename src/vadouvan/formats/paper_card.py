@@ -8,7 +8,7 @@ from datetime import datetime
 from fpdf import FPDF
 from fpdf.enums import XPos, YPos
 
-from vadouvan.formats.card import DEFERS, Card
+from vadouvan.formats.card import DEFERS, Card, CardLine
 from vadouvan.formats.paper import LINE_MM, MARGIN_MM, SLAB, TEXT, new_paper, plain, printable, write
 
 GRAMS_MM = 24.0
@@ -33,13 +33,12 @@ def _card(paper: FPDF, card: Card) -> None:
     if card.meat:
         write(paper, plain(f"{card.meat}, for {card.servings}" if card.servings else card.meat))
     _section(paper, "Mix")
-    for line in card.lines:
-        mark = f" ({line.mark})" if line.mark else ""
-        if paper.will_page_break(LINE_MM * 2):
-            paper.add_page()
-        paper.set_x(MARGIN_MM)
-        paper.cell(GRAMS_MM - 4, LINE_MM, line.grams, align="R")
-        write(paper, plain(f"{line.beside_grams}{mark}"), left=GRAMS_MM)
+    _ledger(paper, card.lines)
+    for one in card.beside:
+        _section(paper, plain(one.title))
+        _ledger(paper, one.lines)
+        for says in one.says:
+            write(paper, plain(says))
     if card.allergens:
         write(paper, card.allergens)
     if card.steps:
@@ -53,6 +52,16 @@ def _card(paper: FPDF, card: Card) -> None:
     paper.ln(3)
     paper.set_font(TEXT, size=9)
     write(paper, DEFERS)
+
+
+def _ledger(paper: FPDF, lines: Sequence[CardLine]) -> None:
+    for line in lines:
+        mark = f" ({line.mark})" if line.mark else ""
+        if paper.will_page_break(LINE_MM * 2):
+            paper.add_page()
+        paper.set_x(MARGIN_MM)
+        paper.cell(GRAMS_MM - 4, LINE_MM, line.grams, align="R")
+        write(paper, plain(f"{line.beside_grams}{mark}"), left=GRAMS_MM)
 
 
 def _section(paper: FPDF, title: str) -> None:

@@ -84,7 +84,7 @@ def _step(one: DayStep) -> TodayStepOut:
 
 def _label(identity: str, name: str, judgement: Judgement, plan: Plan) -> BagLabelOut:
     cut = judgement.reading.cut
-    found = allergens_of(judgement.reading.portions, cut.kind if cut else None)
+    found = allergens_of(judgement.reading.all_portions, cut.kind if cut else None)
     return BagLabelOut(
         batch_id=identity,
         batch=name or "Unnamed batch",

@@ -651,7 +651,7 @@ export interface paths {
         put?: never;
         /**
          * Read Pasted
-         * @description The lines of a pasted list, one ingredient each; two mixes when it holds two.
+         * @description The lines of a pasted list, one ingredient each: a mix, or several; and what stands beside it.
          */
         post: operations["read_pasted_api_mix_pasted_post"];
         delete?: never;
@@ -1650,6 +1650,76 @@ export interface components {
             says: string;
         };
         /**
+         * CompanionInput
+         * @description A mix beside the marinade, such as a glaze or a sauce: what it is, its name, its lines as one text, how much of
+         *     it is eaten.
+         */
+        CompanionInput: {
+            /**
+             * Eaten
+             * @default
+             */
+            eaten: string;
+            /** Id */
+            id: string;
+            /**
+             * Kind
+             * @default
+             */
+            kind: string;
+            /**
+             * Text
+             * @default
+             */
+            text: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+        };
+        /**
+         * CompanionLineOut
+         * @description A line as it was read: what it is, and what it weighs.
+         */
+        CompanionLineOut: {
+            /** Guessed */
+            guessed: boolean;
+            /** Ingredient */
+            ingredient: string;
+            /** Mass G */
+            mass_g: number;
+            /** Mass Shown */
+            mass_shown: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * CompanionOut
+         * @description A mix beside the marinade: its lines as read, and what is to know of it.
+         */
+        CompanionOut: {
+            /** Eaten Pct */
+            eaten_pct: number;
+            /** Id */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "glaze" | "sauce" | "dip" | "finish" | "pot";
+            /** Lines */
+            lines: components["schemas"]["CompanionLineOut"][];
+            /** Mass G */
+            mass_g: number;
+            /** Says */
+            says: string[];
+            /** Title */
+            title: string;
+            /** Unread */
+            unread: components["schemas"]["UnreadLineOut"][];
+        };
+        /**
          * ComparisonOut
          * @description The other hold, judged, the hour at which to look at it, and how it differs.
          */
@@ -1918,6 +1988,11 @@ export interface components {
              *     }
              */
             aims: components["schemas"]["AimsInput"];
+            /**
+             * Companions
+             * @default []
+             */
+            companions: components["schemas"]["CompanionInput"][];
             /**
              * @default {
              *       "age": "",
@@ -2461,6 +2536,11 @@ export interface components {
             assumed: {
                 [key: string]: string;
             };
+            /**
+             * Companions
+             * @default []
+             */
+            companions: components["schemas"]["CompanionOut"][];
             course?: components["schemas"]["CourseOut"] | null;
             /** Enzyme Pct */
             enzyme_pct?: number | null;
@@ -2487,6 +2567,7 @@ export interface components {
             plan?: components["schemas"]["PlanOut"] | null;
             /** Plan Says */
             plan_says: string;
+            plate?: components["schemas"]["PlateOut"] | null;
             /** Preparation */
             preparation: components["schemas"]["EffectOut"][];
             /** Problems */
@@ -3041,6 +3122,28 @@ export interface components {
             draft: components["schemas"]["Draft"];
         };
         /**
+         * OnPlateOut
+         * @description What one part brings to a serving.
+         */
+        OnPlateOut: {
+            /** Id */
+            id: string;
+            /** Mass G */
+            mass_g: number;
+            /** Mass Shown */
+            mass_shown: string;
+            /** Salt G */
+            salt_g: number;
+            /** Salt Shown */
+            salt_shown: string;
+            /** Sugar G */
+            sugar_g: number;
+            /** Sugar Shown */
+            sugar_shown: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * OutcomeOut
          * @description Which option is right and why, with both holds to look at from an hour on.
          */
@@ -3178,6 +3281,16 @@ export interface components {
             lines: string[];
             /** Title */
             title: string;
+        };
+        /**
+         * PastedOut
+         * @description What a pasted text holds: the mix, or several to choose from, and what stands beside it, as a glaze does.
+         */
+        PastedOut: {
+            /** Companions */
+            companions: components["schemas"]["PastedMixOut"][];
+            /** Mixes */
+            mixes: components["schemas"]["PastedMixOut"][];
         };
         /**
          * PastedQuestion
@@ -3339,6 +3452,18 @@ export interface components {
             waits_for: string;
             /** Zone */
             zone: string;
+        };
+        /**
+         * PlateOut
+         * @description A serving as eaten; the meat's own salt is not counted.
+         */
+        PlateOut: {
+            /** Parts */
+            parts: components["schemas"]["OnPlateOut"][];
+            /** Says */
+            says: string[];
+            /** Servings */
+            servings: number;
         };
         /**
          * PrintedOut
@@ -3524,9 +3649,11 @@ export interface components {
         };
         /**
          * ScaledOut
-         * @description The amounts for another cut, the factor in words, and ways to have more of the mix.
+         * @description The amounts for another cut, beside the mix too, the factor in words, and ways to have more of the mix.
          */
         ScaledOut: {
+            /** Companions */
+            companions: components["schemas"]["CompanionInput"][];
             /** Lines */
             lines: components["schemas"]["NewLineOut"][];
             /** Meat Factor */
@@ -3955,6 +4082,18 @@ export interface components {
             kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled" | "undone";
             /** Mass */
             mass: string;
+        };
+        /**
+         * UnreadLineOut
+         * @description A line that could not be weighed, why, and what would do.
+         */
+        UnreadLineOut: {
+            /** Accepted */
+            accepted: string;
+            /** Text */
+            text: string;
+            /** Wrong */
+            wrong: string;
         };
         /**
          * VerdictBody
@@ -5932,7 +6071,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PastedMixOut"][];
+                    "application/json": components["schemas"]["PastedOut"];
                 };
             };
             /** @description Not Found */

@@ -57,6 +57,7 @@ export const BLANK = {
     strained: '',
   },
   fire: { surface: '', stages: [], doneness: '', core: '', sauce: '', boil: '', reduce_to: '', freeze: '' },
+  companions: [],
 }
 
 const unmarked = { locked: '', lifted: '', first: '' }
@@ -84,4 +85,9 @@ export function withInstead(mix: readonly Line[], id: string, texts: readonly st
     mix.flatMap((line) => (line.id !== id ? [line] : first === undefined ? [] : [{ ...line, text: first }])),
     rest,
   )
+}
+
+/** A mix beside the marinade, from its heading and its lines. */
+export function companionOf(title: string, lines: readonly string[]) {
+  return { id: freshId(), kind: '', title, text: lines.join('\n'), eaten: '' }
 }

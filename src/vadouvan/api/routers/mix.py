@@ -9,6 +9,7 @@ from vadouvan.api.schemas.mix import (
     AmountsQuestion,
     CorrectionsQuestion,
     PastedMixOut,
+    PastedOut,
     PastedQuestion,
     ScaledQuestion,
     SwapsQuestion,
@@ -18,7 +19,7 @@ from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
 from vadouvan.core.interpretation.mix import single_lines
 from vadouvan.core.mix.solver import Aim
-from vadouvan.core.parsing.pasted import mixes_in
+from vadouvan.core.parsing.pasted import PastedMix, mixes_in
 from vadouvan.formats.advice_out import (
     AmountsOut,
     CorrectionOut,
@@ -76,10 +77,17 @@ def ask_scaled(question: ScaledQuestion, here: Here) -> ScaledOut:
 
 
 @router.post("/pasted")
-def read_pasted(question: PastedQuestion, here: Here) -> list[PastedMixOut]:
-    """The lines of a pasted list, one ingredient each; two mixes when it holds two."""
+def read_pasted(question: PastedQuestion, here: Here) -> PastedOut:
+    """The lines of a pasted list, one ingredient each: a mix, or several; and what stands beside it."""
     pantry = here.kitchen.pantry
-    return [
-        PastedMixOut(title=mix.title, lines=[single for line in mix.lines for single in single_lines(line, pantry)])
-        for mix in mixes_in(question.text)
-    ]
+    found = mixes_in(question.text)
+    beside = [mix for mix in found if mix.kind == "companion"]
+    own = [mix for mix in found if mix.kind != "companion"] or found
+
+    def told(mixes: list[PastedMix]) -> list[PastedMixOut]:
+        return [
+            PastedMixOut(title=mix.title, lines=[one for line in mix.lines for one in single_lines(line, pantry)])
+            for mix in mixes
+        ]
+
+    return PastedOut(mixes=told(own), companions=told(beside if own is not found else []))

@@ -56,3 +56,10 @@ class PastedMixOut(BaseModel):
 
     title: str
     lines: list[str]
+
+
+class PastedOut(BaseModel):
+    """What a pasted text holds: the mix, or several to choose from, and what stands beside it, as a glaze does."""
+
+    mixes: list[PastedMixOut]
+    companions: list[PastedMixOut]

@@ -12,8 +12,10 @@ from datetime import datetime
 from typing import Literal
 
 from vadouvan.core.advice.amounts import CHANGED_FROM_KG, Asked, NewLine, board_of
-from vadouvan.core.draft.typed import CutInput, Draft, LineInput
+from vadouvan.core.draft.typed import CompanionInput, CutInput, Draft, LineInput
 from vadouvan.core.figure import number_told
+from vadouvan.core.interpretation.companions import Companion
+from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import VOLUME_M3, unit_word
@@ -63,7 +65,8 @@ def scaled_to(draft: Draft, kitchen: Kitchen, *, now: datetime, cut: CutInput) -
         f"Meat times {number_told(factor)}, every amount times {number_told(factor)}: each figure for a kilogram stays."
         f"{bath} {_coverage(made_kg, needed_kg)}"
     )
-    changed = replace(draft, cut=cut, mix=_texts(draft, lines))
+    beside = read_draft(draft, kitchen, now=now).companions
+    changed = replace(draft, cut=cut, mix=_texts(draft, lines), companions=_beside(draft, beside, factor))
     return Scaled(changed, lines, factor, factor, says, _ways_to_more(whole, factor, made_kg, needed_kg))
 
 
@@ -84,6 +87,15 @@ def _coverage(made_kg: float, needed_kg: float) -> str:
 def _texts(draft: Draft, lines: tuple[NewLine, ...]) -> tuple[LineInput, ...]:
     words = {line.line_id: line.text for line in lines}
     return tuple(replace(line, text=words.get(line.id, line.text)) for line in draft.mix)
+
+
+def _beside(draft: Draft, read: tuple[Companion, ...], factor: float) -> tuple[CompanionInput, ...]:
+    """What stands beside the marinade goes with the meat too; a line that could not be weighed stays as typed."""
+    texts = {
+        one.id: "\n".join(_line(line, factor).text if isinstance(line, Portion) else line.given for line in one.lines)
+        for one in read
+    }
+    return tuple(replace(said, text=texts.get(said.id, said.text)) for said in draft.companions)
 
 
 def _ways_to_more(whole: tuple[Portion, ...], factor: float, made_kg: float, needed_kg: float) -> tuple[More, ...]:

@@ -137,12 +137,15 @@ def _sodium(reading: Interpretation, at_contact: MixAtContact, salt: SaltState |
     meat_kg = at_contact.balance.meat_kg
     occasion = reading.occasion
     servings = servings_from(meat_kg, occasion) if occasion else meat_kg / SERVING_NORMAL_KG.value
+    return sodium_figure(at_contact.balance, eaten_share(at_contact, salt), servings)
+
+
+def eaten_share(at_contact: MixAtContact, salt: SaltState | None) -> float:
+    """Share of the mix's salt that is eaten [1]: of a paste what does not run off, of a bath what goes in."""
     if salt is None or salt.school in ("per_kg", "spoon_per_pound"):
-        eaten = 1 - PASTE_RUN_OFF.value
-    else:
-        salt_kg = at_contact.balance.salt_kg
-        eaten = salt.settles_g_per_kg / 1000 * meat_kg / salt_kg if salt_kg > 0 else 0.0
-    return sodium_figure(at_contact.balance, eaten, servings)
+        return 1 - PASTE_RUN_OFF.value
+    salt_kg = at_contact.balance.salt_kg
+    return salt.settles_g_per_kg / 1000 * at_contact.balance.meat_kg / salt_kg if salt_kg > 0 else 0.0
 
 
 def grams_figure(portion: Portion) -> Figure:

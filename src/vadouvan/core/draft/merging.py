@@ -46,46 +46,51 @@ class _Merging:
     prefer: Side | None
     clashes: list[Clash] = field(default_factory=list)
 
-    def value(self, path: str, since: Any, mine: Any, theirs: Any) -> Any:
+    def whole(self, since: Draft, mine: Draft, theirs: Draft) -> Draft:
+        """The draft with both edits."""
+        draft: Draft = self._value("", since, mine, theirs)
+        return draft
+
+    def _value(self, path: str, since: Any, mine: Any, theirs: Any) -> Any:
         if mine in (theirs, since):
             return theirs
         if theirs == since:
             return mine
         if is_dataclass(mine) and not isinstance(mine, type):
-            return self.parts(path, since, mine, theirs)
+            return self._parts(path, since, mine, theirs)
         if isinstance(mine, tuple):
-            return self.members(path, since, mine, theirs)
-        return self.clash(path, mine, theirs)
+            return self._members(path, since, mine, theirs)
+        return self._clash(path, mine, theirs)
 
-    def parts(self, path: str, since: Any, mine: Any, theirs: Any) -> Any:
+    def _parts(self, path: str, since: Any, mine: Any, theirs: Any) -> Any:
         names = [one.name for one in fields(mine)]
         parts = (
             (name, getattr(since, name), getattr(mine, name), getattr(theirs, name)) for name in names if name != "id"
         )
-        return replace(mine, **{part[0]: self.value(_joined(path, part[0]), *part[1:]) for part in parts})
+        return replace(mine, **{part[0]: self._value(_joined(path, part[0]), *part[1:]) for part in parts})
 
-    def members(
+    def _members(
         self, path: str, since: Sequence[_Member], mine: Sequence[_Member], theirs: Sequence[_Member]
     ) -> tuple[_Member, ...]:
         olds, ours, others = ({one.id: one for one in side} for side in (since, mine, theirs))
         kept = []
         for identity in _in_order(list(olds), list(ours), list(others)):
             old, our, other = olds.get(identity), ours.get(identity), others.get(identity)
-            one = self.member(_joined(path, identity), old, our, other)
+            one = self._member(_joined(path, identity), old, our, other)
             if one is not None:
                 kept.append(one)
         return tuple(kept)
 
-    def member(self, path: str, old: _Member | None, our: _Member | None, other: _Member | None) -> Any:
+    def _member(self, path: str, old: _Member | None, our: _Member | None, other: _Member | None) -> Any:
         if our is not None and other is not None:
-            return self.clash(path, our, other) if old is None and our != other else self.value(path, old, our, other)
+            return self._clash(path, our, other) if old is None and our != other else self._value(path, old, our, other)
         if old is None:  # new on one side
             return other if our is None else our
         if old in (our, other) or (our is None and other is None):  # gone on one side, untouched on the other
             return None
-        return self.clash(path, our, other)
+        return self._clash(path, our, other)
 
-    def clash(self, path: str, mine: Any, theirs: Any) -> Any:
+    def _clash(self, path: str, mine: Any, theirs: Any) -> Any:
         self.clashes.append(Clash(path, _text(mine), _text(theirs)))
         return mine if self.prefer == "mine" else theirs
 
@@ -93,7 +98,7 @@ class _Merging:
 def merged(since: Draft, mine: Draft, theirs: Draft, prefer: Side | None = None) -> Merged:
     """Two drafts that both come from ``since``; ``prefer`` settles what clashes."""
     merging = _Merging(prefer)
-    draft: Draft = merging.value("", since, mine, theirs)
+    draft = merging.whole(since, mine, theirs)
     return Merged(draft, tuple(merging.clashes))
 
 

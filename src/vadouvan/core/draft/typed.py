@@ -14,6 +14,7 @@ from annotated_types import Len
 MOST_LINES = 60
 MOST_STEPS = 20
 MOST_STAGES = 8
+MOST_COMPANIONS = 8
 LONGEST_TEXT = 200
 LONGEST_KEPT = 2000  # letters of a field that are kept, readable or not
 YES = "yes"  # a ticked answer
@@ -191,6 +192,19 @@ class FireInput:
 
 
 @dataclass(frozen=True)
+class CompanionInput:
+    """A mix beside the marinade, such as a glaze or a sauce: what it is, its name, its lines as one text, how much of
+    it is eaten.
+    """
+
+    id: Identity
+    kind: Text = ""
+    title: Text = ""
+    text: Text = ""
+    eaten: Text = ""
+
+
+@dataclass(frozen=True)
 class Draft:
     """A whole batch as typed."""
 
@@ -204,9 +218,10 @@ class Draft:
     quantity: QuantityInput = QuantityInput()
     making: MakingInput = MakingInput()
     fire: FireInput = FireInput()
+    companions: Annotated[tuple[CompanionInput, ...], Len(0, 100)] = ()
 
 
 PARTS = (
     StepInput, OccasionInput, CutInput, LineInput, AimsInput, QuantityInput, MakingInput, HoldInput, MealInput,
-    StageInput, FireInput, Draft,
+    StageInput, FireInput, CompanionInput, Draft,
 )  # fmt: skip

@@ -17,6 +17,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Appetite, Occasion
 from vadouvan.core.draft.typed import Draft, MealInput, OccasionInput
 from vadouvan.core.hold.hold import Hold
+from vadouvan.core.interpretation.companions import Companion, read_companions
 from vadouvan.core.interpretation.cut import read_cut
 from vadouvan.core.interpretation.fire import read_fire
 from vadouvan.core.interpretation.hold import read_hold
@@ -45,11 +46,17 @@ class Interpretation:
     frozen_share: float
     fire: FireInterpretation
     notes: Notes = field(default_factory=Notes)
+    companions: tuple[Companion, ...] = ()
 
     @property
     def portions(self) -> tuple[Portion, ...]:
         """The lines of the mix that could be weighed."""
         return self.mix.portions
+
+    @property
+    def all_portions(self) -> tuple[Portion, ...]:
+        """Every line that reaches the table: of the mix and of what stands beside it."""
+        return (*self.portions, *(portion for one in self.companions for portion in one.portions))
 
     @property
     def stages(self) -> tuple[CookStage, ...]:
@@ -81,7 +88,8 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
     """Read every answer of a draft; never raises for what a cook typed."""
     notes = Notes()
     cut = read_cut(draft.cut, kitchen, notes)
-    mix = read_mix(draft, kitchen.pantry, notes, cut.meat_kg if cut is not None else 1.0)
+    meat_kg = cut.meat_kg if cut is not None else 1.0
+    mix = read_mix(draft, kitchen.pantry, notes, meat_kg)
     fire = _with_minutes(read_fire(draft.fire, notes), cut, notes)
     frozen_share = _frozen_share(draft.occasion, notes)
     hold = read_hold(draft.hold, cut, mix, kitchen.own, notes)
@@ -94,6 +102,7 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
         frozen_share=frozen_share,
         fire=fire,
         notes=notes,
+        companions=read_companions(draft.companions, kitchen.pantry, notes, meat_kg),
     )
 
 

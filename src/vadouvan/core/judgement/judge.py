@@ -22,6 +22,7 @@ from vadouvan.core.interpretation.draft import Interpretation, read_draft
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.judgement.fire import FireJudgement, fire_judgement
 from vadouvan.core.judgement.planned import planned_of
+from vadouvan.core.judgement.plate import Plate, plate_of
 from vadouvan.core.judgement.salt_told import salt_figures, salt_line
 from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence, without_words
 from vadouvan.core.judgement.stops import Stop, StopFacts, curing_stops, stops_of
@@ -59,6 +60,7 @@ class Judgement:
     pull_now: str = ""
     salt_line: str = ""
     fire: FireJudgement | None = None
+    plate: Plate | None = None
     steps: tuple[PlanStep, ...] = ()
     warm_min: float = 0.0
     next_step: PlanStep | None = None
@@ -73,7 +75,8 @@ class Judgement:
     def all_figures(self) -> tuple[Figure, ...]:
         """Every figure of the answer."""
         needed = (self.needed,) if self.needed else ()
-        return (*(self.mix.figures if self.mix else ()), *self.figures, *self.grams, *needed)
+        plate = self.plate.figures if self.plate else ()
+        return (*(self.mix.figures if self.mix else ()), *self.figures, *self.grams, *needed, *plate)
 
     @property
     def balance(self) -> Balance | None:
@@ -130,6 +133,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     board = StopFacts(reading, cut, hold, mix)
     planned = planned_of(board, window, kitchen.routine, now, (*stops, *stops_of(board, now)))
     hours = planned.plan.hold_h if planned.plan else window.best.hours
+    fire = fire_judgement(reading.fire, scenario, mix, reading.mix.vessel.consistency, hours, planned.steps)
     return Judgement(
         reading=reading,
         salt_line=salt_line(mix.salt, scenario, hold.salt_target, hours) if mix.salt else "",
@@ -149,14 +153,8 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         next_step=next_hands_on(planned.steps, now),
         plan=planned.plan,
         plan_says=planned.says,
-        fire=fire_judgement(
-            reading.fire,
-            scenario,
-            mix,
-            reading.mix.vessel.consistency,
-            hours,
-            planned.steps,
-        ),
+        fire=fire,
+        plate=plate_of(reading, mix, fire.surface, cut, hold.salt_target),
         pull_now=pull_now(window, planned.plan, now) if planned.plan else stop_sentence(planned.stops),
     )
 

@@ -49,7 +49,7 @@ class StopFacts:
 
 def curing_stops(reading: Interpretation) -> tuple[Stop, ...]:
     """A curing salt in the mix, whether or not the line that names it could be read."""
-    named = [one.ingredient.name for one in reading.portions if is_curing(one)]
+    named = [one.ingredient.name for one in reading.all_portions if is_curing(one)]
     named += [one.given.strip() for one in reading.problems if names_curing_salt(one.given)]
     if not named:
         return ()

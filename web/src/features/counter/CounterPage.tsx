@@ -5,7 +5,7 @@ import { api, type Batch } from '../../api/client'
 import { batchesQuery } from '../../api/queries'
 import { FileButton } from '../../components/FileButton'
 import { told } from '../../lib/clock'
-import { BLANK, withLines } from '../../lib/draft'
+import { BLANK } from '../../lib/draft'
 import { inOrder } from '../timelineRows'
 import { Examples } from './Examples'
 import { PasteList } from './PasteList'
@@ -26,19 +26,23 @@ export function useStart() {
       setTrouble(error instanceof Error ? error.message : String(error))
     }
   }
+  /** A text becomes a batch; what could not be taken over is told on its page. */
+  const bring = async (text: string, stage: string) => {
+    try {
+      const brought = await api.fromFile(text)
+      setTrouble('')
+      await queries.invalidateQueries({ queryKey: ['batches'] })
+      await go(`/batch/${brought.batch.id}/${stage}`, { state: { notes: brought.notes } })
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error))
+    }
+  }
   return {
     trouble,
     fromNothing: () => open(api.make(BLANK), 'cut'),
-    fromList: (lines: string[], name: string) =>
-      open(api.make({ ...BLANK, name, mix: withLines([], lines) }), 'mix'),
+    fromText: (text: string) => bring(text, 'mix'),
     fromFile: async (file: File) => {
-      try {
-        const brought = await api.fromFile(await file.text())
-        await queries.invalidateQueries({ queryKey: ['batches'] })
-        await go(`/batch/${brought.batch.id}/cut`, { state: { notes: brought.notes } })
-      } catch (error) {
-        setTrouble(error instanceof Error ? error.message : String(error))
-      }
+      await bring(await file.text(), 'cut')
     },
     fromExample: (id: string) => open(api.startExample(id), 'mix'),
   }
@@ -85,7 +89,7 @@ export function CounterPage() {
           >
             Start a batch
           </button>
-          <PasteList onPaste={(lines, name) => void start.fromList(lines, name)} />
+          <PasteList onPaste={(text) => void start.fromText(text)} />
           <FileButton
             name="Batch file, recipe or list"
             accept=".json,.jsonld,.txt,.md,.html,application/json,application/ld+json,text/plain"

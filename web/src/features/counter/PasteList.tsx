@@ -1,22 +1,24 @@
 import { useState } from 'react'
-import { api, type PastedMix } from '../../api/client'
+import { api, type Pasted } from '../../api/client'
 import { WhichMix } from '../../components/WhichMix'
 
-/** A pasted ingredient list becomes the mix of a new batch; of two mixes in it one is chosen, or both. */
-export function PasteList({ onPaste }: { onPaste: (lines: string[], name: string) => void }) {
+/** The chosen mix as a text of its own, with what stands beside it. */
+function chosen(found: Pasted, lines: string[], title: string): string {
+  const beside = found.companions.map((one) => [`${one.title}:`, ...one.lines].join('\n'))
+  return [title === '' ? '' : `${title}\n`, lines.join('\n'), '', ...beside].join('\n')
+}
+
+/** A pasted recipe becomes a new batch, with its cut and what stands beside the mix; of two mixes one is chosen. */
+export function PasteList({ onPaste }: { onPaste: (text: string) => void }) {
   const [open, setOpen] = useState(false)
   const [text, setText] = useState('')
-  const [mixes, setMixes] = useState<PastedMix[]>([])
+  const [pasted, setPasted] = useState<Pasted>()
   const [trouble, setTrouble] = useState('')
   const read = async () => {
     try {
       const found = await api.pasted(text)
-      if (found.length > 1) setMixes(found)
-      else
-        onPaste(
-          found.flatMap((mix) => mix.lines),
-          found[0]?.title ?? '',
-        )
+      if (found.mixes.length > 1) setPasted(found)
+      else onPaste(text)
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error))
     }
@@ -55,11 +57,11 @@ export function PasteList({ onPaste }: { onPaste: (lines: string[], name: string
           setText(event.target.value)
         }}
       />
-      {mixes.length > 1 ? (
+      {pasted ? (
         <WhichMix
-          mixes={mixes}
+          mixes={pasted.mixes}
           onTake={(lines, title) => {
-            onPaste(lines, title)
+            onPaste(chosen(pasted, lines, title))
           }}
         />
       ) : (

@@ -2,13 +2,17 @@ import { useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useState } from 'react'
 import { lineQuery } from '../../api/queries'
 import { Badge } from '../../components/Badge'
-import { api, type PastedMix } from '../../api/client'
+import { api, type Pasted } from '../../api/client'
 import { WhichMix } from '../../components/WhichMix'
 
 /** The one line of text entry; a pasted list becomes a line for each ingredient, two mixes are asked about. */
-export function EntryLine({ onEnter }: { onEnter: (texts: string[]) => void }) {
+export function EntryLine({
+  onEnter,
+}: {
+  onEnter: (texts: string[], beside?: Pasted['companions']) => void
+}) {
   const [text, setText] = useState('')
-  const [mixes, setMixes] = useState<PastedMix[]>([])
+  const [several, setSeveral] = useState<Pasted>()
   const [trouble, setTrouble] = useState('')
   const reading = useQuery(lineQuery(useDeferredValue(text)))
   const answer = text === '' ? undefined : reading.data
@@ -16,8 +20,12 @@ export function EntryLine({ onEnter }: { onEnter: (texts: string[]) => void }) {
     try {
       const found = await api.pasted(pasted)
       setTrouble('')
-      if (found.length > 1) setMixes(found)
-      else onEnter(found.flatMap((mix) => mix.lines))
+      if (found.mixes.length > 1) setSeveral(found)
+      else
+        onEnter(
+          found.mixes.flatMap((mix) => mix.lines),
+          found.companions,
+        )
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error))
     }
@@ -77,12 +85,12 @@ export function EntryLine({ onEnter }: { onEnter: (texts: string[]) => void }) {
         )}
       </p>
       {trouble !== '' && <p role="alert">{trouble}</p>}
-      {mixes.length > 1 && (
+      {several && (
         <WhichMix
-          mixes={mixes}
+          mixes={several.mixes}
           onTake={(lines) => {
-            setMixes([])
-            onEnter(lines)
+            setSeveral(undefined)
+            onEnter(lines, several.companions)
           }}
         />
       )}

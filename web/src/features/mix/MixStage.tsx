@@ -3,13 +3,14 @@ import { useState } from 'react'
 import { api, type Draft } from '../../api/client'
 import { DrawerTabs } from '../../components/DrawerTabs'
 import { Faulty } from '../../components/Said'
-import { type Line, type Mark, withInstead, withLines, withTexts } from '../../lib/draft'
+import { companionOf, type Line, type Mark, withInstead, withLines, withTexts } from '../../lib/draft'
 import { faultOf } from '../timelineRows'
 import { Aims } from './Aims'
 import { EntryLine } from './EntryLine'
 import { LedgerLine } from './LedgerLine'
 import { Making } from './Making'
 import { Offers } from './Offers'
+import { Plate } from './Plate'
 import { Quantity } from './Quantity'
 import { QuantityBar } from './QuantityBar'
 import { type Asked, Spans } from './Spans'
@@ -17,9 +18,9 @@ import { SwapDialog } from './SwapDialog'
 import { Taste } from './Taste'
 import type { DrawerProps } from './drawer'
 
-const DRAWERS = ['Balance', 'Aims', 'Taste', 'Quantity', 'Making'] as const
+const DRAWERS = ['Balance', 'Aims', 'Taste', 'Quantity', 'Making', 'Plate'] as const
 
-/** Mix: the ledger by weight on the left; balance, aims, taste, quantity and making as drawers on the right. */
+/** Mix: the ledger by weight on the left; balance, aims, taste, quantity, making and plate as drawers on the right. */
 export function MixStage({ batch, draft, change }: DrawerProps) {
   const [chosen, setChosen] = useState<string>()
   const [says, setSays] = useState('')
@@ -61,7 +62,7 @@ export function MixStage({ batch, draft, change }: DrawerProps) {
               says={says}
             />
           </TabPanel>
-          {[Aims, Taste, Quantity, Making].map((Drawer) => (
+          {[Aims, Taste, Quantity, Making, Plate].map((Drawer) => (
             <TabPanel key={Drawer.name}>
               <Drawer batch={batch} draft={draft} change={change} />
             </TabPanel>
@@ -136,8 +137,12 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
         ))}
       </ol>
       <EntryLine
-        onEnter={(texts) => {
-          setMix((mix) => withLines(mix, texts))
+        onEnter={(texts, beside = []) => {
+          change((was) => ({
+            ...was,
+            mix: withLines(was.mix, texts),
+            companions: [...was.companions, ...beside.map((one) => companionOf(one.title, one.lines))],
+          }))
         }}
       />
       {swapping && (

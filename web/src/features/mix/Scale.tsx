@@ -21,7 +21,8 @@ export function Scale({ draft, change }: DrawerProps) {
     ? { ...draft.cut, mass: mass || draft.cut.mass, thickness: thickness || draft.cut.thickness, pieces: '' }
     : { ...BLANK.cut, kind, mass, thickness }
   const take = (lines: Scaled['lines']) => {
-    change((was) => ({ ...was, cut, mix: withTexts(was.mix, lines) }))
+    const companions = answer?.companions ?? draft.companions
+    change((was) => ({ ...was, cut, mix: withTexts(was.mix, lines), companions }))
     forget()
   }
   return (

@@ -1,0 +1,120 @@
+"""Reading what stands beside the marinade: glaze, sauce, dip, finishing seasoning, pot; the same language of lines."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from vadouvan.core.constants import EATEN_DIP, EATEN_GLAZE
+from vadouvan.core.draft.typed import MOST_COMPANIONS, MOST_LINES, CompanionInput, LineInput
+from vadouvan.core.interpretation.mix import portion_of, single_lines
+from vadouvan.core.interpretation.notes import Notes
+from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.measures.quantity import decimal
+from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.parsing.amount import Portion
+from vadouvan.core.parsing.curing import names_curing_salt
+from vadouvan.errors import InputError
+
+CompanionKind = Literal["glaze", "sauce", "dip", "finish", "pot"]
+KINDS: dict[str, CompanionKind] = {kind: kind for kind in get_args(CompanionKind)}
+USUALLY_EATEN: dict[CompanionKind, float] = {"glaze": EATEN_GLAZE.value, "dip": EATEN_DIP.value}
+NAMED: dict[CompanionKind, tuple[str, ...]] = {
+    "glaze": ("glaze", "glazing", "baste", "basting", "lacquer", "mop", "brush", "brushing"),
+    "dip": ("dip", "dipping"),
+    "finish": ("finish", "finishing", "garnish", "topping", "sprinkle", "dust", "serve", "serving"),
+    "pot": ("pot", "braise", "braising", "stew", "roasting", "vegetables", "liquid", "tin"),
+    "sauce": ("sauce", "gravy", "dressing", "relish", "salsa"),
+}
+
+
+@dataclass(frozen=True)
+class Companion:
+    """A mix beside the marinade as read, line by line: weighed, or why it could not be."""
+
+    id: str
+    kind: CompanionKind
+    title: str
+    lines: tuple[Portion | InputError, ...]
+    eaten_share: float
+
+    @property
+    def portions(self) -> tuple[Portion, ...]:
+        """Its lines that could be weighed."""
+        return tuple(line for line in self.lines if isinstance(line, Portion))
+
+    @property
+    def unread(self) -> tuple[InputError, ...]:
+        """Its lines that could not."""
+        return tuple(line for line in self.lines if isinstance(line, InputError))
+
+    @property
+    def mass_kg(self) -> float:
+        """What its lines weigh [kg]."""
+        return sum(portion.mass_kg.value for portion in self.portions)
+
+
+def kind_named(title: str) -> CompanionKind:
+    """What a heading names, a sauce where it names nothing we know.
+
+    >>> kind_named("late honey glaze"), kind_named("for the gravy"), kind_named("to serve")
+    ('glaze', 'sauce', 'finish')
+    """
+    words = title.lower().split()
+    return next((kind for kind, names in NAMED.items() if any(word in names for word in words)), "sauce")
+
+
+def read_companions(
+    said: tuple[CompanionInput, ...], pantry: Pantry, notes: Notes, meat_kg: float
+) -> tuple[Companion, ...]:
+    """Every mix beside the marinade; what cannot be weighed of it is listed with it and stops nothing else.
+
+    A curing salt is a problem of the whole batch, wherever it stands.
+    """
+    if len(said) > MOST_COMPANIONS:
+        wrong = f"{len(said)} mixes beside the marinade are more than one dish has."
+        accepted = f"Keep up to {MOST_COMPANIONS}."
+        notes.problems.append(InputError(field="companions", given=str(len(said)), wrong=wrong, accepted=accepted))
+    return tuple(_companion(one, pantry, notes, meat_kg) for one in said[:MOST_COMPANIONS])
+
+
+def _companion(said: CompanionInput, pantry: Pantry, notes: Notes, meat_kg: float) -> Companion:
+    path = f"companions.{said.id}"
+    named = kind_named(said.title)
+    kind = notes.choice(said.kind, KINDS, (named, named), f"{path}.kind")
+    lines: list[Portion | InputError] = []
+    for number, text in enumerate(_lines(said.text, pantry), start=1):
+        try:
+            lines.append(portion_of(LineInput(f"{said.id}.{number}", text), pantry, meat_kg))
+        except InputError as error:
+            found = InputError(field=path, given=text, wrong=error.wrong, accepted=error.accepted)
+            lines.append(found)
+            if names_curing_salt(text):
+                notes.problems.append(found)
+    title = said.title.strip() or kind
+    return Companion(said.id, kind, title, tuple(lines), _eaten(said.eaten, kind, path, notes))
+
+
+def _lines(text: str, pantry: Pantry) -> Iterator[str]:
+    written = [line for line in text.splitlines() if line.strip()]
+    for line in written[:MOST_LINES]:
+        yield from single_lines(line.strip(), pantry)
+
+
+def _eaten(said: str, kind: CompanionKind, path: str, notes: Notes) -> float:
+    """A share in words or per cent: "half", "a third", "80 %", "all"."""
+    usual = USUALLY_EATEN.get(kind, 1.0)
+    text = said.strip().lower()
+    if not text:
+        return notes.assume(f"{path}.eaten_pct", usual, f"{usual * 100:.0f} %")
+    if text in ("all", "all of it"):
+        return 1.0
+    part = leading_number(text)
+    if part is not None and not part.rest.strip() and 0 < part.number.value < 1:
+        return part.number.value
+    accepted = 'Write a share such as "half" or "80 %".'
+    share = notes.attempt(
+        lambda: decimal(text, field=f"{path}.eaten_pct", low=0, high=100, units=("%",), accepted=accepted)
+    )
+    return usual if share is None else share / 100

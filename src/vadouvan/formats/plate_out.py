@@ -1,0 +1,106 @@
+"""The plate for programs and for the page: a serving part by part, and each mix beside the marinade."""
+
+from __future__ import annotations
+
+from pydantic import BaseModel
+
+from vadouvan.core.figure import told
+from vadouvan.core.interpretation.companions import Companion, CompanionKind
+from vadouvan.core.judgement.plate import Plate
+
+
+class OnPlateOut(BaseModel):
+    """What one part brings to a serving."""
+
+    id: str
+    title: str
+    mass_g: float
+    salt_g: float
+    sugar_g: float
+    mass_shown: str
+    salt_shown: str
+    sugar_shown: str
+
+
+class CompanionLineOut(BaseModel):
+    """A line as it was read: what it is, and what it weighs."""
+
+    text: str
+    ingredient: str
+    mass_g: float
+    mass_shown: str
+    guessed: bool
+
+
+class UnreadLineOut(BaseModel):
+    """A line that could not be weighed, why, and what would do."""
+
+    text: str
+    wrong: str
+    accepted: str
+
+
+class CompanionOut(BaseModel):
+    """A mix beside the marinade: its lines as read, and what is to know of it."""
+
+    id: str
+    kind: CompanionKind
+    title: str
+    eaten_pct: float
+    mass_g: float
+    lines: list[CompanionLineOut]
+    unread: list[UnreadLineOut]
+    says: list[str]
+
+
+class PlateOut(BaseModel):
+    """A serving as eaten; the meat's own salt is not counted."""
+
+    servings: float
+    parts: list[OnPlateOut]
+    says: list[str]
+
+
+def plate_out(plate: Plate) -> PlateOut:
+    """A plate as data."""
+    parts = [
+        OnPlateOut(
+            id=part.id,
+            title=part.title,
+            mass_g=part.mass_kg * 1000,
+            salt_g=part.salt_kg * 1000,
+            sugar_g=part.sugar_kg * 1000,
+            mass_shown=told(part.mass_kg * 1000, "g"),
+            salt_shown=told(part.salt_kg * 1000, "g"),
+            sugar_shown=told(part.sugar_kg * 1000, "g"),
+        )
+        for part in plate.parts
+    ]
+    return PlateOut(servings=plate.servings, parts=parts, says=list(plate.says))
+
+
+def companions_out(companions: tuple[Companion, ...], plate: Plate | None) -> list[CompanionOut]:
+    """Mixes beside the marinade as data, with or without a plate that they come to."""
+    says = {one.companion.id: one.says for one in plate.companions} if plate else {}
+    return [
+        CompanionOut(
+            id=one.id,
+            kind=one.kind,
+            title=one.title,
+            eaten_pct=one.eaten_share * 100,
+            mass_g=one.mass_kg * 1000,
+            lines=[
+                CompanionLineOut(
+                    text=line.text.strip(),
+                    ingredient=line.ingredient.name,
+                    mass_g=line.mass_kg.value * 1000,
+                    mass_shown=told(line.mass_kg.value * 1000, "g"),
+                    guessed=line.guessed,
+                )
+                for line in one.portions
+            ],
+            unread=[UnreadLineOut(text=bad.given, wrong=bad.wrong, accepted=bad.accepted) for bad in one.unread],
+            says=list(says.get(one.id, ())),
+        )
+        for one in companions
+    ]

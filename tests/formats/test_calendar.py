@@ -14,6 +14,9 @@ from hypothesis import strategies as st
 from tests.drafts import NOW, SATURDAY, judged, of_kind
 from vadouvan.core.clock.routine import later
 from vadouvan.core.draft.typed import Draft
+from vadouvan.core.interpretation.routine import RoutineInput, read_routine
+from vadouvan.core.judgement.judge import judge
+from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import FormatError
 from vadouvan.formats.calendar_file import calendar_text, moved_draft
 
@@ -22,6 +25,8 @@ SKEWERS = replace(
     meal=SATURDAY,
     name="Skewers; with, commas",
 )
+
+AWAKE_AT_NIGHT = read_routine(RoutineInput("14:00", "18:00"))
 
 
 def written(draft: Draft = SKEWERS, identity: str = "b1") -> str:
@@ -77,6 +82,27 @@ class In(unittest.TestCase):
         """The same draft, nothing said."""
         self.assertEqual(self.take(written()), (SKEWERS, []))
 
+    def test_nothing_is_moved_by_a_change_of_the_clock(self) -> None:
+        """Steps in the hour that comes twice, before and after it, in zones of whole and half hours."""
+        for zone, night in (
+            ("Europe/Lisbon", "2026-10-25"),
+            ("America/New_York", "2026-11-01"),
+            ("Australia/Lord_Howe", "2027-04-04"),
+        ):
+            for hour in (1, 2, 4, 8, 13):
+                at = f"{night}T{hour:02d}:30"
+                meal = replace(SATURDAY, at=at, time_zone=zone, lead="45 min")
+                draft = replace(SKEWERS, meal=meal)
+                day_before = datetime.fromisoformat(f"{night}T00:00Z") - timedelta(hours=20)
+                judgement = judge(draft, replace(shipped_kitchen(), routine=AWAKE_AT_NIGHT), now=day_before)
+                self.assertTrue(judgement.steps, judgement.sentence)
+                with self.subTest(zone=zone, at=at):
+                    text = calendar_text([("b1", "x", judgement.steps)], now=NOW)
+                    self.assertNotIn("TZID", text)
+                    self.assertEqual(moved_draft(text, "b1", draft, judgement.plan), (draft, []))
+                    read = {event.dtstart.value for event in vobject.readOne(text).vevent_list}
+                    self.assertEqual(read, {s.at.astimezone(UTC) for s in judgement.steps if s.hands_on})
+
     @settings(max_examples=20, deadline=None)
     @given(st.integers(1, 20))
     def test_a_moved_meal(self, quarters: int) -> None:
@@ -95,7 +121,7 @@ class In(unittest.TestCase):
 
     def test_files_from_elsewhere_are_refused_with_what_would_do(self) -> None:
         """No calendar, another batch's, a pull after the meal, no zone, too large."""
-        floating = re.sub(r"DTSTART;TZID=[^:]+:", "DTSTART:", written())
+        floating = re.sub(r"(DTSTART:\w+)Z", r"\1", written())
         for text, wrong in (
             ("hello", "no calendar file"),
             (written(identity="other"), "nothing of this batch"),

@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import replace
-from datetime import datetime, timedelta
+from datetime import UTC, datetime, timedelta
 
 from icalendar import Alarm, Calendar, Event
 
@@ -42,8 +42,10 @@ def _event(identity: str, name: str, step: PlanStep, now: datetime) -> Event:
     event.add("uid", f"{step.id}.{identity}@{DOMAIN}")
     event.add("dtstamp", now)
     event.add("summary", f"{name or 'Batch'}: {step.says}")
-    event.add("dtstart", step.at)
-    event.add("dtend", max(step.ends, step.at + timedelta(minutes=5)))
+    # In universal time: needs no rules of a zone in the file, and an hour that comes twice is told apart.
+    begins = step.at.astimezone(UTC)
+    event.add("dtstart", begins)
+    event.add("dtend", max(step.ends.astimezone(UTC), begins + timedelta(minutes=5)))
     alarm = Alarm()
     alarm.add("action", "DISPLAY")
     alarm.add("description", step.says)

@@ -6,6 +6,7 @@
     │   └── BadInput      several InputErrors found together
     ├── NotKept           nothing is stored under that name
     ├── Overtaken         the stored batch moved on since it was read
+    ├── NoKitchen         the file that holds the kitchen cannot be opened
     ├── Busy              another change holds the kitchen's file
     └── TableError        a shipped data table breaks its own rules
 
@@ -80,6 +81,15 @@ class TableError(VadouvanError):
         self.table = table
         self.row = row
         super().__init__(f"{table}, row {row!r}: {wrong}")
+
+
+class NoKitchen(VadouvanError):
+    """The file that holds the kitchen is missing, damaged, newer, somebody else's, or has no room."""
+
+    def __init__(self, wrong: str, accepted: str) -> None:
+        self.wrong = wrong
+        self.accepted = accepted
+        super().__init__(f"{wrong} {accepted}")
 
 
 class Busy(VadouvanError):

@@ -28,6 +28,7 @@ from vadouvan.data.tables import shipped_kitchen
 from vadouvan.formats import batch_file
 from vadouvan.formats.archive.kitchen_archive import write_archive
 from vadouvan.formats.archive.records import write_record
+from vadouvan.store.database import open_database
 
 LEGS, SKEWERS, FLANK = saturday_drafts(NOW)[:3]
 COLLAR = next(one.draft for one in eaten_logbook(NOW) if one.draft.name == "Pork collar, mustard and cider")
@@ -238,12 +239,22 @@ class KitchenFile(Twin):
         """Back to an empty kitchen; a file that is there is not written over; no backup is refused."""
         here = ("--data-dir", self.path("here"))
         (self.folder / "seed.zip").write_bytes(demo_archive())
+        open_database(self.folder / "here" / "kitchen.sqlite").dispose()
         self.run_it("backup", self.path("empty.sqlite"), *here, now=False)
         self.run_it("import", self.path("seed.zip"), *here, now=False)
         self.assertIn("there already", self.run_it("backup", self.path("empty.sqlite"), *here, now=False, code=2))
         self.assertIn("Put back, 0 rows", self.run_it("restore", self.path("empty.sqlite"), *here, now=False))
         self.assertIn("no backup", self.run_it("restore", self.path("seed.zip"), *here, now=False, code=2))
         self.assertEqual(json.loads(self.run_it("check", "--json", *here, now=False)), {"rows": 0, "findings": []})
+
+    def test_where_no_kitchen_is_none_is_made(self) -> None:
+        """A folder mistyped, a file that is none: one sentence, and nothing is left behind."""
+        here = ("--data-dir", self.path("here"))
+        (self.folder / "none").write_bytes(b"not a kitchen" * 500)
+        for words in (("check",), ("export", self.path("x.zip")), ("backup", self.path("x.sqlite"))):
+            self.assertIn("There is no kitchen in", self.run_it(*words, *here, now=False, code=2))
+        self.assertIn("no backup", self.run_it("restore", self.path("none"), *here, now=False, code=2))
+        self.assertEqual([path.name for path in self.folder.rglob("*.sqlite*")], [])
 
 
 if __name__ == "__main__":

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import shutil
 import sqlite3
 import tempfile
 import threading
@@ -16,7 +17,7 @@ from tests.drafts import NOW, steak
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.errors import FormatError, Overtaken
+from vadouvan.errors import FormatError, NoKitchen, Overtaken
 from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
 from vadouvan.store.batches import Batches, KeptBatch, Origin
 from vadouvan.store.database import migration_config, open_database
@@ -53,6 +54,65 @@ class Kept(unittest.TestCase):
         with closing(sqlite3.connect(path or self.folder / "kitchen.sqlite")) as other:
             other.execute(statement)
             other.commit()
+
+
+class Opened(unittest.TestCase):
+    """The kitchen's file itself: its owner's alone, whole, and told in one sentence where it cannot be used."""
+
+    def setUp(self) -> None:
+        """A kitchen with one batch."""
+        folder = tempfile.TemporaryDirectory()
+        self.addCleanup(folder.cleanup)
+        self.path = Path(folder.name) / "kitchen.sqlite"
+        engine = open_database(self.path)
+        Batches(engine).add("a", steak("9 g salt"), now=NOW)
+        self.engine = engine
+
+    def test_the_file_alone_is_the_kitchen(self) -> None:
+        """Closed, it has no log beside it; copied by itself it holds everything; nobody else may read it."""
+        KitchenFile(self.engine).close()
+        self.assertEqual([path.name for path in self.path.parent.iterdir()], ["kitchen.sqlite"])
+        self.assertEqual(self.path.stat().st_mode & 0o777, 0o600)
+        copy = self.path.with_name("copy.sqlite")
+        shutil.copyfile(self.path, copy)
+        copy.chmod(0o644)
+        engine = open_database(copy)
+        self.addCleanup(engine.dispose)
+        self.assertEqual([kept.id for kept in Batches(engine).in_hand()], ["a"])
+        self.assertEqual(copy.stat().st_mode & 0o777, 0o600)
+
+    def test_the_log_stays_small(self) -> None:
+        """After a hundred changes the file holds nearly all; it was 4 kB beside a log of 1.7 MB."""
+        for number in range(100):
+            Batches(self.engine).add(f"b{number}", steak(f"{number + 1} g salt"), now=NOW)
+        self.assertLess(self.path.with_name("kitchen.sqlite-wal").stat().st_size, 400_000)
+        copy = self.path.with_name("copy.sqlite")
+        shutil.copyfile(self.path, copy)
+        engine = open_database(copy)
+        self.addCleanup(engine.dispose)
+        self.assertGreater(len(Batches(engine).in_hand()), 80)
+
+    def test_what_cannot_be_used_is_one_sentence(self) -> None:
+        """Lost with its log, no database, newer, a folder in its place: which file, and what would do."""
+        KitchenFile(self.engine).close()
+
+        def refused(name: str, says: str) -> None:
+            with self.subTest(name), self.assertRaisesRegex(NoKitchen, says) as caught:
+                open_database(self.path.with_name(name))
+            self.assertTrue(caught.exception.accepted)
+
+        with closing(sqlite3.connect(self.path.with_name("lost"))) as other:
+            other.execute("CREATE TABLE x (id)")
+        refused("lost", "holds no kitchen")
+        self.path.with_name("text").write_bytes(b"no kitchen" * 1000)
+        refused("text", "is damaged")
+        shutil.copyfile(self.path, self.path.with_name("newer"))
+        with closing(sqlite3.connect(self.path.with_name("newer"))) as newer:
+            newer.execute("UPDATE alembic_version SET version_num = '9999'")
+            newer.commit()
+        refused("newer", "newer Vadouvan")
+        self.path.with_name("folder").mkdir()
+        refused("folder", "may not be written|cannot be opened|is damaged")
 
 
 class BackupAndRestore(Kept):

@@ -55,6 +55,7 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
         """A long logbook is read while the cook looks at the Counter."""
         Thread(target=context.logbook_cache.entries, daemon=True).start()
         yield
+        context.file.close()
 
     app = FastAPI(
         title="Vadouvan",

@@ -13,7 +13,7 @@ from vadouvan.cli.common import AsJson, bytes_in, moment_in, refusing, tell
 from vadouvan.core.snapshot.kitchen import KitchenSnapshot, kitchen_of
 from vadouvan.core.snapshot.merging import FATES, Merge, merged
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.errors import InputError
+from vadouvan.errors import InputError, NoKitchen, VadouvanError
 from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_archive
 from vadouvan.settings import Settings
 from vadouvan.store.database import open_database
@@ -50,12 +50,15 @@ def take_in(
 ) -> None:
     """Take an archive in: by identity, and never losing what is there."""
     there, notes = kitchen_to_take_in(bytes_in(file), shipped_kitchen().pantry)
-    with _opened(data_dir) as (snapshot, _):
 
-        def merging(own: KitchenSnapshot) -> Merge:
-            return merged(own, there, with_settings=settings)
+    def merging(own: KitchenSnapshot) -> Merge:
+        return merged(own, there, with_settings=settings)
 
-        merge = merging(snapshot.read()) if preview else snapshot.take_in(merging, now=moment_in(""))
+    if preview and not _database(data_dir).exists():
+        merge = merging(KitchenSnapshot())
+    else:
+        with _opened(data_dir, may_be_new=True) as (snapshot, _):
+            merge = merging(snapshot.read()) if preview else snapshot.take_in(merging, now=moment_in(""))
     told = [f"{one.name} {FATES[one.fate]}." for one in merge.told]
     answer = {"counts": {fate: merge.count(fate) for fate in FATES}, "told": told, "notes": list(notes)}
     tell(answer, [*notes, *told], as_json=as_json)
@@ -76,7 +79,7 @@ def backup(file: Annotated[Path, typer.Argument(help="Where to write it.")], dat
 def restore(file: Annotated[Path, typer.Argument(help="A backup.")], data_dir: DataDir = None) -> None:
     """Put a backup in the place of the kitchen, which is kept beside it first."""
     bytes_in(file)
-    with _opened(data_dir) as (_, kept):
+    with _opened(data_dir, may_be_new=True) as (_, kept):
         aside = kept.folder / f"kitchen-before-restore-{moment_in(''):%Y-%m-%d-%H%M%S-%f}.sqlite"
         checked = kept.restore(file, aside=aside)
     typer.echo(f"Put back, {checked.rows} rows. The kitchen as it was is kept in {aside}.")
@@ -97,11 +100,24 @@ def check(data_dir: DataDir = None, as_json: AsJson = False) -> None:
         raise typer.Exit(1)
 
 
+def _database(data_dir: Path | None) -> Path:
+    return (Settings() if data_dir is None else Settings(data_dir=data_dir)).database
+
+
 @contextmanager
-def _opened(data_dir: Path | None) -> Iterator[tuple[Snapshots, KitchenFile]]:
-    settings = Settings() if data_dir is None else Settings(data_dir=data_dir)
-    engine = open_database(settings.database)
+def _opened(data_dir: Path | None, *, may_be_new: bool = False) -> Iterator[tuple[Snapshots, KitchenFile]]:
+    """The kitchen of a folder; one that was made for a command which then failed is not left behind."""
+    path = _database(data_dir)
+    is_new = not path.exists()
+    if is_new and not may_be_new:
+        raise NoKitchen(f"There is no kitchen in {path.parent}.", "Name the folder that keeps it, with --data-dir.")
     try:
-        yield Snapshots(engine), KitchenFile(engine)
-    finally:
-        engine.dispose()
+        engine = open_database(path)
+        try:
+            yield Snapshots(engine), KitchenFile(engine)
+        finally:
+            engine.dispose()
+    except VadouvanError:
+        if is_new:
+            path.unlink(missing_ok=True)
+        raise

@@ -10,6 +10,7 @@ from typing import IO, Annotated
 import typer
 
 from vadouvan.api.openapi import http_page, openapi_text
+from vadouvan.errors import NoKitchen
 from vadouvan.formats import batch_shape
 from vadouvan.settings import Settings
 
@@ -39,8 +40,12 @@ def serve(
         }
     )
     listener = listener_on(settings.port)
-    held = held_alone(settings.data_dir)  # noqa: F841 - the lock lives as long as its file is open
-    application = build(settings)
+    try:
+        held = held_alone(settings.data_dir)  # noqa: F841 - the lock lives as long as its file is open
+        application = build(settings)
+    except NoKitchen as error:
+        typer.echo(str(error), err=True)
+        raise typer.Exit(1) from None
     typer.echo(f"Vadouvan is at http://127.0.0.1:{listener.getsockname()[1]}  (stop with Ctrl+C)")
     typer.echo(f"The kitchen is kept in {settings.database}")
     config = uvicorn.Config(application, log_level="warning", timeout_graceful_shutdown=LONGEST_STOP_S)
@@ -52,8 +57,12 @@ LONGEST_STOP_S = 2  # a device stream never ends by itself
 
 def held_alone(folder: Path) -> IO[str]:
     """The kitchen's folder for this server alone; says so and ends if another one serves it already."""
-    folder.mkdir(parents=True, exist_ok=True)
-    lock = (folder / "serving.lock").open("a", encoding="utf-8")
+    try:
+        folder.mkdir(parents=True, exist_ok=True)
+        lock = (folder / "serving.lock").open("a", encoding="utf-8")
+    except OSError as error:
+        accepted = "Name another folder with --data-dir."
+        raise NoKitchen(f"The folder {folder} cannot be used ({error.strerror}).", accepted) from None
     try:
         fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
     except OSError:

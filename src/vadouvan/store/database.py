@@ -3,32 +3,85 @@
 from __future__ import annotations
 
 import sqlite3
+from contextlib import closing
 from pathlib import Path
 from typing import Any
 
 from alembic import command
 from alembic.config import Config
 from alembic.runtime.migration import MigrationContext
+from alembic.util.exc import CommandError
 from sqlalchemy import Connection, Engine, create_engine, event
 from sqlalchemy.engine import ExceptionContext
+from sqlalchemy.exc import DatabaseError
 from sqlalchemy.orm import Session
 
-from vadouvan.errors import Busy
+from vadouvan.errors import Busy, NoKitchen
 
 MIGRATIONS = Path(__file__).parent / "migrations"
+OWNER_ONLY, EVERYBODY = 0o600, 0o077
+LOG_PAGES = 32  # of the write-ahead log, from which a commit takes it into the file
 WAITS_MS = 5000  # for another change to end
 ONLY_READS = "vadouvan_only_reads"
 
 
 def open_database(path: Path) -> Engine:
-    """An engine on the kitchen's file, made and brought up to date if need be."""
-    path.parent.mkdir(parents=True, exist_ok=True)
-    engine = create_engine(f"sqlite:///{path}")
-    event.listen(engine, "connect", _careful)
-    event.listen(engine, "begin", _begin)
-    event.listen(engine, "handle_error", _told)
-    migrate(engine)
+    """An engine on the kitchen's file, made (for its owner alone) and brought up to date if need be.
+
+    Raises NoKitchen, saying what would do, for a file that cannot be opened, written or read, or that holds no kitchen.
+    """
+    try:
+        _made_private(path)
+        engine = create_engine(f"sqlite:///{path}")
+        event.listen(engine, "connect", _careful)
+        event.listen(engine, "begin", _begin)
+        event.listen(engine, "handle_error", _told)
+        migrate(engine)
+        tidy(engine)
+    except OSError as error:
+        accepted = "Choose a folder that you may write to and that has room, with --data-dir."
+        raise NoKitchen(f"The kitchen in {path} cannot be opened ({error.strerror}).", accepted) from None
+    except (DatabaseError, sqlite3.DatabaseError, CommandError) as error:
+        raise _not_opened(path, error) from None
     return engine
+
+
+def tidy(engine: Engine) -> None:
+    """Take the write-ahead log into the file, so that the file alone is the kitchen as it is."""
+    with closing(engine.raw_connection()) as connection:
+        connection.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+
+
+def _made_private(path: Path) -> None:
+    path.parent.mkdir(parents=True, exist_ok=True)
+    if not path.exists():
+        path.touch(mode=OWNER_ONLY)
+        return
+    if path.stat().st_size and not _holds_a_kitchen(path):
+        wrong = f"{path} holds no kitchen: what was in it is lost with the -wal file beside it, or it is another's."
+        raise NoKitchen(wrong, "Put the -wal file back beside it, or move the file away and restore a backup.")
+    if path.stat().st_mode & EVERYBODY:
+        path.chmod(OWNER_ONLY)
+
+
+def _holds_a_kitchen(path: Path) -> bool:
+    """Whether it, with its log, has our tables; a file that cannot be read is told when it is opened."""
+    with closing(sqlite3.connect(path)) as connection:
+        found = connection.execute("SELECT name FROM sqlite_master WHERE name = 'alembic_version'").fetchone()
+    return found is not None
+
+
+def _not_opened(path: Path, error: Exception) -> NoKitchen:
+    says = str(getattr(error, "orig", None) or error)
+    if isinstance(error, CommandError):
+        return NoKitchen(f"The kitchen in {path} was written by a newer Vadouvan.", "Use that one, or a newer one.")
+    if "full" in says:
+        return NoKitchen(f"There is no room on the disk for the kitchen in {path}.", "Make room, then start again.")
+    if "readonly" in says or "unable to open" in says:
+        accepted = "Choose a folder that you may write to, with --data-dir."
+        return NoKitchen(f"The kitchen in {path} may not be written to.", accepted)
+    wrong = f"The kitchen in {path} is damaged ({says})."
+    return NoKitchen(wrong, "Move it away and put a backup back: vadouvan restore.")
 
 
 def migrate(engine: Engine, to: str = "head") -> None:
@@ -70,6 +123,12 @@ def _careful(connection: Any, _record: Any) -> None:
     """A power cut may cost the change being written, never an earlier one."""
     connection.isolation_level = None  # transactions are begun by us, not by the driver
     cursor = connection.cursor()
-    for pragma in ("journal_mode=WAL", "synchronous=FULL", "foreign_keys=ON", f"busy_timeout={WAITS_MS}"):
+    for pragma in (
+        "journal_mode=WAL",
+        "synchronous=FULL",
+        "foreign_keys=ON",
+        f"busy_timeout={WAITS_MS}",
+        f"wal_autocheckpoint={LOG_PAGES}",
+    ):
         cursor.execute(f"PRAGMA {pragma}")
     cursor.close()

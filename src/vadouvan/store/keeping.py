@@ -21,7 +21,7 @@ from vadouvan.core.interpretation.routine import read_routine
 from vadouvan.core.interpretation.shared import read_shared
 from vadouvan.errors import BadInput, Busy, FormatError
 from vadouvan.shapes import draft_from_json
-from vadouvan.store.database import WAITS_MS, migration_config, open_database, reading
+from vadouvan.store.database import WAITS_MS, migration_config, open_database, reading, tidy
 from vadouvan.store.event_log import logged_in
 from vadouvan.store.own_cuts import kind_in
 from vadouvan.store.own_ingredients import label_in
@@ -69,6 +69,11 @@ class KitchenFile:
     def folder(self) -> Path:
         """Where it is."""
         return Path(_path(self._engine)).parent
+
+    def close(self) -> None:
+        """Take the log into the file, and let go of it."""
+        tidy(self._engine)
+        self._engine.dispose()
 
     def backup(self, target: Path) -> None:
         """A copy of the file as it is at one moment, taken while others read and write."""

@@ -19,7 +19,7 @@ from pathlib import Path
 from typing import Any, Protocol
 
 import uvicorn
-from playwright.sync_api import Browser, BrowserContext, Page, Request, ViewportSize, sync_playwright
+from playwright.sync_api import Browser, BrowserContext, Page, Request, ViewportSize, expect, sync_playwright
 
 from tests.drafts import NOW
 from tests.filling import fill
@@ -33,6 +33,7 @@ ARGUMENTS = [
     "--no-sandbox", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run",
     "--disable-gpu",
 ]  # fmt: skip
+PATIENCE_MS = 20_000  # what holds is told at once; on busy cores it may take longer to hold
 LAPTOP, PHONE = ViewportSize(width=1280, height=800), ViewportSize(width=390, height=844)
 INSTALL = ["apt-get", "install", "-y", "--no-install-recommends", "chromium-headless-shell"]
 # The shell draws the same pages as the whole browser for a quarter less work.
@@ -167,6 +168,7 @@ class KitchenOfItsOwn:
 def the_browser() -> Browser:
     """One headless Chromium for all classes that run in this process."""
     playwright = sync_playwright().start()
+    expect.set_options(timeout=PATIENCE_MS)
     browser = playwright.chromium.launch(executable_path=chromium(), args=ARGUMENTS)
     atexit.register(playwright.stop)
     atexit.register(browser.close)

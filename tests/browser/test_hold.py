@@ -9,7 +9,7 @@ from zoneinfo import ZoneInfo
 import vobject  # type: ignore[import-untyped]
 from playwright.sync_api import Page, expect
 
-from tests.browser.keyboard import tab_to
+from tests.browser.keyboard import tab_to, tab_to_back
 from tests.browser.support import BrowserCase
 from tests.saturday import saturday_kitchen
 
@@ -51,6 +51,18 @@ class HoldByKeyboard(BrowserCase):
         tab_to(page, slider)
         page.keyboard.press("End")
         expect(differences).not_to_have_text(said)
+
+    def test_what_each_hour_is_worth(self) -> None:
+        """A table with the picture: the worst stands out, and follows the hour of the slider."""
+        page = self.hold_of("Quick flank")
+        page.get_by_role("tab", name="Limits").click()
+        worth = page.get_by_role("table", name="What each hour is worth")
+        soft = worth.get_by_role("row", name=re.compile("^not too soft"))
+        expect(soft).to_contain_text("10 of 10")
+        tab_to_back(page, page.get_by_role("slider", name="Hour to look at"))
+        page.keyboard.press("End")
+        expect(soft).to_contain_text("the worst at this hour")
+        expect(soft).not_to_contain_text("10 of 10")
 
     def test_another_thickness_is_asked_for_and_a_bad_one_told(self) -> None:
         """What is typed stays; what would do is said."""

@@ -183,6 +183,25 @@ class Walks(unittest.TestCase):
                         self.assertLess(max(was, now) / min(was, now), most, (kind, before, after))
 
 
+class Concerns(unittest.TestCase):
+    """What each hour is worth, as it is drawn."""
+
+    def test_the_worst_is_the_one_that_is_told(self) -> None:
+        """At the latest hour the limit binds; rising ones never fall, falling ones never rise."""
+        judgement = judged(of_kind("chicken_breast", "1 kg", "slab", "30 mm", "12 g salt", "150 g lemon juice"))
+        course, window = judgement.course, judgement.window
+        assert course is not None
+        assert window is not None
+        at = min(range(len(course.hours)), key=lambda place: abs(course.hours[place] - window.latest.hours))
+        self.assertEqual(course.concerns[course.worst[at]].name, window.latest.limit.id)
+        for concern in course.concerns:
+            steps = [after - before for before, after in pairwise(concern.values)]
+            self.assertTrue(all(step >= -1e-9 if concern.rises else step <= 1e-9 for step in steps), concern.name)
+        for place, worst in enumerate(course.worst):
+            least = min(concern.values[place] for concern in course.concerns)
+            self.assertEqual(course.concerns[worst].values[place], least)
+
+
 class WithoutSalt(unittest.TestCase):
     """A mix with no salt is judged by aroma and storage."""
 

@@ -58,7 +58,7 @@ class Figure:
         if self.low is None or self.high is None:
             return None
         low, high = told(self.low, self.unit), told(self.high, self.unit)
-        if low == high == self.shown:
+        if low == high:
             return None
         bare = low if self.unit == "h" else low.removesuffix(f" {self.unit}")
         return f"{bare} to {high}"

@@ -9,6 +9,17 @@ from pydantic import BaseModel
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.telling import told_at
 from vadouvan.core.hold.time_course import TimeCourse
+from vadouvan.core.hold.worded import named
+
+
+class ConcernOut(BaseModel):
+    """What each hour of the course is worth by one concern, from 0 to 1; rising ones get better with the hours."""
+
+    id: str
+    name: str
+    rises: bool
+    worth: list[float]
+    shown: list[str]
 
 
 class CourseOut(BaseModel):
@@ -27,6 +38,8 @@ class CourseOut(BaseModel):
     says: list[str]
     tasted_from_g_per_kg: float
     across: bool
+    concerns: list[ConcernOut]
+    worst: list[int]
 
 
 class RemarkOut(BaseModel):
@@ -53,7 +66,22 @@ def course_out(course: TimeCourse) -> CourseOut:
         says=[told_at(course, index) for index in range(len(course.hours))],
         tasted_from_g_per_kg=course.tasted * 1000,
         across=course.across,
+        concerns=[
+            ConcernOut(
+                id=one.name,
+                name=named(one),
+                rises=one.rises,
+                worth=[round(float(value), 2) for value in one.values],
+                shown=[_of_ten(float(value)) for value in one.values],
+            )
+            for one in course.concerns
+        ],
+        worst=list(course.worst),
     )
+
+
+def _of_ten(worth: float) -> str:
+    return f"{round(worth * 10)} of 10"
 
 
 def _rounded(values: Iterable[float], factor: float) -> list[float]:

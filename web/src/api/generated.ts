@@ -1753,6 +1753,22 @@ export interface components {
             value: string;
         };
         /**
+         * ConcernOut
+         * @description What each hour of the course is worth by one concern, from 0 to 1; rising ones get better with the hours.
+         */
+        ConcernOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Rises */
+            rises: boolean;
+            /** Shown */
+            shown: string[];
+            /** Worth */
+            worth: number[];
+        };
+        /**
          * CorrectionOut
          * @description A possible addition; ``text`` is its line, empty when nothing is added, with its grams and its name.
          *
@@ -1800,6 +1816,8 @@ export interface components {
             across: boolean;
             /** Average G Per Kg */
             average_g_per_kg: number[];
+            /** Concerns */
+            concerns: components["schemas"]["ConcernOut"][];
             /** Depth Mm */
             depth_mm: number[];
             /** Hours */
@@ -1822,6 +1840,8 @@ export interface components {
             tasted_from_g_per_kg: number;
             /** White Mm */
             white_mm: number[];
+            /** Worst */
+            worst: number[];
         };
         /**
          * CubeChoiceOut

@@ -34,6 +34,7 @@ export interface Seen {
 const MARGIN = 40
 const DOT_PX = 9
 const FULL_DOT_AT = 22
+const MOST_PX_PER_MM = 18
 /** The cut, cut through at its thickest place and true to scale, with a ruler; salt as dots that grow, acid as slants, enzyme as waves. */
 export function Section({ piece, course, room, system = 'metric', seen }: SectionProps) {
   const drawn = toDraw(piece, course?.across ?? false, room)
@@ -70,7 +71,7 @@ function toDraw(piece: DrawnPiece, across: boolean, room: { width: number; heigh
   const round = piece.shape === 'cylinder' || piece.shape === 'ball' || piece.bone === 'core'
   const broad = piece.shape === 'irregular' ? 1.25 : piece.shape === 'slab' ? 1.8 : 1
   const wide = round ? piece.thickness_mm * broad : piece.width_mm
-  const scale = Math.min(room.height / piece.thickness_mm, 9)
+  const scale = Math.min(room.height / piece.thickness_mm, MOST_PX_PER_MM)
   const whole = wide * scale
   const boneFace = piece.bone === 'face' || piece.bone === 'ribs'
   const capped = piece.cover !== 'none' && !piece.cover_all_round

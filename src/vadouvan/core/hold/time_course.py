@@ -9,7 +9,7 @@ import numpy as np
 from scipy.special import erfc
 
 from vadouvan.core.constants import ENZYME_DIFFUSIVITY, ENZYME_PLEASANT_H, TASTED_SALT_KG_PER_KG_WATER
-from vadouvan.core.hold.concerns import softening_strength
+from vadouvan.core.hold.concerns import Concern, concerns_of, softening_strength
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.window import Window
@@ -23,7 +23,8 @@ EARLIEST_H = 0.25
 class TimeCourse:
     """Per hour: salt by depth [kg/kg meat] (hours, depths), mean and middle, salt left outside [kg], depth of
     seasoning, of the white band and of softening [m]. ``across``: depths run right through to the other side.
-    ``tasted`` is the salt from which a layer tastes seasoned [kg/kg].
+    ``tasted`` is the salt from which a layer tastes seasoned [kg/kg]; ``concerns`` is what each hour is worth by each
+    concern, and ``worst`` at each hour the index of the one that binds.
     """
 
     hours: Array
@@ -37,6 +38,8 @@ class TimeCourse:
     soft_m: Array
     tasted: float
     across: bool
+    concerns: tuple[Concern, ...]
+    worst: tuple[int, ...]
 
 
 def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
@@ -55,6 +58,7 @@ def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
     average = scenario.water_share * np.interp(hours, axis, scenario.course.average)
     tasted = TASTED_SALT_KG_PER_KG_WATER.value * scenario.water_share
     fields = salt.T
+    concerns = concerns_of(scenario, hours)
     return TimeCourse(
         hours=hours,
         depths_m=depths,
@@ -67,6 +71,8 @@ def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
         soft_m=_softened_m(scenario, hours),
         tasted=tasted,
         across=across,
+        concerns=concerns,
+        worst=tuple(int(index) for index in np.argmin([one.values for one in concerns], axis=0)),
     )
 
 

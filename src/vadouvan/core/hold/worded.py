@@ -19,6 +19,25 @@ _BASIS: dict[ConcernName, Basis] = {
 }
 
 
+# How a concern is called beside what it is worth: good is always more
+_NAMED: dict[ConcernName, str] = {
+    "seasoned": "seasoned",
+    "aroma": "aroma",
+    "tenderised": "tender",
+    "cured": "cured",
+    "soured": "sour through",
+    "salty": "not too salty",
+    "sour": "not too sour",
+    "soft": "not too soft",
+    "texture": "still juicy",
+}
+
+
+def named(concern: Concern) -> str:
+    """A concern by a short name that fits beside its worth."""
+    return _NAMED[concern.name]
+
+
 def limit_of(scenario: HoldScenario, concern: Concern, hours: float) -> Limit:
     """A concern as the limit that it sets at an hour."""
     tenderiser = scenario.balance.tenderiser

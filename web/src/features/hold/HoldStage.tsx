@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { Batch } from '../../api/client'
 import { DrawerTabs } from '../../components/DrawerTabs'
 import { ProfileCurve } from '../../components/ProfileCurve'
+import { nearest } from '../../components/HourSlider'
 import { Ribbon } from '../../components/Ribbon'
 import { Section } from '../../components/Section'
 import { profileAt } from '../../lib/depth'
@@ -63,12 +64,12 @@ export function HoldStage({ batch, draft, change }: AnswersProps) {
         </div>
         <TabGroup defaultIndex={draft.meal.at === '' ? 0 : 1}>
           <DrawerTabs names={DRAWERS} />
-          <TabPanels className="pt-1 wide:max-h-[calc(100dvh-24rem)] wide:overflow-y-auto wide:pr-2">
+          <TabPanels className="pt-1 wide:max-h-[calc(100dvh-25.7rem)] wide:overflow-y-auto wide:pr-2">
             <TabPanel>
               <Answers batch={batch} draft={draft} change={change} />
             </TabPanel>
             <TabPanel>
-              <Limits batch={batch} />
+              <Limits batch={batch} at={course ? nearest(course.hours, hour) : 0} />
             </TabPanel>
             <TabPanel>
               <PlanSteps batch={batch} draft={draft} change={change} />

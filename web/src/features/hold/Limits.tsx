@@ -1,8 +1,9 @@
 import type { Batch } from '../../api/client'
 import { Working } from '../../components/Working'
+import { Concerns } from './Concerns'
 
-/** Each end of the window with the limit that sets it; why not longer, why not now. */
-export function Limits({ batch }: { batch: Batch }) {
+/** Each end of the window with the limit that sets it; what each hour is worth; why not longer, why not now. */
+export function Limits({ batch, at }: { batch: Batch; at: number }) {
   const { window, stops, figures, why_not_longer: longer, why_not_now: sooner } = batch.judgement
   if (stops.length > 0)
     return (
@@ -17,7 +18,8 @@ export function Limits({ batch }: { batch: Batch }) {
   if (!window) return <p className="text-quiet">There is no window yet.</p>
   return (
     <>
-      <dl>
+      {batch.judgement.course && <Concerns course={batch.judgement.course} window={window} at={at} />}
+      <dl className="border-t border-rule">
         {(['earliest', 'best', 'latest'] as const).map((name) => {
           const edge = window[name]
           const figure = figures[`window.${name}`]

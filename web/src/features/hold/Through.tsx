@@ -5,9 +5,9 @@ import { profileAt } from '../../lib/depth'
 import { Beside } from './Beside'
 import type { Choice } from './choices'
 
-/** Height for one section alone, and for the thicker of two. */
-const ALONE_PX = 170
-const ROOM_PX = 104
+/** Room for one section alone, and for the thicker of two. */
+const ALONE = { width: 640, height: 210 }
+const ROOM = { width: 270, height: 104 }
 
 interface ThroughProps {
   batch: Batch
@@ -24,18 +24,19 @@ interface ThroughProps {
 export function Through({ batch, course, hour, onHour, choice, onChoose, trouble, other }: ThroughProps) {
   const at = nearest(course.hours, hour)
   const { piece } = batch.judgement
+  const alone = choice.change === 'nothing'
   if (!piece) return null
   return (
     <div>
       <div
-        className={`grid grid-cols-[minmax(0,1fr)] gap-x-4 wide:grid-cols-2 ${other ? 'items-end' : 'items-start'}`}
+        className={`grid grid-cols-[minmax(0,1fr)] gap-x-4 ${alone ? 'wide:grid-cols-[minmax(0,1fr)_13rem]' : 'wide:grid-cols-2'} ${other ? 'items-end' : 'items-start'}`}
       >
-        <figure>
+        <figure className={alone ? 'wide:row-span-2' : ''}>
           <figcaption className="font-slab text-lg">as it is</figcaption>
           <Section
             piece={piece}
             course={{ profile: profileAt(course, hour), across: course.across }}
-            room={{ width: 270, height: choice.change === 'nothing' ? ALONE_PX : ROOM_PX }}
+            room={alone ? ALONE : ROOM}
           />
         </figure>
         <div>
@@ -53,9 +54,9 @@ export function Through({ batch, course, hour, onHour, choice, onChoose, trouble
                 across: other.judgement.course.across,
               }}
               room={{
-                width: 270,
+                width: ROOM.width,
                 height:
-                  (ROOM_PX * other.judgement.piece.thickness_mm) /
+                  (ROOM.height * other.judgement.piece.thickness_mm) /
                   Math.max(piece.thickness_mm, other.judgement.piece.thickness_mm),
               }}
             />
@@ -71,7 +72,7 @@ export function Through({ batch, course, hour, onHour, choice, onChoose, trouble
           onHour(course.hours[index] ?? hour)
         }}
       />
-      <p className="min-h-12">{course.says[at]}</p>
+      <p className="min-h-6">{course.says[at]}</p>
       {other && (
         <ul aria-label="What is different" className="border-t border-rule pt-1" role="status">
           {other.says.map((words) => (

@@ -10,7 +10,7 @@ export PYTHONPATH := src
 # Compiled modules save two seconds a start.
 unexport PYTHONDONTWRITEBYTECODE
 
-.PHONY: demo demo-reset run test check unit fuzz browser bench pictures lock types format setup setup-test clean
+.PHONY: demo demo-reset run test check unit fuzz torture browser bench pictures lock types format setup setup-test clean
 
 ## Start with the demo kitchen; changes are kept in .demo
 demo: setup web/dist/index.html
@@ -35,6 +35,10 @@ unit: setup-test
 ## Other examples at every run, and more of them: the drawn tests alone, with a longer breath than the gate's
 fuzz: setup-test
 	VADOUVAN_EXAMPLES=fuzz $(BIN)/python -m tests.everything --without-browser --drawn
+
+## Attacks on the kitchen's promises (docs/reliability.md), about 20 minutes; a little of it is in `make test`
+torture: setup-test
+	$(BIN)/python -m tests.torture
 
 ## Speed, as ratios
 bench: setup-test

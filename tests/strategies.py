@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from tests.drafts import NOW
 from vadouvan.core.draft.typed import (
     AimsInput,
+    CompanionInput,
     CutInput,
     Draft,
     FireInput,
@@ -46,6 +47,9 @@ lines = st.lists(st.builds(LineInput, st.just(""), words, ticks, ticks, ticks), 
 stages = st.lists(
     st.builds(StageInput, st.just(""), words, counts, words, times, counts, ticks, words), max_size=3
 ).map(lambda found: tuple(replace(stage, id=str(number)) for number, stage in enumerate(found, start=1)))
+companions = st.lists(st.builds(CompanionInput, st.just(""), words, words, words, words), max_size=2).map(
+    lambda found: tuple(replace(one, id=str(number)) for number, one in enumerate(found, start=1))
+)
 drafts = st.builds(
     Draft,
     words,
@@ -58,6 +62,7 @@ drafts = st.builds(
     st.builds(QuantityInput, *[words] * 6),
     st.builds(MakingInput, words, times, words, words, words, times),
     st.builds(FireInput, words, stages, words, counts, words, times, words, words),
+    companions,
 )
 
 identities = st.uuids().map(str)

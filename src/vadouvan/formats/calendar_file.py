@@ -9,7 +9,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import replace
 from datetime import UTC, datetime, timedelta
 
-from icalendar import Alarm, Calendar, Event
+from icalendar import Alarm, Calendar, Component, Event
 
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import hours_between, later
@@ -103,9 +103,9 @@ def _starts(text: str, identity: str) -> dict[str, datetime]:
         raise FormatError(field="file", given=text[:40], wrong=wrong, accepted=ACCEPTED) from None
     found = {}
     for event in calendar.walk("VEVENT"):
-        uid, start = str(event.get("uid", "")), event.get("dtstart")
-        if uid.endswith(f".{identity}@{DOMAIN}") and start is not None and isinstance(start.dt, datetime):
-            moment = start.dt
+        uid = str(event.get("uid", ""))
+        moment = _start_of(event) if uid.endswith(f".{identity}@{DOMAIN}") else None
+        if moment is not None:
             if moment.tzinfo is None:
                 raise FormatError(
                     field="file",
@@ -117,3 +117,13 @@ def _starts(text: str, identity: str) -> dict[str, datetime]:
     if not found:
         raise FormatError(field="file", given=text[:40], wrong="It holds nothing of this batch.", accepted=ACCEPTED)
     return found
+
+
+def _start_of(event: Component) -> datetime | None:
+    """When it begins; nothing for a whole day."""
+    try:
+        begins = event.decoded("dtstart", None)
+    except (ValueError, TypeError, AttributeError, KeyError) as error:
+        wrong = f"The time of an event in it cannot be read: {str(error)[:80]}."
+        raise FormatError(field="file", given=str(event.get("uid", ""))[:40], wrong=wrong, accepted=ACCEPTED) from None
+    return begins if isinstance(begins, datetime) else None

@@ -19,7 +19,7 @@ from sqlalchemy.exc import DatabaseError
 
 from vadouvan.core.interpretation.routine import read_routine
 from vadouvan.core.interpretation.shared import read_shared
-from vadouvan.errors import BadInput, Busy, FormatError
+from vadouvan.errors import BadInput, Busy, FormatError, NoKitchen
 from vadouvan.shapes import draft_from_json
 from vadouvan.store.database import WAITS_MS, migration_config, open_database, reading, tidy
 from vadouvan.store.event_log import logged_in
@@ -91,7 +91,10 @@ class KitchenFile:
             copy = Path(folder) / "restored.sqlite"
             shutil.copyfile(source, copy)
             _refuse_foreign(copy)
-            mended = open_database(copy)
+            try:
+                mended = open_database(copy)
+            except NoKitchen as error:
+                raise _refused(f"The backup cannot be opened: {error.wrong}") from None
             try:
                 checked = KitchenFile(mended).check()
             finally:
@@ -99,7 +102,11 @@ class KitchenFile:
             if checked.findings:
                 first = checked.findings[0]
                 raise _refused(f"The backup is damaged: {first.where}: {first.says}")
-            self._put_in_place(copy, aside)
+            try:
+                self._put_in_place(copy, aside)
+            except sqlite3.DatabaseError as error:
+                aside.unlink(missing_ok=True)
+                raise _refused(f"The backup could not be put back ({error}); the kitchen is as it was.") from None
         return checked
 
     def _put_in_place(self, copy: Path, aside: Path) -> None:
@@ -128,23 +135,35 @@ class KitchenFile:
         rows = 0
         with reading(self._engine) as session:
             for table, read, name in _READERS:
-                for row in session.scalars(select(table)):
-                    rows += 1
-                    try:
-                        read(row)
-                    except UNREADABLE as error:
-                        findings.append(Finding(name(row), f"cannot be read ({type(error).__name__}: {error})"))
+                try:
+                    for row in session.scalars(select(table)):
+                        rows += 1
+                        findings += _of_row(row, read, name)
+                except DatabaseError as error:
+                    findings.append(Finding(table.__tablename__, f"cannot be read ({error.orig})"))
         return Checked(rows, tuple(findings[:MOST_TOLD]))
+
+
+def _of_row(row: Any, read: Callable[..., object], name: Callable[..., str]) -> Iterator[Finding]:
+    if row is None:
+        yield Finding("the file", "holds a row without an identity")
+        return
+    try:
+        read(row)
+    except UNREADABLE as error:
+        yield Finding(name(row), f"cannot be read ({type(error).__name__}: {error})")
 
 
 def _of_database(engine: Engine) -> Iterator[Finding]:
     with engine.connect() as connection:
         try:
             told = [row[0] for row in connection.execute(text("PRAGMA integrity_check"))]
-        except sqlite3.DatabaseError as error:
-            told = [str(error)]
+            orphans = list(connection.execute(text("PRAGMA foreign_key_check")))
+        except DatabaseError as error:
+            yield Finding("the file", str(error.orig))
+            return
         yield from (Finding("the file", says) for says in told if says != "ok")
-        for table, row, parent, _ in connection.execute(text("PRAGMA foreign_key_check")):
+        for table, row, parent, _ in orphans:
             yield Finding(f"{table}, row {row}", f"belongs to a {parent} that is not there")
         present = MigrationContext.configure(connection).get_current_revision()
         head = ScriptDirectory.from_config(migration_config()).get_current_head()

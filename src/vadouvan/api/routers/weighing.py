@@ -15,7 +15,7 @@ from vadouvan.core.weighing.advice import advice_on
 from vadouvan.core.weighing.event import CounterEvent, EventKind, How
 from vadouvan.core.weighing.session import Session, carry_out, session_of
 from vadouvan.core.weighing.telling import typed_celsius, typed_mass_kg
-from vadouvan.errors import Overtaken
+from vadouvan.errors import Busy, Overtaken
 from vadouvan.formats.weighing_out import WeighOut, weigh_out
 from vadouvan.store.event_log import DraftMoved
 
@@ -107,7 +107,7 @@ def event(identity: Identity, body: EventBody, here: Here) -> WeighAnswer:
             here.events.note(identity, carried.logged, draft=carried.draft, made_from=session.draft, now=now)
         except DraftMoved:
             if left == 0:
-                raise
+                raise Busy from None
         else:
             break
     return _answer(_session(identity, here), here)

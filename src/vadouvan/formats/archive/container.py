@@ -5,7 +5,10 @@ from __future__ import annotations
 import hashlib
 import io
 import json
+import lzma
+import struct
 import zipfile
+import zlib
 from collections import Counter
 from collections.abc import Mapping
 from dataclasses import dataclass
@@ -55,6 +58,13 @@ class Unpacked:
     notes: tuple[str, ...]
 
 
+# All that unpacking a torn archive is known to raise
+DAMAGED = (
+    zipfile.BadZipFile, zlib.error, lzma.LZMAError, struct.error, OSError, EOFError, NotImplementedError, RuntimeError,
+    ValueError, IndexError, OverflowError,
+)  # fmt: skip
+
+
 def pack(files: Mapping[str, bytes], *, now: datetime) -> bytes:
     """A zip of these files with a manifest of their fingerprints."""
     lines = [FileLine(path=path, sha256=hashlib.sha256(data).hexdigest()) for path, data in files.items()]
@@ -76,7 +86,7 @@ def unpack(data: bytes, *, needed: tuple[str, ...]) -> Unpacked:
         raise too_large(len(data))
     try:
         archive = zipfile.ZipFile(io.BytesIO(data))
-    except zipfile.BadZipFile:
+    except DAMAGED:
         raise refused("This is not an archive of a kitchen, or it was cut short on its way.") from None
     with archive:
         present = _checked_names(archive)
@@ -155,7 +165,7 @@ def _read(archive: zipfile.ZipFile, info: zipfile.ZipInfo) -> bytes:
     try:
         with archive.open(info) as source:
             data = source.read(LARGEST_FILE_BYTES + 1)
-    except (zipfile.BadZipFile, NotImplementedError, RuntimeError, EOFError):
+    except DAMAGED:
         raise refused(f"{info.filename} is damaged.") from None
     if len(data) > LARGEST_FILE_BYTES:
         limit = LARGEST_FILE_BYTES // 1_000_000

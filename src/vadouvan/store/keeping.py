@@ -92,13 +92,10 @@ class KitchenFile:
             shutil.copyfile(source, copy)
             _refuse_foreign(copy)
             try:
-                mended = open_database(copy)
-            except NoKitchen as error:
-                raise _refused(f"The backup cannot be opened: {error.wrong}") from None
-            try:
-                checked = KitchenFile(mended).check()
-            finally:
-                mended.dispose()
+                checked = _checked(copy)
+            except (NoKitchen, Busy) as error:  # nobody else has the copy open: held, it is torn
+                wrong = error.wrong if isinstance(error, NoKitchen) else "its pages do not fit together."
+                raise _refused(f"The backup cannot be opened: {wrong}") from None
             if checked.findings:
                 first = checked.findings[0]
                 raise _refused(f"The backup is damaged: {first.where}: {first.says}")
@@ -142,6 +139,15 @@ class KitchenFile:
                 except DatabaseError as error:
                     findings.append(Finding(table.__tablename__, f"cannot be read ({error.orig})"))
         return Checked(rows, tuple(findings[:MOST_TOLD]))
+
+
+def _checked(copy: Path) -> Checked:
+    """A copy brought up to date, and all that is in it."""
+    mended = open_database(copy)
+    try:
+        return KitchenFile(mended).check()
+    finally:
+        mended.dispose()
 
 
 def _of_row(row: Any, read: Callable[..., object], name: Callable[..., str]) -> Iterator[Finding]:

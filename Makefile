@@ -18,6 +18,8 @@ demo: setup web/dist/index.html
 
 ## Forget all changes to the demo kitchen
 demo-reset:
+	@test ! -e .demo/serving.lock || $(PYTHON) -c 'import fcntl; fcntl.flock(open(".demo/serving.lock", "a"), fcntl.LOCK_EX | fcntl.LOCK_NB)' \
+	  2>/dev/null || { echo "The demo is being served: stop it first (Ctrl+C)."; exit 1; }
 	rm -rf .demo
 
 ## Start with your own kitchen, kept in the user's data folder

@@ -38,7 +38,7 @@ unit: setup-test
 fuzz: setup-test
 	VADOUVAN_EXAMPLES=fuzz $(BIN)/python -m tests.everything --without-browser --drawn
 
-## Attacks on the kitchen's promises (docs/reliability.md), about 20 minutes; a little of it is in `make test`
+## Attacks on the kitchen's promises (docs/reliability.md), half an hour and more; a little of it is in `make test`
 torture: setup-test
 	$(BIN)/python -m tests.torture
 

@@ -96,9 +96,10 @@ def _spoilt(value: Any, chance: random.Random, share: float) -> Any:
 
 
 def mutated_files(count: int, seed: int) -> Tally:
-    """Archives, backups, calendars and texts, torn: below 500, and the kitchen still answers."""
+    """Archives, backups, calendars and texts, torn: below 500, nothing written when refused, and the list answers."""
     chance, tally = random.Random(seed), Tally("mutated files")
     with _kitchen() as client:
+        context = cast("FastAPI", client.app).state.context
         identity = client.get("/api/batches").json()[0]["id"]
         whole = {
             "/api/kitchen/archive/preview": demo_archive(),
@@ -115,8 +116,11 @@ def mutated_files(count: int, seed: int) -> Tally:
             body: dict[str, Any] = (
                 {"json": {"text": torn.decode("utf-8", errors="replace")}} if is_text else {"content": torn}
             )
+            before = context.snapshots.read()
             status = client.post(address, **body).status_code
             tally.tried += 1
+            if status >= 400 and context.snapshots.read() != before:
+                tally.broken.append(f"{address}: refused with {status}, and something was written")
             if status >= 500:
                 tally.broken.append(f"{address}: {status} for {torn[:60]!r}, {len(torn)} bytes")
             if status == 200 and address.endswith("restore"):

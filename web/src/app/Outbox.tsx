@@ -38,7 +38,7 @@ export function Outbox() {
       <ul role="status">
         {waiting.map((one) => (
           <li key={one.identity} className="flex flex-wrap items-center gap-x-3">
-            <span>
+            <span className="min-w-0 grow basis-96">
               <span aria-hidden>▲ </span>
               Not sent yet, and held on this device: {one.name}. {one.says}
             </span>

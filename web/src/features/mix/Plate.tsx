@@ -72,7 +72,7 @@ export function Plate({ batch, draft, change }: DrawerProps) {
                 question="How much of it is eaten"
                 stack
                 value={said.eaten}
-                placeholder={`${read?.eaten_pct.toFixed(0) ?? '100'} %`}
+                placeholder="half, or 80 %"
                 assumed={batch.judgement.assumed[`${path}.eaten_pct`]}
                 fault={faultOf(batch, `${path}.eaten_pct`)}
                 onType={(eaten) => {

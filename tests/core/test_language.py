@@ -9,9 +9,11 @@ import csv
 import json
 import re
 import unittest
+from dataclasses import replace
 from pathlib import Path
 
-from tests.drafts import judged, steak
+from tests.drafts import NOW, judged, steak
+from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.interpretation.mix import can_be_read, portion_of, single_lines
 from vadouvan.core.measures.quantity import MASS, quantity
@@ -36,7 +38,19 @@ READ = (
     ("fish sauce, 2 tbsp", "fish_sauce"),
     ("Honey: 30 g", "honey"),
     ("lemon juice from 1 lemon", "lemon_juice"),
+    # zest or juice by what stands behind
+    ("2 limes, zest only", "zest_lime"),
+    ("1 preserved lemon, rind only", "preserved_lemon"),
+    ("strips of peel from 1 lemon", "zest_lemon"),
+    # fresh or dried by the spoon
+    ("1 tsp coriander", "coriander_seed"),
+    ("1 tbsp chopped coriander", "coriander_leaf"),
+    ("1 tsp thyme", "thyme_dried"),
+    ("1 tbsp parsley", "parsley"),
     # names by region and form
+    ("3 dried ancho chiles", "ancho_dried"),
+    ("6 anchovies", "anchovy_fillet"),
+    ("1 cup hot beef broth", "stock_regular"),
     ("1 tsp jeera powder", "cumin"),
     ("3 green onions", "scallion"),
     ("1 tsp crushed red pepper", "chilli_flakes"),
@@ -152,6 +166,109 @@ class Unweighed(unittest.TestCase):
                 asked = judged(steak("12 g salt", text))
                 self.assertIsNone(asked.window)
                 self.assertEqual([one.field for one in asked.reading.problems], ["mix.2"])
+
+
+class ByTheMeat(unittest.TestCase):
+    """An amount for each kilogram, pound or hundred parts of the meat."""
+
+    def test_for_all_the_meat(self) -> None:
+        """In a batch it is worked out for the meat; without one it asks how much there is."""
+        for text, grams in (
+            ("10 g salt per kg of meat", 20.0),
+            ("10g/kg salt", 20.0),
+            ("1 tsp table salt per pound", 6 * 2 / 0.45359237),
+            ("1.5 % salt by weight of the meat", 30.0),
+            ("5 g honey to the kilo", 10.0),
+        ):
+            with self.subTest(text):
+                whole = portion_of(LineInput("1", text), KITCHEN.pantry, 2.0)
+                self.assertAlmostEqual(whole.mass_kg.value * 1000, grams, places=6)
+                self.assertEqual(whole.text, text)
+                with self.assertRaisesRegex(InputError, "Say the meat first"):
+                    portion(text)
+
+    def test_another_size_counts_the_meat_once(self) -> None:
+        """Twice the meat takes twice the salt, not four times."""
+        draft = steak("12 g salt per kg", "3 cloves garlic")
+        bigger = scaled_to(draft, KITCHEN, now=NOW, cut=replace(draft.cut, mass="2.4 kg"))
+        for one in (draft, bigger.draft):
+            found = judged(one)
+            assert found.reading.cut is not None
+            salt_kg = found.reading.mix.portions[0].mass_kg.value
+            self.assertAlmostEqual(salt_kg / found.reading.cut.meat_kg, 0.012, delta=1e-4)
+
+
+class Amounts(unittest.TestCase):
+    """Amounts in the words of cooks (common practice, no source)."""
+
+    def test_grams(self) -> None:
+        """Pieces of a length, packs by weight, packed leaves, American gallons."""
+        for text, grams in (
+            ("1 (1-inch) piece ginger, peeled", 15.2),
+            ("one 2-inch knob of ginger", 30.5),
+            ("1 14-ounce can coconut milk", 396.9),
+            ("8 fluid ounces buttermilk", 243.7),
+            ("1 gallon water", 3777.0),
+            ("1 cup packed coriander leaves", 26.4),
+            ("a few threads of saffron", 0.01),
+        ):
+            with self.subTest(text):
+                self.assertAlmostEqual(
+                    portion(text).mass_kg.value * 1000 / grams, 1.0, delta=0.5 if grams < 1 else 0.01
+                )
+
+    def test_what_is_split_is_marked(self) -> None:
+        """Of an amount that is divided, how much goes here is a guess."""
+        self.assertTrue(portion("2 tbsp oil, divided").guessed)
+
+    def test_one_amount_for_each(self) -> None:
+        """Behind the names as before them."""
+        wanted = ("1 tsp salt", "1 tsp pepper", "1 tsp garlic powder")
+        self.assertEqual(single_lines("salt, pepper, garlic powder, 1 tsp each", KITCHEN.pantry), wanted)
+
+
+class PastedLayouts(unittest.TestCase):
+    """Recipes as they are pasted."""
+
+    def test_the_meat_in_other_words(self) -> None:
+        """Times a weight, in two units, after "for"; bullets are no minus."""
+        for line, kind, mass in (
+            ("2 x 200 g salmon fillets", "salmon_fillet", "400 g"),
+            ("500g/1lb 2oz chicken breast, diced", "chicken_breast_cubes", "500g"),
+            ("For 600g salmon fillet (4 pieces)", "salmon_fillet", "600g"),
+            ("- 4 swordfish steaks, 2.5cm thick (800g)", "swordfish_steak", "800g"),
+        ):
+            with self.subTest(line):
+                cut = read_any(f"{line}\n3 tbsp white miso\n1 tsp salt\n", KITCHEN).draft.cut
+                self.assertEqual((cut.kind, cut.mass), (kind, mass))
+
+    def test_all_in_one_row(self) -> None:
+        """A line for each amount."""
+        text = "Skewers: 1kg pork shoulder cut into 3cm cubes, 80ml olive oil, juice of 2 lemons, 2 tsp salt"
+        draft = read_any(text, KITCHEN).draft
+        self.assertEqual((draft.name, draft.cut.kind), ("Skewers", "pork_shoulder_cubes"))
+        self.assertEqual([line.text for line in draft.mix], ["80ml olive oil", "juice of 2 lemons", "2 tsp salt"])
+
+    def test_what_is_rubbed_on_after_a_brine_goes_beside_it(self) -> None:
+        """It is no part of the bath, and says so."""
+        brought = read_any(
+            "Brined turkey\nBrine\n4 litres water\n240 g salt\n\nRub\n2 tbsp soft butter\n1 tsp pepper\n", KITCHEN
+        )
+        self.assertEqual(brought.draft.name, "Brined turkey")
+        self.assertEqual([line.text for line in brought.draft.mix], ["4 litres water", "240 g salt"])
+        self.assertEqual([one.title for one in brought.draft.companions], ["Rub"])
+        self.assertIn('"Rub"', " ".join(brought.notes))
+
+    def test_the_name(self) -> None:
+        """A title before what is said of the whole, or before a heading; never an ingredient."""
+        for text, name in (
+            ("Smoky thighs\nServes 4\n1 tsp salt\n2 tbsp oil", "Smoky thighs"),
+            ("# Grilled swordfish\n- 1 tsp salt\n- 2 tbsp oil", "Grilled swordfish"),
+            ("black pepper\n1 tsp salt\n2 tbsp oil", ""),
+            ("Marinade\n1 tsp salt\n2 tbsp oil", ""),
+        ):
+            with self.subTest(text):
+                self.assertEqual(read_any(text, KITCHEN).draft.name, name)
 
 
 class NoAmount(unittest.TestCase):

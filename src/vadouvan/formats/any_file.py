@@ -9,14 +9,15 @@ from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES,
 from vadouvan.core.interpretation.mix import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.parsing.cut_name import meat_among
-from vadouvan.core.parsing.pasted import recipe_in
+from vadouvan.core.parsing.cut_name import cut_named, meat_among
+from vadouvan.core.parsing.pasted import heading_of, in_lines, is_told_of_all, recipe_in, tells_a_part
+from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
 from vadouvan.formats.brought import cut_input
 from vadouvan.formats.recipe import read_recipe
 
-LONGEST_NAME = 200
+LONGEST_NAME, LONGEST_TITLE = 200, 100
 ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredient a line."
 
 
@@ -61,7 +62,7 @@ def _is_batch(text: str) -> bool:
 
 def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
     """A list: its name, the line of its meat, the lines of its mix one ingredient each; the rest is told."""
-    name, rest = _name_and_rest(text)
+    name, rest = _name_and_rest(in_lines(text), kitchen)
     recipe = recipe_in(rest, lambda line: can_be_read(line, kitchen.pantry))
     if not recipe.lines:
         raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)
@@ -95,11 +96,23 @@ def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
     return Brought(draft, tuple(notes))
 
 
-def _name_and_rest(text: str) -> tuple[str, str]:
-    """A first line without an amount, with a gap or an amount after it, is the name."""
+def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
+    """The name, if the first line is one: it holds no amount and names neither meat nor an ingredient.
+
+    After it comes a gap, an amount, a heading, or what is said of the whole recipe.
+    """
     first, _, rest = text.partition("\n")
-    after = rest.partition("\n")[0].strip()
-    is_name = leading_number(first.strip().lstrip("# ")) is None and not first.rstrip().endswith(":")
-    if is_name and rest.strip() and (not after or leading_number(after) is not None):
-        return first.strip().lstrip("# ")[:LONGEST_NAME], rest
-    return "", text
+    said = without_bullet(first.strip().lstrip("# "))
+    after = without_bullet(rest.strip().partition("\n")[0])
+    in_use = leading_number(said) is not None or first.rstrip().endswith(":") or tells_a_part(first)
+    ingredient = can_be_read(said, kitchen.pantry) or said.lower() in kitchen.pantry.by_name
+    if (
+        in_use
+        or ingredient
+        or cut_named(said, kitchen.cuts) is not None
+        or len(said) > LONGEST_TITLE
+        or not rest.strip()
+    ):
+        return "", text
+    follows = rest.startswith(("\n", "\r")) or leading_number(after) is not None or heading_of(after) is not None
+    return (said[:LONGEST_NAME], rest) if follows or is_told_of_all(after) else ("", text)

@@ -129,7 +129,8 @@ export const api = {
   keepCut: async (batch: string, name: string) =>
     answered(await client.POST('/api/own-cuts', { body: { batch, name } })),
   fromFile: async (text: string) => answered(await client.POST('/api/batches/from-file', { body: { text } })),
-  readLine: async (text: string) => answered(await client.POST('/api/lines/reading', { body: { text } })),
+  readLine: async (text: string, meatG?: number) =>
+    answered(await client.POST('/api/lines/reading', { body: { text, meat_g: meatG ?? null } })),
   amounts: async (question: AmountsQuestion) =>
     answered(await client.POST('/api/mix/amounts', { body: question })),
   corrections: async (question: CorrectionsQuestion) =>

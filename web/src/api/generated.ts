@@ -2846,9 +2846,11 @@ export interface components {
         };
         /**
          * LineQuestion
-         * @description A line being typed.
+         * @description A line being typed, and the meat that it is for, if that is known.
          */
         LineQuestion: {
+            /** Meat G */
+            meat_g?: number | null;
             /** Text */
             text: string;
         };

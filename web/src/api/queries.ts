@@ -29,10 +29,10 @@ export const cubesQuery = (identity: string, revision: number) =>
     queryFn: () => api.cubes(identity),
     placeholderData: keepPreviousData,
   })
-export const lineQuery = (text: string) =>
+export const lineQuery = (text: string, meatG?: number) =>
   queryOptions({
-    queryKey: ['line', text],
-    queryFn: () => api.readLine(text),
+    queryKey: ['line', text, meatG],
+    queryFn: () => api.readLine(text, meatG),
     enabled: text.trim() !== '',
     staleTime: Infinity,
   })

@@ -62,11 +62,12 @@ def get_pantry(here: Here, search: Annotated[str, Query(max_length=80)] = "") ->
 def read_line_as_typed(question: LineQuestion, here: Here) -> LineAnswer:
     """What a line being typed would weigh; a line that cannot be read is an answer, not an error."""
     pantry = here.kitchen.pantry
+    meat_kg = None if question.meat_g is None else question.meat_g / 1000
     singles = single_lines(question.text, pantry)
-    if len(singles) > 1:
-        return LineAnswer(items=[_item(text, pantry) for text in singles])
     try:
-        portion = portion_of(LineInput("typed", question.text), pantry)
+        if len(singles) > 1:
+            return LineAnswer(items=[_item(text, pantry, meat_kg) for text in singles])
+        portion = portion_of(LineInput("typed", question.text), pantry, meat_kg)
     except InputError as error:
         return LineAnswer(problem=problem_out(error))
     figure = grams_figure(portion)
@@ -79,8 +80,8 @@ def read_line_as_typed(question: LineQuestion, here: Here) -> LineAnswer:
     )
 
 
-def _item(text: str, pantry: Pantry) -> LineItem:
-    portion = portion_of(LineInput("typed", text), pantry)
+def _item(text: str, pantry: Pantry, meat_kg: float | None) -> LineItem:
+    portion = portion_of(LineInput("typed", text), pantry, meat_kg)
     figure = grams_figure(portion)
     return LineItem(
         text=text,

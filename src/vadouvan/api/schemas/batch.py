@@ -57,9 +57,10 @@ class BatchFileBody(BaseModel):
 
 
 class LineQuestion(BaseModel):
-    """A line being typed."""
+    """A line being typed, and the meat that it is for, if that is known."""
 
     text: str = Field(max_length=2000)
+    meat_g: float | None = Field(None, gt=0, le=1e6)
 
 
 class LineItem(BaseModel):

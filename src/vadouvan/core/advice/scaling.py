@@ -22,6 +22,7 @@ from vadouvan.core.measures.units import VOLUME_M3, unit_word
 from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.core.parsing.rate import rate_in
 
 MoreId = Literal["everything", "neutral"]
 # A line that seasons nothing may be made more without making it saltier, sourer or hotter.
@@ -151,7 +152,12 @@ def _counted_text(text: str, factor: float) -> str:
     ('6 cloves garlic', '1.5 tbsp soy sauce', '')
     """
     found = leading_number(text)
-    if found is None or found.number.low != found.number.high or re.search(r"[\d½¼¾⅓⅔]", found.rest):
+    if (
+        rate_in(text) is not None
+        or found is None
+        or found.number.low != found.number.high
+        or re.search(r"[\d½¼¾⅓⅔]", found.rest)
+    ):
         return ""
     wanted = found.number.value * factor
     word = re.match(r"[A-Za-z]+", found.rest)

@@ -23,7 +23,7 @@ USUALLY_EATEN: dict[CompanionKind, float] = {"glaze": EATEN_GLAZE.value, "dip": 
 NAMED: dict[CompanionKind, tuple[str, ...]] = {
     "glaze": ("glaze", "glazing", "baste", "basting", "lacquer", "mop", "brush", "brushing"),
     "dip": ("dip", "dipping"),
-    "finish": ("finish", "finishing", "garnish", "topping", "sprinkle", "dust", "serve", "serving"),
+    "finish": ("finish", "finishing", "garnish", "topping", "sprinkle", "dust", "serve", "serving", "rub"),
     "pot": ("pot", "braise", "braising", "stew", "roasting", "vegetables", "liquid", "tin"),
     "sauce": ("sauce", "gravy", "dressing", "relish", "salsa"),
 }
@@ -66,7 +66,7 @@ def kind_named(title: str) -> CompanionKind:
 
 
 def read_companions(
-    said: tuple[CompanionInput, ...], pantry: Pantry, notes: Notes, meat_kg: float
+    said: tuple[CompanionInput, ...], pantry: Pantry, notes: Notes, meat_kg: float | None
 ) -> tuple[Companion, ...]:
     """Every mix beside the marinade; what cannot be weighed of it is listed with it and stops nothing else.
 
@@ -79,7 +79,7 @@ def read_companions(
     return tuple(_companion(one, pantry, notes, meat_kg) for one in said[:MOST_COMPANIONS])
 
 
-def _companion(said: CompanionInput, pantry: Pantry, notes: Notes, meat_kg: float) -> Companion:
+def _companion(said: CompanionInput, pantry: Pantry, notes: Notes, meat_kg: float | None) -> Companion:
     path = f"companions.{said.id}"
     named = kind_named(said.title)
     kind = notes.choice(said.kind, KINDS, (named, named), f"{path}.kind")

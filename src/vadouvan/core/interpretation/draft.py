@@ -88,7 +88,7 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
     """Read every answer of a draft; never raises for what a cook typed."""
     notes = Notes()
     cut = read_cut(draft.cut, kitchen, notes)
-    meat_kg = cut.meat_kg if cut is not None else 1.0
+    meat_kg = cut.meat_kg if cut is not None else None
     mix = read_mix(draft, kitchen.pantry, notes, meat_kg)
     fire = _with_minutes(read_fire(draft.fire, notes), cut, notes)
     frozen_share = _frozen_share(draft.occasion, notes)

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import re
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import TypeVar, get_args
 
 from vadouvan.core.draft.typed import (
@@ -40,9 +40,11 @@ from vadouvan.core.mix.salting_method import Salting, SaltingMethod
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
-from vadouvan.core.parsing.amount import Portion, not_in_that_state, read_line, weigh
+from vadouvan.core.parsing.amount import Portion, SaidLine, not_in_that_state, read_line, weigh
 from vadouvan.core.parsing.curing import curing_refused, names_curing_salt
+from vadouvan.core.parsing.rate import rate_in
 from vadouvan.core.parsing.several import taken_apart
+from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import InputError
 
 T = TypeVar("T")
@@ -54,6 +56,7 @@ FORMS: dict[str, Form] = {name: name for name in get_args(Form)}
 CONTAINERS: dict[str, Container] = {name: name for name in get_args(Container)}
 COATS: dict[str, Coat] = {name: name for name in get_args(Coat)}
 DEFAULT_BATH_H = 12.0
+USUAL_MEAT_KG = 1.0  # for usual doses while no meat is said
 
 
 @dataclass(frozen=True)
@@ -74,7 +77,7 @@ class MixInterpretation:
     making: Making
 
 
-def read_mix(draft: Draft, pantry: Pantry, notes: Notes, meat_kg: float = 1.0) -> MixInterpretation:
+def read_mix(draft: Draft, pantry: Pantry, notes: Notes, meat_kg: float | None = None) -> MixInterpretation:
     """Every answer about the mix, with problems and assumptions noted; ``meat_kg`` for lines that name no amount."""
     portions = _lines(draft.mix, pantry, notes, meat_kg)
     salting = _salting(draft.aims, pantry, notes)
@@ -94,7 +97,7 @@ def read_mix(draft: Draft, pantry: Pantry, notes: Notes, meat_kg: float = 1.0) -
 # --- lines ---------------------------------------------------------------------------------
 
 
-def _lines(lines: tuple[LineInput, ...], pantry: Pantry, notes: Notes, meat_kg: float) -> tuple[Portion, ...]:
+def _lines(lines: tuple[LineInput, ...], pantry: Pantry, notes: Notes, meat_kg: float | None) -> tuple[Portion, ...]:
     written = [line for line in lines if line.text.strip()]
     if not written:
         notes.waiting.append("at least one ingredient in the mix")
@@ -124,11 +127,11 @@ def seasons_nothing(text: str, pantry: Pantry) -> bool:
     return item is not None and item.enzyme is None and max(item.salt.value, item.acid.value) <= MOST_SALT_GUESSED
 
 
-def portion_of(line: LineInput, pantry: Pantry, meat_kg: float = 1.0) -> Portion:
+def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) -> Portion:
     """The portion that a typed line means; raises InputError with the line's path ``mix.<id>``.
 
-    A line that names an ingredient and no amount is a usual dose for so much meat, as a guess with a wide band: never
-    of what carries salt or a live enzyme.
+    An amount for each kilogram needs the meat. A line that names an ingredient and no amount is a usual dose for so
+    much meat (a kilogram while none is said), as a guess with a wide band: never of what carries salt or a live enzyme.
     """
     path = f"mix.{line.id}"
     if len(line.text) > LONGEST_TEXT:
@@ -140,9 +143,9 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float = 1.0) -> Portion
     if parts and single_lines(line.text, pantry) == parts:
         wrong = f'"{line.text.strip()}" holds several ingredients.'
         raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write one a line: {'; '.join(parts)}.")
-    usual = _usual_dose(line, pantry, meat_kg)
-    if usual is not None:
-        return usual
+    by_the_meat = _by_the_meat(line, pantry, meat_kg)
+    if by_the_meat is not None:
+        return by_the_meat
     said = read_line(line.text, field=path)
     grown = tuple(f"fresh {name}" for name in said.names) if said.unit in FRESH_UNITS else ()
     meant = pantry.qualified(said.qualified)
@@ -159,6 +162,7 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float = 1.0) -> Portion
         wrong = f'"{said.names[-1]}" is known here as {ingredient.also_called[0]}, not {state}.'
         near = ", ".join(f'"{item.also_called[0]}"' for item in pantry.search(state, 3))
         raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write which you mean, such as {near}.")
+    ingredient, said = _fresh_or_dried(said, ingredient, pantry)
     try:
         return weigh(said, ingredient, line_id=line.id, field=path)
     except InputError:
@@ -168,6 +172,18 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float = 1.0) -> Portion
         if known is None:
             raise
         return weigh(said, pantry.by_id[known], line_id=line.id, field=path)
+
+
+def _by_the_meat(line: LineInput, pantry: Pantry, meat_kg: float | None) -> Portion | None:
+    """So much for each kilogram or pound of meat without its bone, or a usual dose; none if the amount is said."""
+    rate = rate_in(line.text)
+    if rate is None:
+        return _usual_dose(line, pantry, meat_kg or USUAL_MEAT_KG)
+    if meat_kg is None:
+        wrong = f'"{line.text.strip()}" is an amount for so much meat, and how much there is has not been said.'
+        accepted = f'Say the meat first, or write the amount for all of it, such as "{rate.line}".'
+        raise InputError(field=f"mix.{line.id}", given=line.text, wrong=wrong, accepted=accepted)
+    return replace(portion_of(LineInput(line.id, rate.line), pantry).part(meat_kg / rate.per_kg), text=line.text)
 
 
 _VAGUE_START = re.compile(
@@ -182,7 +198,7 @@ MOST_SALT_GUESSED = 0.01  # share of salt from which an amount is asked, not gue
 
 def _usual_dose(line: LineInput, pantry: Pantry, meat_kg: float) -> Portion | None:
     """A usual dose of what is named without an amount; none if anything else is said of it."""
-    text = " ".join(line.text.strip().split())
+    text = " ".join(without_bullet(line.text).split())
     if re.search(r"[\d½¼¾⅓⅔]", text) or _LEFT_TO_THE_COOK.search(text):
         return None
     body, _, _ = text.partition(",")
@@ -195,6 +211,31 @@ def _usual_dose(line: LineInput, pantry: Pantry, meat_kg: float) -> Portion | No
     return Portion(line.id, line.text, item, dose, guessed=True)
 
 
+_TEASPOONS = frozenset(("tsp", "teaspoon"))
+_SPOONS = _TEASPOONS | {"tbsp", "tablespoon", "dessertspoon"}
+_AS_IT_GROWS = re.compile(
+    r"\b(?:lea(?:f|ves)|stems?|stalks|fresh|grated|chopped|minced|torn|sliced|picked|crushed|pureed|puree|paste)\b",
+    re.I,
+)
+
+
+def _fresh_or_dried(said: SaidLine, ingredient: Ingredient, pantry: Pantry) -> tuple[Ingredient, SaidLine]:
+    """What comes fresh and dried, by the spoon and without a word which, is a guess.
+
+    A teaspoon of a herb is of the dried one, a tablespoon of the fresh; where what is kept dry is another part of the
+    plant, it is that: a spoon of coriander is ground seed.
+    """
+    if said.unit not in _SPOONS or ingredient.group not in ("herb_fresh", "aromatic_fresh"):
+        return ingredient, said
+    kept = {"ground": _SPOONS, "dried": _TEASPOONS}
+    dry = [f"{state} {name.lower()}" for state in kept for name in said.names]
+    known = next((name for name in dry if name in pantry.by_name), "")
+    if not known or _AS_IT_GROWS.search(said.text) or pantry.by_name[known] == ingredient.id:
+        return ingredient, said
+    is_dry = ingredient.group == "herb_fresh" and said.unit in kept[known.split()[0]]
+    return pantry.by_id[pantry.by_name[known]] if is_dry else ingredient, replace(said, guessed=True)
+
+
 _IN_SLICES = re.compile(r"\b(?:sliced|slices?|wedges?|quartered|rounds)\b", re.IGNORECASE)
 PIECES_NAMED = {"stick": ("stick",), "cm": ("stick",), "in": ("stick",), "inch": ("stick",), "leaf": ("leaf",)}
 FRESH_UNITS = frozenset(("sprig", "bunch", "handful", "leaf"))  # of a herb as it grows, never of a dried one
@@ -203,7 +244,7 @@ FRESH_UNITS = frozenset(("sprig", "bunch", "handful", "leaf"))  # of a herb as i
 def can_be_read(text: str, pantry: Pantry) -> bool:
     """Whether a line is one of a mix, or holds several."""
     try:
-        portion_of(LineInput("asked", text), pantry)
+        portion_of(LineInput("asked", text), pantry, USUAL_MEAT_KG)
     except InputError:
         return len(single_lines(text, pantry)) > 1
     return True
@@ -216,7 +257,7 @@ def single_lines(text: str, pantry: Pantry) -> tuple[str, ...]:
         return (text,)
     try:
         for part in parts:
-            portion_of(LineInput("part", part), pantry)
+            portion_of(LineInput("part", part), pantry, USUAL_MEAT_KG)
     except InputError:
         return (text,)
     return parts

@@ -20,12 +20,14 @@ PLAIN_SALT_NAME = "salt"
 # Words that say how it was treated or how big it is, not what it is.
 _TREATMENT = re.compile(
     r"\b(?:finely|roughly|coarsely|freshly|thinly|chopped|minced|crushed|grated|sliced|pounded|peeled|"
-    r"squeezed|strained|beaten|melted|toasted|torn|picked|packed|optional|good|quality|pure|organic|mashed|crumbled|bruised|"
+    r"squeezed|strained|beaten|melted|soft|toasted|torn|picked|packed|optional|good|quality|pure|organic|mashed|crumbled|bruised|"
     r"cracked|shredded|whisked|warmed|softened|cubed|diced|quartered|halved|trimmed|washed|rinsed|deseeded|seeded|"
     r"pureed|puréed|blended|fat|plump|whole|fine|heavily|lightly|loosely|tightly|firmly|very|thin|thick|ripe)\b",
     re.IGNORECASE,
 )
 
+# A chilli by its American spelling, named after its kind; before "powder" the spelling decides what it is.
+_CHILLI = re.compile(r"(?<=\S) chil(?:e|i|ie|lie|ly)s?$")
 # Words that say in what form it comes, where the name is known without them.
 _ENDING = re.compile(
     r"\s(?:seasoning|threads?|strands?|sprigs?|pods?|stalks?|chunks?|wedges|flesh|pulp)$", re.IGNORECASE
@@ -74,6 +76,9 @@ class Pantry:
         Raises InputError with the nearest names if none does.
         """
         for form in (form for name in names for form in _forms(name)):
+            if form in self.by_name:
+                return self.by_id[self.by_name[form]]
+        for form in (_CHILLI.sub(" chilli", form) for name in names for form in _forms(name)):
             if form in self.by_name:
                 return self.by_id[self.by_name[form]]
         for name in names:

@@ -23,7 +23,8 @@ VAGUE_M3 = {
     "drop": Interval(0.05e-6, 0.03e-6, 0.08e-6), "splash": Interval(10e-6, 5e-6, 20e-6),
     "pint": Interval(520e-6, 473e-6, 568e-6), "drizzle": Interval(10e-6, 5e-6, 18e-6),
     "glug": Interval(20e-6, 12e-6, 35e-6), "dollop": Interval(22e-6, 14e-6, 40e-6),
-    "glass": Interval(150e-6, 110e-6, 200e-6),    "shot": Interval(30e-6, 22e-6, 45e-6),
+    "gallon": Interval(3.785e-3, 3.75e-3, 4.546e-3),  # American, or imperial at most
+    "glass": Interval(150e-6, 110e-6, 200e-6), "shot": Interval(30e-6, 22e-6, 45e-6),
 }  # fmt: skip
 # Measures that only make sense for an ingredient that has a weight for them.
 PIECE_UNITS = {
@@ -54,7 +55,9 @@ _PLURALS = {
     "glasses": "glass", "glass": "glass", "shots": "shot", "tot": "shot", "dollops": "dollop", "blob": "dollop",
     "teaspoonful": "tsp", "teaspoonfuls": "tsp", "tablespoonful": "tbsp", "tablespoonfuls": "tbsp", "tspn": "tsp",
     "teaspon": "tsp", "tbls": "tbsp", "tblsp": "tbsp", "tbspn": "tbsp", "dsp": "dessertspoon", "strands": "each",
-    "stems": "sprig", "stem": "sprig", "fronds": "sprig",
+    "stems": "sprig", "stem": "sprig", "fronds": "sprig", "slosh": "glug", "lug": "glug", "gallons": "gallon",
+    "gal": "gallon", "gals": "gallon", "pt": "pint", "pts": "pint", "thread": "each", "threads": "each",
+    "filament": "each", "filaments": "each", "strand": "each", "grating": "pinch", "gratings": "pinch",
 }  # fmt: skip
 _SIZES = {"small": 0.7, "medium": 1.0, "large": 1.35, "big": 1.35}
 _MANNER = {
@@ -383,6 +386,8 @@ def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -
 
 _CHUNKS = re.compile(r"\b(?:chunks?|cubes?|cubed|diced|slices?|sliced|pieces|wedges|chopped)\b", re.IGNORECASE)
 _PULP = re.compile(r"\b(?:grated|pureed|puréed|blended|pulped|minced|puree|purée)\b", re.IGNORECASE)
+_PACKED = re.compile(r"(?<!loosely )\bpacked\b", re.IGNORECASE)
+PACKED_KG_PER_M3 = 110.0  # leaves pressed into a cup, at least
 FILLED_CHUNKS, FILLED_PULP = 0.68, 1.4  # against the form of the table; common practice, no source
 
 
@@ -390,6 +395,8 @@ def _as_filled(said: SaidLine, ingredient: Ingredient) -> float:
     """How full a spoon or cup is of it in this form, against the form of the table [1]."""
     if ingredient.group in ("fruit", "enzyme_fruit") and _CHUNKS.search(said.text):
         return FILLED_CHUNKS
+    if ingredient.group == "herb_fresh" and _PACKED.search(said.text):
+        return max(1.0, PACKED_KG_PER_M3 / ingredient.spoon_density_kg_per_m3.value)
     if ingredient.group == "aromatic_fresh" and ingredient.form.startswith("chopped") and _PULP.search(said.text):
         return FILLED_PULP
     return 1.0

@@ -28,6 +28,12 @@ _WEIGHT = re.compile(
     rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|apiece|a piece))?",
     re.IGNORECASE,
 )
+_TIMES = re.compile(r"(?<![\w.,/])(\d{1,3})\s*[x×]\s*(?=\d[\d.,]*\s*(?:kg|g|lb|oz|pound|ounce)s?\b)", re.IGNORECASE)
+_IN_OTHER_UNITS = re.compile(
+    r"(?<=[a-z])\s*/\s*\d[\d.,/ ½¼¾⅓⅔]*\s*(?:kg|g|lbs?|oz|pounds?|ounces?)\b\.?"
+    r"(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?",
+    re.IGNORECASE,
+)
 _SIZE = re.compile(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
 _COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w.,/%])")
 _KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
@@ -99,7 +105,9 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     as_written = _as_our_recipes_write(text, cuts)
     if as_written is not None:
         return as_written
-    plain = re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text)
+    plain = _IN_OTHER_UNITS.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
+    each_of = _TIMES.search(plain)
+    plain = _TIMES.sub(r"\1 ", plain)
     for said, means in _SPOKEN:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
     weight, plain = _weight(plain)
@@ -119,10 +127,11 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     kind = _meant(plain, cuts)
     if kind is None or (weight is None and counted is None):
         return None
-    grams = None if weight is None else weight.grams * (count or 1 if weight.is_each else 1)
+    grams = None if weight is None else weight.grams * (count or 1 if weight.is_each or each_of else 1)
     if grams is not None and not LEAST_KG <= grams / 1000 <= MOST_KG:
         return None
-    mass = "" if grams is None else weight.text if weight is not None and weight.text else f"{grams:g} g"
+    as_typed = weight.text if weight is not None and each_of is None else ""
+    mass = "" if grams is None else as_typed or f"{grams:g} g"
     pieces = "" if count is None or (count == 1 and counted is None and kind.endswith("_cubes")) else str(count)
     return CutNamed(kind, mass, size["size"].strip() if size else "", pieces)
 

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.tidy import without_bullet
 
 _STARTS_LIKE_A_HEADING = re.compile(r"^\s*#|:\s*$")
 _MOST_WORDS, _LONGEST = 7, 60
@@ -27,6 +28,7 @@ _NO_LINES = frozenset((
     "directions", "equipment", "how", "instructions", "method", "note", "notes", "nutrition", "preparation",
     "steps", "tools",
 ))  # fmt: skip
+_OTHER_PARTS = frozenset(("ingredients", "meat"))
 _STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|you will need|the)\b", re.IGNORECASE)
 _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
@@ -38,6 +40,14 @@ _ORDER = re.compile(
     r"^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn|mix|stir|heat)\b",
     re.IGNORECASE,
 )
+
+_IN_A_ROW = re.compile(
+    r"[,;]\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the) |(?:juice|zest) of "
+    r"|(?:salt|pepper|oil)\b))"
+)
+LEAST_IN_A_ROW = 3
+# A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
+_BATHS = frozenset(("bath", "brine", "soak"))
 
 Kind = Literal["mix", "companion", "none"]
 
@@ -65,6 +75,23 @@ def mixes_in(text: str) -> list[PastedMix]:
     return blocks
 
 
+def in_lines(text: str) -> str:
+    r"""A recipe in one row of amounts, "Skewers: 1 kg pork, 80 ml oil, 2 tsp salt", with a line for each.
+
+    >>> in_lines("Skewers: 1 kg pork shoulder in 3 cm cubes, 80 ml olive oil, 2 tsp salt")
+    'Skewers\n\n1 kg pork shoulder in 3 cm cubes\n80 ml olive oil\n2 tsp salt'
+    """
+    row = text.strip()
+    if "\n" in row:
+        return text
+    head, colon, after = row.partition(": ")
+    named = bool(colon) and leading_number(head) is None and len(head) <= _LONGEST
+    parts = _IN_A_ROW.split(after if named else row)
+    if len(parts) < LEAST_IN_A_ROW:
+        return text
+    return "\n".join([head, "", *parts] if named else parts)
+
+
 @dataclass(frozen=True)
 class PastedRecipe:
     """A pasted recipe: lines that may be of the mix, mixes beside it, and lines that are of none."""
@@ -82,6 +109,8 @@ def recipe_in(text: str, is_line: Callable[[str], bool]) -> PastedRecipe:
     blocks = _blocks("\n".join(text.splitlines()[:MOST_LOOKED_AT]))
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
+    own, after_the_bath = _bath_first(own)
+    beside = [*after_the_bath, *beside]
     if not any(is_line(line) for block in own for line in block.lines) and len(beside) == 1:
         own, beside = [*own, beside[0]], []
     lines = [line for block in own for line in block.lines]
@@ -96,6 +125,21 @@ def recipe_in(text: str, is_line: Callable[[str], bool]) -> PastedRecipe:
     return PastedRecipe(
         tuple(line for line in lines if line not in left), tuple(one for one in companions if one.lines), tuple(left)
     )
+
+
+def _bath_first(own: list[PastedMix]) -> tuple[list[PastedMix], list[PastedMix]]:
+    """Where one mix is a brine and another is none, the first of these alone is the mix; the others go beside it."""
+    baths = [bool(_BATHS & _words(block.title)) for block in own if block.title and _words(block.title) & _MIXES]
+    if len(set(baths)) < 2:
+        return own, []
+    kinds = {id(block): bool(_BATHS & _words(block.title)) for block in own if _words(block.title) & _MIXES}
+    first = next(iter(kinds.values()))
+    beside = [block for block in own if kinds.get(id(block), first) != first]
+    return [block for block in own if block not in beside], beside
+
+
+def _words(title: str) -> set[str]:
+    return set(re.findall(r"[a-z]+", title.lower()))
 
 
 def _is_garnish(line: str) -> bool:
@@ -116,8 +160,8 @@ def _blocks(text: str) -> list[PastedMix]:
         title, lines = "", []
 
     for raw in text.splitlines():
-        line = raw.strip()
-        heading = _heading(line)
+        line = without_bullet(raw)
+        heading = heading_of(line)
         if not line:
             if len(lines) >= LEAST_LINES:
                 close()
@@ -132,7 +176,7 @@ def _blocks(text: str) -> list[PastedMix]:
 
 
 def _kind(title: str) -> Kind:
-    words = set(re.findall(r"[a-z]+", title.lower()))
+    words = _words(title)
     if words & _NO_LINES:
         return "none"
     if words & _COMPANIONS and not words & (_MIXES - {"wet", "dry", "mix", "spice", "seasoning"}):
@@ -140,7 +184,19 @@ def _kind(title: str) -> Kind:
     return "mix"
 
 
-def _heading(line: str) -> str | None:
+def tells_a_part(line: str) -> bool:
+    """Whether a line is a heading of a part: a marinade, a glaze, the method; "# Grilled swordfish" is none."""
+    return heading_of(line) is not None and (
+        not line.lstrip().startswith("#") or bool(_words(line) & (_MIXES | _COMPANIONS | _NO_LINES | _OTHER_PARTS))
+    )
+
+
+def is_told_of_all(line: str) -> bool:
+    """Whether a line says for how many it is, how long it takes, or what to do: no line of a mix."""
+    return _LEFT.search(line) is not None
+
+
+def heading_of(line: str) -> str | None:
     """What a heading names, if a line is one: it ends in a colon, or holds no figure and only words of headings."""
     if (
         not line
@@ -153,7 +209,7 @@ def _heading(line: str) -> str | None:
     title = re.sub(r"^\s*#+\s*|\s*:\s*$", "", line).strip()
     words = re.findall(r"[a-z]+", title.lower())
     marked = _STARTS_LIKE_A_HEADING.search(line) is not None
-    telling = set(words) & (_MIXES | _COMPANIONS | _NO_LINES | {"ingredients", "meat"})
+    telling = set(words) & (_MIXES | _COMPANIONS | _NO_LINES | _OTHER_PARTS)
     starts = _STARTS.match(title) is not None or len(words) <= 2
     if not words or len(words) > _MOST_WORDS or not (marked or (telling and starts)):
         return None

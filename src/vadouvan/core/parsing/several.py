@@ -12,6 +12,9 @@ import re
 from vadouvan.core.measures.numbers import leading_number
 
 _EACH = re.compile(r"^(?P<amount>[^,:]{1,30}?)\s+each\s*(?::|\bof\b)?\s*(?P<names>.+)$", re.IGNORECASE)
+_EACH_LAST = re.compile(
+    r"^(?P<names>[^\d½¼¾⅓⅔]+?)[,:]? (?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+|an? [a-z]+) (?:of )?each\.?$", re.IGNORECASE
+)
 _TOTAL = r"(?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+)(?: in all| in total| total| together)?$"
 _EQUAL = re.compile(rf"^equal (?:parts|amounts)(?: of)? (?P<names>[^,]+), {_TOTAL}", re.IGNORECASE)
 _HALVES = re.compile(rf"^half (?P<one>[^,]+), half (?P<two>[^,]+), {_TOTAL}", re.IGNORECASE)
@@ -19,7 +22,9 @@ _GRATED = r"(?:finely grated |grated )?"
 _BOTH = re.compile(
     rf"^(?:the )?{_GRATED}(juice|zest) and (?:the )?{_GRATED}(zest|juice) of (?P<fruit>.+)$", re.IGNORECASE
 )
-_BOTH_AFTER = re.compile(rf"^(?P<fruit>[^,]+), {_GRATED}(juice|zest) (?:and|&) {_GRATED}(zest|juice)$", re.IGNORECASE)
+_BOTH_AFTER = re.compile(
+    rf"^(?P<fruit>[^,(]+?)\s*[,(]\s*{_GRATED}(juice|zest) (?:and|&) {_GRATED}(zest|juice)\)?$", re.IGNORECASE
+)
 _ZESTED = re.compile(r"^(?P<fruit>[^,]+), (?:finely )?(?:zested and juiced|juiced and zested)$", re.IGNORECASE)
 _AMOUNT_LAST = re.compile(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*\s?[a-z]{1,12}\.?$", re.IGNORECASE)
 _FRUITS = re.compile(
@@ -53,7 +58,7 @@ def taken_apart(text: str) -> tuple[str, ...]:
 
 def _shared(line: str) -> list[str]:
     """One amount for each, or between them."""
-    each = _EACH.match(line)
+    each = _EACH.match(line) or _EACH_LAST.match(line)
     if each and (
         leading_number(each["amount"]) is not None or re.match(r"^(?:large |good )?pinch", each["amount"], re.I)
     ):

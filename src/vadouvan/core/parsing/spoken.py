@@ -14,6 +14,10 @@ _UNIT = (
 )
 _BIG = r"(?:large|big|small|good|generous|heaped|heaping|scant|tiny|rounded|level|fat|decent|healthy)"
 _PIECE = r"(?:knob|piece|length|stick|thumb|chunk|nub)"
+_POURED = "water|stock|broth|milk|tea|coffee|espresso"
+_CITRUS = "lemon|lime|orange|grapefruit|mandarin|tangerine|clementine"
+_OF_IT = r"(?:zest|rind|peel|juice)"
+_FINELY = r"(?:(?:finely )?grated |(?:finely )?chopped )?"
 _OF_FRUIT = r"(?:the )?(?:juice|zest) of"
 # Grams of what cooks compare a lump with (common practice, no source).
 LUMPS_G = {
@@ -23,6 +27,17 @@ LUMPS_G = {
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
     (re.compile(pattern, re.IGNORECASE), by)
     for pattern, by in (
+        (r"^(?=(?:couple|few|pair) of\b)", "a "),
+        (r"\bfluid (ounces?|oz)\b", "fl oz"),
+        (r"^(?:one|an?|1) \(?(?=\d[\d./ ]*-? ?(?:inch|cm|in)\b)", ""),
+        (rf"^(\d[\d./ ]*)-? ?(inch|cm|in)\) {_PIECE}s?(?: of)? ", r"\1 \2 "),
+        (rf"\b(?:hot|cold|warm|boiling|strong|chilled|iced|lukewarm|tepid|cool) (?=(?:\w+ )?(?:{_POURED})\b)", ""),
+        (r"^strips? of (?:rind|peel|zest) (?:from|of) ", "zest of "),
+        (
+            rf"^(?!.*\b(?:preserved|dried)\b)([^,(]*\b(?:{_CITRUS})(?:e?s)?)\s*[,(]\s*"
+            rf"(?:the )?{_FINELY}({_OF_IT})(?: only)?\)?$",
+            r"\2 of \1",
+        ),
         (r"^between ([\d½¼¾⅓⅔]\S*) and (?=[\d½¼¾⅓⅔])", r"\1-"),
         (r"^an? (?=\d)", ""),
         (r"^(\d+) (?:x|×) (?=[a-z])", r"\1 "),
@@ -58,6 +73,8 @@ _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (rf"^(an?|one|\d+) ({_UNIT}) or so (?:of )?", r"\1 \2 "),
         (r"^(?:just|a little|slightly|well) (?:under|over|less than|more than) ", ""),
         (r"^(?:nearly|almost|barely|scarcely|at least|up to|at most|not quite) ", ""),
+        (r"^an? few (?=(?:thread|strand|filament|grating|sprig|lea|dash|drop|pinch|slice|clove|pod|stalk)\w* )", "3 "),
+        (r",? \(?divided\)?$", ""),
         (r"^(?:an? )?scant (?=[\d½¼¾⅓⅔])", ""),
     )
 )

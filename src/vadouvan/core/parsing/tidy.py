@@ -13,24 +13,24 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.parsing.spoken import plainly_said
 
-_BULLET = re.compile(r"^\s*(?:[•*·▪☐□–→➔‣✓✔]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))")
+_BULLET = re.compile(r"^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))")
 _ABOUT = re.compile(
     r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|maybe|perhaps|say|~|≈)\s*", re.IGNORECASE
 )
-_JOINED = re.compile(r"(\d)\s*-\s*(inch|in|cm|mm|g|kg|ml|oz|lb)\b", re.IGNORECASE)
+_JOINED = re.compile(r"(\d)\s*-\s*(inch|in|cm|mm|g|kg|ml|l|oz|ounce|lb|pound|litre|liter)\b", re.IGNORECASE)
 _OTHER_UNITS = re.compile(
-    r"(?<=[a-z])\s*[/|]\s*\d[\d.,/ ½¼¾]*\s*(?:fl\.?\s*oz|oz|lbs?|pounds?|ounces?|g|kg|ml|l|cups?|tbsp|tsp)\b\.?",
+    r"(?<=[a-z])\s*[/|]\s*\d[\d.,/ ½¼¾]*\s*(?:fl\.?\s*oz|oz|lbs?|pounds?|ounces?|g|kg|ml|l|cups?|tbsp|tsp)\b\.?"
+    r"(?:\s*\d[\d.,½¼¾]*\s*oz\b\.?)?",
     re.IGNORECASE,
 )
+_SIZE = r"\(?\s*(?P<size>\d+(?:[.,]\d+)?)\s*(?P<unit>g|kg|ml|l|oz|ounces?|lb|pound|fl oz)\s*\)?\s*"
+_PACK = r"(?:cans?|tins?|jars?|cartons?|packs?|packets?|bottles?|tubs?|pots?)\b\s*"
 _PACKED = re.compile(
-    r"^(?:(?P<count>\d+|an?|one|two|three)\s*(?:x|×|\s(?=\d)|(?=\()))?\s*\(?(?P<size>\d+(?:[.,]\d+)?)\s*(?P<unit>g|kg|ml|l|oz)\)?\s*"
-    r"(?:cans?|tins?|jars?|cartons?|packs?|packets?|bottles?|tubs?|pots?)\b\s*(?:of\s+)?(?P<name>.+)$",
+    rf"^(?:(?P<count>\d+|an?|one|two|three)\s*(?:x|×|\s(?=\d)|(?=\()))?\s*{_SIZE}{_PACK}(?:of\s+)?(?P<name>.+)$",
     re.IGNORECASE,
 )
 _COUNT_BEFORE_PACK = re.compile(
-    r"^(?P<count>\d+|an?|one|two|three)\s+(?:cans?|tins?|jars?|cartons?|packs?|packets?|bottles?|tubs?|pots?)\s*"
-    r"\(\s*(?P<size>\d+(?:[.,]\d+)?)\s*(?P<unit>g|kg|ml|l|oz)\s*\)\s*(?:of\s+)?(?P<name>.+)$",
-    re.IGNORECASE,
+    rf"^(?P<count>\d+|an?|one|two|three)\s+{_PACK}(?=\(){_SIZE}(?:of\s+)?(?P<name>.+)$", re.IGNORECASE
 )
 _PIECE = re.compile(r"\b(?:-?\s*)(?:piece|pieces|length|lengths)\s+(?:of\s+)?(?=[a-z])", re.IGNORECASE)
 _THUMB = re.compile(r"\bthumb(?:-?sized?)?(?:\s+piece)?(?:\s+of)?\s+", re.IGNORECASE)
@@ -48,6 +48,15 @@ class Tidied:
     about: bool
 
 
+def without_bullet(text: str) -> str:
+    """A line of a list without the mark or the number that it begins with.
+
+    >>> without_bullet("- 60 ml oil"), without_bullet("2) 3 cloves garlic"), without_bullet("-5 g salt")
+    ('60 ml oil', '3 cloves garlic', '-5 g salt')
+    """
+    return _BULLET.sub("", text).strip()
+
+
 def tidied(text: str) -> Tidied:
     """A line in plain form.
 
@@ -56,7 +65,7 @@ def tidied(text: str) -> Tidied:
     >>> tidied("2 x 400 g tins coconut milk").text, tidied("2 tbsp plus 1 tsp soy sauce").text
     ('800 g canned coconut milk', '2.33333 tbsp soy sauce')
     """
-    text = _BULLET.sub("", text).strip()
+    text = without_bullet(text)
     bare = _ABOUT.sub("", text)
     about = bare != text
     bare = _OTHER_UNITS.sub("", _JOINED.sub(r"\1 \2", bare))

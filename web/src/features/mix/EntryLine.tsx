@@ -7,14 +7,17 @@ import { WhichMix } from '../../components/WhichMix'
 
 /** The one line of text entry; a pasted list becomes a line for each ingredient, two mixes are asked about. */
 export function EntryLine({
+  meatG,
   onEnter,
 }: {
+  /** What amounts for each kilogram, and usual doses, are worked out for. */
+  meatG: number | undefined
   onEnter: (texts: string[], beside?: Pasted['companions']) => void
 }) {
   const [text, setText] = useState('')
   const [several, setSeveral] = useState<Pasted>()
   const [trouble, setTrouble] = useState('')
-  const reading = useQuery(lineQuery(useDeferredValue(text)))
+  const reading = useQuery(lineQuery(useDeferredValue(text), meatG))
   const answer = text === '' ? undefined : reading.data
   const paste = async (pasted: string) => {
     try {

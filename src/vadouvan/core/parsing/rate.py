@@ -1,0 +1,61 @@
+"""An amount said for so much meat: "10 g salt per kg", "3/4 tsp kosher salt per pound of meat", "1.5 % salt".
+
+The line without its rate is what one such part of the meat gets; how many parts there are is for the meat to say.
+"""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+
+from vadouvan.core.measures.units import MASS_KG, unit_word
+
+_ANIMAL = r"(?:raw\s+)?(?:meat|chicken|pork|beef|lamb|fish|poultry|turkey|duck)"
+_PER = re.compile(
+    r"\s*(?:/(?=\s*[a-z])|\bper\b|\bfor (?:each|every)\b|\bto (?:each|every|the)\b|\ba(?=\s+(?:kilo|pound)))\s*"
+    r"(?P<count>\d{1,4})?\s*(?P<unit>kgs?|kilos?|kilogram(?:me)?s?|g|lbs?|pounds?)"
+    rf"(?:\s+(?:of\s+)?(?:the\s+)?{_ANIMAL})?\s*[.)]?$",
+    re.IGNORECASE,
+)
+_PER_FIRST = re.compile(
+    r"^(?P<amount>[\d½¼¾⅓⅔./]+ ?[a-z]+)\s*(?:/|\bper )\s*(?P<unit>kg|kilo|lb|pound)\b\s*(?P<name>.+)$", re.IGNORECASE
+)
+_PERCENT = re.compile(
+    r"^(?P<value>\d{1,2}(?:[.,]\d{1,3})?)\s*%\s*(?:of\s+)?(?P<name>[^\W\d_][^,%]*?),?\s+(?:of|on|by)\s+(?:the\s+)?"
+    rf"(?:weight\s+of\s+(?:the\s+)?)?{_ANIMAL}(?:'s)?(?:\s+weight)?$",
+    re.IGNORECASE,
+)
+
+
+@dataclass(frozen=True)
+class Rate:
+    """What ``per_kg`` of meat gets, as a line of its own."""
+
+    line: str
+    per_kg: float
+
+
+def rate_in(text: str) -> Rate | None:
+    """The line for one part of the meat, and how heavy that part is [kg]; none if no rate is said.
+
+    >>> rate_in("10 g salt per kg of meat"), rate_in("3/4 tsp kosher salt per lb").per_kg
+    (Rate(line='10 g salt', per_kg=1.0), 0.45359237)
+    >>> rate_in("2 % salt of the meat")
+    Rate(line='20 g salt', per_kg=1.0)
+    """
+    line = " ".join(text.split())
+    share = _PERCENT.match(line)
+    if share:
+        return Rate(f"{float(share['value'].replace(',', '.')) * 10:g} g {share['name']}", 1.0)
+    first = _PER_FIRST.match(line)
+    if first:
+        return Rate(f"{first['amount']} {first['name']}", _mass_kg(first["unit"]))
+    per = _PER.search(line)
+    if per is None or not re.match(r"[\d½¼¾⅓⅔]|an?\b|one\b|half\b", line):
+        return None
+    return Rate(line[: per.start()].rstrip(" ,("), int(per["count"] or 1) * _mass_kg(per["unit"]))
+
+
+def _mass_kg(word: str) -> float:
+    unit = unit_word(word)
+    return MASS_KG.get(unit, MASS_KG["kg"])

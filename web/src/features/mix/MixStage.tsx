@@ -137,7 +137,7 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
         ))}
       </ol>
       <EntryLine
-        meatG={judgement.cut?.meat_g}
+        meatG={judgement.piece?.meat_g}
         onEnter={(texts, beside = []) => {
           change((was) => ({
             ...was,

@@ -7,6 +7,7 @@ them from memory, not looked up.
 from __future__ import annotations
 
 from dataclasses import replace
+from typing import Any
 
 from tests.drafts import SATURDAY, of_kind, steak
 from vadouvan.core.draft.typed import (
@@ -63,7 +64,7 @@ def boxed(draft: Draft, container: str) -> Draft:
     return replace(draft, quantity=replace(draft.quantity, container=container))
 
 
-def heated(draft: Draft, stage: StageInput, **said: str) -> Draft:
+def heated(draft: Draft, stage: StageInput, **said: Any) -> Draft:
     """The same with a stage of cooking."""
     return replace(draft, fire=replace(draft.fire, stages=(stage,), **said))
 

@@ -172,7 +172,7 @@ def _soonest_table(draft: Draft, local: datetime, kitchen: Kitchen) -> datetime:
     window, cut, mix = judgement.window, judgement.reading.cut, judgement.mix
     if window is None or cut is None or mix is None:
         raise ValueError(f"the demo's {draft.name} cannot be judged: {judgement.sentence}")
-    work = work_of(cut, mix, judgement.reading.stages, timedelta(minutes=45))
+    work = work_of(cut, mix, judgement.reading.fire, timedelta(minutes=45))
     lead = timedelta(minutes=45)
     first = later(local, timedelta(hours=window.best.hours) + lead + work.length)
     for quarters in range(4 * 36):

@@ -6,15 +6,17 @@ import math
 import unittest
 from dataclasses import replace
 from datetime import UTC, datetime, timedelta
+from typing import Any
 
 from hypothesis import given
 from hypothesis import strategies as st
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind
+from vadouvan.core.cooking.browning import hardest, sugar_limit
 from vadouvan.core.cooking.probe import carry_over_c, forecast
 from vadouvan.core.cooking.sauce import dilution_kg, reduced_salt, sauce_of
 from vadouvan.core.cooking.stages import CookStage
-from vadouvan.core.cooking.surface import hottest_c, is_slow, sugar_limit
+from vadouvan.core.cooking.surface import is_slow
 from vadouvan.core.draft.typed import Draft, FireInput, QuantityInput, StageInput, StepInput
 from vadouvan.core.interpretation.fire import CORE_ACCEPTED
 from vadouvan.core.judgement.fire import FireJudgement
@@ -24,7 +26,7 @@ SALTED = ("12 g salt", "60 g yoghurt")
 START = datetime(2026, 11, 28, 17, 0, tzinfo=UTC)
 
 
-def cooked(draft: Draft, *stages: StageInput, **fire: str) -> Judgement:
+def cooked(draft: Draft, *stages: StageInput, **fire: Any) -> Judgement:
     """The judgement of a draft for Saturday with stages of cooking."""
     return judged(replace(draft, meal=SATURDAY, fire=FireInput(stages=stages, **fire)))
 
@@ -120,12 +122,26 @@ class Surface(unittest.TestCase):
 
     @given(st.floats(50, 350), st.floats(0, 50))
     def test_a_hotter_place_never_bears_more_sugar(self, heat_c: float, hotter_c: float) -> None:
-        """The limit falls, step by step."""
+        """The limit falls, and by no step: a degree more is a few per cent less."""
         self.assertLessEqual(sugar_limit(heat_c + hotter_c), sugar_limit(heat_c))
+        self.assertGreater(sugar_limit(heat_c + 1.0), 0.95 * sugar_limit(heat_c))
 
     def test_a_pot_burns_nothing(self) -> None:
         """Water does not get hotter than it boils."""
-        self.assertIsNone(hottest_c([CookStage("pot", 100.0)]))
+        self.assertIsNone(hardest([CookStage("pot", 100.0)]))
+
+    def test_minutes_count_with_the_heat(self) -> None:
+        """A minute at 230 C, five, forty: the same honey is fine, then dark, then burned; the line is named."""
+        sweet = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "40 g honey", "60 g yoghurt")
+        kinds = []
+        for minutes in ("1 min", "5 min", "40 min"):
+            found = fire_of(cooked(sweet, StageInput("1", "oven", "230 C", "plain", minutes), surface="patted"))
+            kinds.append(next((one.kind for one in found.told if one.id == "sugar"), ""))
+        self.assertNotIn("warn", kinds[:1])
+        self.assertEqual(kinds[2], "warn")
+        burned = told(cooked(sweet, StageInput("1", "oven", "230 C", "plain", "40 min"), surface="patted"))["sugar"]
+        self.assertIn("honey", burned)
+        self.assertNotIn("fruit", burned)
 
     def test_fruit_goes_on_in_a_slow_cook(self) -> None:
         """Fresh kiwi in a gentle oven for hours: wipe it off; on a hot grill it is no matter."""

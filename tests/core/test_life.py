@@ -277,7 +277,7 @@ class Stages(unittest.TestCase):
     def test_bad_stages(self) -> None:
         """A word for a heat, two open ends, 900 C, a core of 300 C, nine stages: each by its field."""
         for stages, field in (
-            ((StageInput("1", "oven", "hot"),), "fire.stages.0.heat_c"),
+            ((StageInput("1", "oven", "lukewarmish"),), "fire.stages.0.heat_c"),
             ((StageInput("1", "oven"), StageInput("2", "grill")), "fire.stages.1.time_min"),
             ((StageInput("1", "oven", "900 C"),), "fire.stages.0.heat_c"),
             ((StageInput("1", "pan", core="300 C"),), "fire.stages.0.core_c"),

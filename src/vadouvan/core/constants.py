@@ -210,10 +210,11 @@ CLINGS_THIN_KG_PER_M2 = Constant(0.3, 0.2, 0.4, "kg/m2", "calibration", "ours")
 CLINGS_THICK_KG_PER_M2 = Constant(0.7, 0.5, 1.0, "kg/m2", "calibration", "ours")
 PATTED_LEAVES = Constant(0.35, 0.2, 0.5, "1", "calibration", "ours")
 WIPED_LEAVES = Constant(0.2, 0.1, 0.3, "1", "calibration", "ours")
-SUGAR_LIMIT_FIERCE = Constant(0.015, 0.008, 0.025, "kg/m2", "calibration", "ours")  # above 230 C
-SUGAR_LIMIT_HOT = Constant(0.030, 0.015, 0.045, "kg/m2", "calibration", "ours")  # 200 to 230 C
-SUGAR_LIMIT_MEDIUM = Constant(0.060, 0.040, 0.090, "kg/m2", "calibration", "ours")  # 170 to 200 C
-SUGAR_LIMIT_GENTLE = Constant(0.120, 0.080, 0.180, "kg/m2", "calibration", "ours")  # below
+SUGAR_LIMIT_FIERCE = Constant(0.015, 0.008, 0.025, "kg/m2", "calibration", "ours")  # at 245 C
+SUGAR_LIMIT_HOT = Constant(0.030, 0.015, 0.045, "kg/m2", "calibration", "ours")  # at 215 C
+SUGAR_LIMIT_MEDIUM = Constant(0.060, 0.040, 0.090, "kg/m2", "calibration", "ours")  # at 185 C
+SUGAR_LIMIT_GENTLE = Constant(0.120, 0.080, 0.180, "kg/m2", "calibration", "ours")  # at 150 C
+BURNS_AFTER_MIN = Constant(15.0, 10.0, 25.0, "min", "calibration", "ours")  # what the limits are told for
 SLOW_HEAT_C = Constant(150.0, 130.0, 160.0, "C", "calibration", "ours")
 SLOW_COOK = Constant(90.0, 60.0, 120.0, "min", "calibration", "ours")
 ENZYME_TURNS_TO_MUSH_FROM = Constant(0.3, 0.15, 0.6, "1", "calibration", "ours")
@@ -226,10 +227,19 @@ SAUCE_TOO_SALTY = Constant(0.020, 0.015, 0.025, "kg/kg", "common_practice", "pra
 # A glaze: syrup of a third sugar weighs 1130, honey 1420 (handbook values, from memory); what stays of one brushing
 GLAZE_DENSITY = Constant(1200.0, 1100.0, 1400.0, "kg/m3", "calibration", "ours")
 GLAZE_ROUND_M = Constant(0.0004, 0.0002, 0.0006, "m", "calibration", "ours")
+GLAZE_TOO_HOT = Constant(240.0, 225.0, 260.0, "C", "common_practice", "practice")  # where it burns in minutes
 # Times the salt aimed at in the meat, over all that is on the plate, from which it is salty enough
 PLATE_SALTY_ENOUGH = Constant(1.25, 1.1, 1.5, "1", "calibration", "ours")
 # Share of each mix beside the marinade that is eaten where nothing is said: of a dip half stays in the bowl
 EATEN_GLAZE = Constant(0.9, 0.7, 1.0, "1", "common_practice", "practice")
+EATEN_COATING = Constant(0.6, 0.4, 0.8, "1", "common_practice", "practice")  # the rest is shaken off
+# Dry coating that a moist surface holds [kg/m2]; starch of a liquid from which it thickens, coats a spoon, sets [1]
+COATING_HOLDS = Constant(0.35, 0.2, 0.6, "kg/m2", "calibration", "ours")
+STARCH_THIN, STARCH_COATS, STARCH_THICK = (
+    Constant(0.008, 0.005, 0.012, "1", "common_practice", "practice"),
+    Constant(0.022, 0.015, 0.03, "1", "common_practice", "practice"),
+    Constant(0.045, 0.035, 0.06, "1", "common_practice", "practice"),
+)
 EATEN_DIP = Constant(0.5, 0.3, 0.8, "1", "common_practice", "practice")
 SAUCE_WORTH_KG = Constant(0.040, 0.020, 0.080, "kg", "common_practice", "practice")
 SAUCE_MOST_DILUTION = Constant(2.0, 1.0, 3.0, "1", "common_practice", "practice")
@@ -258,4 +268,12 @@ SURFACE_HEATING_GRILL = Constant(32.0, 24.0, 45.0, "W/(m2 K)", "calibration", "o
 SURFACE_HEATING_PAN = Constant(45.0, 30.0, 70.0, "W/(m2 K)", "calibration", "ours")  # one face after the other
 SURFACE_HEATING_POT = Constant(400.0, 200.0, 800.0, "W/(m2 K)", "calibration", "ours")
 SURFACE_HEATING_FRYER = Constant(90.0, 60.0, 200.0, "W/(m2 K)", "calibration", "ours")
+SURFACE_HEATING_STEAM = Constant(300.0, 100.0, 600.0, "W/(m2 K)", "calibration", "ours")
+# When collagen gives way: core [C], and minutes at it by how tough the cut is (common practice, no source).
+TENDER_CORE_C = Constant(90.0, 85.0, 95.0, "C", "common_practice", "practice")
+TENDER_HOLD = {
+    "tender": Constant(10.0, 5.0, 20.0, "min", "common_practice", "practice"),
+    "moderate": Constant(35.0, 20.0, 60.0, "min", "common_practice", "practice"),
+    "tough": Constant(90.0, 60.0, 140.0, "min", "common_practice", "practice"),
+}
 ROASTING_SPREAD = Constant(1.0, 0.8, 1.25, "1", "calibration", "ours")

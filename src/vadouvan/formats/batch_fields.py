@@ -17,6 +17,7 @@ from vadouvan.core.draft.typed import (
     MakingInput,
     MealInput,
     OccasionInput,
+    OwnStepInput,
     StageInput,
     StepInput,
 )
@@ -26,13 +27,16 @@ from vadouvan.core.measures.quantity import (
     CONTACT,
     COOK,
     DEPTH,
+    DRYING,
     EARLY,
     LEAD,
     MASS,
+    REST,
     SIDE,
     SIMMER,
     SPACING,
     THICKNESS,
+    TRAVEL,
     TRIMMED,
     QuantityKind,
     decimal,
@@ -123,8 +127,19 @@ NUMBERS: dict[type, tuple[NumberField, ...]] = {
         _degrees("heat_c", "heat"),
         _amount("time_min", "minutes", COOK, 1 / 60, "min"),
         _degrees("core_c", "core"),
+        _amount("turn_every_min", "every", COOK, 1 / 60, "min"),
     ),
-    FireInput: (_degrees("core_c", "core"), _amount("boil_min", "boil", BOIL, 1 / 60, "min")),
+    OwnStepInput: (
+        _amount("time_min", "minutes", COOK, 1 / 60, "min"),
+        _amount("before_min", "before", EARLY, 1 / 60, "min"),
+    ),
+    FireInput: (
+        _degrees("core_c", "core"),
+        _amount("boil_min", "boil", BOIL, 1 / 60, "min"),
+        _amount("dries_min", "dries", DRYING, 1 / 60, "min"),
+        _amount("travels_min", "travels", TRAVEL, 1 / 60, "min"),
+        _amount("rest_min", "rest", REST, 1 / 60, "min"),
+    ),
     MakingInput: (
         _amount("simmer_min", "simmer", SIMMER, 1 / 60, "min"),
         _amount("first_contact_min", "first_contact", CONTACT, 1 / 60, "min"),
@@ -133,7 +148,7 @@ NUMBERS: dict[type, tuple[NumberField, ...]] = {
 COUNTS = frozenset({"pieces", "count", "servings"})
 TICKS: dict[type, tuple[str, ...]] = {
     StepInput: ("crosswise", "through_skin"),
-    StageInput: ("turn",),
+    StageInput: ("turn", "tender"),
     LineInput: ("locked", "lifted", "first"),
     MakingInput: ("strained",),
 }

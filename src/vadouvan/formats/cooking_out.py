@@ -9,6 +9,7 @@ from pydantic import BaseModel
 from vadouvan.core.cooking.doneness import guidance_for
 from vadouvan.core.cooking.sauce import Sauce
 from vadouvan.core.cooking.stages import CookStage
+from vadouvan.core.judgement.beside import of_the_fire
 from vadouvan.core.judgement.fire import FireJudgement
 from vadouvan.core.judgement.judge import Judgement
 
@@ -29,7 +30,7 @@ class ToldOut(BaseModel):
 
 
 class SauceOut(BaseModel):
-    """The used mix as a sauce: ``verdict`` is serve, dilute or discard."""
+    """The used mix as a sauce: ``verdict`` is serve, dilute or discard, or along with the meat."""
 
     left_g: float
     boiled_g: float
@@ -41,7 +42,9 @@ class SauceOut(BaseModel):
 
 
 class FireOut(BaseModel):
-    """The fire of a batch; what needs a judged hold is null until there is one."""
+    """The fire of a batch; what needs a judged hold is null until there is one. ``on_the_clock`` are ids of
+    steps of the plan, from the pull to the table.
+    """
 
     in_short: str
     stages: list[StageOut]
@@ -55,6 +58,7 @@ class FireOut(BaseModel):
     last_brush_at: datetime | None
     last_brush_says: str
     sauce: SauceOut | None
+    on_the_clock: list[str]
 
 
 def fire_out(judgement: Judgement) -> FireOut:
@@ -75,6 +79,7 @@ def fire_out(judgement: Judgement) -> FireOut:
         last_brush_at=None,
         last_brush_says="",
         sauce=None,
+        on_the_clock=[step.id for step in of_the_fire(judgement.steps)],
     )
     return out if judgement.fire is None else _with_judgement(out, judgement.fire)
 
@@ -113,4 +118,4 @@ def _in_short(stages: tuple[CookStage, ...]) -> str:
         return "not said"
     known = [stage.minutes for stage in stages if stage.minutes is not None]
     minutes = f", {sum(known):.0f} min" if known else ""
-    return f"{' and '.join(dict.fromkeys(stage.place for stage in stages))}{minutes}"
+    return f"{' and '.join(dict.fromkeys(stage.place.split('_')[0] for stage in stages))}{minutes}"

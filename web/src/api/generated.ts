@@ -1651,8 +1651,8 @@ export interface components {
         };
         /**
          * CompanionInput
-         * @description A mix beside the marinade, such as a glaze or a sauce: what it is, its name, its lines as one text, how much of
-         *     it is eaten.
+         * @description A mix beside the marinade, such as a glaze or a sauce: what it is, its name, its lines as one text, what it is
+         *     boiled down to, how much of it is eaten.
          */
         CompanionInput: {
             /**
@@ -1667,6 +1667,11 @@ export interface components {
              * @default
              */
             kind: string;
+            /**
+             * Reduce To
+             * @default
+             */
+            reduce_to: string;
             /**
              * Text
              * @default
@@ -1707,7 +1712,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "glaze" | "sauce" | "dip" | "finish" | "pot";
+            kind: "glaze" | "sauce" | "dip" | "finish" | "pot" | "coating";
             /** Lines */
             lines: components["schemas"]["CompanionLineOut"][];
             /** Mass G */
@@ -2038,11 +2043,15 @@ export interface components {
              *       "boil": "",
              *       "core": "",
              *       "doneness": "",
+             *       "dries": "",
              *       "freeze": "",
+             *       "own_steps": [],
              *       "reduce_to": "",
+             *       "rest": "",
              *       "sauce": "",
              *       "stages": [],
-             *       "surface": ""
+             *       "surface": "",
+             *       "travels": ""
              *     }
              */
             fire: components["schemas"]["FireInput"];
@@ -2111,6 +2120,7 @@ export interface components {
              *       "form": "",
              *       "set_aside": "",
              *       "set_aside_for": "",
+             *       "set_aside_to": "",
              *       "size": ""
              *     }
              */
@@ -2296,7 +2306,9 @@ export interface components {
          * FireInput
          * @description How it is cooked: its surface, the stages, doneness with a core of one's own, and the used mix.
          *
-         *     ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked.
+         *     ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked. ``dries`` is how long it lies
+         *     uncovered in the fridge before the heat, ``travels`` how long in a cold box, ``rest`` how long it rests after it;
+         *     ``own_steps`` are what else is to be done meanwhile.
          */
         FireInput: {
             /**
@@ -2315,15 +2327,30 @@ export interface components {
              */
             doneness: string;
             /**
+             * Dries
+             * @default
+             */
+            dries: string;
+            /**
              * Freeze
              * @default
              */
             freeze: string;
             /**
+             * Own Steps
+             * @default []
+             */
+            own_steps: components["schemas"]["OwnStepInput"][];
+            /**
              * Reduce To
              * @default
              */
             reduce_to: string;
+            /**
+             * Rest
+             * @default
+             */
+            rest: string;
             /**
              * Sauce
              * @default
@@ -2339,10 +2366,16 @@ export interface components {
              * @default
              */
             surface: string;
+            /**
+             * Travels
+             * @default
+             */
+            travels: string;
         };
         /**
          * FireOut
-         * @description The fire of a batch; what needs a judged hold is null until there is one.
+         * @description The fire of a batch; what needs a judged hold is null until there is one. ``on_the_clock`` are ids of steps of the
+         *     plan, from the pull to the table.
          */
         FireOut: {
             /** Clings G */
@@ -2357,6 +2390,8 @@ export interface components {
             last_brush_at: string | null;
             /** Last Brush Says */
             last_brush_says: string;
+            /** On The Clock */
+            on_the_clock: string[];
             sauce: components["schemas"]["SauceOut"] | null;
             /** Stages */
             stages: components["schemas"]["StageOut"][];
@@ -3229,6 +3264,29 @@ export interface components {
             said: components["schemas"]["LabelBody"];
         };
         /**
+         * OwnStepInput
+         * @description A step of the cook's own on the same clock: what, how long, and how long before the meal it is done.
+         */
+        OwnStepInput: {
+            /**
+             * Before
+             * @default
+             */
+            before: string;
+            /** Id */
+            id: string;
+            /**
+             * Minutes
+             * @default
+             */
+            minutes: string;
+            /**
+             * What
+             * @default
+             */
+            what: string;
+        };
+        /**
          * PantryItemOut
          * @description One ingredient with its make-up and where the figures come from.
          */
@@ -3516,7 +3574,8 @@ export interface components {
         };
         /**
          * QuantityInput
-         * @description How the mix meets the meat, in what, and what is kept clean: a weight or a share of the mix.
+         * @description How the mix meets the meat, in what, and what is kept clean: a weight or a share of the mix, boiled down
+         *     to so much for the table or not.
          */
         QuantityInput: {
             /**
@@ -3544,6 +3603,11 @@ export interface components {
              * @default
              */
             set_aside_for: string;
+            /**
+             * Set Aside To
+             * @default
+             */
+            set_aside_to: string;
             /**
              * Size
              * @default
@@ -3651,7 +3715,7 @@ export interface components {
         };
         /**
          * SauceOut
-         * @description The used mix as a sauce: ``verdict`` is serve, dilute or discard.
+         * @description The used mix as a sauce: ``verdict`` is serve, dilute or discard, or along with the meat.
          */
         SauceOut: {
             /** Boiled G */
@@ -3775,7 +3839,8 @@ export interface components {
         };
         /**
          * StageInput
-         * @description One stage of cooking: where, how hot, in moving air or not, how long or up to which core, turned, brushed.
+         * @description One stage of cooking: where, how hot, in moving air or not, how long, up to which core or until it is tender,
+         *     turned once or every so often, brushed.
          */
         StageInput: {
             /**
@@ -3794,6 +3859,11 @@ export interface components {
              */
             core: string;
             /**
+             * Every
+             * @default
+             */
+            every: string;
+            /**
              * Heat
              * @default
              */
@@ -3810,6 +3880,11 @@ export interface components {
              * @default
              */
             place: string;
+            /**
+             * Tender
+             * @default
+             */
+            tender: string;
             /**
              * Turn
              * @default

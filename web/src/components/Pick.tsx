@@ -28,7 +28,7 @@ export function Pick({ question, value, options, assumedValue, fault, onPick }: 
             aria-label={`${question} ${shown?.label ?? 'not said'}`}
             aria-describedby={describedBy}
           >
-            <span className="truncate">
+            <span className="min-w-0 leading-tight text-balance">
               {shown?.label ?? <span className="font-normal text-quiet">not said</span>}
               {value === '' && shown && shown.value === assumedValue && (
                 <span className="text-[0.9rem] font-normal text-quiet"> assumed</span>

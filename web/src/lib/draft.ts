@@ -46,7 +46,15 @@ export const BLANK = {
   meal: { at: '', lead: '', time_zone: '', start: '', contact: '', pulled: '', early: '', thaw_for: '' },
   occasion: { servings: '', appetite: '', frozen: '' },
   aims: { school: '', spoon_salt: '', spoons: '', bath_time: '', sugar: '', acid: '', heat: '' },
-  quantity: { form: '', container: '', size: '', coat: '', set_aside: '', set_aside_for: '' },
+  quantity: {
+    form: '',
+    container: '',
+    size: '',
+    coat: '',
+    set_aside: '',
+    set_aside_for: '',
+    set_aside_to: '',
+  },
   making: {
     method: '',
     simmer: '',
@@ -56,7 +64,20 @@ export const BLANK = {
     first_contact: '',
     strained: '',
   },
-  fire: { surface: '', stages: [], doneness: '', core: '', sauce: '', boil: '', reduce_to: '', freeze: '' },
+  fire: {
+    surface: '',
+    stages: [],
+    doneness: '',
+    core: '',
+    sauce: '',
+    boil: '',
+    reduce_to: '',
+    freeze: '',
+    dries: '',
+    travels: '',
+    rest: '',
+    own_steps: [],
+  },
   companions: [],
 }
 
@@ -89,5 +110,5 @@ export function withInstead(mix: readonly Line[], id: string, texts: readonly st
 
 /** A mix beside the marinade, from its heading and its lines. */
 export function companionOf(title: string, lines: readonly string[]) {
-  return { id: freshId(), kind: '', title, text: lines.join('\n'), eaten: '' }
+  return { id: freshId(), kind: '', title, text: lines.join('\n'), eaten: '', reduce_to: '' }
 }

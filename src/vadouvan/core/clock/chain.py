@@ -14,7 +14,7 @@ from typing import Literal
 
 from vadouvan.core.clock.routine import A_STEP, Routine, later, on_a_step
 
-Place = Literal["shop", "counter", "fridge", "freezer", "stove", "oven", "grill", "table"]
+Place = Literal["shop", "counter", "fridge", "freezer", "cold box", "stove", "oven", "grill", "table"]
 Zone = Literal["none", "frozen", "cold", "warm", "hot"]
 
 FIVE = 5.0
@@ -82,21 +82,30 @@ def last_block(tasks: Sequence[Task]) -> timedelta:
 
 
 def laid_before(end: datetime, tasks: Sequence[Task], routine: Routine | None = None) -> list[PlanStep]:
-    """Tasks one after another, the last done at ``end``.
+    """Tasks one after another, the last done at ``end``: in steps of five minutes, on the heat to the minute.
 
     With a ``routine``, hands-on work that is followed by a task that goes on by itself is moved to an earlier free
     time where it would fall into sleep or work; the last block stays where it ends.
     """
     steps: list[PlanStep] = []
     block: list[Task] = []
+    on_heat: list[Task] = []
     until = end
     for task in reversed(tasks):
+        if task.zone == "hot":
+            until = _lay(block, until, routine if steps else None, steps)
+            block = []
+            on_heat.insert(0, task)
+            continue
+        until = _lay_exactly(on_heat, until, steps)
+        on_heat = []
         if task.hands_on:
             block.insert(0, task)
             continue
         until = _lay(block, until, routine if steps else None, steps)
         block = []
         until = _lay([task], until, None, steps)
+    until = _lay_exactly(on_heat, until, steps)
     _lay(block, until, routine if steps else None, steps)
     return [
         PlanStep(step.id, step.says, step.at, step.minutes, step.hands_on, step.place, before, step.zone)
@@ -114,6 +123,19 @@ def _lay(block: Sequence[Task], until: datetime, routine: Routine | None, steps:
     laid = []
     for task in block:
         minutes = in_steps(task.minutes)
+        laid.append(PlanStep(task.id, task.says, at, minutes, task.hands_on, task.place, "", task.zone))
+        at = later(at, timedelta(minutes=minutes))
+    steps[:0] = laid
+    return start
+
+
+def _lay_exactly(run: Sequence[Task], until: datetime, steps: list[PlanStep]) -> datetime:
+    """What is on the heat, one after another to the minute from a round start; the last takes what is left over."""
+    total = sum(task.minutes for task in run)
+    start = at = later(until, -timedelta(minutes=in_steps(total)))
+    laid = []
+    for task in run:
+        minutes = task.minutes + (in_steps(total) - total if task is run[-1] else 0.0)
         laid.append(PlanStep(task.id, task.says, at, minutes, task.hands_on, task.place, "", task.zone))
         at = later(at, timedelta(minutes=minutes))
     steps[:0] = laid

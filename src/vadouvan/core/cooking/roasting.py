@@ -23,40 +23,61 @@ from vadouvan.core.constants import (
     SURFACE_HEATING_OVEN,
     SURFACE_HEATING_PAN,
     SURFACE_HEATING_POT,
+    SURFACE_HEATING_STEAM,
+    TENDER_CORE_C,
+    TENDER_HOLD,
     Constant,
 )
 from vadouvan.core.cooking.doneness import DonenessRule, doneness_of
-from vadouvan.core.cooking.stages import CookPlace, CookStage, in_kitchen_minutes
-from vadouvan.core.cooking.surface import USUAL_HEAT_C
+from vadouvan.core.cooking.stages import USUAL_HEAT_C, CookPlace, CookStage, in_kitchen_minutes
 from vadouvan.core.cut.cut import Cut, size_of
 from vadouvan.core.cut.shape import Openness, Path, piece_of
 from vadouvan.core.measures.numbers import Interval
 
 FROM_FRIDGE_C, SIMMER_C = 5.0, 97.0
+TENDER_BELOW_K = 3.0  # a core comes no nearer to its heat in a cook's time
 CELLS, LONGEST_S = 60, 48 * 3600.0
 OVEN_REFERENCE_K, RADIATION_POWER = 450.0, 3.0  # radiated heat goes with the cube of the absolute temperature
 HEATING: dict[CookPlace, Constant] = {
     "oven": SURFACE_HEATING_OVEN,
     "grill": SURFACE_HEATING_GRILL,
+    "grill_indirect": SURFACE_HEATING_OVEN,
+    "broiler": SURFACE_HEATING_GRILL,
+    "smoker": SURFACE_HEATING_OVEN,
     "pan": SURFACE_HEATING_PAN,
-    "pot": SURFACE_HEATING_POT,
+    "wok": SURFACE_HEATING_PAN,
     "fryer": SURFACE_HEATING_FRYER,
+    "pot": SURFACE_HEATING_POT,
+    "parcel": SURFACE_HEATING_OVEN,
+    "steamer": SURFACE_HEATING_STEAM,
 }
+RADIATED: frozenset[CookPlace] = frozenset(("oven", "grill_indirect", "smoker", "parcel"))  # heated like an oven
+AT_THE_BOIL: frozenset[CookPlace] = frozenset(("pot", "steamer"))
 
 
 def minutes_to_core(cut: Cut, stage: CookStage, core_c: float) -> Interval | None:
     """Minutes for one piece from the fridge to a core [C], with its band; nothing where that heat never gets there."""
     heat_c = stage.plain_heat_c or USUAL_HEAT_C[stage.place]
-    if stage.place == "pot":
+    if stage.place in AT_THE_BOIL:
         heat_c = min(heat_c, SIMMER_C)
     if core_c >= heat_c - 1:
         return None
     heating = HEATING[stage.place].value
-    if stage.place == "oven":
+    if stage.place in RADIATED:
         heating *= ((heat_c + 273.15) / OVEN_REFERENCE_K) ** RADIATION_POWER
     seconds = seconds_to_core(_heated(cut), heating, (heat_c - core_c) / (heat_c - FROM_FRIDGE_C))
     spread = ROASTING_SPREAD
     return Interval(*(seconds / 60 * factor for factor in (spread.value, spread.low, spread.high)))
+
+
+def minutes_to_tender(cut: Cut, stage: CookStage) -> Interval | None:
+    """Minutes until a fork turns in it: to the core at which collagen gives way, and at it by how tough the cut is."""
+    heat_c = stage.plain_heat_c or USUAL_HEAT_C[stage.place]
+    heats = minutes_to_core(cut, stage, min(TENDER_CORE_C.value, min(heat_c, SIMMER_C) - TENDER_BELOW_K))
+    if heats is None:
+        return None
+    hold = TENDER_HOLD[cut.kind.toughness]
+    return Interval(heats.value + hold.value, heats.low + hold.low, heats.high + hold.high)
 
 
 def with_estimates(
@@ -72,7 +93,10 @@ def with_estimates(
 
 
 def _estimated(cut: Cut, stage: CookStage, core_c: float | None) -> CookStage:
-    """A pot without a core is left open: a stew is done when it is tender."""
+    """A pot without a core is left open, unless it is to end when the meat is tender."""
+    if stage.until_tender:
+        takes = minutes_to_tender(cut, stage)
+        return stage if takes is None else replace(stage, minutes=in_kitchen_minutes(takes.value), estimate=takes)
     if core_c is None or (stage.place == "pot" and stage.core_c is None):
         return stage
     takes = minutes_to_core(cut, stage, core_c)

@@ -14,7 +14,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.figure import number_told
 
-SauceFate = Literal["serve", "dilute", "discard"]
+SauceFate = Literal["serve", "dilute", "discard", "along"]
 MOST_BOILED_OFF = 0.8  # a fifth always stays: more would burn
 
 
@@ -54,6 +54,16 @@ def dilution_kg(mass_kg: float, salt_share: float, wanted_share: float) -> float
     0.81
     """
     return max(0.0, mass_kg * (salt_share / wanted_share - 1))
+
+
+def cooked_along(mix_kg: float, salt_kg: float, meat_kg: float) -> Sauce:
+    """A mix that is cooked with the meat: it is all eaten, its salt over everything that is in the pot."""
+    share = salt_kg / (mix_kg + meat_kg)
+    says = (
+        f"It cooks with the meat: {number_told(mix_kg * 1000)} g of it, and {number_told(share * 100)} % salt over all "
+        "that is in there. What boils away makes the rest saltier: taste before it is boiled down."
+    )
+    return Sauce(mix_kg, mix_kg, share, 0.0, "along", says)
 
 
 def sauce_of(left_kg: float, salt_kg: float, boil_s: float, reduce_to_kg: float | None) -> Sauce:

@@ -10,22 +10,37 @@ from vadouvan.core.constants import FAN_OVEN_LOWER_C
 from vadouvan.core.figure import number_told
 from vadouvan.core.measures.numbers import Interval
 
-CookPlace = Literal["oven", "grill", "pan", "pot", "fryer"]
+CookPlace = Literal[
+    "oven", "grill", "grill_indirect", "broiler", "smoker", "pan", "wok", "fryer", "pot", "parcel", "steamer"
+]
 Brush = Literal["", "clean", "boiled", "used"]
 PLACE_WORDS: dict[CookPlace, str] = {
     "oven": "In the oven",
     "grill": "On the grill",
+    "grill_indirect": "On the cooler side of the grill, lid down",
+    "broiler": "Under the broiler",
+    "smoker": "In the smoker",
     "pan": "In the pan",
-    "pot": "In the pot",
-    "fryer": "In the fryer",
+    "wok": "In the wok",
+    "fryer": "In hot oil",
+    "pot": "In the pot, covered",
+    "parcel": "In a closed parcel",
+    "steamer": "In the steamer",
 }
+USUAL_HEAT_C: dict[CookPlace, float] = {
+    "oven": 190.0, "grill": 250.0, "grill_indirect": 170.0, "broiler": 260.0, "smoker": 115.0, "pan": 210.0,
+    "wok": 230.0, "fryer": 175.0, "pot": 100.0, "parcel": 180.0, "steamer": 100.0,
+}  # fmt: skip
+# Where the surface stays wet: nothing browns, and the mix is eaten with the meat.
+MOIST: frozenset[CookPlace] = frozenset(("pot", "parcel", "steamer"))
 
 
 @dataclass(frozen=True)
 class CookStage:
     """One stage; what was not said is None. ``heat_c`` as it is set, ``fan`` in moving air, time [min], core [C].
 
-    ``estimate`` is the band of minutes that were not said but worked out.
+    ``until_tender``: it ends when a fork turns in it, whatever the core. ``estimate`` is the band of minutes that were
+    not said but worked out.
     """
 
     place: CookPlace
@@ -33,7 +48,9 @@ class CookStage:
     fan: bool = False
     minutes: float | None = None
     core_c: float | None = None
+    until_tender: bool = False
     turn: bool = False
+    turn_every_min: float | None = None
     brush: Brush = ""
     estimate: Interval | None = None
 
@@ -63,9 +80,15 @@ class CookStage:
             )
         if self.core_c is not None:
             words += f", to a core of {number_told(self.core_c)} °C"
+        if self.until_tender:
+            words += ", until a fork turns in it easily"
         if self.estimate is not None:
-            words += f": {minutes_told(self.estimate)}, the core decides"
-        if self.turn:
+            words += f": {minutes_told(self.estimate)}, the {'fork' if self.until_tender else 'core'} decides"
+        elif self.minutes is not None:
+            words += f", {as_given(self.minutes)}"
+        if self.turn_every_min is not None:
+            words += f", turned every {as_given(self.turn_every_min)}"
+        elif self.turn:
             words += ", turned halfway"
         return f"{words}."
 
@@ -78,6 +101,15 @@ def minutes_told(takes: Interval) -> str:
     """
     value, low, high = (in_kitchen_minutes(minutes) for minutes in (takes.value, takes.low, takes.high))
     return f"about {value:g} min ({low:g} to {high:g})"
+
+
+def as_given(time_min: float) -> str:
+    """A time as the cook gave it.
+
+    >>> as_given(2.0), as_given(0.5), as_given(90.0)
+    ('2 min', '30 s', '90 min')
+    """
+    return f"{time_min:g} min" if time_min >= 1 else f"{time_min * 60:.0f} s"
 
 
 def in_kitchen_minutes(time_min: float) -> float:

@@ -13,13 +13,10 @@ from vadouvan.core.constants import (
     PATTED_LEAVES,
     SLOW_COOK,
     SLOW_HEAT_C,
-    SUGAR_LIMIT_FIERCE,
-    SUGAR_LIMIT_GENTLE,
-    SUGAR_LIMIT_HOT,
-    SUGAR_LIMIT_MEDIUM,
     WIPED_LEAVES,
 )
-from vadouvan.core.cooking.stages import CookStage
+from vadouvan.core.cooking.browning import Exposure, browns, hardest, sugar_says
+from vadouvan.core.cooking.stages import MOIST, USUAL_HEAT_C, CookStage
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import number_told
 from vadouvan.core.mix.consistency import Consistency
@@ -29,10 +26,6 @@ Left = Literal["patted", "wiped", "as_is"]
 ToldKind = Literal["note", "warn", "stop"]
 
 LEAVES: dict[Left, float] = {"patted": PATTED_LEAVES.value, "wiped": WIPED_LEAVES.value, "as_is": 1.0}
-USUAL_HEAT_C = {"oven": 190.0, "grill": 250.0, "pan": 210.0, "pot": 100.0, "fryer": 175.0}
-# How early each sugar browns, against glucose (our calibration; directions from handbooks, from memory).
-BROWNS = {"honey": 1.2, "fruit": 1.3, "dairy": 0.8, "cane": 0.7}
-FIERCE_C, HOT_C, MEDIUM_C = 230.0, 200.0, 170.0
 
 
 @dataclass(frozen=True)
@@ -69,51 +62,19 @@ def surface_left(
     water_kg = share * sum(portion.ingredient.water * portion.mass_kg.value for portion in portions)
     browning_kg = sum(portion.ingredient.sugar.value * portion.mass_kg.value * browns(portion) for portion in portions)
     sugar = share * browning_kg / cut.open_area_m2
-    heat_c = hottest_c(stages)
-    limit = sugar_limit(heat_c) if heat_c is not None else None
+    exposure = hardest(stages)
     told = (
         *_water_told(clings_kg, left_kg, water_kg, left, stages),
-        *_sugar_told(sugar, limit, heat_c),
+        *_sugar_told(sugar, exposure, portions),
         *_enzyme_told(portions, mass_kg, left, stages),
     )
-    return SurfaceLeft(clings_kg, left_kg, water_kg, sugar, limit, told)
-
-
-def browns(portion: Portion) -> float:
-    """How early the sugar of a line browns, against glucose."""
-    item = portion.ingredient
-    if item.id.startswith("honey"):
-        return BROWNS["honey"]
-    if "fruit" in item.group:
-        return BROWNS["fruit"]
-    if item.group.startswith("dairy"):
-        return BROWNS["dairy"]
-    return BROWNS["cane"] if item.id.startswith("sugar") else 1.0
-
-
-def hottest_c(stages: Sequence[CookStage]) -> float | None:
-    """The hottest dry heat of all stages [C], as said or as is usual there; none without a dry stage."""
-    dry = [stage for stage in stages if stage.place != "pot"]
-    return max((stage.plain_heat_c or USUAL_HEAT_C[stage.place] for stage in dry), default=None)
-
-
-def sugar_limit(heat_c: float) -> float:
-    """Sugar on the surface that a heat bears without burning [kg/m2] (our calibration).
-
-    >>> sugar_limit(250.0) < sugar_limit(210.0) < sugar_limit(180.0) < sugar_limit(150.0)
-    True
-    """
-    if heat_c > FIERCE_C:
-        return SUGAR_LIMIT_FIERCE.value
-    if heat_c > HOT_C:
-        return SUGAR_LIMIT_HOT.value
-    return SUGAR_LIMIT_MEDIUM.value if heat_c > MEDIUM_C else SUGAR_LIMIT_GENTLE.value
+    return SurfaceLeft(clings_kg, left_kg, water_kg, sugar, exposure.limit if exposure else None, told)
 
 
 def _water_told(
     clings_kg: float, left_kg: float, water_kg: float, left: Left, stages: Sequence[CookStage]
 ) -> Sequence[Told]:
-    if not stages or all(stage.place == "pot" for stage in stages):
+    if not stages or all(stage.place in MOIST for stage in stages):
         return ()
     grams = f"About {number_told(clings_kg * 1000)} g of mix cling"
     water = f"{number_told(water_kg * 1000)} g of water are left to boil away before it browns"
@@ -123,19 +84,9 @@ def _water_told(
     return (Told("surface-water", "note", f"{grams}; {verb}, {number_told(left_kg * 1000)} g stay, and {water}."),)
 
 
-def _sugar_told(sugar: float, limit: float | None, heat_c: float | None) -> Sequence[Told]:
-    if limit is None or heat_c is None or sugar <= 0.2 * limit:
-        return ()
-    told = f"{number_told(sugar * 1000)} g of browning sugar to the square metre at about {number_told(heat_c)} °C"
-    if sugar <= limit:
-        says = f"{told}: it darkens early, and looks burned before it is; {number_told(limit * 1000)} g are the limit."
-        return (Told("sugar", "note", says),)
-    move = 1 - limit / sugar
-    says = (
-        f"{told}: it burns. Keep about {number_told(move * 100)} % of the sweet things for a glaze in the last 5 to 10 "
-        "minutes, wipe it off, or cook on the cooler side first."
-    )
-    return (Told("sugar", "warn", says),)
+def _sugar_told(sugar: float, exposure: Exposure | None, portions: Sequence[Portion]) -> Sequence[Told]:
+    says, burns = sugar_says(sugar, exposure, portions)
+    return (Told("sugar", "warn" if burns else "note", says),) if says else ()
 
 
 def _enzyme_told(

@@ -15,6 +15,7 @@ MOST_LINES = 60
 MOST_STEPS = 20
 MOST_STAGES = 8
 MOST_COMPANIONS = 8
+MOST_OWN_STEPS = 12
 LONGEST_TEXT = 200
 LONGEST_KEPT = 2000  # letters of a field that are kept, readable or not
 YES = "yes"  # a ticked answer
@@ -100,7 +101,9 @@ class AimsInput:
 
 @dataclass(frozen=True)
 class QuantityInput:
-    """How the mix meets the meat, in what, and what is kept clean: a weight or a share of the mix."""
+    """How the mix meets the meat, in what, and what is kept clean: a weight or a share of the mix, boiled down
+    to so much for the table or not.
+    """
 
     form: Text = ""
     container: Text = ""
@@ -108,6 +111,7 @@ class QuantityInput:
     coat: Text = ""
     set_aside: Text = ""
     set_aside_for: Text = ""
+    set_aside_to: Text = ""
 
 
 @dataclass(frozen=True)
@@ -162,7 +166,9 @@ class MealInput:
 
 @dataclass(frozen=True)
 class StageInput:
-    """One stage of cooking: where, how hot, in moving air or not, how long or up to which core, turned, brushed."""
+    """One stage of cooking: where, how hot, in moving air or not, how long, up to which core or until it is tender,
+    turned once or every so often, brushed.
+    """
 
     id: Identity
     place: Text = ""
@@ -172,13 +178,27 @@ class StageInput:
     core: Text = ""
     turn: Text = ""
     brush: Text = ""
+    tender: Text = ""
+    every: Text = ""
+
+
+@dataclass(frozen=True)
+class OwnStepInput:
+    """A step of the cook's own on the same clock: what, how long, and how long before the meal it is done."""
+
+    id: Identity
+    what: Text = ""
+    minutes: Text = ""
+    before: Text = ""
 
 
 @dataclass(frozen=True)
 class FireInput:
     """How it is cooked: its surface, the stages, doneness with a core of one's own, and the used mix.
 
-    ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked.
+    ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked. ``dries`` is how long it lies
+    uncovered in the fridge before the heat, ``travels`` how long in a cold box, ``rest`` how long it rests after it;
+    ``own_steps`` are what else is to be done meanwhile.
     """
 
     surface: Text = ""
@@ -189,12 +209,16 @@ class FireInput:
     boil: Text = ""
     reduce_to: Text = ""
     freeze: Text = ""
+    dries: Text = ""
+    travels: Text = ""
+    rest: Text = ""
+    own_steps: Annotated[tuple[OwnStepInput, ...], Len(0, 100)] = ()
 
 
 @dataclass(frozen=True)
 class CompanionInput:
-    """A mix beside the marinade, such as a glaze or a sauce: what it is, its name, its lines as one text, how much of
-    it is eaten.
+    """A mix beside the marinade, such as a glaze or a sauce: what it is, its name, its lines as one text, what it is
+    boiled down to, how much of it is eaten.
     """
 
     id: Identity
@@ -202,6 +226,7 @@ class CompanionInput:
     title: Text = ""
     text: Text = ""
     eaten: Text = ""
+    reduce_to: Text = ""
 
 
 @dataclass(frozen=True)
@@ -223,5 +248,5 @@ class Draft:
 
 PARTS = (
     StepInput, OccasionInput, CutInput, LineInput, AimsInput, QuantityInput, MakingInput, HoldInput, MealInput,
-    StageInput, FireInput, CompanionInput, Draft,
+    StageInput, OwnStepInput, FireInput, CompanionInput, Draft,
 )  # fmt: skip

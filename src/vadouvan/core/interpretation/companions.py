@@ -2,26 +2,45 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Iterator
 from dataclasses import dataclass
 from typing import Literal, get_args
 
-from vadouvan.core.constants import EATEN_DIP, EATEN_GLAZE
+from vadouvan.core.constants import EATEN_COATING, EATEN_DIP, EATEN_GLAZE, GLAZE_DENSITY, GLAZE_ROUND_M
 from vadouvan.core.draft.typed import MOST_COMPANIONS, MOST_LINES, CompanionInput, LineInput
 from vadouvan.core.interpretation.mix import portion_of, single_lines
 from vadouvan.core.interpretation.notes import Notes
+from vadouvan.core.interpretation.reduced import reduced_to
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.quantity import decimal
+from vadouvan.core.mix.reduction import AS_IT_IS, Reduction
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.errors import InputError
 
-CompanionKind = Literal["glaze", "sauce", "dip", "finish", "pot"]
+CompanionKind = Literal["glaze", "sauce", "dip", "finish", "pot", "coating"]
 KINDS: dict[str, CompanionKind] = {kind: kind for kind in get_args(CompanionKind)}
-USUALLY_EATEN: dict[CompanionKind, float] = {"glaze": EATEN_GLAZE.value, "dip": EATEN_DIP.value}
+USUALLY_EATEN: dict[CompanionKind, float] = {
+    "glaze": EATEN_GLAZE.value,
+    "dip": EATEN_DIP.value,
+    "coating": EATEN_COATING.value,
+}
 NAMED: dict[CompanionKind, tuple[str, ...]] = {
     "glaze": ("glaze", "glazing", "baste", "basting", "lacquer", "mop", "brush", "brushing"),
+    "coating": (
+        "coating",
+        "coat",
+        "breading",
+        "breadcrumbs",
+        "crumb",
+        "crust",
+        "batter",
+        "dredge",
+        "dredging",
+        "dusting",
+    ),
     "dip": ("dip", "dipping"),
     "finish": ("finish", "finishing", "garnish", "topping", "sprinkle", "dust", "serve", "serving", "rub"),
     "pot": ("pot", "braise", "braising", "stew", "roasting", "vegetables", "liquid", "tin"),
@@ -38,6 +57,23 @@ class Companion:
     title: str
     lines: tuple[Portion | InputError, ...]
     eaten_share: float
+    reduction: Reduction = AS_IT_IS
+
+    @property
+    def table_kg(self) -> float:
+        """What there is of it once it is boiled down [kg]: its water goes, never more."""
+        wanted_kg = self.reduction.of(self.mass_kg)
+        return self.mass_kg if wanted_kg is None else max(wanted_kg, self.mass_kg - self.water_kg)
+
+    @property
+    def boils_off_kg(self) -> float:
+        """Water that boils away [kg]."""
+        return self.mass_kg - self.table_kg
+
+    @property
+    def water_kg(self) -> float:
+        """Water in its lines [kg]."""
+        return sum(portion.ingredient.water * portion.mass_kg.value for portion in self.portions)
 
     @property
     def portions(self) -> tuple[Portion, ...]:
@@ -93,7 +129,18 @@ def _companion(said: CompanionInput, pantry: Pantry, notes: Notes, meat_kg: floa
             if names_curing_salt(text):
                 notes.problems.append(found)
     title = said.title.strip() or kind
-    return Companion(said.id, kind, title, tuple(lines), _eaten(said.eaten, kind, path, notes))
+    reduction = reduced_to(said.reduce_to, f"{path}.reduce_to", notes)
+    return Companion(said.id, kind, title, tuple(lines), _eaten(said.eaten, kind, path, notes), reduction)
+
+
+def glaze_rounds(one: Companion, open_area_m2: float) -> int:
+    """Thin rounds that a glaze is brushed on in."""
+    return max(1, math.ceil(glaze_film_m(one, open_area_m2) / GLAZE_ROUND_M.value))
+
+
+def glaze_film_m(one: Companion, open_area_m2: float) -> float:
+    """How thick a glaze comes to over the whole surface [m]."""
+    return one.table_kg * one.eaten_share / GLAZE_DENSITY.value / open_area_m2
 
 
 def _lines(text: str, pantry: Pantry) -> Iterator[str]:

@@ -6,6 +6,7 @@ from dataclasses import dataclass, field, replace
 from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
 
+from vadouvan.core.clock.chain import in_steps
 from vadouvan.core.clock.meal import Meal
 from vadouvan.core.clock.moment import local_moment, time_zone
 from vadouvan.core.clock.routine import hours_between
@@ -97,7 +98,7 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
         cut=cut,
         mix=mix,
         hold=replace(hold, cooked_in_mix=_cooked_in_mix(cut, mix, fire.stages, notes)) if hold else None,
-        meal=_meal(draft.meal, notes, now, _usual_lead(cut, fire.stages)),
+        meal=_meal(draft.meal, notes, now, _usual_lead(cut, fire)),
         occasion=_occasion(draft.occasion, frozen_share, notes),
         frozen_share=frozen_share,
         fire=fire,
@@ -112,7 +113,7 @@ def _cooked_in_mix(cut: Cut | None, mix: MixInterpretation, stages: tuple[CookSt
     A wet mix round a cut for the pot is assumed to, unless it is a bath of brine or another way of cooking was said.
     """
     if stages:
-        return any(stage.place == "pot" for stage in stages)
+        return any(stage.place in ("pot", "parcel") for stage in stages)
     if cut is None or not cut.kind.is_for_the_pot or mix.vessel.form != "liquid" or mix.salting.school is not None:
         return False
     notes.assumed["fire.stages"] = "a pot, with its mix"
@@ -128,10 +129,12 @@ def _with_minutes(fire: FireInterpretation, cut: Cut | None, notes: Notes) -> Fi
     return replace(fire, stages=stages)
 
 
-def _usual_lead(cut: Cut | None, stages: tuple[CookStage, ...]) -> timedelta:
-    """From the pull to the table where it was not said: what the stages take, or an hour."""
-    known = cut is not None and stages and all(stage.minutes is not None for stage in stages)
-    return usual_lead(cut, stages) if known and cut is not None else DEFAULT_LEAD
+def _usual_lead(cut: Cut | None, fire: FireInterpretation) -> timedelta:
+    """From the pull to the table where it was not said: what the stages take, or an hour, beside drying and travel."""
+    known = fire.stages and all(stage.minutes is not None for stage in fire.stages)
+    if cut is not None and known:
+        return usual_lead(cut, fire)
+    return DEFAULT_LEAD + timedelta(minutes=in_steps(fire.dries_min) + in_steps(fire.travels_min))
 
 
 def _occasion(said: OccasionInput, frozen: float, notes: Notes) -> Occasion | None:

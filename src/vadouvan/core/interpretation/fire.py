@@ -6,12 +6,24 @@ from typing import get_args
 
 from vadouvan.core.constants import ROLLING_BOIL, USUAL_BOIL
 from vadouvan.core.cooking.doneness import DonenessRule
-from vadouvan.core.cooking.fire import FireInterpretation
+from vadouvan.core.cooking.fire import FireInterpretation, OwnStep
+from vadouvan.core.cooking.heat_words import heat_said
 from vadouvan.core.cooking.stages import Brush, CookPlace, CookStage
 from vadouvan.core.cooking.surface import Left
-from vadouvan.core.draft.typed import MOST_STAGES, YES, FireInput, StageInput
+from vadouvan.core.draft.typed import MOST_OWN_STEPS, MOST_STAGES, YES, FireInput, StageInput
 from vadouvan.core.interpretation.notes import Notes
-from vadouvan.core.measures.quantity import BOIL, COOK, MIX_MASS, decimal, degrees, quantity
+from vadouvan.core.interpretation.reduced import reduced_to
+from vadouvan.core.measures.quantity import (
+    BOIL,
+    COOK,
+    DRYING,
+    EARLY,
+    REST,
+    TRAVEL,
+    QuantityKind,
+    degrees,
+    quantity,
+)
 from vadouvan.errors import InputError
 
 PLACES: dict[str, CookPlace] = {name: name for name in get_args(CookPlace)}
@@ -21,8 +33,6 @@ SURFACES: dict[str, Left] = {name: name for name in get_args(Left)}
 FREEZES = {"raw": False, "cooked": True}
 SAUCES = {"discard": False, "boil": True}
 AIR = {"fan": True, "plain": False}
-COOLEST_C, HOTTEST_C = 40.0, 400.0
-HEAT_ACCEPTED = 'Write 40 to 400 C, such as "200 C" or "390 F".'
 CORE_ACCEPTED = 'Write 40 to 100 C, such as "74 C" or "165 F".'
 
 
@@ -34,7 +44,6 @@ def read_fire(said: FireInput, notes: Notes) -> FireInterpretation:
     if said.core:
         own_c = notes.attempt(lambda: degrees(said.core, field="fire.core_c", low=40, high=100, accepted=CORE_ACCEPTED))
     boils = notes.choice(said.sauce, SAUCES, (False, "discard"), "fire.sauce")
-    reduce_kg, reduce_share = _reduce_to(said, notes)
     return FireInterpretation(
         stages=stages,
         surface=notes.choice(said.surface, SURFACES, ("patted", "patted"), "fire.surface"),
@@ -42,10 +51,44 @@ def read_fire(said: FireInput, notes: Notes) -> FireInterpretation:
         own_core_c=own_c,
         boils=boils,
         boil_s=_boil_s(said, boils, notes),
-        reduce_to_kg=reduce_kg,
-        reduce_share=reduce_share,
+        reduce_to=reduced_to(said.reduce_to, "fire.reduce_to", notes),
         freezes_cooked=notes.choice(said.freeze, FREEZES, (False, "raw"), "fire.freeze"),
+        dries_min=_minutes(said.dries, DRYING, "fire.dries_min", notes) or 0.0,
+        travels_min=_minutes(said.travels, TRAVEL, "fire.travels_min", notes) or 0.0,
+        rest_min=_minutes(said.rest, REST, "fire.rest_min", notes),
+        own_steps=_own_steps(said, notes),
     )
+
+
+def _minutes(text: str, kind: QuantityKind, field: str, notes: Notes) -> float | None:
+    """A time that was said [min]."""
+    found = notes.attempt(lambda: quantity(text, kind, field=field)) if text.strip() else None
+    return None if found is None else found / 60
+
+
+def _own_steps(said: FireInput, notes: Notes) -> tuple[OwnStep, ...]:
+    """The cook's own steps; one without a name or a time is a problem of its own."""
+    if len(said.own_steps) > MOST_OWN_STEPS:
+        wrong = f"{len(said.own_steps)} steps of your own are more than one meal has."
+        accepted = f"Keep up to {MOST_OWN_STEPS}."
+        notes.problems.append(
+            InputError(field="fire.own_steps", given=str(len(said.own_steps)), wrong=wrong, accepted=accepted)
+        )
+    found = []
+    for number, step in enumerate(said.own_steps[:MOST_OWN_STEPS]):
+        path = f"fire.own_steps.{number}"
+        if not (step.what.strip() or step.minutes.strip() or step.before.strip()):
+            continue
+        minutes = _minutes(step.minutes, COOK, f"{path}.time_min", notes)
+        before = _minutes(step.before, EARLY, f"{path}.before_min", notes) or 0.0
+        missing = "what" if not step.what.strip() else "time_min" if not step.minutes.strip() else ""
+        if missing:
+            wrong = "A step of your own wants words and a time."
+            accepted = 'Write what it is and how long it takes, such as "rice on" and "40 min".'
+            notes.problems.append(InputError(field=f"{path}.{missing}", given="", wrong=wrong, accepted=accepted))
+        elif minutes is not None:
+            found.append(OwnStep(step.id, step.what.strip(), minutes, before))
+    return tuple(found)
 
 
 def _boil_s(said: FireInput, boils: bool, notes: Notes) -> float:
@@ -60,23 +103,11 @@ def _boil_s(said: FireInput, boils: bool, notes: Notes) -> float:
     return usual if boil_s is None else boil_s
 
 
-def _reduce_to(said: FireInput, notes: Notes) -> tuple[float | None, float | None]:
-    """A weight [kg], or a share of what is left."""
-    text = said.reduce_to.strip()
-    if not text:
-        return None, None
-    if text.endswith("%"):
-        accepted = 'Write 20 to 100 %, or a weight such as "150 g".'
-        share = notes.attempt(
-            lambda: decimal(text, field="fire.reduce_to", low=20, high=100, units=("%",), accepted=accepted)
-        )
-        return None, None if share is None else share / 100
-    return notes.attempt(lambda: quantity(text, MIX_MASS, field="fire.reduce_to")), None
-
-
 def read_stages(said: FireInput, notes: Notes) -> tuple[CookStage, ...]:
-    """The stages that could be read; all but one need their minutes, or a core to end by."""
-    before = len(notes.problems)
+    """The stages; what of one cannot be read is a problem and counts as not said, so that the others stand.
+
+    All but one need their minutes, or something to end by.
+    """
     if len(said.stages) > MOST_STAGES:
         notes.problems.append(
             InputError(
@@ -86,12 +117,11 @@ def read_stages(said: FireInput, notes: Notes) -> tuple[CookStage, ...]:
                 accepted=f"Up to {MOST_STAGES} can be planned.",
             )
         )
-        return ()
-    stages = [_stage(stage, f"fire.stages.{number}", notes) for number, stage in enumerate(said.stages)]
+    stages = [_stage(stage, f"fire.stages.{number}", notes) for number, stage in enumerate(said.stages[:MOST_STAGES])]
     open_ended = [
         number
         for number, stage in enumerate(stages)
-        if stage is not None and stage.minutes is None and stage.core_c is None
+        if stage.minutes is None and stage.core_c is None and not stage.until_tender
     ]
     for number in open_ended[1:]:
         notes.problems.append(
@@ -102,22 +132,26 @@ def read_stages(said: FireInput, notes: Notes) -> tuple[CookStage, ...]:
                 accepted='Write how long this one takes, such as "20 min".',
             )
         )
-    return tuple(stage for stage in stages if stage is not None) if len(notes.problems) == before else ()
+    return tuple(stages)
 
 
-def _stage(said: StageInput, path: str, notes: Notes) -> CookStage | None:
+def _stage(said: StageInput, path: str, notes: Notes) -> CookStage:
     place = notes.choice(said.place, PLACES, ("oven", "oven"), f"{path}.place")
     heat = core = minutes = None
     if said.heat:
-        heat = notes.attempt(
-            lambda: degrees(said.heat, field=f"{path}.heat_c", low=COOLEST_C, high=HOTTEST_C, accepted=HEAT_ACCEPTED)
-        )
+        found = notes.attempt(lambda: heat_said(said.heat, place, field=f"{path}.heat_c"))
+        heat, in_words = found or (None, False)
+        if heat is not None and in_words:
+            notes.assumed[f"{path}.heat_c"] = f"about {heat:g} °C"
     if said.core:
         core = notes.attempt(
             lambda: degrees(said.core, field=f"{path}.core_c", low=40, high=100, accepted=CORE_ACCEPTED)
         )
     if said.minutes:
         minutes = notes.attempt(lambda: quantity(said.minutes, COOK, field=f"{path}.time_min"))
+    every = None
+    if said.every:
+        every = notes.attempt(lambda: quantity(said.every, COOK, field=f"{path}.turn_every_min"))
     fan = notes.choice(said.air, AIR, (False, "plain"), f"{path}.air") if place == "oven" else False
     brush: Brush = notes.choice(said.brush, BRUSHES, ("", ""), f"{path}.brush") if said.brush else ""
     return CookStage(
@@ -126,6 +160,8 @@ def _stage(said: StageInput, path: str, notes: Notes) -> CookStage | None:
         fan=fan,
         minutes=None if minutes is None else minutes / 60,
         core_c=core,
-        turn=said.turn == YES,
+        until_tender=said.tender == YES,
+        turn=said.turn == YES or every is not None,
+        turn_every_min=None if every is None else every / 60,
         brush=brush,
     )

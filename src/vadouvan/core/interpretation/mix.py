@@ -20,6 +20,7 @@ from vadouvan.core.draft.typed import (
 )
 from vadouvan.core.figure import number_told
 from vadouvan.core.interpretation.notes import Notes
+from vadouvan.core.interpretation.reduced import reduced_to
 from vadouvan.core.measures.numbers import Interval, leading_number
 from vadouvan.core.measures.quantity import (
     CONTACT,
@@ -363,24 +364,28 @@ def _size(said: str, notes: Notes) -> tuple[float | None, float | None]:
 
 
 def _set_aside(said: QuantityInput, notes: Notes) -> SetAside:
-    text, use = said.set_aside.strip(), said.set_aside_for.strip()
+    """What is kept clean, as a weight, a share, spoons or a volume, and what becomes of it."""
+    text = said.set_aside.strip()
+    plain = SetAside(
+        use=said.set_aside_for.strip(), reduction=reduced_to(said.set_aside_to, "quantity.set_aside_to", notes)
+    )
     if not text:
-        return SetAside(use=use)
+        return plain
     if text.endswith("%"):
         accepted = 'Write a weight such as "120 g", or a share of the mix from 0 to 90 %.'
         share = notes.attempt(
             lambda: decimal(text, field="quantity.set_aside", low=0, high=90, units=("%",), accepted=accepted)
         )
-        return SetAside(share=(share or 0.0) / 100, use=use)
+        return replace(plain, share=(share or 0.0) / 100)
     share_said = _share_of_it(text)
     if share_said is not None:
-        return SetAside(share=share_said, use=use)
+        return replace(plain, share=share_said)
     volume_m3 = _volume_of_it(text)
     if volume_m3 is not None:
         grams = notes.assume("quantity.set_aside", volume_m3 * LIQUID_DENSITY * 1000, "")
         notes.assumed["quantity.set_aside"] = f"about {grams:.0f} g"
-        return SetAside(mass_kg=grams / 1000, use=use)
-    return SetAside(mass_kg=_said(text, MIX_MASS, "quantity.set_aside", notes), use=use)
+        return replace(plain, mass_kg=grams / 1000)
+    return replace(plain, mass_kg=_said(text, MIX_MASS, "quantity.set_aside", notes))
 
 
 MOST_SHARE_ASIDE = 0.9

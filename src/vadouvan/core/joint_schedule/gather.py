@@ -145,7 +145,7 @@ def _litres(facts: _Facts) -> float:
 def _dish(facts: _Facts, clock: Clock) -> Dish:
     """A dish with all its places: pulls up to half an hour early, contacts wherever hands are free in the window."""
     meal, reading = replace(facts.meal, early=timedelta(0), start_at=None), facts.batch.judgement.reading
-    work = work_of(facts.cut, facts.mix, reading.stages, meal.lead)
+    work = work_of(facts.cut, facts.mix, reading.fire, meal.lead)
     plan = plan_for(facts.window, meal, clock.now, clock.routine, work)
     dish = _bare(facts)
     if meal.pulled_at is not None or plan.overdue:
@@ -170,10 +170,10 @@ def _awake(plan: Plan, slots: int, clock: Clock) -> bool:
 def _pull_choice(facts: _Facts, plan: Plan, slots: int, clock: Clock) -> Choice:
     """The pull so many slots earlier, with what it wants of hands and oven until the meal."""
     early = timedelta(minutes=slots * SLOT_MIN)
-    stages = facts.batch.judgement.reading.stages
+    fire = facts.batch.judgement.reading.fire
     shifted = replace(plan, pull_at=later(plan.pull_at, -early), meal=replace(plan.meal, early=plan.meal.early + early))
-    steps = laid_before(plan.meal.at, after_the_pull(shifted, facts.cut, facts.mix, stages))
-    heats = {("cook" if number == 1 else f"cook-{number}"): stage for number, stage in enumerate(stages, start=1)}
+    steps = laid_before(plan.meal.at, after_the_pull(shifted, facts.cut, facts.mix, fire))
+    heats = {("cook" if number == 1 else f"cook-{number}"): stage for number, stage in enumerate(fire.stages, start=1)}
     oven = tuple(
         OvenUse(clock.stretch(step), heat)
         for step in steps

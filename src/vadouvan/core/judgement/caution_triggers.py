@@ -158,7 +158,7 @@ def _near_flame(known: Known) -> bool:
     spirit_kg = sum(
         one.mass_kg.value for one in known.judgement.reading.portions if one.ingredient.alcohol >= SPIRIT_FROM
     )
-    hot = any(stage.place in ("pan", "grill", "fryer") for stage in known.judgement.reading.stages)
+    hot = any(stage.place in ("pan", "wok", "grill", "broiler", "fryer") for stage in known.judgement.reading.stages)
     return hot and spirit_kg >= FLARES_FROM_KG
 
 
@@ -183,7 +183,7 @@ def _many(known: Known) -> bool:
 
 def _wet_into_fat(known: Known) -> bool:
     """A wet surface into a pan or a fryer: anything held in a liquid is wet."""
-    hot_fat = any(stage.place in ("pan", "fryer") for stage in known.judgement.reading.stages)
+    hot_fat = any(stage.place in ("pan", "wok", "fryer") for stage in known.judgement.reading.stages)
     return hot_fat and known.judgement.reading.mix.vessel.form in ("liquid", "bath")
 
 

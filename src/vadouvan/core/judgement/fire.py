@@ -10,7 +10,7 @@ from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cooking.brushing import LastBrush, brushing_told, last_brush
 from vadouvan.core.cooking.doneness import Doneness, doneness_of
 from vadouvan.core.cooking.fire import FireInterpretation
-from vadouvan.core.cooking.sauce import Sauce, sauce_of
+from vadouvan.core.cooking.sauce import Sauce, cooked_along, sauce_of
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import SurfaceLeft, Told, surface_left
 from vadouvan.core.hold.scenario import HoldScenario
@@ -63,13 +63,14 @@ def fire_judgement(
 def _sauce(
     fire: FireInterpretation, scenario: HoldScenario, mix_kg: float, surface: SurfaceLeft, held_h: float
 ) -> Sauce:
-    """What stays in the bag: the mix less what clings, the salt less what went in and clings."""
+    """What stays in the bag: the mix less what clings, the salt less what went in and clings; in a pot all of it."""
+    if scenario.hold.cooked_in_mix:
+        return cooked_along(mix_kg, scenario.balance.salt_kg, scenario.cut.meat_kg)
     left_kg = max(0.0, mix_kg - surface.clings_kg)
     in_meat_kg = scenario.average_at(held_h) * scenario.cut.meat_kg
     outside_kg = max(0.0, scenario.balance.salt_kg - in_meat_kg)
     salt_kg = outside_kg * left_kg / mix_kg if mix_kg > 0 else 0.0
-    reduce_to = fire.reduce_to_kg if fire.reduce_share is None else fire.reduce_share * left_kg
-    return sauce_of(left_kg, salt_kg, fire.boil_s, reduce_to)
+    return sauce_of(left_kg, salt_kg, fire.boil_s, fire.reduce_to.of(left_kg))
 
 
 def _doneness_told(doneness: Doneness, stages: Sequence[CookStage]) -> list[Told]:

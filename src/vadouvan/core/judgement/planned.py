@@ -8,6 +8,7 @@ from datetime import datetime
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import Routine
 from vadouvan.core.hold.window import Window
+from vadouvan.core.judgement.beside import beside
 from vadouvan.core.judgement.sentences import plan_sentence
 from vadouvan.core.judgement.stops import Stop, StopFacts, waiting_stop, warm_stop
 from vadouvan.core.schedule.freezer import cooked_portion, frozen_part
@@ -36,10 +37,10 @@ def planned_of(board: StopFacts, window: Window, routine: Routine, now: datetime
         return Planned(says=NOT_PLANNED if meal is not None else "", stops=stops)
     if meal is None or window.is_closed:
         return Planned()
-    plan = plan_for(window, meal, now, routine, work_of(cut, mix, reading.stages, meal.lead))
+    plan = plan_for(window, meal, now, routine, work_of(cut, mix, reading.fire, meal.lead))
     if plan.trouble:
         return Planned(plan, says=plan_sentence(plan))
-    steps = steps_of(plan, cut, mix, reading.stages, routine, now)
+    steps = beside(reading, mix, cut, steps_of(plan, cut, mix, reading.fire, routine, now))
     warm_min = warm_minutes(steps)
     refused = warm_stop(warm_min, board.hold.room_c) or waiting_stop(board, raw_hours(plan, steps))
     if refused is not None:

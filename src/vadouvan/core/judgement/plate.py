@@ -2,24 +2,27 @@
 
 from __future__ import annotations
 
-import math
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
 from vadouvan.core.constants import (
-    GLAZE_DENSITY,
-    GLAZE_ROUND_M,
+    COATING_HOLDS,
+    GLAZE_TOO_HOT,
     PLATE_SALTY_ENOUGH,
     SAUCE_SALT,
     SERVING_NORMAL_KG,
     SODIUM_SHARE_OF_SALT,
+    STARCH_COATS,
+    STARCH_THICK,
+    STARCH_THIN,
 )
 from vadouvan.core.contact.mix_judgement import MixJudgement, eaten_share
-from vadouvan.core.cooking.surface import SurfaceLeft, browns, hottest_c, sugar_limit
+from vadouvan.core.cooking.browning import browns, hardest
+from vadouvan.core.cooking.surface import SurfaceLeft
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import servings_from
 from vadouvan.core.figure import Figure, Given, Working, number_told
-from vadouvan.core.interpretation.companions import Companion
+from vadouvan.core.interpretation.companions import Companion, glaze_film_m, glaze_rounds
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.mix.figures import sodium_words
 from vadouvan.core.parsing.amount import Portion
@@ -99,13 +102,15 @@ def _set_aside(reading: Interpretation, mix: MixJudgement, servings: float) -> I
     share = aside_kg / whole.mass_kg.value
     salt_kg, sugar_kg = _salt_and_sugar(whole.portions)
     title = f"clean part for {reading.mix.set_aside.use}"
-    yield OnPlate("set-aside", title, aside_kg / servings, salt_kg * share / servings, sugar_kg * share / servings)
+    boiled_kg = reading.mix.set_aside.reduction.of(aside_kg)
+    table_kg = aside_kg if boiled_kg is None else boiled_kg
+    yield OnPlate("set-aside", title, table_kg / servings, salt_kg * share / servings, sugar_kg * share / servings)
 
 
 def _beside(one: Companion, servings: float) -> OnPlate:
     share = one.eaten_share / servings
     salt_kg, sugar_kg = _salt_and_sugar(one.portions)
-    return OnPlate(f"companion-{one.id}", one.title, one.mass_kg * share, salt_kg * share, sugar_kg * share)
+    return OnPlate(f"companion-{one.id}", one.title, one.table_kg * share, salt_kg * share, sugar_kg * share)
 
 
 def _salt_and_sugar(lines: Sequence[Portion]) -> tuple[float, float]:
@@ -122,17 +127,25 @@ def _told(one: Companion, reading: Interpretation, mix: MixJudgement, cut: Cut, 
         yield "Nothing in it can be weighed yet."
         return
     salt_kg, _ = _salt_and_sugar(one.portions)
-    grams = number_told(one.mass_kg * 1000)
-    share = salt_kg / one.mass_kg
-    a_serving = number_told(one.mass_kg * one.eaten_share / servings * 1000)
+    grams = number_told(one.table_kg * 1000)
+    share = salt_kg / one.table_kg
+    a_serving = number_told(one.table_kg * one.eaten_share / servings * 1000)
     if one.kind == "glaze":
         yield from _glaze_told(one, reading, cut)
     elif one.kind == "pot":
         yield _pot_told(one, reading, mix, cut)
+    elif one.kind == "coating":
+        yield _coating_told(one, reading, cut)
     elif one.kind == "finish":
         yield f"{a_serving} g on a serving, with {number_told(salt_kg / servings * one.eaten_share * 1000)} g of salt."
     else:
-        yield f"{grams} g, {a_serving} g of it eaten a serving, {_percent(share)} % salt: {_how_salty(share)}."
+        boiled = (
+            f"Boiled down from {number_told(one.mass_kg * 1000)} g to {grams} g"
+            if one.boils_off_kg > 0
+            else f"{grams} g"
+        )
+        yield f"{boiled}, {a_serving} g of it eaten a serving, {_percent(share)} % salt: {_how_salty(share)}."
+        yield from _how_thick(one)
 
 
 def _pot_told(one: Companion, reading: Interpretation, mix: MixJudgement, cut: Cut) -> str:
@@ -148,22 +161,60 @@ def _pot_told(one: Companion, reading: Interpretation, mix: MixJudgement, cut: C
 
 def _glaze_told(one: Companion, reading: Interpretation, cut: Cut) -> Iterator[str]:
     """A film on the surface: how thick, in how many rounds, and whether its sugar bears the heat."""
-    film_m = one.mass_kg * one.eaten_share / GLAZE_DENSITY.value / cut.open_area_m2
-    rounds = max(1, math.ceil(film_m / GLAZE_ROUND_M.value))
+    film_m, rounds = glaze_film_m(one, cut.open_area_m2), glaze_rounds(one, cut.open_area_m2)
     times = "one thin round" if rounds == 1 else f"{rounds} thin rounds"
     yield f"{number_told(one.mass_kg * 1000)} g over the surface: {number_told(film_m * 1000)} mm, in {times}."
-    heat_c = hottest_c(reading.stages)
-    if heat_c is None:
+    exposure = hardest(reading.stages)
+    if exposure is None:
         return
     sugar = sum(line.ingredient.sugar.value * line.mass_kg.value * browns(line) for line in one.portions)
     sugar *= one.eaten_share / cut.open_area_m2
-    if sugar > sugar_limit(heat_c):
-        yield (
-            f"Its sugar burns if it stays long at about {number_told(heat_c)} °C: brush it on in the last 5 to 10 "
-            "minutes, or further from the heat."
-        )
+    heat = number_told(exposure.heat_c)
+    if sugar > exposure.limit and exposure.heat_c >= GLAZE_TOO_HOT.value:
+        yield f"Its sugar burns even late at about {heat} °C: brush it on further from the heat, or once it is off."
+    elif sugar > exposure.limit:
+        yield f"Its sugar burns if it stays long at about {heat} °C: brush it on in the last 5 to 10 minutes."
     elif sugar > 0:
-        yield f"Its sugar bears about {number_told(heat_c)} °C in such a film."
+        yield f"Its sugar bears about {heat} °C in such a film."
+
+
+def _coating_told(one: Companion, reading: Interpretation, cut: Cut) -> str:
+    """How much of it the surface holds, and what a wet one does to it."""
+    holds_kg = COATING_HOLDS.value * cut.open_area_m2
+    grams, holds = number_told(one.mass_kg * 1000), number_told(holds_kg * 1000)
+    dry = (
+        "Patted dry first, it stays crisp."
+        if reading.fire.surface != "as_is"
+        else "On a wet surface it turns to paste: pat it first."
+    )
+    if one.mass_kg < 0.8 * holds_kg:
+        return f"{grams} g cover only part: the surface holds about {holds} g. {dry}"
+    rest = "the rest is shaken off and thrown away, raw meat has touched it"
+    return f"{grams} g: the surface holds about {holds} g, {rest}. {dry}"
+
+
+def _how_thick(one: Companion) -> Iterator[str]:
+    """What its starch makes of it once it has boiled: flour counts half."""
+    starch_kg = sum(_thickens(line) * line.mass_kg.value for line in one.portions)
+    share = starch_kg / one.table_kg
+    if starch_kg <= 0:
+        return
+    words = (
+        "thin still"
+        if share < STARCH_THIN.value
+        else "lightly bound"
+        if share < STARCH_COATS.value
+        else ("coats a spoon" if share < STARCH_THICK.value else "thick: it sets as it cools")
+    )
+    yield f"Bound with {_percent(share)} % starch, stirred in cold and boiled a minute: {words}."
+
+
+def _thickens(line: Portion) -> float:
+    """Starch of a line [1]: a pure one whole, a flour half."""
+    item = line.ingredient
+    if item.group != "coating" and not item.id.startswith("cornflour"):
+        return 0.0
+    return 1.0 if "starch" in item.id or item.id == "cornflour" else 0.5 if item.id.startswith("flour") else 0.0
 
 
 def _how_salty(share: float) -> str:

@@ -48,7 +48,7 @@ DEPTH = QuantityKind(
 SPACING = QuantityKind("spacing", LENGTH_M, "mm", 0.003, 0.2, 'Write a distance from 3 mm to 20 cm, such as "2 cm".')
 TRIMMED = QuantityKind("trimmings", MASS_KG, "g", 0.0, 10.0, 'Write what was cut off, such as "120 g".')
 LEAD = QuantityKind(
-    "time from pull to plate", DURATION_S, "min", 0.0, 86_400.0, 'Write up to 24 h, such as "75 min" or "1 h 30 min".'
+    "time from pull to plate", DURATION_S, "min", 0.0, 259_200.0, 'Write up to 72 h, such as "75 min" or "1 h 30 min".'
 )
 
 AGE = QuantityKind(
@@ -58,7 +58,10 @@ EARLY = QuantityKind("time kept warm", DURATION_S, "min", 0.0, 7200.0, 'Write up
 CONTACT = QuantityKind(
     "time in the mix", DURATION_S, "h", 300.0, 864_000.0, 'Write 5 minutes to 10 days, such as "45 min" or "12 h".'
 )
-COOK = QuantityKind("time on the heat", DURATION_S, "min", 60.0, 86_400.0, 'Write 1 minute to 24 h, such as "45 min".')
+COOK = QuantityKind("time on the heat", DURATION_S, "min", 10.0, 86_400.0, 'Write 10 s to 24 h, such as "45 min".')
+DRYING = QuantityKind("time to dry", DURATION_S, "min", 300.0, 172_800.0, 'Write 5 minutes to 2 days, such as "12 h".')
+TRAVEL = QuantityKind("time on the way", DURATION_S, "min", 60.0, 86_400.0, 'Write up to 24 h, such as "90 min".')
+REST = QuantityKind("rest", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "10 min".')
 BOIL = QuantityKind("time at the boil", DURATION_S, "min", 0.0, 7200.0, 'Write up to 2 h, such as "5 min".')
 SIMMER = QuantityKind("simmer", DURATION_S, "min", 0.0, 14_400.0, 'Write up to 4 h, such as "10 min".')
 MIX_MASS = QuantityKind("part of a mix", MASS_KG, "g", 0.0, 10.0, 'Write a weight up to 10 kg, such as "120 g".')

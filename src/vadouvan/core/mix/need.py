@@ -30,6 +30,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import Figure, Given, Working, number_told
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.consistency import Consistency, Form
+from vadouvan.core.mix.reduction import AS_IT_IS, Reduction
 
 Container = Literal["bag", "tub", "jar", "vacuum", "tray"]
 Coat = Literal["thin", "usual", "thick"]
@@ -58,11 +59,12 @@ class Vessel:
 
 @dataclass(frozen=True)
 class SetAside:
-    """What is kept clean before contact: a weight, or a share of the ready mix; ``use`` in words."""
+    """What is kept clean before contact: a weight or a share of the ready mix; ``use`` in words; boiled down or not."""
 
     mass_kg: float | None = None
     share: float | None = None
     use: str = ""
+    reduction: Reduction = AS_IT_IS
 
     def of(self, ready_kg: float) -> float:
         """Kilograms of a mix of that weight; never more than there is."""

@@ -21,6 +21,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cooking.brushing import last_brush
+from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.lead import DRY_MIN, LEAST_COOK_MIN, TEMPERED, least_lead, least_on_heat, rest_minutes
 from vadouvan.core.cooking.stages import CookPlace, CookStage
 from vadouvan.core.cut.cut import Cut
@@ -34,7 +35,8 @@ SHOPS_OPEN, SHOPS_CLOSE = time(8, 0), time(20, 0)  # common practice; the cook k
 FAN_OVEN = f"A fan oven is set {FAN_OVEN_LOWER_C.value:.0f} C lower than a plain one."
 TURN_FROM_H, TWICE_FROM_H = 3.0, 20.0
 COOKED_AT: dict[CookPlace, Place] = {
-    "oven": "oven", "grill": "grill", "pan": "stove", "pot": "stove", "fryer": "stove",
+    "oven": "oven", "parcel": "oven", "broiler": "oven", "grill": "grill", "grill_indirect": "grill",
+    "smoker": "grill", "pan": "stove", "wok": "stove", "pot": "stove", "fryer": "stove", "steamer": "stove",
 }  # fmt: skip
 
 
@@ -47,10 +49,10 @@ def thaw_minutes(mass_kg: float) -> float:
     return max(LEAST_THAW_S.value, THAW_S_PER_KG.value * mass_kg) / 60
 
 
-def work_of(cut: Cut, mix: MixJudgement, stages: Sequence[CookStage], lead: timedelta) -> Work:
+def work_of(cut: Cut, mix: MixJudgement, fire: FireInterpretation, lead: timedelta) -> Work:
     """What is done before contact, the least time from the pull to the table, and how much of a lead it waits raw."""
-    waits = max(timedelta(0), lead - most_hot(cut, stages))
-    return Work(before_contact(cut, mix), least_lead(cut, stages), waits if cut.kind.needs_cold else timedelta(0))
+    waits = max(timedelta(0), lead - most_hot(cut, fire))
+    return Work(before_contact(cut, mix), least_lead(cut, fire), waits if cut.kind.needs_cold else timedelta(0))
 
 
 def before_contact(cut: Cut, mix: MixJudgement) -> list[Task]:
@@ -64,12 +66,12 @@ def before_contact(cut: Cut, mix: MixJudgement) -> list[Task]:
 
 
 def steps_of(
-    plan: Plan, cut: Cut, mix: MixJudgement, stages: Sequence[CookStage], routine: Routine, now: datetime
+    plan: Plan, cut: Cut, mix: MixJudgement, fire: FireInterpretation, routine: Routine, now: datetime
 ) -> list[PlanStep]:
     """Every step of a plan in the order of the clock."""
     before = laid_before(plan.contact_at, before_contact(cut, mix), routine)
-    after = laid_before(plan.meal.at, after_the_pull(plan, cut, mix, stages))
-    brush = last_brush(stages, after)
+    after = laid_before(plan.meal.at, after_the_pull(plan, cut, mix, fire))
+    brush = last_brush(fire.stages, after)
     if brush is not None:
         step = PlanStep("brush-last", "Brush for the last time.", brush.at, BRUSH_MIN, True, "stove", "cook", "hot")
         after = sorted([*after, step], key=lambda one: one.at.timestamp())
@@ -167,20 +169,28 @@ def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterato
             )
 
 
-def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, stages: Sequence[CookStage]) -> list[Task]:
-    """Dry, rest if brined, wait, temper, cook, rest: what is left of the lead goes to the open stage, or is waited."""
-    lead = plan.lead / timedelta(minutes=1)
-    rest = _rest(cut)
+def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, fire: FireInterpretation) -> list[Task]:
+    """Dry, rest if brined, travel, wait, temper, cook, rest: what is left of the lead is for the open stage, or waited.
+
+    A brined piece rests as long as the cook says, or three hours if there is the time.
+    """
+    lead, stages = plan.lead / timedelta(minutes=1), fire.stages
+    rest = Task("rest", "Rest it.", rest_minutes(cut, fire), False, "counter", "hot")
     dry = Task("pull", "Out of the mix; drain, and pat or brush it off.", DRY_MIN, True, "counter", _warm(cut))
-    spare = lead - dry.minutes - least_on_heat(stages) - rest.minutes
+    spare = lead - least_lead(cut, fire) / timedelta(minutes=1)
     tasks = [dry]
-    if _bathed(mix) and spare >= BRINE_REST.value:
+    if fire.dries_min > 0:
+        tasks.append(Task("dries", "Uncovered in the fridge, to dry.", fire.dries_min, False, "fridge", "cold"))
+    elif _bathed(mix) and spare >= BRINE_REST.value:
         says = "A brined piece rests uncovered, three hours at least."
         tasks.append(Task("brine-rest", says, BRINE_REST.value, False, "fridge", "cold"))
         spare -= BRINE_REST.value
+    if fire.travels_min > 0:
+        says = "In a cold box with ice, 5 °C at most, on its way."
+        tasks.append(Task("travels", says, fire.travels_min, False, "cold box", "cold"))
     temper = []
     if cut.kind.family in TEMPERED and spare >= TEMPER.value:
-        says = "Out of the fridge, up to 30 minutes at most in all."
+        says = "Out of the cold, up to 30 minutes at most in all."
         temper = [Task("temper", says, TEMPER.value, False, "counter", "warm")]
         spare -= TEMPER.value
     waits = max(0.0, spare - longer_on_heat(stages))
@@ -201,9 +211,9 @@ def longer_on_heat(stages: Sequence[CookStage]) -> float:
     return MOST_ON_THE_HEAT.value - LEAST_COOK_MIN
 
 
-def most_hot(cut: Cut, stages: Sequence[CookStage]) -> timedelta:
+def most_hot(cut: Cut, fire: FireInterpretation) -> timedelta:
     """Of a lead, the most that it is on the heat and rests [min]; what is left of it is waited raw."""
-    return timedelta(minutes=least_on_heat(stages) + longer_on_heat(stages) + rest_minutes(cut))
+    return timedelta(minutes=least_on_heat(fire.stages) + longer_on_heat(fire.stages) + rest_minutes(cut, fire))
 
 
 def _cook(stages: Sequence[CookStage], spare: float) -> Iterator[Task]:
@@ -214,10 +224,6 @@ def _cook(stages: Sequence[CookStage], spare: float) -> Iterator[Task]:
         minutes = LEAST_COOK_MIN + spare if stage.minutes is None else stage.minutes
         place = COOKED_AT[stage.place]
         yield Task("cook" if number == 1 else f"cook-{number}", stage.says, minutes, True, place, "hot")
-
-
-def _rest(cut: Cut) -> Task:
-    return Task("rest", "Rest it.", rest_minutes(cut), False, "counter", "hot")
 
 
 def _bathed(mix: MixJudgement) -> bool:

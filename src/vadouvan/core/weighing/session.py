@@ -8,8 +8,7 @@ from datetime import datetime
 
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.cooking.probe import Forecast, forecast
-from vadouvan.core.cooking.stages import CookStage
-from vadouvan.core.cooking.surface import USUAL_HEAT_C
+from vadouvan.core.cooking.stages import USUAL_HEAT_C, CookStage
 from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.interpretation.mix import portion_of

@@ -20,22 +20,26 @@ export function Sauce({ batch, draft, change }: FireProps) {
     change((was) => ({ ...was, fire: { ...was.fire, ...part } }))
   }
   const sauce = fire.sauce
+  const along = sauce?.verdict === 'along'
   return (
     <section aria-labelledby="used-mix" className="[--questions:9rem]">
       <h2 id="used-mix" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
         the used mix
       </h2>
-      <Choice
-        question="What becomes of it"
-        value={draft.fire.sauce}
-        assumedValue={assumed['fire.sauce']}
-        options={CHOICES}
-        fault={faultOf(batch, 'fire.sauce')}
-        onChoose={(sauce) => {
-          say({ sauce })
-        }}
-      />
-      {draft.fire.sauce === 'boil' && (
+      {along && <p className="pt-2">{sauce.says}</p>}
+      {!along && (
+        <Choice
+          question="What becomes of it"
+          value={draft.fire.sauce}
+          assumedValue={assumed['fire.sauce']}
+          options={CHOICES}
+          fault={faultOf(batch, 'fire.sauce')}
+          onChoose={(sauce) => {
+            say({ sauce })
+          }}
+        />
+      )}
+      {draft.fire.sauce === 'boil' && !along && (
         <>
           <div className="grid grid-cols-2 gap-x-4">
             <Said
@@ -80,7 +84,7 @@ export function Sauce({ batch, draft, change }: FireProps) {
           }}
         />
       )}
-      {draft.fire.sauce !== 'boil' && (
+      {draft.fire.sauce !== 'boil' && !along && (
         <p className="text-quiet">Raw meat has been in it: boiled it can be a sauce, as it is it cannot.</p>
       )}
     </section>

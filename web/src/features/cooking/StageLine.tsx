@@ -4,10 +4,16 @@ import { Said } from '../../components/Said'
 
 const PLACES = [
   { value: 'oven', label: 'oven' },
-  { value: 'grill', label: 'grill' },
+  { value: 'grill', label: 'grill, over the heat' },
+  { value: 'grill_indirect', label: 'grill, cooler side' },
+  { value: 'broiler', label: 'under the broiler' },
+  { value: 'smoker', label: 'smoker' },
   { value: 'pan', label: 'pan' },
-  { value: 'pot', label: 'pot' },
-  { value: 'fryer', label: 'fryer' },
+  { value: 'wok', label: 'wok' },
+  { value: 'fryer', label: 'hot oil' },
+  { value: 'pot', label: 'covered pot' },
+  { value: 'parcel', label: 'closed parcel' },
+  { value: 'steamer', label: 'steamer' },
 ]
 const AIR = [
   { value: 'plain', label: 'no fan' },
@@ -21,9 +27,15 @@ const BRUSH = [
 ]
 
 const FIELDS = [
-  { name: 'heat', question: 'How hot', placeholder: '200 C', path: 'heat_c' },
+  { name: 'heat', question: 'How hot', placeholder: '200 C, medium, gas 4', path: 'heat_c' },
   { name: 'minutes', question: 'How long', placeholder: 'what is left', path: 'time_min' },
   { name: 'core', question: 'To a core of', placeholder: 'not said', path: 'core_c' },
+  { name: 'every', question: 'Turned every', placeholder: 'not said', path: 'turn_every_min' },
+] as const
+
+const TICKS = [
+  { name: 'turn', label: 'turned halfway' },
+  { name: 'tender', label: 'until tender' },
 ] as const
 
 interface StageLineProps {
@@ -31,13 +43,24 @@ interface StageLineProps {
   number: number
   says: string | undefined
   estimated: boolean
+  /** What a heat that was said in words is taken for. */
+  heat: string | undefined
   problems: Problem[]
   onChange: (part: Partial<CookStage>) => void
   onRemove: () => void
 }
 
 /** One stage: where, how hot, how long or up to which core, turned, brushed. */
-export function StageLine({ stage, number, says, estimated, problems, onChange, onRemove }: StageLineProps) {
+export function StageLine({
+  stage,
+  number,
+  says,
+  estimated,
+  heat,
+  problems,
+  onChange,
+  onRemove,
+}: StageLineProps) {
   const fault = (field: string) => problems.find((one) => one.field === `fire.stages.${number}.${field}`)
   return (
     <li className="border-b border-rule py-2">
@@ -71,6 +94,7 @@ export function StageLine({ stage, number, says, estimated, problems, onChange, 
             stack
             placeholder={name === 'minutes' && estimated ? 'by its core' : placeholder}
             value={stage[name]}
+            assumed={name === 'heat' ? heat : undefined}
             fault={fault(path)}
             onType={(text) => {
               onChange({ [name]: text })
@@ -99,17 +123,21 @@ export function StageLine({ stage, number, says, estimated, problems, onChange, 
             onChange({ brush })
           }}
         />
-        <label className="flex min-h-12 items-center gap-2 self-end">
-          <input
-            type="checkbox"
-            className="size-6 accent-enamel"
-            checked={stage.turn === 'yes'}
-            onChange={(event) => {
-              onChange({ turn: event.target.checked ? 'yes' : '' })
-            }}
-          />
-          turned halfway
-        </label>
+        <div className="grid content-end">
+          {TICKS.map(({ name, label }) => (
+            <label key={name} className="flex min-h-8 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-6 accent-enamel"
+                checked={stage[name] === 'yes'}
+                onChange={(event) => {
+                  onChange({ [name]: event.target.checked ? 'yes' : '' })
+                }}
+              />
+              {label}
+            </label>
+          ))}
+        </div>
       </div>
     </li>
   )

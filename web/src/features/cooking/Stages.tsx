@@ -27,6 +27,7 @@ export function Stages({ batch, draft, change }: FireProps) {
             stage={stage}
             number={number}
             says={batch.judgement.fire.stages[number]?.says}
+            heat={batch.judgement.assumed[`fire.stages.${number}.heat_c`]}
             estimated={batch.judgement.assumed[`fire.stages.${number}.time_min`] !== undefined}
             problems={batch.judgement.problems}
             onChange={(part) => {
@@ -52,4 +53,14 @@ export function Stages({ batch, draft, change }: FireProps) {
   )
 }
 
-const BLANK_STAGE = { place: '', heat: '', air: '', minutes: '', core: '', turn: '', brush: '' }
+const BLANK_STAGE = {
+  place: '',
+  heat: '',
+  air: '',
+  minutes: '',
+  core: '',
+  turn: '',
+  brush: '',
+  tender: '',
+  every: '',
+}

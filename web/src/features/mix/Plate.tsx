@@ -13,6 +13,7 @@ const KINDS = [
   { value: 'dip', label: 'a dip beside it' },
   { value: 'finish', label: 'a last seasoning' },
   { value: 'pot', label: 'what cooks with it' },
+  { value: 'coating', label: 'a coating to fry in' },
 ]
 
 /** What goes to the table with the meat: each mix beside the marinade, and a serving of it all. */
@@ -69,6 +70,16 @@ export function Plate({ batch, draft, change }: DrawerProps) {
             {read && <Read read={read} />}
             <div className="grid grid-cols-2 items-end gap-x-4">
               <Said
+                question="Boiled down to"
+                stack
+                value={said.reduce_to}
+                placeholder="not, or 60 %"
+                fault={faultOf(batch, `${path}.reduce_to`)}
+                onType={(reduce_to) => {
+                  say({ reduce_to })
+                }}
+              />
+              <Said
                 question="How much of it is eaten"
                 stack
                 value={said.eaten}
@@ -81,7 +92,7 @@ export function Plate({ batch, draft, change }: DrawerProps) {
               />
               <button
                 type="button"
-                className="act justify-self-end"
+                className="act col-span-2 justify-self-end"
                 onClick={() => {
                   put((was) => was.filter((one) => one.id !== said.id))
                 }}

@@ -99,6 +99,18 @@ export function Quantity({ batch, draft, change }: DrawerProps) {
             say({ set_aside_for: text })
           }}
         />
+        {quantity.set_aside !== '' && (
+          <Said
+            question="Boiled down to"
+            stack
+            value={quantity.set_aside_to}
+            placeholder="not, or 60 %"
+            fault={faultOf(batch, 'quantity.set_aside_to')}
+            onType={(text) => {
+              say({ set_aside_to: text })
+            }}
+          />
+        )}
       </div>
       {mix && mix.on_meat_pct < 99.5 && (
         <p className="text-[0.95rem] text-quiet">

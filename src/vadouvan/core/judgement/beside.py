@@ -1,0 +1,175 @@
+"""What is done beside the meat on the same clock: heating up, coating, brushing on, boiling down, the gravy, and the
+cook's own steps.
+
+None of it holds the meat up: each stands where the meat's own steps leave it room.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from datetime import timedelta
+
+from vadouvan.core.clock.chain import Place, PlanStep
+from vadouvan.core.clock.routine import later
+from vadouvan.core.constants import PAN_BOILS_OFF_KG_PER_S
+from vadouvan.core.contact.mix_judgement import MixJudgement
+from vadouvan.core.cooking.stages import MOIST, CookPlace, CookStage, as_given
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.figure import number_told
+from vadouvan.core.interpretation.companions import Companion, glaze_rounds
+from vadouvan.core.interpretation.draft import Interpretation
+from vadouvan.core.schedule.steps import COOKED_AT
+
+# Minutes (common practice, no source).
+HEATS_UP_MIN: dict[CookPlace, float] = {
+    "oven": 15.0, "parcel": 15.0, "broiler": 5.0, "grill": 30.0, "grill_indirect": 30.0, "smoker": 45.0, "fryer": 10.0,
+    "steamer": 10.0,
+}  # fmt: skip
+HEATS_UP: dict[CookPlace, str] = {
+    "oven": "Heat the oven{at}.",
+    "parcel": "Heat the oven{at}.",
+    "broiler": "Heat the broiler.",
+    "grill": "Light the coals, or heat the grill{at}.",
+    "grill_indirect": "Light the coals to one side, or heat half the grill{at}.",
+    "smoker": "Light the smoker{at}: wood on, smoke thin and blue.",
+    "fryer": "Heat the oil{at}: no more than half of the pot full, nothing wet near it.",
+    "steamer": "Bring the water to the boil.",
+}
+MAY_BEGIN_BEFORE = ("heat-up", "own", "reduce-clean", "sauce")
+ROUND_EVERY_MIN, ROUND_MIN, MOST_ROUNDS = 5.0, 2.0, 4
+COAT_MIN, SAUCE_MIN, SMALL_MIN, BOIL_UP_MIN = 10.0, 10.0, 2.0, 3.0
+SLOW_SAUCE_MIN = 60.0
+
+
+def beside(reading: Interpretation, mix: MixJudgement, cut: Cut, steps: Sequence[PlanStep]) -> list[PlanStep]:
+    """The plan's steps with all that is done beside them, in the order of the clock."""
+    by_id = {step.id: step for step in steps}
+    if "serve" not in by_id or "pull" not in by_id:
+        return list(steps)
+    found = [
+        *_heating_up(reading.stages, by_id),
+        *_coating(reading.companions, by_id),
+        *_brushed_on(reading, cut, by_id),
+        *_into_the_pot(reading, by_id),
+        *_boiled(reading, by_id),
+        *_clean_part(reading, mix, by_id),
+        *_to_the_table(reading.companions, by_id),
+        *_own(reading, by_id),
+    ]
+    return sorted([*steps, *found], key=lambda step: step.at.timestamp())
+
+
+def of_the_fire(steps: Sequence[PlanStep]) -> list[PlanStep]:
+    """The steps from the pull on, and those of the fire that begin before it."""
+    out = next((step.at for step in steps if step.id == "pull"), None)
+    return [step for step in steps if out is not None and (step.at >= out or step.id.startswith(MAY_BEGIN_BEFORE))]
+
+
+def stage_id(number: int) -> str:
+    """The id of the step of a stage, counted from 1."""
+    return "cook" if number == 1 else f"cook-{number}"
+
+
+def _minutes(length_min: float) -> timedelta:
+    return timedelta(minutes=length_min)
+
+
+def _heating_up(stages: Sequence[CookStage], by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+    """Each place before its first stage."""
+    seen: set[Place] = set()
+    for number, stage in enumerate(stages, start=1):
+        step, place = by_id.get(stage_id(number)), COOKED_AT[stage.place]
+        length = HEATS_UP_MIN.get(stage.place)
+        if step is None or length is None or (place in seen and place != "stove"):
+            continue
+        seen.add(place)
+        at = f" to {number_told(stage.heat_c)} °C" if stage.heat_c is not None else ""
+        says = HEATS_UP[stage.place].format(at=at)
+        yield PlanStep(f"heat-up-{number}", says, later(step.at, -_minutes(length)), length, False, place, step.id)
+
+
+def _coating(companions: Sequence[Companion], by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+    first = by_id.get("cook")
+    for one in companions:
+        if one.kind == "coating" and first is not None:
+            says = f"Coat it, and shake off what is loose: {one.title}."
+            at = later(first.at, -_minutes(COAT_MIN))
+            yield PlanStep(f"coat-{one.id}", says, at, COAT_MIN, True, "counter", "pull")
+
+
+def _brushed_on(reading: Interpretation, cut: Cut, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+    """A glaze in thin rounds over the last minutes of the last dry heat."""
+    dry = [number for number, stage in enumerate(reading.stages, start=1) if stage.place not in MOIST]
+    last = by_id.get(stage_id(dry[-1])) if dry else None
+    for one in reading.companions:
+        if one.kind != "glaze" or last is None or not one.portions:
+            continue
+        rounds = max(1, min(glaze_rounds(one, cut.open_area_m2), MOST_ROUNDS, int(last.minutes / ROUND_EVERY_MIN)))
+        for number in range(1, rounds + 1):
+            left = ROUND_EVERY_MIN * (rounds - number + 1)
+            at = later(last.ends, -_minutes(min(left, last.minutes)))
+            which = f", round {number} of {rounds}" if rounds > 1 else ""
+            yield PlanStep(
+                f"glaze-{one.id}-{number}",
+                f"Brush on {one.title}{which}, thinly.",
+                at,
+                ROUND_MIN,
+                True,
+                last.place,
+                last.id,
+            )
+
+
+def _into_the_pot(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+    """What cooks with it, when the first covered stage begins, or the first of all."""
+    moist = next((number for number, stage in enumerate(reading.stages, start=1) if stage.place in MOIST), 1)
+    step = by_id.get(stage_id(moist))
+    for one in reading.companions:
+        if one.kind == "pot" and step is not None:
+            yield PlanStep(f"pot-{one.id}", f"In with it: {one.title}.", step.at, SMALL_MIN, True, step.place, step.id)
+
+
+def _boiled(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+    """The used mix, as soon as the meat is out of it: before anything is brushed with it."""
+    if not reading.fire.boils:
+        return
+    pull, boil_min = by_id["pull"], reading.fire.boil_s / 60
+    says = f"Boil the used mix, {as_given(boil_min)} at a rolling boil, with its spoon in it."
+    yield PlanStep("boil-mix", says, pull.ends, boil_min + BOIL_UP_MIN, True, "stove", "pull")
+
+
+def _clean_part(reading: Interpretation, mix: MixJudgement, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+    """What was set aside clean and is boiled down for the table."""
+    aside_kg = mix.at_contact.set_aside_kg
+    to_kg = reading.mix.set_aside.reduction.of(aside_kg)
+    if aside_kg <= 0 or to_kg is None:
+        return
+    length = BOIL_UP_MIN + (aside_kg - to_kg) / PAN_BOILS_OFF_KG_PER_S.value / 60
+    use = reading.mix.set_aside.use or "the table"
+    says = f"Boil the clean part down to {number_told(to_kg * 1000)} g, for {use}."
+    ends = by_id["rest"].ends if "rest" in by_id else by_id["serve"].at
+    yield PlanStep("reduce-clean", says, later(ends, -_minutes(length)), length, True, "stove", "set-aside")
+
+
+def _to_the_table(companions: Sequence[Companion], by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+    """Sauces while it rests, dips and what is strewn at the last."""
+    serve = by_id["serve"]
+    for one in companions:
+        if one.kind == "sauce":
+            length = SAUCE_MIN + one.boils_off_kg / PAN_BOILS_OFF_KG_PER_S.value / 60
+            down = f", boiled down to {number_told(one.table_kg * 1000)} g" if one.boils_off_kg > 0 else ""
+            says = f"Make {one.title}{down}."
+            yield PlanStep(f"sauce-{one.id}", says, later(serve.at, -_minutes(length)), length, True, "stove", "")
+        elif one.kind in ("dip", "finish"):
+            says = f"Set out {one.title}." if one.kind == "dip" else f"Over it at the last: {one.title}."
+            at = later(serve.at, -_minutes(SMALL_MIN))
+            yield PlanStep(f"{one.kind}-{one.id}", says, at, SMALL_MIN, True, "table", "rest")
+
+
+def _own(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+    """The cook's own, each done so long before the meal."""
+    serve = by_id["serve"]
+    for one in reading.fire.own_steps:
+        at = later(serve.at, -_minutes(one.before_min + one.minutes))
+        says = one.what if one.what.endswith((".", "!", "?")) else f"{one.what}."
+        yield PlanStep(f"own-{one.id}", says, at, one.minutes, False, "stove", "")

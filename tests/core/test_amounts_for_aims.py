@@ -157,7 +157,8 @@ class Texts(unittest.TestCase):
     @given(st.sampled_from(sorted(ITEMS)), st.integers(1, 60))
     def test_spoons_read_back(self, name: str, steps: int) -> None:
         """Quarter teaspoons of anything."""
-        start = portions(f"1 tsp {ITEMS[name].also_called[0]}")[0]
+        fresh = "fresh " if ITEMS[name].group == "herb_fresh" else ""
+        start = portions(f"1 tsp {fresh}{ITEMS[name].also_called[0]}")[0]
         after = measured(start, steps)
         read = portions(after.text)[0]
         self.assertEqual(read.ingredient.id, name)

@@ -2374,8 +2374,8 @@ export interface components {
         };
         /**
          * FireOut
-         * @description The fire of a batch; what needs a judged hold is null until there is one. ``on_the_clock`` are ids of steps of the
-         *     plan, from the pull to the table.
+         * @description The fire of a batch; what needs a judged hold is null until there is one. ``on_the_clock`` are ids of
+         *     steps of the plan, from the pull to the table.
          */
         FireOut: {
             /** Clings G */
@@ -3364,11 +3364,14 @@ export interface components {
         };
         /**
          * PastedOut
-         * @description What a pasted text holds: the mix, or several to choose from, and what stands beside it, as a glaze does.
+         * @description What a pasted text holds: the mix, or several to choose from, what stands beside it, as a glaze does, and the lines
+         *     of nothing but meat.
          */
         PastedOut: {
             /** Companions */
             companions: components["schemas"]["PastedMixOut"][];
+            /** Meat */
+            meat: string[];
             /** Mixes */
             mixes: components["schemas"]["PastedMixOut"][];
         };

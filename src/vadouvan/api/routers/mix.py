@@ -19,6 +19,7 @@ from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
 from vadouvan.core.interpretation.mix import single_lines
 from vadouvan.core.mix.solver import Aim
+from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.core.parsing.pasted import PastedMix, mixes_in
 from vadouvan.formats.advice_out import (
     AmountsOut,
@@ -80,7 +81,10 @@ def ask_scaled(question: ScaledQuestion, here: Here) -> ScaledOut:
 def read_pasted(question: PastedQuestion, here: Here) -> PastedOut:
     """The lines of a pasted list, one ingredient each: a mix, or several; and what stands beside it."""
     pantry = here.kitchen.pantry
-    found = mixes_in(question.text)
+    whole = mixes_in(question.text)
+    found = mixes_in(question.text, lambda line: cut_named(line, here.kitchen.cuts) is not None)
+    kept = {line for mix in found for line in mix.lines}
+    meat = [line for mix in whole for line in mix.lines if line not in kept]
     beside = [mix for mix in found if mix.kind == "companion"]
     own = [mix for mix in found if mix.kind != "companion"] or found
 
@@ -90,4 +94,4 @@ def read_pasted(question: PastedQuestion, here: Here) -> PastedOut:
             for mix in mixes
         ]
 
-    return PastedOut(mixes=told(own), companions=told(beside if own is not found else []))
+    return PastedOut(mixes=told(own), companions=told(beside if own is not found else []), meat=meat)

@@ -59,7 +59,10 @@ class PastedMixOut(BaseModel):
 
 
 class PastedOut(BaseModel):
-    """What a pasted text holds: the mix, or several to choose from, and what stands beside it, as a glaze does."""
+    """What a pasted text holds: the mix, or several to choose from, what stands beside it, as a glaze does, and the lines
+    of nothing but meat.
+    """
 
     mixes: list[PastedMixOut]
     companions: list[PastedMixOut]
+    meat: list[str]

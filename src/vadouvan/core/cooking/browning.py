@@ -51,7 +51,7 @@ def browns(portion: Portion) -> float:
     return BROWNS["cane"] if item.id.startswith("sugar") else 1.0
 
 
-def sugar_limit(heat_c: float, minutes: float = BURNS_AFTER_MIN.value) -> float:
+def sugar_limit(heat_c: float, time_min: float = BURNS_AFTER_MIN.value) -> float:
     """Sugar on the surface that a heat bears for so long without burning [kg/m2] (our calibration).
 
     >>> sugar_limit(250.0) < sugar_limit(210.0) < sugar_limit(180.0) < sugar_limit(150.0)
@@ -62,7 +62,7 @@ def sugar_limit(heat_c: float, minutes: float = BURNS_AFTER_MIN.value) -> float:
     heats, limits = [heat for heat, _ in LIMITS], [math.log(limit.value) for _, limit in LIMITS]
     base = math.exp(_between(heat_c, heats, limits))
     least = _between(heat_c, [heat for heat, _ in LEAST_FACTOR], [factor for _, factor in LEAST_FACTOR])
-    times: float = min(MOST_FACTOR, max(least, (BURNS_AFTER_MIN.value / max(minutes, 0.1)) ** MINUTES_POWER))
+    times: float = min(MOST_FACTOR, max(least, (BURNS_AFTER_MIN.value / max(time_min, 0.1)) ** MINUTES_POWER))
     return base * times
 
 
@@ -88,19 +88,19 @@ def hardest(stages: Sequence[CookStage]) -> Exposure | None:
     return min(found, key=lambda one: one.limit, default=None)
 
 
-def sugar_says(sugar: float, exposure: Exposure | None, portions: Sequence[Portion]) -> tuple[str, bool]:
+def sugar_says(sugar_kg_per_m2: float, exposure: Exposure | None, portions: Sequence[Portion]) -> tuple[str, bool]:
     """What that much browning sugar [kg/m2] does at the hardest stage, and whether it burns; nothing if it bears it."""
-    if exposure is None or sugar <= 0.2 * exposure.limit:
+    if exposure is None or sugar_kg_per_m2 <= 0.2 * exposure.limit:
         return "", False
     told = (
-        f"{number_told(sugar * 1000)} g of browning sugar to the square metre{_from(portions)}, "
+        f"{number_told(sugar_kg_per_m2 * 1000)} g of browning sugar to the square metre{_from(portions)}, "
         f"{number_told(exposure.minutes)} min at about {number_told(exposure.heat_c)} °C"
     )
-    if sugar <= exposure.limit:
+    if sugar_kg_per_m2 <= exposure.limit:
         limit = number_told(exposure.limit * 1000)
         return f"{told}: it darkens early, and looks burned before it is; {limit} g are the limit.", False
-    move = number_told((1 - exposure.limit / sugar) * 100)
-    cooler = _bears_from(sugar, exposure.minutes)
+    move = number_told((1 - exposure.limit / sugar_kg_per_m2) * 100)
+    cooler = _bears_from(sugar_kg_per_m2, exposure.minutes)
     further = f"go down to about {number_told(cooler)} °C or further from the heat" if cooler else "start further away"
     says = (
         f"{told}: it burns. Keep about {move} % of the sweet things for a glaze in the last 5 to 10 minutes, "

@@ -74,7 +74,7 @@ def measured(portion: Portion, steps: int) -> Portion:
 def _text(portion: Portion, steps: int) -> str:
     name = portion.ingredient.also_called[0]
     if portion.unit in SPOONS:
-        return f"{_spoons(steps)} {name}"
+        return f"{_spoons(steps)} {'fresh ' if _may_be_dried(portion.ingredient) else ''}{name}"
     if portion.unit == "each":
         return f"{steps} {name}"
     if portion.unit in PIECE_UNITS:
@@ -82,6 +82,11 @@ def _text(portion: Portion, steps: int) -> str:
             f"{steps} leaf", f"{steps} leaves" if steps > 1 else "1 leaf"
         )
     return weighed_text(portion.ingredient, steps * step_kg(portion))
+
+
+def _may_be_dried(ingredient: Ingredient) -> bool:
+    """Whether a spoon of it would be read as of the dried one if nothing is said."""
+    return ingredient.group == "herb_fresh" and "fresh" not in ingredient.also_called[0]
 
 
 def in_spoons(ingredient: Ingredient, mass_kg: float) -> str:

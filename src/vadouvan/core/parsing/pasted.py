@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from vadouvan.core.measures.numbers import leading_number
@@ -20,9 +20,10 @@ _MIXES = frozenset((
     "paste", "rub", "seasoning", "soak", "spice", "wet",
 ))  # fmt: skip
 _COMPANIONS = frozenset((
-    "accompaniment", "baste", "basting", "butter", "chutney", "decorate", "dip", "dressing", "drizzle",
+    "accompaniment", "baste", "basting", "batter", "breading", "butter", "chutney", "coating", "crumb", "crust",
+    "decorate", "dredge", "dip", "dressing", "drizzle",
     "finish", "finishing", "garnish", "glaze", "gravy", "relish", "salad", "salsa", "sauce", "serve", "serving",
-    "side", "sides", "slaw", "top", "topping",
+    "side", "sides", "slaw", "top", "topping", "pot", "braise", "braising",
 ))  # fmt: skip
 _NO_LINES = frozenset((
     "directions", "equipment", "how", "instructions", "method", "note", "notes", "nutrition", "preparation",
@@ -61,15 +62,19 @@ class PastedMix:
     kind: Kind = "mix"
 
 
-def mixes_in(text: str) -> list[PastedMix]:
+def mixes_in(text: str, is_meat: Callable[[str], bool] | None = None) -> list[PastedMix]:
     r"""The mixes of a pasted text: usually one; two or more when headings or gaps part them.
 
-    A gap parts mixes only when both sides have an ingredient in common, as two full lists have.
+    A gap parts mixes only when both sides have an ingredient in common, as two full lists have. What holds nothing but
+    meat, by ``is_meat``, is no mix; what is rubbed on after a brine goes beside it.
 
     >>> [mix.title for mix in mixes_in("For the paste:\n2 tbsp miso\nFor the glaze:\n1 tbsp honey")]
     ['paste', 'glaze']
     """
-    blocks = [block for block in _blocks(text) if block.kind != "none"]
+    blocks = [block for block in _blocks(text) if block.kind != "none" and not _is_meat(block, is_meat)]
+    own, after_the_bath = _bath_first([block for block in blocks if block.kind == "mix"])
+    if own and after_the_bath:
+        blocks = [replace(block, kind="companion") if block in after_the_bath else block for block in blocks]
     if len(blocks) > 1 and not any(block.title for block in blocks) and not _repeat_one_another(blocks):
         return [PastedMix("", tuple(line for block in blocks for line in block.lines))]
     return blocks
@@ -90,6 +95,10 @@ def in_lines(text: str) -> str:
     if len(parts) < LEAST_IN_A_ROW:
         return text
     return "\n".join([head, "", *parts] if named else parts)
+
+
+def _is_meat(block: PastedMix, is_meat: Callable[[str], bool] | None) -> bool:
+    return is_meat is not None and all(map(is_meat, block.lines))
 
 
 @dataclass(frozen=True)

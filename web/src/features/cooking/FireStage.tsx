@@ -1,4 +1,6 @@
+import { TabGroup, TabPanel, TabPanels } from '@headlessui/react'
 import type { Batch, Draft } from '../../api/client'
+import { DrawerTabs } from '../../components/DrawerTabs'
 import { told } from '../../lib/clock'
 import { Around } from './Around'
 import { Done } from './Done'
@@ -14,20 +16,23 @@ export interface FireProps {
   change: (typed: (draft: Draft) => Draft) => void
 }
 
-/** Fire: what the hold left, how it is cooked stage by stage, when it is done, and the used mix. */
+const DRAWERS = ['Done', 'Beside it', 'Used mix'] as const
+const SCROLLS = 'wide:max-h-[calc(100dvh-16.5rem)] wide:overflow-y-auto wide:pr-2'
+
+/** Fire: how it is cooked stage by stage, on which clock; when it is done, what is beside it, and the used mix. */
 export function FireStage({ batch, draft, change }: FireProps) {
   const { fire, plan } = batch.judgement
   const zone = draft.meal.time_zone || undefined
   const onTheClock = plan?.steps.filter((step) => fire.on_the_clock.includes(step.id)) ?? []
+  const shared = { batch, draft, change }
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-5 wide:grid-cols-[minmax(0,1fr)_27rem]">
-      <div className="grid min-w-0 content-start gap-4">
-        <Stages batch={batch} draft={draft} change={change} />
-        <OwnSteps batch={batch} draft={draft} change={change} />
+      <div className={`grid min-w-0 content-start gap-3 ${SCROLLS}`}>
+        <Stages {...shared} />
         {onTheClock.length > 0 && (
-          <ol aria-label="On the clock" className="grid gap-y-1 border-t border-rule pt-2">
+          <ol aria-label="On the clock" className="grid border-t border-rule pt-2">
             {onTheClock.map((step) => (
-              <li key={step.id} className="grid grid-cols-[7.5rem_1fr] gap-x-3">
+              <li key={step.id} className="grid grid-cols-[7rem_1fr] gap-x-3">
                 <b>{told(new Date(step.at), zone)}</b>
                 <span>{step.says}</span>
               </li>
@@ -37,12 +42,24 @@ export function FireStage({ batch, draft, change }: FireProps) {
         {fire.last_brush_says !== '' && <p className="font-semibold">{fire.last_brush_says}</p>}
         <Told told={fire.told} />
       </div>
-      <div className="grid content-start gap-5">
-        <Done batch={batch} draft={draft} change={change} />
-        <Around batch={batch} draft={draft} change={change} />
-        <Probe batch={batch} />
-        <Sauce batch={batch} draft={draft} change={change} />
-      </div>
+      <TabGroup>
+        <div className="min-w-0">
+          <DrawerTabs names={DRAWERS} />
+          <TabPanels className={`pt-3 ${SCROLLS}`}>
+            <TabPanel className="grid content-start gap-5">
+              <Done {...shared} />
+              <Around {...shared} />
+              <Probe batch={batch} />
+            </TabPanel>
+            <TabPanel>
+              <OwnSteps {...shared} />
+            </TabPanel>
+            <TabPanel>
+              <Sauce {...shared} />
+            </TabPanel>
+          </TabPanels>
+        </div>
+      </TabGroup>
     </div>
   )
 }

@@ -5,7 +5,7 @@ import { WhichMix } from '../../components/WhichMix'
 /** The chosen mix as a text of its own, with what stands beside it. */
 function chosen(found: Pasted, lines: string[], title: string): string {
   const beside = found.companions.map((one) => [`${one.title}:`, ...one.lines].join('\n'))
-  return [title === '' ? '' : `${title}\n`, lines.join('\n'), '', ...beside].join('\n')
+  return [title === '' ? '' : `${title}\n`, ...found.meat, lines.join('\n'), '', ...beside].join('\n')
 }
 
 /** A pasted recipe becomes a new batch, with its cut and what stands beside the mix; of two mixes one is chosen. */

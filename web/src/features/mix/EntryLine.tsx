@@ -22,7 +22,9 @@ export function EntryLine({
   const paste = async (pasted: string) => {
     try {
       const found = await api.pasted(pasted)
-      setTrouble('')
+      setTrouble(
+        found.meat.length > 0 ? `Left out, the meat stands under Cut: ${found.meat.join('; ')}.` : '',
+      )
       if (found.mixes.length > 1) setSeveral(found)
       else
         onEnter(

@@ -3364,8 +3364,8 @@ export interface components {
         };
         /**
          * PastedOut
-         * @description What a pasted text holds: the mix, or several to choose from, what stands beside it, as a glaze does, and the lines
-         *     of nothing but meat.
+         * @description What a pasted text holds: the mix, or several to choose from, what stands beside it, as a glaze does, and
+         *     lines of nothing but meat.
          */
         PastedOut: {
             /** Companions */

@@ -59,8 +59,8 @@ class PastedMixOut(BaseModel):
 
 
 class PastedOut(BaseModel):
-    """What a pasted text holds: the mix, or several to choose from, what stands beside it, as a glaze does, and the lines
-    of nothing but meat.
+    """What a pasted text holds: the mix, or several to choose from, what stands beside it, as a glaze does, and
+    lines of nothing but meat.
     """
 
     mixes: list[PastedMixOut]

@@ -17,7 +17,7 @@ Brush = Literal["", "clean", "boiled", "used"]
 PLACE_WORDS: dict[CookPlace, str] = {
     "oven": "In the oven",
     "grill": "On the grill",
-    "grill_indirect": "On the cooler side of the grill, lid down",
+    "grill_indirect": "On the cooler side of the grill",
     "broiler": "Under the broiler",
     "smoker": "In the smoker",
     "pan": "In the pan",

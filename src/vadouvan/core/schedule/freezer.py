@@ -86,7 +86,7 @@ def _later_steps(
         PlanStep("frozen-out", "The frozen part into the fridge, on a tray.", out_at, FROM_FREEZER_MIN, True, "freezer",
                  "freeze", "frozen"),
         PlanStep("frozen-thawed", waits, thawed_at, 0.0, False, "fridge", "frozen-out", "cold"),
-        PlanStep("frozen-pull", "The frozen part out of the mix; drain, and pat or brush it off.", pull_at, DRY_MIN,
+        PlanStep("frozen-pull", "The frozen part out of the mix; drain, and pat it dry.", pull_at, DRY_MIN,
                  True, "counter", "frozen-thawed", "none"),
         PlanStep("cook-frozen", "Cook the frozen part, and rest it.", cook_at, max(0.0, minutes), True, "stove",
                  "frozen-pull", "hot"),

@@ -25,9 +25,11 @@ from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.lead import DRY_MIN, LEAST_COOK_MIN, TEMPERED, least_lead, least_on_heat, rest_minutes
 from vadouvan.core.cooking.stages import CookPlace, CookStage
 from vadouvan.core.cut.cut import Cut
+from vadouvan.core.mix.consistency import consistency_of
 from vadouvan.core.schedule.plan import Plan, Work
 
 WEIGH_MIN, WEIGH_EACH_MIN = 5.0, 1.0
+MOSTLY_DRY = 0.5
 POUR_OFF_MIN, CONTACT_MIN, TURN_MIN, BRUSH_MIN = 2.0, 5.0, 2.0, 2.0
 FROM_FREEZER_MIN = 5.0
 SHOP_MIN = 45.0
@@ -131,9 +133,8 @@ def _prepare(cut: Cut) -> Iterator[Task]:
 
 def _make(mix: MixJudgement) -> Iterator[Task]:
     lines = len(mix.at_contact.whole)
-    yield Task(
-        "weigh", f"Weigh and stir the mix, {lines} ingredients.", WEIGH_MIN + lines * WEIGH_EACH_MIN, True, "counter"
-    )
+    many = f"{lines} ingredients" if lines != 1 else "1 ingredient"
+    yield Task("weigh", f"Weigh and stir the mix, {many}.", WEIGH_MIN + lines * WEIGH_EACH_MIN, True, "counter")
     first = None
     for step in mix.steps:
         if step.id == "first":
@@ -176,7 +177,7 @@ def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, fire: FireInterpreta
     """
     lead, stages = plan.lead / timedelta(minutes=1), fire.stages
     rest = Task("rest", "Rest it.", rest_minutes(cut, fire), False, "counter", "hot")
-    dry = Task("pull", "Out of the mix; drain, and pat or brush it off.", DRY_MIN, True, "counter", _warm(cut))
+    dry = Task("pull", _out(mix, fire), DRY_MIN, True, "counter", _warm(cut))
     spare = lead - least_lead(cut, fire) / timedelta(minutes=1)
     tasks = [dry]
     if fire.dries_min > 0:
@@ -202,6 +203,16 @@ def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, fire: FireInterpreta
         early = plan.meal.early / timedelta(minutes=1)
         after.append(Task("keep-warm", "Covered and kept warm, above 60 °C.", early, False, "counter", "hot"))
     return [*tasks, *temper, *_cook(stages, spare), *after, Task("serve", "On the table.", 0.0, True, "table")]
+
+
+def _out(mix: MixJudgement, fire: FireInterpretation) -> str:
+    """Out of the mix in words, with what its surface is to be."""
+    if fire.surface == "as_is":
+        return "Out of the mix, left as it is."
+    if fire.surface == "wiped":
+        return "Out of the mix; wipe it off."
+    is_dry = consistency_of(mix.at_contact.ready.portions).dry > MOSTLY_DRY
+    return "Out of the mix; pat off what is wet." if is_dry else "Out of the mix; drain, and pat it dry."
 
 
 def longer_on_heat(stages: Sequence[CookStage]) -> float:

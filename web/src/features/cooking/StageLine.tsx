@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import type { CookStage, Problem } from '../../api/client'
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
@@ -46,6 +47,8 @@ interface StageLineProps {
   /** What a heat that was said in words is taken for. */
   heat: string | undefined
   problems: Problem[]
+  /** Whether its fields show from the start; else they do when it is to be changed. */
+  opened: boolean
   onChange: (part: Partial<CookStage>) => void
   onRemove: () => void
 }
@@ -58,15 +61,28 @@ export function StageLine({
   estimated,
   heat,
   problems,
+  opened,
   onChange,
   onRemove,
 }: StageLineProps) {
+  const [open, setOpen] = useState(opened)
   const fault = (field: string) => problems.find((one) => one.field === `fire.stages.${number}.${field}`)
   return (
     <li className="border-b border-rule py-2">
       <div className="flex items-baseline gap-3">
         <b className="font-slab text-[1.15rem]">{number + 1}</b>
         <p className="grow text-quiet">{says}</p>
+        <button
+          type="button"
+          className="min-h-12 cursor-pointer px-1 underline"
+          aria-expanded={open}
+          aria-label={`${open ? 'Fold' : 'Change'} stage ${number + 1}`}
+          onClick={() => {
+            setOpen(!open)
+          }}
+        >
+          {open ? 'fold' : 'change'}
+        </button>
         <button
           type="button"
           className="grid size-12 cursor-pointer place-items-center text-quiet hover:text-stop"
@@ -76,69 +92,71 @@ export function StageLine({
           ✕
         </button>
       </div>
-      <div className="grid grid-cols-2 gap-x-4 wide:grid-cols-4">
-        <Pick
-          question="Where"
-          value={stage.place}
-          assumedValue="oven"
-          options={PLACES}
-          fault={fault('place')}
-          onPick={(place) => {
-            onChange({ place })
-          }}
-        />
-        {FIELDS.map(({ name, question, placeholder, path }) => (
-          <Said
-            key={name}
-            question={question}
-            stack
-            placeholder={name === 'minutes' && estimated ? 'by its core' : placeholder}
-            value={stage[name]}
-            assumed={name === 'heat' ? heat : undefined}
-            fault={fault(path)}
-            onType={(text) => {
-              onChange({ [name]: text })
-            }}
-          />
-        ))}
-        {(stage.place === '' || stage.place === 'oven') && (
+      {open && (
+        <div className="grid grid-cols-2 gap-x-4 wide:grid-cols-4">
           <Pick
-            question="Air"
-            value={stage.air}
-            assumedValue="plain"
-            options={AIR}
-            fault={fault('air')}
-            onPick={(air) => {
-              onChange({ air })
+            question="Where"
+            value={stage.place}
+            assumedValue="oven"
+            options={PLACES}
+            fault={fault('place')}
+            onPick={(place) => {
+              onChange({ place })
             }}
           />
-        )}
-        <Pick
-          question="Brushed with"
-          value={stage.brush}
-          assumedValue=""
-          options={BRUSH}
-          fault={fault('brush')}
-          onPick={(brush) => {
-            onChange({ brush })
-          }}
-        />
-        <div className="grid content-end">
-          {TICKS.map(({ name, label }) => (
-            <label key={name} className="flex min-h-8 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-6 accent-enamel"
-                checked={stage[name] === 'yes'}
-                onChange={(event) => {
-                  onChange({ [name]: event.target.checked ? 'yes' : '' })
-                }}
-              />
-              {label}
-            </label>
+          {FIELDS.map(({ name, question, placeholder, path }) => (
+            <Said
+              key={name}
+              question={question}
+              stack
+              placeholder={name === 'minutes' && estimated ? 'by its core' : placeholder}
+              value={stage[name]}
+              assumed={name === 'heat' ? heat : undefined}
+              fault={fault(path)}
+              onType={(text) => {
+                onChange({ [name]: text })
+              }}
+            />
           ))}
+          {(stage.place === '' || stage.place === 'oven') && (
+            <Pick
+              question="Air"
+              value={stage.air}
+              assumedValue="plain"
+              options={AIR}
+              fault={fault('air')}
+              onPick={(air) => {
+                onChange({ air })
+              }}
+            />
+          )}
+          <Pick
+            question="Brushed with"
+            value={stage.brush}
+            assumedValue=""
+            options={BRUSH}
+            fault={fault('brush')}
+            onPick={(brush) => {
+              onChange({ brush })
+            }}
+          />
+          <div className="grid content-end">
+            {TICKS.map(({ name, label }) => (
+              <label key={name} className="flex min-h-8 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-6 accent-enamel"
+                  checked={stage[name] === 'yes'}
+                  onChange={(event) => {
+                    onChange({ [name]: event.target.checked ? 'yes' : '' })
+                  }}
+                />
+                {label}
+              </label>
+            ))}
+          </div>
         </div>
-      </div>
+      )}
     </li>
   )
 }

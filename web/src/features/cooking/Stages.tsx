@@ -9,6 +9,8 @@ export function Stages({ batch, draft, change }: FireProps) {
   const put = (changed: (stages: CookStage[]) => CookStage[]) => {
     change((was: Draft) => ({ ...was, fire: { ...was.fire, stages: changed(was.fire.stages) } }))
   }
+  const faulty = (number: number) =>
+    batch.judgement.problems.some((one) => one.field.startsWith(`fire.stages.${number}.`))
   const general = batch.judgement.problems.find((problem) => problem.field === 'fire.stages')
   return (
     <section aria-labelledby="stages">
@@ -30,6 +32,7 @@ export function Stages({ batch, draft, change }: FireProps) {
             heat={batch.judgement.assumed[`fire.stages.${number}.heat_c`]}
             estimated={batch.judgement.assumed[`fire.stages.${number}.time_min`] !== undefined}
             problems={batch.judgement.problems}
+            opened={stages.length === 1 || isBlank(stage) || faulty(number)}
             onChange={(part) => {
               put((was) => was.map((one) => (one.id === stage.id ? { ...one, ...part } : one)))
             }}
@@ -52,6 +55,8 @@ export function Stages({ batch, draft, change }: FireProps) {
     </section>
   )
 }
+
+const isBlank = ({ place, heat, minutes, core }: CookStage) => place + heat + minutes + core === ''
 
 const BLANK_STAGE = {
   place: '',

@@ -18,19 +18,25 @@ interface HeaderProps {
 export function BatchHeader({ batch, draft, status, stage, change, step }: HeaderProps) {
   const words = stageWords(batch)
   return (
-    <header className="flex flex-wrap items-stretch gap-x-4 gap-y-1.5 bg-band px-4 py-1.5 text-on-band wide:px-5">
+    <header className="flex flex-wrap items-center gap-x-1 bg-band px-2 text-on-band wide:items-stretch wide:gap-x-4 wide:px-5 wide:py-1.5">
       <Link
         to="/"
-        className="hidden place-items-center font-slab text-xl wide:grid"
-        aria-label="Vadouvan, to the counter"
+        className="grid min-h-12 shrink-0 content-center px-2 underline-offset-4 hover:underline max-wide:underline"
       >
-        Vadouvan
+        <span className="hidden font-slab text-xl leading-tight wide:block">Vadouvan</span>
+        <span className="text-[0.85rem] leading-tight max-wide:text-[1rem]">
+          <span aria-hidden className="max-wide:hidden">
+            ‹{' '}
+          </span>
+          Counter
+        </span>
       </Link>
-      <div className="min-w-40 grow basis-full content-center wide:grid wide:basis-36">
+      <div className="min-w-0 grow basis-0 content-center wide:grid wide:basis-44">
         <input
-          className="min-h-12 w-full border-b-2 wide:min-h-9 border-transparent bg-transparent font-slab text-[1.35rem] placeholder:text-on-band/70 hover:border-on-band/40 focus:border-on-band"
+          className="min-h-12 w-full border-b-2 border-transparent bg-transparent font-slab text-[1.2rem] text-ellipsis placeholder:text-on-band/70 hover:border-on-band/40 focus:border-on-band wide:min-h-9 wide:text-[1.35rem]"
           aria-label="Name of the dish"
           placeholder="Name the dish"
+          title={draft.name}
           value={draft.name}
           onChange={(event) => {
             change((was) => ({ ...was, name: event.target.value }))
@@ -43,12 +49,9 @@ export function BatchHeader({ batch, draft, status, stage, change, step }: Heade
           {saving[status]}
         </p>
       </div>
-      <Link to="/" className="grid min-h-12 place-items-center px-2 underline underline-offset-4 wide:hidden">
-        Counter
-      </Link>
       <nav
         aria-label="Stages"
-        className="grid grow-[3] basis-[34rem] auto-cols-fr gap-1.5 max-wide:grid-cols-3 wide:grid-flow-col max-wide:order-last max-wide:basis-full"
+        className="grid auto-cols-[minmax(6.2rem,1fr)] grid-flow-col gap-1.5 max-wide:order-last max-wide:-mx-2 max-wide:basis-[calc(100%+1rem)] max-wide:overflow-x-auto max-wide:px-2 max-wide:pb-1.5 wide:grow-[3] wide:basis-[34rem] wide:auto-cols-fr"
       >
         {STAGES.map(({ name, title }) => (
           <StageTin
@@ -84,7 +87,7 @@ function StepBack({ batch, settled, step }: { batch: Batch; settled: boolean; st
       </button>
       <button
         type="button"
-        className={look}
+        className={`${look} ${batch.can_redo ? '' : 'max-wide:hidden'}`}
         disabled={!settled || !batch.can_redo}
         onClick={() => {
           step('redo')

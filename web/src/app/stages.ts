@@ -27,7 +27,9 @@ export function stageWords(batch: Batch): Record<StageName, string> {
   const wrong = (stage: StageName) =>
     problems.some((problem) => ROOMS[stage].some((room) => problem.field.startsWith(room)))
   const words = {
-    cut: piece ? `${(piece.meat_g / 1000).toFixed(1)} kg, ${piece.thickness_mm.toFixed(0)} mm` : 'not said',
+    cut: piece
+      ? `${batch.draft.cut.mass.trim() || `${(piece.meat_g / 1000).toFixed(1)} kg`}, ${piece.thickness_mm.toFixed(0)} mm`
+      : 'not said',
     mix: ingredients.length === 0 ? 'empty' : (salt_says ?? `${ingredients.length} ingredients`),
     hold: !window
       ? stops.length > 0

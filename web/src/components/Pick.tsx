@@ -30,7 +30,7 @@ export function Pick({ question, value, options, assumedValue, fault, onPick }: 
           >
             <span className="min-w-0 leading-tight text-balance">
               {shown?.label ?? <span className="font-normal text-quiet">not said</span>}
-              {value === '' && shown && shown.value === assumedValue && (
+              {value === '' && shown && shown.value !== '' && shown.value === assumedValue && (
                 <span className="text-[0.9rem] font-normal text-quiet"> assumed</span>
               )}
             </span>

@@ -1,3 +1,4 @@
+import { Pick } from '../../components/Pick'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { logbookQuery, scalesQuery, tablesQuery } from '../../api/queries'
@@ -60,34 +61,38 @@ export function LogbookPage() {
               }}
             />
           </Field>
-          <Select
-            name="Of"
+          <Pick
+            question="Of"
+            assumedValue=""
             value={asked.species}
-            options={species.map((one) => [one, one])}
+            options={[ANYTHING, ...species.map((one) => ({ value: one, label: one }))]}
             onPick={(one) => {
               ask({ species: one, cut: '' })
             }}
           />
-          <Select
-            name="Cut"
+          <Pick
+            question="Cut"
+            assumedValue=""
             value={asked.cut}
-            options={cuts.map((cut) => [cut.id, cut.name])}
+            options={[ANYTHING, ...cuts.map((cut) => ({ value: cut.id, label: cut.name }))]}
             onPick={(cut) => {
               ask({ cut })
             }}
           />
-          <Select
-            name="Salted"
+          <Pick
+            question="Salted"
+            assumedValue=""
             value={asked.school}
-            options={SALTING_METHODS.map((one) => [one.value, one.label])}
+            options={[ANYTHING, ...SALTING_METHODS.filter((one) => one.value !== '')]}
             onPick={(school) => {
               ask({ school })
             }}
           />
-          <Select
-            name="Said"
+          <Pick
+            question="Said"
+            assumedValue=""
             value={asked.verdict}
-            options={verdicts.map((one) => [one, one])}
+            options={[ANYTHING, ...verdicts.map((one) => ({ value: one, label: one }))]}
             onPick={(verdict) => {
               ask({ verdict })
             }}
@@ -129,40 +134,13 @@ export function LogbookPage() {
   )
 }
 
+const ANYTHING = { value: '', label: 'anything' }
+
 function Field({ name, children }: { name: string; children: React.ReactNode }) {
   return (
     <label className="grid text-[0.92rem]">
       <span className="text-quiet">{name}</span>
       {children}
     </label>
-  )
-}
-
-interface SelectProps {
-  name: string
-  value: string
-  options: readonly (readonly [string, string])[]
-  onPick: (value: string) => void
-}
-
-function Select({ name, value, options, onPick }: SelectProps) {
-  return (
-    <Field name={name}>
-      <select
-        className="said"
-        aria-label={name}
-        value={value}
-        onChange={(event) => {
-          onPick(event.target.value)
-        }}
-      >
-        <option value="">anything</option>
-        {options.map(([id, words]) => (
-          <option key={id} value={id}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </Field>
   )
 }

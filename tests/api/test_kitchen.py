@@ -259,3 +259,59 @@ def _body(draft: Draft) -> dict[str, Any]:
 
 if __name__ == "__main__":
     unittest.main()
+
+
+class ChangedElsewhere(unittest.TestCase):
+    """Settings and own ingredients changed on two devices: nothing acknowledged is put back by something older."""
+
+    def setUp(self) -> None:
+        """A kitchen over HTTP."""
+        self.client = TestClient(kitchen_app(self), base_url="http://127.0.0.1")
+
+    def put(self, path: str, since: dict[str, Any], prefer: str | None = None, **said: Any) -> Any:
+        """A change made from a state that was seen."""
+        return self.client.put(f"/api/{path}", json={**since, **said, "since": since, "prefer": prefer})
+
+    def test_settings(self) -> None:
+        """Other answers stand beside each other; of one answer both values are told, and a second press keeps mine."""
+        for path, first, mine, theirs in (
+            ("settings/shared", "fridge", "20 l", "30 l"),
+            ("settings/routine", "sleep_from", "22:00", "23:30"),
+            ("settings/household", "low_salt", "1", "2"),
+        ):
+            with self.subTest(path):
+                found = self.client.get(f"/api/{path}").json()
+                seen = found.get("said", found)
+                self.assertEqual(self.put(path, seen, **{first: theirs}).status_code, 200)
+                other = {"tubs": "2.5 l"} if path.endswith("shared") else {"away": "sat 14:00 to 15:00"}
+                if not path.endswith("household"):
+                    both = self.put(path, seen, **other).json()
+                    self.assertEqual({**both, **other, first: theirs}, both)
+                refused = self.put(path, seen, **{first: mine})
+                self.assertEqual(refused.status_code, 409)
+                (problem,) = refused.json()["problems"]
+                self.assertEqual(problem["field"], first)
+                self.assertIn(mine, problem["wrong"])
+                self.assertIn(theirs, problem["wrong"])
+                kept = self.put(path, seen, "mine", **{first: mine}).json()
+                self.assertEqual(kept.get("said", kept)[first], mine)
+
+    def test_a_set_of_days_clashes_as_a_whole(self) -> None:
+        """Days of work are one answer."""
+        seen = self.client.get("/api/settings/routine").json()
+        self.put("settings/routine", seen, work_days=["mon"])
+        refused = self.put("settings/routine", seen, work_days=["tue", "wed"])
+        self.assertEqual((refused.status_code, refused.json()["problems"][0]["field"]), (409, "work_days"))
+        self.assertIn("tue; wed", refused.json()["sentence"])
+
+    def test_an_own_ingredient(self) -> None:
+        """Its name changed here, its label there; then both the name."""
+        nutrition = {"basis": "per_100g", "serving": "", "label": "Salt 10 g, Sugars 2 g"}
+        label = {"name": "Harbour sauce", "like": "", "allergens": "", **nutrition}
+        made = self.client.post("/api/own-ingredients", json=label).json()
+        path = f"own-ingredients/{made['id']}"
+        self.put(path, label, label="Salt 12 g, Sugars 2 g")
+        both = self.put(path, label, name="Slip sauce").json()["said"]
+        self.assertEqual((both["name"], both["label"]), ("Slip sauce", "Salt 12 g, Sugars 2 g"))
+        self.assertEqual(self.put(path, label, name="Quay sauce").status_code, 409)
+        self.assertEqual(self.put(path, label, "theirs", name="Quay sauce").json()["said"]["name"], "Slip sauce")

@@ -11,6 +11,7 @@ from sqlalchemy.orm import Session
 
 from vadouvan.core.parsing.label import LabelInput
 from vadouvan.errors import NotKept
+from vadouvan.store.beside import MadeFrom, beside
 from vadouvan.store.database import reading
 from vadouvan.store.rows import OwnIngredientRow
 
@@ -40,11 +41,17 @@ class OwnIngredients:
         with Session(self._engine) as session, session.begin():
             session.add(OwnIngredientRow(id=identity, label=label_text(said), made_at=now.isoformat()))
 
-    def change(self, identity: str, said: LabelInput, *, now: datetime) -> None:
-        """Change a kept label; raises NotKept."""
+    def change(
+        self, identity: str, said: LabelInput, *, now: datetime, made_from: MadeFrom[LabelInput] | None = None
+    ) -> LabelInput:
+        """Change a kept label beside what was changed elsewhere; raises NotKept, and Overtaken where both changed one
+        answer.
+        """
         with Session(self._engine) as session, session.begin():
             row = _row(session, identity)
-            row.label, row.made_at = label_text(said), now.isoformat()
+            kept = beside(identity, said, label_in(row.label), made_from)
+            row.label, row.made_at = label_text(kept), now.isoformat()
+        return kept
 
     def remove(self, identity: str) -> None:
         """Remove a label; raises NotKept."""

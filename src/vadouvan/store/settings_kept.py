@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 import json
+from collections.abc import Callable
 from dataclasses import asdict
-from typing import Any
+from typing import Any, TypeVar
 
 from sqlalchemy import Engine
 from sqlalchemy.orm import Session
@@ -13,9 +14,11 @@ from vadouvan.core.interpretation.household import HouseholdInput
 from vadouvan.core.interpretation.routine import RoutineInput
 from vadouvan.core.interpretation.shared import SharedInput
 from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, OwnCorrection
+from vadouvan.store.beside import MadeFrom, beside
 from vadouvan.store.database import reading
 from vadouvan.store.rows import SettingRow
 
+T = TypeVar("T")
 ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "household"
 
 
@@ -30,25 +33,25 @@ class KeptSettings:
         raw = self._said(ROUTINE)
         return routine_in(raw) if raw else RoutineInput()
 
-    def keep_routine(self, said: RoutineInput) -> None:
-        """Keep the cook's week."""
-        self._keep(ROUTINE, asdict(said))
+    def keep_routine(self, said: RoutineInput, made_from: MadeFrom[RoutineInput] | None = None) -> RoutineInput:
+        """Keep the cook's week beside what was changed elsewhere; raises Overtaken where both changed one answer."""
+        return self._keep_beside(ROUTINE, said, routine_in, RoutineInput(), made_from)
 
     def shared(self) -> SharedInput:
         """What all batches share as typed; nothing until something was said."""
         return shared_in(self._said(SHARED))
 
-    def keep_shared(self, said: SharedInput) -> None:
-        """Keep what all batches share."""
-        self._keep(SHARED, asdict(said))
+    def keep_shared(self, said: SharedInput, made_from: MadeFrom[SharedInput] | None = None) -> SharedInput:
+        """Keep what all batches share, likewise."""
+        return self._keep_beside(SHARED, said, shared_in, SharedInput(), made_from)
 
     def household(self) -> HouseholdInput:
         """The household as typed; nothing until something was said."""
         return household_in(self._said(HOUSEHOLD))
 
-    def keep_household(self, said: HouseholdInput) -> None:
-        """Keep the household."""
-        self._keep(HOUSEHOLD, asdict(said))
+    def keep_household(self, said: HouseholdInput, made_from: MadeFrom[HouseholdInput] | None = None) -> HouseholdInput:
+        """Keep the household, likewise."""
+        return self._keep_beside(HOUSEHOLD, said, household_in, HouseholdInput(), made_from)
 
     def correction(self) -> OwnCorrection:
         """What verdicts have taught; nothing until they have."""
@@ -72,6 +75,17 @@ class KeptSettings:
         with reading(self._engine) as session:
             row = session.get(SettingRow, name)
         return {} if row is None else dict(json.loads(row.value))
+
+    def _keep_beside(
+        self, name: str, said: T, read: Callable[[dict[str, Any]], T], blank: T, made_from: MadeFrom[T] | None
+    ) -> T:
+        """Compare and set in one transaction."""
+        with Session(self._engine) as session, session.begin():
+            row = session.get(SettingRow, name)
+            theirs = blank if row is None else read(json.loads(row.value))
+            kept = beside(name, said, theirs, made_from)
+            session.merge(SettingRow(name=name, value=json.dumps(asdict(kept))))  # type: ignore[call-overload]
+        return kept
 
     def _keep(self, name: str, said: dict[str, Any]) -> None:
         with Session(self._engine) as session, session.begin():

@@ -180,9 +180,11 @@ export const api = {
   printLabel: async (identity: string) =>
     answered(await client.POST('/api/devices/print/{identity}', { params: { path: { identity } } })),
   shared: async () => answered(await client.GET('/api/settings/shared')),
-  keepShared: async (shared: Shared) => answered(await client.PUT('/api/settings/shared', { body: shared })),
+  keepShared: async (shared: Schemas['SharedChange']) =>
+    answered(await client.PUT('/api/settings/shared', { body: shared })),
   household: async () => answered(await client.GET('/api/settings/household')),
-  keepHousehold: async (body: Household) => answered(await client.PUT('/api/settings/household', { body })),
+  keepHousehold: async (body: Schemas['HouseholdChange']) =>
+    answered(await client.PUT('/api/settings/household', { body })),
   previewArchive: (file: File, settings: boolean) =>
     sent<Merge>(`/api/kitchen/archive/preview?settings=${settings}`, file),
   takeArchiveIn: (file: File, settings: boolean) =>
@@ -200,7 +202,8 @@ export const api = {
       }),
     ),
   week: async () => answered(await client.GET('/api/settings/routine')),
-  keepWeek: async (week: Week) => answered(await client.PUT('/api/settings/routine', { body: week })),
+  keepWeek: async (week: Schemas['RoutineChange']) =>
+    answered(await client.PUT('/api/settings/routine', { body: week })),
   busy: async (zone: string) =>
     answered(await client.GET('/api/settings/busy', { params: { query: { zone } } })),
   today: async (hours: number) =>
@@ -217,13 +220,17 @@ export const api = {
     answered(await client.POST('/api/own-ingredients/reading', { body: label })),
   labelOf: async (identity: string) =>
     answered(await client.GET('/api/own-ingredients/start/{identity}', { params: { path: { identity } } })),
-  keepLabel: async (label: Label, identity?: string) =>
+  keepLabel: async (
+    label: Label,
+    identity: string | undefined,
+    from: Pick<Schemas['LabelChange'], 'since' | 'prefer'>,
+  ) =>
     answered(
       identity === undefined
         ? await client.POST('/api/own-ingredients', { body: label })
         : await client.PUT('/api/own-ingredients/{identity}', {
             params: { path: { identity } },
-            body: label,
+            body: { ...label, ...from },
           }),
     ),
   removeLabel: async (identity: string) => {

@@ -814,7 +814,7 @@ export interface paths {
         get?: never;
         /**
          * Change Own Ingredient
-         * @description Change a kept label.
+         * @description Change a kept label beside what was changed elsewhere; 409 where both changed one answer, with both values.
          */
         put: operations["change_own_ingredient_api_own_ingredients__identity__put"];
         post?: never;
@@ -1086,7 +1086,7 @@ export interface paths {
         get: operations["get_household_api_settings_household_get"];
         /**
          * Keep Household
-         * @description Keep the household; every mix is judged for it.
+         * @description Keep the household beside what was changed elsewhere; every mix is judged for it.
          */
         put: operations["keep_household_api_settings_household_put"];
         post?: never;
@@ -1110,7 +1110,7 @@ export interface paths {
         get: operations["get_routine_api_settings_routine_get"];
         /**
          * Keep Routine
-         * @description Keep sleep and work; every plan is made anew around them.
+         * @description Keep sleep and work beside what was changed elsewhere; every plan is made anew around them.
          */
         put: operations["keep_routine_api_settings_routine_put"];
         post?: never;
@@ -1134,7 +1134,7 @@ export interface paths {
         get: operations["get_shared_api_settings_shared_get"];
         /**
          * Keep Shared
-         * @description Keep fridge and tubs.
+         * @description Keep fridge and tubs beside what was changed elsewhere.
          */
         put: operations["keep_shared_api_settings_shared_put"];
         post?: never;
@@ -2512,6 +2512,35 @@ export interface components {
             school: string;
         };
         /**
+         * HouseholdChange
+         * @description The same, with what it was changed from, and which side stands where both changed one answer.
+         */
+        HouseholdChange: {
+            /**
+             * Allergens
+             * @default []
+             */
+            allergens: string[];
+            /**
+             * Low Salt
+             * @default
+             */
+            low_salt: string;
+            /** Prefer */
+            prefer?: ("mine" | "theirs") | null;
+            /**
+             * Salt
+             * @default
+             */
+            salt: string;
+            /**
+             * School
+             * @default
+             */
+            school: string;
+            since?: components["schemas"]["HouseholdBody"] | null;
+        };
+        /**
          * HouseholdOut
          * @description The household, and what can be chosen for it.
          */
@@ -2725,6 +2754,45 @@ export interface components {
              * @default
              */
             serving: string;
+        };
+        /**
+         * LabelChange
+         * @description The same, with what it was changed from, and which side stands where both changed one answer.
+         */
+        LabelChange: {
+            /**
+             * Allergens
+             * @default
+             */
+            allergens: string;
+            /**
+             * Basis
+             * @default
+             */
+            basis: string;
+            /**
+             * Label
+             * @default
+             */
+            label: string;
+            /**
+             * Like
+             * @default
+             */
+            like: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Prefer */
+            prefer?: ("mine" | "theirs") | null;
+            /**
+             * Serving
+             * @default
+             */
+            serving: string;
+            since?: components["schemas"]["LabelBody"] | null;
         };
         /**
          * LearnedOut
@@ -3685,6 +3753,45 @@ export interface components {
             work_to: string;
         };
         /**
+         * RoutineChange
+         * @description The same, with what it was changed from, and which side stands where both changed one answer.
+         */
+        RoutineChange: {
+            /**
+             * Away
+             * @default
+             */
+            away: string;
+            /** Prefer */
+            prefer?: ("mine" | "theirs") | null;
+            since?: components["schemas"]["RoutineBody"] | null;
+            /**
+             * Sleep From
+             * @default
+             */
+            sleep_from: string;
+            /**
+             * Sleep To
+             * @default
+             */
+            sleep_to: string;
+            /**
+             * Work Days
+             * @default []
+             */
+            work_days: string[];
+            /**
+             * Work From
+             * @default
+             */
+            work_from: string;
+            /**
+             * Work To
+             * @default
+             */
+            work_to: string;
+        };
+        /**
          * RowOut
          * @description One thing in which batches differ.
          */
@@ -3786,6 +3893,25 @@ export interface components {
              * @default
              */
             fridge: string;
+            /**
+             * Tubs
+             * @default
+             */
+            tubs: string;
+        };
+        /**
+         * SharedChange
+         * @description The same, with what it was changed from, and which side stands where both changed one answer.
+         */
+        SharedChange: {
+            /**
+             * Fridge
+             * @default
+             */
+            fridge: string;
+            /** Prefer */
+            prefer?: ("mine" | "theirs") | null;
+            since?: components["schemas"]["SharedBody"] | null;
             /**
              * Tubs
              * @default
@@ -6612,7 +6738,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LabelBody"];
+                "application/json": components["schemas"]["LabelChange"];
             };
         };
         responses: {
@@ -7396,7 +7522,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["HouseholdBody"];
+                "application/json": components["schemas"]["HouseholdChange"];
             };
         };
         responses: {
@@ -7494,7 +7620,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RoutineBody"];
+                "application/json": components["schemas"]["RoutineChange"];
             };
         };
         responses: {
@@ -7592,7 +7718,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SharedBody"];
+                "application/json": components["schemas"]["SharedChange"];
             };
         };
         responses: {

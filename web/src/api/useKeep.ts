@@ -7,8 +7,8 @@ export interface Keep {
   problems: Problem[]
   answer: string
   fault: (field: string) => Problem | undefined
-  /** Answers whether it was kept. */
-  keep: (work: () => Promise<unknown>, words: string) => Promise<boolean>
+  /** Answers whether it was kept; what was overtaken is told, and kept by a second press. */
+  keep: (work: (prefer: 'mine' | null) => Promise<unknown>, words: string) => Promise<boolean>
   quiet: () => void
 }
 
@@ -16,15 +16,18 @@ export function useKeep(): Keep {
   const [problems, setProblems] = useState<Problem[]>([])
   const [answer, setAnswer] = useState('')
   const queries = useQueryClient()
-  const keep = async (work: () => Promise<unknown>, words: string) => {
+  const [overtaken, setOvertaken] = useState(false)
+  const keep = async (work: (prefer: 'mine' | null) => Promise<unknown>, words: string) => {
     try {
-      await work()
+      await work(overtaken ? 'mine' : null)
+      setOvertaken(false)
       setProblems([])
       setAnswer(words)
       await queries.invalidateQueries()
       return true
     } catch (error) {
       setProblems(error instanceof Refused ? error.problems : [])
+      setOvertaken(error instanceof Refused && error.status === 409)
       setAnswer(error instanceof Error ? error.message : String(error))
       return false
     }
@@ -36,6 +39,7 @@ export function useKeep(): Keep {
     keep,
     quiet: () => {
       setAnswer('')
+      setOvertaken(false)
     },
   }
 }

@@ -7,11 +7,12 @@ from typing import Annotated
 from fastapi import APIRouter, Path
 
 from vadouvan.api.context import Context, Here
-from vadouvan.api.schemas.own_ingredient import LabelAnswer, LabelBody, OwnIngredientOut
+from vadouvan.api.schemas.own_ingredient import LabelAnswer, LabelBody, LabelChange, OwnIngredientOut
 from vadouvan.api.schemas.pantry import pantry_item_out
 from vadouvan.core.parsing.label import as_label, read_label
 from vadouvan.errors import InputError
 from vadouvan.formats.judgement import problem_out
+from vadouvan.store.beside import MadeFrom
 from vadouvan.store.own_ingredients import OwnIngredient
 
 router = APIRouter(prefix="/api/own-ingredients", tags=["own ingredients"])
@@ -66,12 +67,13 @@ def keep_own_ingredient(body: LabelBody, here: Here) -> OwnIngredientOut:
 
 
 @router.put("/{identity}")
-def change_own_ingredient(identity: Identity, body: LabelBody, here: Here) -> OwnIngredientOut:
-    """Change a kept label."""
+def change_own_ingredient(identity: Identity, body: LabelChange, here: Here) -> OwnIngredientOut:
+    """Change a kept label beside what was changed elsewhere; 409 where both changed one answer, with both values."""
     said = body.to_core()
     read_label(said, identity, here.tables.pantry.by_id)
-    here.own_ingredients.change(identity, said, now=here.now())
-    return _answer(OwnIngredient(identity, said), here)
+    made_from = MadeFrom(None if body.since is None else body.since.to_core(), body.prefer)
+    kept = here.own_ingredients.change(identity, said, now=here.now(), made_from=made_from)
+    return _answer(OwnIngredient(identity, kept), here)
 
 
 @router.delete("/{identity}", status_code=204)

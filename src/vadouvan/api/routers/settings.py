@@ -12,11 +12,13 @@ from vadouvan.api.context import Here
 from vadouvan.api.schemas.text import Text
 from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.routine import later
+from vadouvan.core.draft.merging import Side
 from vadouvan.core.interpretation.household import IS_SALT, HouseholdInput, read_household
 from vadouvan.core.interpretation.mix import SCHOOLS
 from vadouvan.core.interpretation.routine import RoutineInput, read_routine
 from vadouvan.core.interpretation.shared import SharedInput, read_shared
 from vadouvan.core.parsing.label import ALLERGENS
+from vadouvan.store.beside import MadeFrom
 
 router = APIRouter(prefix="/api/settings", tags=["settings"])
 
@@ -34,6 +36,13 @@ class RoutineBody(BaseModel):
     away: Text = ""
 
 
+class RoutineChange(RoutineBody):
+    """The same, with what it was changed from, and which side stands where both changed one answer."""
+
+    since: RoutineBody | None = None
+    prefer: Side | None = None
+
+
 @router.get("/routine")
 def get_routine(here: Here) -> RoutineBody:
     """Sleep and work."""
@@ -41,12 +50,17 @@ def get_routine(here: Here) -> RoutineBody:
 
 
 @router.put("/routine")
-def keep_routine(body: RoutineBody, here: Here) -> RoutineBody:
-    """Keep sleep and work; every plan is made anew around them."""
-    said = RoutineInput(**{**body.model_dump(), "work_days": tuple(body.work_days)})
+def keep_routine(body: RoutineChange, here: Here) -> RoutineBody:
+    """Keep sleep and work beside what was changed elsewhere; every plan is made anew around them."""
+    said = _routine(body)
     read_routine(said)
-    here.settings.keep_routine(said)
-    return body
+    since = None if body.since is None else _routine(body.since)
+    return RoutineBody.model_validate(here.settings.keep_routine(said, MadeFrom(since, body.prefer)))
+
+
+def _routine(body: RoutineBody) -> RoutineInput:
+    said = body.model_dump(exclude={"since", "prefer"})
+    return RoutineInput(**{**said, "work_days": tuple(body.work_days)})
 
 
 class SharedBody(BaseModel):
@@ -58,6 +72,13 @@ class SharedBody(BaseModel):
     tubs: Text = ""
 
 
+class SharedChange(SharedBody):
+    """The same, with what it was changed from, and which side stands where both changed one answer."""
+
+    since: SharedBody | None = None
+    prefer: Side | None = None
+
+
 @router.get("/shared")
 def get_shared(here: Here) -> SharedBody:
     """Fridge and tubs."""
@@ -65,12 +86,12 @@ def get_shared(here: Here) -> SharedBody:
 
 
 @router.put("/shared")
-def keep_shared(body: SharedBody, here: Here) -> SharedBody:
-    """Keep fridge and tubs."""
-    said = SharedInput(**body.model_dump())
+def keep_shared(body: SharedChange, here: Here) -> SharedBody:
+    """Keep fridge and tubs beside what was changed elsewhere."""
+    said = SharedInput(body.fridge, body.tubs)
     read_shared(said)
-    here.settings.keep_shared(said)
-    return body
+    since = None if body.since is None else SharedInput(body.since.fridge, body.since.tubs)
+    return SharedBody.model_validate(here.settings.keep_shared(said, MadeFrom(since, body.prefer)))
 
 
 class HouseholdBody(BaseModel):
@@ -82,6 +103,13 @@ class HouseholdBody(BaseModel):
     school: Text = ""
     allergens: Annotated[list[Text], Field(max_length=20)] = []
     low_salt: Text = ""
+
+
+class HouseholdChange(HouseholdBody):
+    """The same, with what it was changed from, and which side stands where both changed one answer."""
+
+    since: HouseholdBody | None = None
+    prefer: Side | None = None
 
 
 class SaltOut(BaseModel):
@@ -113,12 +141,18 @@ def get_household(here: Here) -> HouseholdOut:
 
 
 @router.put("/household")
-def keep_household(body: HouseholdBody, here: Here) -> HouseholdOut:
-    """Keep the household; every mix is judged for it."""
-    said = HouseholdInput(**{**body.model_dump(), "allergens": tuple(dict.fromkeys(body.allergens))})
+def keep_household(body: HouseholdChange, here: Here) -> HouseholdOut:
+    """Keep the household beside what was changed elsewhere; every mix is judged for it."""
+    said = _household(body)
     read_household(said, here.tables.pantry)
-    here.settings.keep_household(said)
+    since = None if body.since is None else _household(body.since)
+    here.settings.keep_household(said, MadeFrom(since, body.prefer))
     return get_household(here)
+
+
+def _household(body: HouseholdBody) -> HouseholdInput:
+    said = body.model_dump(exclude={"since", "prefer"})
+    return HouseholdInput(**{**said, "allergens": tuple(dict.fromkeys(body.allergens))})
 
 
 class BusyOut(BaseModel):

@@ -6,6 +6,7 @@ from pydantic import BaseModel, ConfigDict
 
 from vadouvan.api.schemas.pantry import PantryItemOut
 from vadouvan.api.schemas.text import Text
+from vadouvan.core.draft.merging import Side
 from vadouvan.core.parsing.label import LabelInput
 from vadouvan.formats.judgement import ProblemOut
 
@@ -24,7 +25,14 @@ class LabelBody(BaseModel):
 
     def to_core(self) -> LabelInput:
         """The same as a core value."""
-        return LabelInput(**self.model_dump())
+        return LabelInput(**self.model_dump(include=set(LabelBody.model_fields)))
+
+
+class LabelChange(LabelBody):
+    """The same, with what it was changed from, and which side stands where both changed one answer."""
+
+    since: LabelBody | None = None
+    prefer: Side | None = None
 
 
 class LabelAnswer(BaseModel):

@@ -8,10 +8,11 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field, fields, is_dataclass, replace
-from typing import Any, Literal, Protocol
+from typing import Any, Literal, Protocol, TypeVar
 
 from vadouvan.core.draft.typed import Draft
 
+T = TypeVar("T")
 Side = Literal["mine", "theirs"]
 
 
@@ -46,10 +47,10 @@ class _Merging:
     prefer: Side | None
     clashes: list[Clash] = field(default_factory=list)
 
-    def whole(self, since: Draft, mine: Draft, theirs: Draft) -> Draft:
-        """The draft with both edits."""
-        draft: Draft = self._value("", since, mine, theirs)
-        return draft
+    def whole(self, since: T, mine: T, theirs: T) -> T:
+        """The value with both edits."""
+        value: T = self._value("", since, mine, theirs)
+        return value
 
     def _value(self, path: str, since: Any, mine: Any, theirs: Any) -> Any:
         if mine in (theirs, since):
@@ -58,7 +59,7 @@ class _Merging:
             return mine
         if is_dataclass(mine) and not isinstance(mine, type):
             return self._parts(path, since, mine, theirs)
-        if isinstance(mine, tuple):
+        if isinstance(mine, tuple) and not any(isinstance(one, str) for one in (*mine, *theirs)):
             return self._members(path, since, mine, theirs)
         return self._clash(path, mine, theirs)
 
@@ -100,6 +101,12 @@ def merged(since: Draft, mine: Draft, theirs: Draft, prefer: Side | None = None)
     merging = _Merging(prefer)
     draft = merging.whole(since, mine, theirs)
     return Merged(draft, tuple(merging.clashes))
+
+
+def settled(since: T, mine: T, theirs: T, prefer: Side | None = None) -> tuple[T, tuple[Clash, ...]]:
+    """Two edits of any answers that come from ``since``, and where they clash; ``prefer`` settles what does."""
+    merging = _Merging(prefer)
+    return merging.whole(since, mine, theirs), tuple(merging.clashes)
 
 
 def _in_order(since: list[str], mine: list[str], theirs: list[str]) -> list[str]:

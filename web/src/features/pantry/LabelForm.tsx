@@ -1,8 +1,9 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useId, useState } from 'react'
 import { api, type Label } from '../../api/client'
 import { labelQuery, tablesQuery } from '../../api/queries'
+import { useKeep } from '../../api/useKeep'
 import { Pick } from '../../components/Pick'
 import { Picker } from '../../components/Picker'
 import { Faulty, Said } from '../../components/Said'
@@ -34,20 +35,15 @@ interface LabelFormProps {
 /** An ingredient of the cook's own, copied off its nutrition label, with what that comes to beside it. */
 export function LabelForm({ start, identity, onClose }: LabelFormProps) {
   const [label, setLabel] = useState(start)
-  const [trouble, setTrouble] = useState('')
   const tables = useQuery(tablesQuery)
-  const queries = useQueryClient()
   const say = (changed: Partial<Label>) => {
     setLabel((was) => ({ ...was, ...changed }))
+    quiet()
   }
+  const { answer: trouble, keep: kept, quiet } = useKeep()
   const keep = async () => {
-    try {
-      await api.keepLabel(label, identity)
-      await queries.invalidateQueries()
-      onClose()
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
+    const done = await kept((prefer) => api.keepLabel(label, identity, { since: start, prefer }), '')
+    if (done) onClose()
   }
   return (
     <Dialog open onClose={onClose} className="relative z-30">

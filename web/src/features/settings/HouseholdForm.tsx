@@ -23,6 +23,7 @@ interface FormProps {
 
 function Form({ start, salts, allergens }: FormProps) {
   const [said, setSaid] = useState(start)
+  const [since, setSince] = useState(start)
   const { answer, fault, keep, quiet } = useKeep()
   const say = (part: Partial<Household>) => {
     setSaid((was) => ({ ...was, ...part }))
@@ -35,7 +36,11 @@ function Form({ start, salts, allergens }: FormProps) {
       className="grid max-w-[76rem] gap-x-12 gap-y-6 wide:grid-cols-2"
       onSubmit={(event) => {
         event.preventDefault()
-        void keep(() => api.keepHousehold(said), 'Kept. Every mix is judged for it.')
+        void keep(async (prefer) => {
+          const kept = await api.keepHousehold({ ...said, since, prefer })
+          setSince(kept.said)
+          setSaid(kept.said)
+        }, 'Kept. Every mix is judged for it.')
       }}
     >
       <section aria-labelledby="shelf">

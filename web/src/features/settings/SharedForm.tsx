@@ -14,6 +14,7 @@ export function SharedForm() {
 
 function Form({ start }: { start: Shared }) {
   const [shared, setShared] = useState(start)
+  const [since, setSince] = useState(start)
   const { answer, fault, keep, quiet } = useKeep()
   const say = (part: Partial<Shared>) => {
     setShared((was) => ({ ...was, ...part }))
@@ -24,7 +25,11 @@ function Form({ start }: { start: Shared }) {
       aria-label="Fridge and tubs"
       onSubmit={(event) => {
         event.preventDefault()
-        void keep(() => api.keepShared(shared), 'Kept. Dishes are planned around each other with it.')
+        void keep(async (prefer) => {
+          const kept = await api.keepShared({ ...shared, since, prefer })
+          setSince(kept)
+          setShared(kept)
+        }, 'Kept. Dishes are planned around each other with it.')
       }}
     >
       <h2 className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">what all dishes share</h2>

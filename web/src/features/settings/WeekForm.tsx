@@ -23,6 +23,7 @@ export function WeekForm() {
 
 function Form({ start }: { start: Week }) {
   const [week, setWeek] = useState(start)
+  const [since, setSince] = useState(start)
   const { answer, fault, keep, quiet } = useKeep()
   const say = (changed: Partial<Week>) => {
     setWeek((was) => ({ ...was, ...changed }))
@@ -49,7 +50,11 @@ function Form({ start }: { start: Week }) {
       aria-label="Your week"
       onSubmit={(event) => {
         event.preventDefault()
-        void keep(() => api.keepWeek(week), 'Kept. Every plan is made around it.')
+        void keep(async (prefer) => {
+          const kept = await api.keepWeek({ ...week, since, prefer })
+          setSince(kept)
+          setWeek(kept)
+        }, 'Kept. Every plan is made around it.')
       }}
     >
       <h2 className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">

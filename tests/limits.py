@@ -142,7 +142,7 @@ CAUTIONS: dict[str, tuple[Draft, Draft]] = {
     ),
     "doneness": (PLAIN, TOFU),
     "below-guidance": (
-        heated(PLAIN, GRILL[0], doneness="own", core="62.9 C"),
+        heated(PLAIN, GRILL[0], doneness="own", core="62.7 C"),
         heated(PLAIN, GRILL[0], doneness="own", core="63 C"),
     ),
     "baste-late": (heated(PLAIN, replace(USED, brush="clean")), heated(PLAIN, GRILL[0])),

@@ -17,17 +17,29 @@ the cook. It says what is wrong, then what would be accepted.
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 
 class VadouvanError(Exception):
     """Root of all errors raised on purpose."""
 
 
+@dataclass(frozen=True)
+class Choice:
+    """A text that would do, and what it comes to."""
+
+    text: str
+    shown: str
+
+
 class InputError(VadouvanError):
     """A value that cannot be used: where it stands, what was given, what would do.
 
-    ``field`` is a dotted path in glossary words (``cut.mass_g``, ``mix.2``).
+    ``field`` is a dotted path in glossary words (``cut.mass_g``, ``mix.2``); ``choices`` are texts that would do, if it
+    can be told what was meant.
     """
+
+    choices: tuple[Choice, ...] = ()
 
     def __init__(self, *, field: str, given: str, wrong: str, accepted: str) -> None:
         self.field = field

@@ -251,6 +251,18 @@ class Details(BrowserCase):
         page.get_by_role("tab", name="Plate").click()
         expect(page.get_by_role("region", name="dip", exact=True)).to_contain_text("100 g Yoghurt")
 
+    def test_what_may_be_meant_is_one_press(self) -> None:
+        """Typed where new lines are typed, and in a line that stands: each with its grams."""
+        page = self.mix_of("Slip skewers")
+        entry = page.get_by_role("textbox", name="Add an ingredient")
+        entry.fill("garlic 3")
+        page.get_by_role("button", name="3 cloves garlic 12 g").click()
+        line = page.get_by_role("textbox", name="What you wrote: 3 cloves garlic")
+        expect(line).to_be_visible()
+        line.fill("3 tbsp worcester")
+        page.get_by_role("button", name="3 tbsp worcester sauce 52 g").click()
+        expect(page.get_by_role("textbox", name="What you wrote: 3 tbsp worcester sauce")).to_be_visible()
+
     def test_a_cooked_mix_says_its_steps(self) -> None:
         """Simmer, boil down, cool; a slow cooling is stopped."""
         page = self.mix_of("Harbour tofu")

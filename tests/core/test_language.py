@@ -271,6 +271,33 @@ class PastedLayouts(unittest.TestCase):
                 self.assertEqual(read_any(text, KITCHEN).draft.name, name)
 
 
+class Choices(unittest.TestCase):
+    """What a line that cannot be read may mean, to choose from."""
+
+    def test_each_with_its_grams(self) -> None:
+        """Another measure, another name, the juice; each reads as what it says."""
+        for text, wanted in (
+            ("garlic 3", ("3 cloves garlic", "12 g")),
+            ("salt 10", ("10 g table salt", "10 g")),
+            ("1 lemon, sliced", ("juice of 1 lemon", "45 g")),
+            ("1 tsp chile powder", ("1 tsp cayenne", "1.8 g")),
+            ("2 tbsp worcester", ("2 tbsp worcester sauce", "34 g")),
+        ):
+            with self.subTest(text):
+                draft = judged(steak("12 g salt", text))
+                (problem,) = (*draft.reading.problems, *draft.reading.unweighed)
+                choices = [(one.text, one.shown) for one in problem.choices]
+                self.assertIn(wanted, choices)
+                self.assertLessEqual(len(choices), 3)
+                for line, _ in choices:
+                    self.assertGreater(portion(line).mass_kg.value, 0)
+
+    def test_never_of_a_curing_salt(self) -> None:
+        """What stops everywhere is not offered in other words."""
+        (problem,) = judged(steak("12 g salt", "1 tsp curing salt")).reading.problems
+        self.assertEqual(problem.choices, ())
+
+
 class NoAmount(unittest.TestCase):
     """An ingredient and nothing else."""
 

@@ -11,7 +11,7 @@ from starlette.exceptions import HTTPException
 
 from vadouvan.api.schemas.batch import TroubleOut
 from vadouvan.errors import BadInput, Busy, InputError, NotKept, Overtaken, VadouvanError
-from vadouvan.formats.judgement import ProblemOut, problem_out
+from vadouvan.formats.problem_out import ProblemOut, problem_out
 
 STATUS: dict[type[VadouvanError], int] = {InputError: 422, BadInput: 422, NotKept: 404, Overtaken: 409, Busy: 503}
 

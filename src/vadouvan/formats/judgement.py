@@ -22,12 +22,12 @@ from vadouvan.core.judgement.stops import StopId
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import SUBSTANCES
 from vadouvan.core.schedule.plan import Plan
-from vadouvan.errors import InputError
 from vadouvan.formats.cooking_out import FireOut, fire_out
 from vadouvan.formats.course_out import CourseOut, RemarkOut, course_out
 from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out
 from vadouvan.formats.mix_out import IngredientOut, MixOut, SaltOfferOut, SpanOut, ingredients_out, mix_out, spans_out
 from vadouvan.formats.plate_out import CompanionOut, PlateOut, companions_out, plate_out
+from vadouvan.formats.problem_out import ProblemOut, problem_out
 
 
 class GivenOut(BaseModel):
@@ -57,15 +57,6 @@ class FigureOut(BaseModel):
     rule: str
     inputs: list[GivenOut]
     sources: list[SourceOut]
-
-
-class ProblemOut(BaseModel):
-    """Something to mend: where, what was given, what is wrong, what would do."""
-
-    field: str
-    given: str
-    wrong: str
-    accepted: str
 
 
 class LimitOut(BaseModel):
@@ -255,11 +246,6 @@ _TOLD_AS_NUMBERS = (
     "salt_in_meat_g_per_kg",
     "salt_left_g",
 )
-
-
-def problem_out(error: InputError) -> ProblemOut:
-    """An input error as data."""
-    return ProblemOut(field=error.field, given=error.given, wrong=error.wrong, accepted=error.accepted)
 
 
 def figure_out(figure: Figure, titles: Mapping[str, str]) -> FigureOut:

@@ -45,7 +45,7 @@ def _plate(answer: JudgementOut) -> Iterator[str]:
         yield ""
         yield f"{one.title} ({one.kind}):"
         yield from (f"  {line.mass_shown:>8}  {line.ingredient}" for line in one.lines)
-        yield from (f"  {bad.text}: {bad.wrong} {bad.accepted}" for bad in one.unread)
+        yield from (f"  {bad.given}: {bad.wrong} {bad.accepted}" for bad in one.unread)
         yield from (f"  {says}" for says in one.says)
     if answer.companions and answer.plate:
         yield from answer.plate.says

@@ -7,6 +7,7 @@ from pydantic import BaseModel
 from vadouvan.core.figure import told
 from vadouvan.core.interpretation.companions import Companion, CompanionKind
 from vadouvan.core.judgement.plate import Plate
+from vadouvan.formats.problem_out import ProblemOut, problem_out
 
 
 class OnPlateOut(BaseModel):
@@ -32,14 +33,6 @@ class CompanionLineOut(BaseModel):
     guessed: bool
 
 
-class UnreadLineOut(BaseModel):
-    """A line that could not be weighed, why, and what would do."""
-
-    text: str
-    wrong: str
-    accepted: str
-
-
 class CompanionOut(BaseModel):
     """A mix beside the marinade: its lines as read, and what is to know of it."""
 
@@ -49,7 +42,7 @@ class CompanionOut(BaseModel):
     eaten_pct: float
     mass_g: float
     lines: list[CompanionLineOut]
-    unread: list[UnreadLineOut]
+    unread: list[ProblemOut]
     says: list[str]
 
 
@@ -99,7 +92,7 @@ def companions_out(companions: tuple[Companion, ...], plate: Plate | None) -> li
                 )
                 for line in one.portions
             ],
-            unread=[UnreadLineOut(text=bad.given, wrong=bad.wrong, accepted=bad.accepted) for bad in one.unread],
+            unread=[problem_out(bad) for bad in one.unread],
             says=list(says.get(one.id, ())),
         )
         for one in companions

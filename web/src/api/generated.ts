@@ -1650,6 +1650,16 @@ export interface components {
             says: string;
         };
         /**
+         * ChoiceOut
+         * @description A text that would do, and what it comes to.
+         */
+        ChoiceOut: {
+            /** Shown */
+            shown: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * CompanionInput
          * @description A mix beside the marinade, such as a glaze or a sauce: what it is, its name, its lines as one text, what it is
          *     boiled down to, how much of it is eaten.
@@ -1722,7 +1732,7 @@ export interface components {
             /** Title */
             title: string;
             /** Unread */
-            unread: components["schemas"]["UnreadLineOut"][];
+            unread: components["schemas"]["ProblemOut"][];
         };
         /**
          * ComparisonOut
@@ -3631,11 +3641,16 @@ export interface components {
         };
         /**
          * ProblemOut
-         * @description Something to mend: where, what was given, what is wrong, what would do.
+         * @description Something to mend: where, what was given, what is wrong, what would do; texts to choose from.
          */
         ProblemOut: {
             /** Accepted */
             accepted: string;
+            /**
+             * Choices
+             * @default []
+             */
+            choices: components["schemas"]["ChoiceOut"][];
             /** Field */
             field: string;
             /** Given */
@@ -4308,18 +4323,6 @@ export interface components {
             kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled" | "undone";
             /** Mass */
             mass: string;
-        };
-        /**
-         * UnreadLineOut
-         * @description A line that could not be weighed, why, and what would do.
-         */
-        UnreadLineOut: {
-            /** Accepted */
-            accepted: string;
-            /** Text */
-            text: string;
-            /** Wrong */
-            wrong: string;
         };
         /**
          * VerdictBody

@@ -49,6 +49,33 @@ export function Faulty({ fault }: { fault: Fault }) {
   )
 }
 
+/** What may have been meant, each with what it comes to: one press takes it. */
+export function Meant({
+  choices,
+  onTake,
+}: {
+  choices: readonly { text: string; shown: string }[]
+  onTake: (text: string) => void
+}) {
+  if (choices.length === 0) return null
+  return (
+    <span role="group" aria-label="What may be meant" className="flex flex-wrap gap-2 py-1">
+      {choices.map((choice) => (
+        <button
+          key={choice.text}
+          type="button"
+          className="min-h-11 cursor-pointer rounded-md border-2 border-enamel bg-raised px-3 text-ink"
+          onClick={() => {
+            onTake(choice.text)
+          }}
+        >
+          {choice.text} <span className="text-quiet">{choice.shown}</span>
+        </button>
+      ))}
+    </span>
+  )
+}
+
 interface SaidProps extends Omit<RowProps, 'children'> {
   value: string
   placeholder?: string

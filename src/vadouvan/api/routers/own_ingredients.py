@@ -11,7 +11,7 @@ from vadouvan.api.schemas.own_ingredient import LabelAnswer, LabelBody, LabelCha
 from vadouvan.api.schemas.pantry import pantry_item_out
 from vadouvan.core.parsing.label import as_label, read_label
 from vadouvan.errors import InputError
-from vadouvan.formats.judgement import problem_out
+from vadouvan.formats.problem_out import problem_out
 from vadouvan.store.beside import MadeFrom
 from vadouvan.store.own_ingredients import OwnIngredient
 

@@ -14,9 +14,10 @@ from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.own import OWN
 from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.interpretation.mix import portion_of, single_lines
+from vadouvan.core.interpretation.other_readings import with_choices
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.errors import InputError
-from vadouvan.formats.judgement import problem_out
+from vadouvan.formats.problem_out import problem_out
 
 router = APIRouter(prefix="/api", tags=["tables"])
 
@@ -69,7 +70,7 @@ def read_line_as_typed(question: LineQuestion, here: Here) -> LineAnswer:
             return LineAnswer(items=[_item(text, pantry, meat_kg) for text in singles])
         portion = portion_of(LineInput("typed", question.text), pantry, meat_kg)
     except InputError as error:
-        return LineAnswer(problem=problem_out(error))
+        return LineAnswer(problem=problem_out(with_choices(error, question.text, pantry, meat_kg)))
     figure = grams_figure(portion)
     return LineAnswer(
         name=portion.ingredient.name,

@@ -6,7 +6,8 @@ from pydantic import BaseModel, Field
 
 from vadouvan.core.draft.merging import Side
 from vadouvan.core.draft.typed import Draft
-from vadouvan.formats.judgement import JudgementOut, ProblemOut
+from vadouvan.formats.judgement import JudgementOut
+from vadouvan.formats.problem_out import ProblemOut
 
 
 class BatchOut(BaseModel):

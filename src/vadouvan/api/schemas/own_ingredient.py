@@ -8,7 +8,7 @@ from vadouvan.api.schemas.pantry import PantryItemOut
 from vadouvan.api.schemas.text import Text
 from vadouvan.core.draft.merging import Side
 from vadouvan.core.parsing.label import LabelInput
-from vadouvan.formats.judgement import ProblemOut
+from vadouvan.formats.problem_out import ProblemOut
 
 
 class LabelBody(BaseModel):

@@ -24,6 +24,7 @@ from vadouvan.core.interpretation.fire import read_fire
 from vadouvan.core.interpretation.hold import read_hold
 from vadouvan.core.interpretation.mix import MixInterpretation, read_mix
 from vadouvan.core.interpretation.notes import Notes
+from vadouvan.core.interpretation.other_readings import with_choices
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.quantity import EARLY, LEAD, decimal, quantity, whole_number
 from vadouvan.core.parsing.amount import Portion
@@ -91,6 +92,9 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
     cut = read_cut(draft.cut, kitchen, notes)
     meat_kg = cut.meat_kg if cut is not None else None
     mix = read_mix(draft, kitchen.pantry, notes, meat_kg)
+    for problem in (*notes.problems, *notes.unweighed):
+        if problem.field.startswith("mix."):
+            with_choices(problem, problem.given, kitchen.pantry, meat_kg)
     fire = _with_minutes(read_fire(draft.fire, notes), cut, notes)
     frozen_share = _frozen_share(draft.occasion, notes)
     hold = read_hold(draft.hold, cut, mix, kitchen.own, notes)

@@ -3,6 +3,7 @@ import { useDeferredValue, useState } from 'react'
 import { lineQuery } from '../../api/queries'
 import { Badge } from '../../components/Badge'
 import { api, type Pasted } from '../../api/client'
+import { Meant } from '../../components/Said'
 import { WhichMix } from '../../components/WhichMix'
 
 /** The one line of text entry; a pasted list becomes a line for each ingredient, two mixes are asked about. */
@@ -89,6 +90,15 @@ export function EntryLine({
           </>
         )}
       </p>
+      {answer?.problem && (
+        <Meant
+          choices={answer.problem.choices}
+          onTake={(meant) => {
+            onEnter([meant])
+            setText('')
+          }}
+        />
+      )}
       {trouble !== '' && <p role="alert">{trouble}</p>}
       {several && (
         <WhichMix

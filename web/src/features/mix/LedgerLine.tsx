@@ -1,5 +1,5 @@
 import type { Figure, Ingredient, Problem } from '../../api/client'
-import { Faulty } from '../../components/Said'
+import { Faulty, Meant } from '../../components/Said'
 import { Texture } from '../../components/Texture'
 import { Working } from '../../components/Working'
 import type { Line, Mark } from '../../lib/draft'
@@ -73,6 +73,7 @@ export function LedgerLine({
         {fault && (
           <p className="text-[0.95rem]" role="status">
             <Faulty fault={fault} />
+            <Meant choices={fault.choices} onTake={onType} />
           </p>
         )}
       </div>

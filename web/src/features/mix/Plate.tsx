@@ -126,7 +126,7 @@ function Read({ read }: { read: Companion }) {
         </p>
       )}
       {read.unread.map((line) => (
-        <p key={line.text} className="text-stop">
+        <p key={line.given} className="text-stop">
           <span aria-hidden className="mr-1 font-bold">
             ✕
           </span>

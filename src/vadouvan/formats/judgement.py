@@ -172,6 +172,7 @@ class JudgementOut(BaseModel):
     salt_left_g: float | None = None
     salt_says: str | None = None
     salt_line: str = ""
+    held_told: str = ""
     salt_offers: list[SaltOfferOut]
     ingredients: list[IngredientOut]
     spans: list[SpanOut]
@@ -207,6 +208,7 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool =
         **{name: _value(figures, name) for name in _TOLD_AS_NUMBERS},
         salt_says=judgement.salt.says if judgement.salt else None,
         salt_line=judgement.salt_line,
+        held_told=judgement.held_told,
         salt_offers=[SaltOfferOut.model_validate(asdict(offer)) for offer in judgement.offers],
         ingredients=ingredients_out(judgement),
         spans=spans_out(judgement.mix.spans) if judgement.mix else [],

@@ -2647,6 +2647,11 @@ export interface components {
             fire: components["schemas"]["FireOut"];
             /** Heat Shu */
             heat_shu?: number | null;
+            /**
+             * Held Told
+             * @default
+             */
+            held_told: string;
             /** Ingredients */
             ingredients: components["schemas"]["IngredientOut"][];
             /** Made G */

@@ -12,7 +12,7 @@ from vadouvan.core.contact.mix_at_contact import MixAtContact, mix_at_contact
 from vadouvan.core.contact.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement, salt_of
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft.typed import Draft
-from vadouvan.core.figure import Figure, Given, Towards, Working
+from vadouvan.core.figure import Figure, Given, Towards, Working, hours_told
 from vadouvan.core.hold.levels import COMPROMISE
 from vadouvan.core.hold.remarks import Remark, remarks_on
 from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
@@ -59,6 +59,7 @@ class Judgement:
     plan_says: str = ""
     pull_now: str = ""
     salt_line: str = ""
+    held_told: str = ""
     fire: FireJudgement | None = None
     plate: Plate | None = None
     steps: tuple[PlanStep, ...] = ()
@@ -136,6 +137,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     fire = fire_judgement(reading.fire, scenario, mix, reading.mix.vessel.consistency, hours, planned.steps)
     return Judgement(
         reading=reading,
+        held_told=hours_told(hours),
         salt_line=salt_line(mix.salt, scenario, hold.salt_target, hours) if mix.salt else "",
         sentence=stop_sentence(planned.stops) or judgement_sentence(window, cut) + without_words(reading),
         stops=planned.stops,

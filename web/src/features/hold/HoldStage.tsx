@@ -95,7 +95,7 @@ export function HoldStage({ batch, draft, change }: AnswersProps) {
   )
 }
 
-/** Salt that is in by the best hour, and what stays behind. */
+/** Salt that is in by the pull as planned, or by the best hour, and what stays behind. */
 function Settled({ batch }: { batch: Batch }) {
   const { figures, window } = batch.judgement
   const inMeat = figures['salt_in_meat_g_per_kg']
@@ -103,7 +103,7 @@ function Settled({ batch }: { batch: Batch }) {
   if (!inMeat || !left || !window) return null
   return (
     <p className="border-t border-rule pt-1 text-[0.95rem] text-quiet">
-      At {window.best.shown}{' '}
+      Pulled after {batch.judgement.held_told},{' '}
       <b className="text-ink">
         <Working name="Salt in the meat" figure={inMeat}>
           {inMeat.shown}

@@ -251,6 +251,17 @@ class Details(BrowserCase):
         page.get_by_role("tab", name="Plate").click()
         expect(page.get_by_role("region", name="dip", exact=True)).to_contain_text("100 g Yoghurt")
 
+    def test_which_cut_is_asked_with_its_section(self) -> None:
+        """A pasted list that says only "4 chops": one press says which, and the question goes."""
+        page = self.open("/")
+        page.get_by_role("button", name="Paste an ingredient list").click()
+        page.get_by_label("One ingredient a line").fill("4 chops\n12 g salt\n40 g olive oil")
+        page.get_by_role("button", name="Start with this list").click()
+        asked = page.get_by_role("group", name="Which cut is 4 chops?")
+        asked.get_by_role("button", name="lamb, loin or rib chop").click()
+        expect(asked).to_have_count(0)
+        expect(page.get_by_role("link", name="Cut")).to_contain_text("mm")
+
     def test_what_may_be_meant_is_one_press(self) -> None:
         """Typed where new lines are typed, and in a line that stands: each with its grams."""
         page = self.mix_of("Slip skewers")

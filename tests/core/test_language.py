@@ -18,7 +18,7 @@ from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.interpretation.mix import can_be_read, portion_of, single_lines
 from vadouvan.core.measures.quantity import MASS, quantity
 from vadouvan.core.parsing.amount import Portion
-from vadouvan.core.parsing.cut_name import cut_named
+from vadouvan.core.parsing.cut_name import cut_named, cuts_meant
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 from vadouvan.formats.any_file import read_any
@@ -269,6 +269,32 @@ class PastedLayouts(unittest.TestCase):
         ):
             with self.subTest(text):
                 self.assertEqual(read_any(text, KITCHEN).draft.name, name)
+
+
+class WhichCut(unittest.TestCase):
+    """A line of meat that names too little."""
+
+    def test_the_few_that_it_may_be(self) -> None:
+        """Of chops, ribs and mince; never of what could be anything, nor of what names two."""
+        for text, among in (("4 chops", "lamb_chop"), ("3 lb ribs", "pork_back_ribs"), ("1 kg mince", "beef_ground")):
+            with self.subTest(text):
+                self.assertIn(among, [one.kind for one in cuts_meant(text, KITCHEN.cuts)])
+        for text in (
+            "1.5 kg pork",
+            "1 kg chicken breast or lamb leg",
+            "4 chicken breasts",
+            "2 tbsp honey",
+            "-2 kg ribs",
+        ):
+            self.assertEqual(cuts_meant(text, KITCHEN.cuts), (), text)
+
+    def test_a_list_asks_for_it(self) -> None:
+        """With its weight as it was written; the line is no ingredient, and is told."""
+        brought = read_any("3 lb ribs\n12 g salt\n40 g oil\n", KITCHEN)
+        self.assertEqual(brought.meat_line, "3 lb ribs")
+        self.assertEqual({one.mass for one in brought.cuts_meant}, {"3 lb"})
+        self.assertEqual([line.text for line in brought.draft.mix], ["12 g salt", "40 g oil"])
+        self.assertIn("Which cut is “3 lb ribs”?", brought.notes)
 
 
 class Choices(unittest.TestCase):

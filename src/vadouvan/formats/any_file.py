@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 import json
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES, CompanionInput, Draft, LineInput
 from vadouvan.core.interpretation.mix import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.parsing.cut_name import cut_named, meat_among
+from vadouvan.core.parsing.cut_name import CutNamed, cut_named, cuts_meant, meat_among
 from vadouvan.core.parsing.pasted import heading_of, in_lines, is_told_of_all, recipe_in, tells_a_part
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
@@ -18,16 +19,22 @@ from vadouvan.formats.brought import cut_input
 from vadouvan.formats.recipe import read_recipe
 
 LONGEST_NAME, LONGEST_TITLE = 200, 100
+NO_MEAT = "No line names a cut with its weight: say it under Cut."
 ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredient a line."
 
 
 @dataclass(frozen=True)
 class Brought:
-    """A draft from a file, and in words what could not be taken over; ``is_ours`` for a batch file."""
+    """A draft from a file, and in words what could not be taken over; ``is_ours`` for a batch file.
+
+    ``cuts_meant`` are the few cuts that ``meat_line`` may mean, where it does not say which.
+    """
 
     draft: Draft
     notes: tuple[str, ...] = ()
     is_ours: bool = False
+    meat_line: str = ""
+    cuts_meant: tuple[CutNamed, ...] = ()
 
 
 def read_any(text: str, kitchen: Kitchen) -> Brought:
@@ -73,7 +80,10 @@ def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
         if number != place
         for single in single_lines(line, kitchen.pantry)
     ]
-    notes = [] if meat else ["No line names a cut with its weight: say it under Cut."]
+    asked = None if meat else _which_meat((*recipe.lines, *recipe.left_out), kitchen)
+    if asked is not None:
+        mix = [line for line in mix if line != asked[0]]
+    notes = [] if meat else [f"Which cut is “{asked[0]}”?" if asked else NO_MEAT]
     beside = tuple(
         CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])
         for number, part in enumerate(recipe.companions[:MOST_COMPANIONS], start=1)
@@ -93,7 +103,14 @@ def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
         mix=tuple(LineInput(str(number), line) for number, line in enumerate(mix, start=1)),
         companions=beside,
     )
-    return Brought(draft, tuple(notes))
+    line, meant = asked or ("", ())
+    return Brought(draft, tuple(notes), meat_line=line, cuts_meant=meant)
+
+
+def _which_meat(lines: Sequence[str], kitchen: Kitchen) -> tuple[str, tuple[CutNamed, ...]] | None:
+    """The first line that may be one of a few cuts, and which."""
+    found = ((line, cuts_meant(line, kitchen.cuts)) for line in lines)
+    return next(((line, meant) for line, meant in found if meant), None)
 
 
 def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:

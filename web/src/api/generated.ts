@@ -1558,6 +1558,7 @@ export interface components {
          * @description A batch made from a file, and in words what could not be taken over.
          */
         BroughtOut: {
+            asks?: components["schemas"]["CutAskedOut"] | null;
             batch: components["schemas"]["BatchOut"];
             /** Notes */
             notes: string[];
@@ -1887,6 +1888,16 @@ export interface components {
             span: string;
         };
         /**
+         * CutAskedOut
+         * @description A line of meat that does not say which cut, and the few that it may be.
+         */
+        CutAskedOut: {
+            /** Cuts */
+            cuts: components["schemas"]["CutMeantOut"][];
+            /** Line */
+            line: string;
+        };
+        /**
          * CutInput
          * @description Answers about the cut. ``kind`` is an id of the table of cuts; ``state`` whether it starts fresh or frozen;
          *     ``age`` how long it has been raw in the fridge, bought or thawed, when it goes into the mix.
@@ -1967,6 +1978,23 @@ export interface components {
              * @default
              */
             width: string;
+        };
+        /**
+         * CutMeantOut
+         * @description A cut that a line may mean, as an answer about the cut.
+         */
+        CutMeantOut: {
+            /** Bone */
+            bone: string;
+            /** Cover */
+            cover: string;
+            cut: components["schemas"]["CutInput"];
+            /** Name */
+            name: string;
+            /** Shape */
+            shape: string;
+            /** Thickness Mm */
+            thickness_mm: number;
         };
         /**
          * CutOut

@@ -1,8 +1,9 @@
 import { lazy, Suspense } from 'react'
-import { Link, useLocation, useNavigate, useParams } from 'react-router'
+import { Link, useNavigate, useParams } from 'react-router'
 import type { Batch, Draft, Problem } from '../api/client'
 import { useBatch, type Side } from '../api/useBatch'
 import { PlanRail } from './PlanRail'
+import { Brought } from './Brought'
 import { BatchHeader } from './BatchHeader'
 import type { StageName } from './stages'
 import { useKeys } from './keys'
@@ -77,7 +78,7 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
         <h1 className="sr-only">
           {state.draft.name || 'Unnamed batch'}: {name}
         </h1>
-        <Brought />
+        <Brought draft={state.draft} change={change} />
         {state.status === 'conflict' && <Conflict clashes={state.clashes} prefer={prefer} />}
         {state.status === 'refused' && (
           <div
@@ -124,21 +125,6 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
     </div>
   )
 }
-
-/** What could not be taken over from the file that this batch was read from, until another page is opened. */
-function Brought() {
-  const from: unknown = useLocation().state
-  const notes = isBrought(from) ? from.notes : []
-  if (notes.length === 0) return null
-  return (
-    <p role="status" className="mb-3 rounded-md border-2 border-rule bg-raised p-3">
-      Read in. {notes.join(' ')}
-    </p>
-  )
-}
-
-const isBrought = (state: unknown): state is { notes: string[] } =>
-  typeof state === 'object' && state !== null && 'notes' in state && Array.isArray(state.notes)
 
 interface FootProps {
   batch: Batch

@@ -10,14 +10,15 @@ from pydantic import BaseModel
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
-from vadouvan.core.draft.typed import Draft
+from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.judgement.judge import unjudged
 from vadouvan.core.weighing.as_weighed import locked_parts_changed
 from vadouvan.core.weighing.state import state_of
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
-from vadouvan.formats.any_file import read_any
+from vadouvan.formats.any_file import Brought, read_any
 from vadouvan.formats.archive.kitchen_archive import card_of_batch
+from vadouvan.formats.brought import cut_input
 from vadouvan.formats.card import markdown_of
 from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
 from vadouvan.formats.judgement import judgement_out
@@ -69,11 +70,30 @@ def make_batch(draft: Draft, here: Here) -> BatchOut:
     return answer(here.batches.add(here.new_id(), here.started(draft), now=here.now()), here)
 
 
+class CutMeantOut(BaseModel):
+    """A cut that a line may mean, as an answer about the cut."""
+
+    name: str
+    shape: str
+    bone: str
+    cover: str
+    thickness_mm: float
+    cut: CutInput
+
+
+class CutAskedOut(BaseModel):
+    """A line of meat that does not say which cut, and the few that it may be."""
+
+    line: str
+    cuts: list[CutMeantOut]
+
+
 class BroughtOut(BaseModel):
     """A batch made from a file, and in words what could not be taken over."""
 
     batch: BatchOut
     notes: list[str]
+    asks: CutAskedOut | None = None
 
 
 @router.post("/from-file", status_code=201)
@@ -82,7 +102,27 @@ def make_batch_from_file(body: BatchFileBody, here: Here) -> BroughtOut:
     brought = read_any(body.text, here.kitchen)
     draft = brought.draft if brought.is_ours else here.started(brought.draft)
     kept = here.batches.add(here.new_id(), draft, now=here.now())
-    return BroughtOut(batch=answer(kept, here), notes=list(brought.notes))
+    return BroughtOut(batch=answer(kept, here), notes=list(brought.notes), asks=_asks(brought, here))
+
+
+def _asks(brought: Brought, here: Context) -> CutAskedOut | None:
+    if not brought.cuts_meant:
+        return None
+    kinds = [(here.kitchen.cuts[one.kind], one) for one in brought.cuts_meant]
+    return CutAskedOut(
+        line=brought.meat_line,
+        cuts=[
+            CutMeantOut(
+                name=kind.name,
+                shape=kind.shape,
+                bone=kind.bone,
+                cover=kind.cover,
+                thickness_mm=kind.thickness_m * 1000,
+                cut=cut_input(one),
+            )
+            for kind, one in kinds
+        ],
+    )
 
 
 @router.get("/{identity}")

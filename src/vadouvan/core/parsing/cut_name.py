@@ -80,6 +80,7 @@ _OPTIONAL = frozenset((
 ))  # fmt: skip
 LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
 LEAST_GUESSED, SURE = 5, 84.0
+LONGEST_LINE, MOST_MEANT = 200, 8
 
 
 @dataclass(frozen=True)
@@ -100,11 +101,66 @@ def line_of(mass: str, kind: CutKind, thickness: str) -> str:
 
 def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     """The cut that a line names with its weight or its count; nothing if it names none, or may mean several."""
-    if len(text) > 200 or re.match(r"^\s*[-−–]\s*\d", text):
-        return None
-    as_written = _as_our_recipes_write(text, cuts)
+    as_written = _as_our_recipes_write(text, cuts) if _may_be_meat(text) else None
     if as_written is not None:
         return as_written
+    figures = _figures(text)
+    kind = _meant(figures.words, cuts) if figures is not None else None
+    return None if kind is None or figures is None else figures.of(kind)
+
+
+def cuts_meant(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
+    """The few cuts that a line may mean, which names too little to tell them apart: "3 lb ribs", "4 chops"."""
+    figures = _figures(text)
+    if figures is None or cut_named(text, cuts) is not None:
+        return ()
+    known = _vocabulary(tuple(kind.also_called for kind in cuts.values()))
+    words = {_spelt(token, known) for token in _tokens(figures.words)}
+    said = frozenset(word for word in words if word is not None and word not in _FILLERS and word not in _OPTIONAL)
+    if None in words or "or" in words or not said:
+        return ()
+    found = [kind.id for kind in cuts.values() if any(_ends_in(name, said) for name in kind.also_called)]
+    named = [one for one in map(figures.of, found) if one is not None]
+    return tuple(named) if 1 < len(named) <= MOST_MEANT else ()
+
+
+def _ends_in(name: str, said: frozenset[str]) -> bool:
+    """Whether a name holds all that was said, its last word too: ribs are short ribs, no rib chops."""
+    words = _tokens(name)
+    return said <= frozenset(words) and words[-1] in said
+
+
+@dataclass(frozen=True)
+class _Figures:
+    """A line's weight, count and size of a piece, and the words that are left."""
+
+    words: str
+    weight: _Weight | None
+    count: int | None
+    is_counted: bool
+    size: str
+    is_each: bool
+
+    def of(self, kind: str) -> CutNamed | None:
+        """So much of a cut; nothing if no kitchen has so little or so much of it."""
+        weight, count = self.weight, self.count
+        grams = None if weight is None else weight.grams * (count or 1 if weight.is_each or self.is_each else 1)
+        if grams is not None and not LEAST_KG <= grams / 1000 <= MOST_KG:
+            return None
+        as_typed = weight.text if weight is not None and not self.is_each else ""
+        mass = "" if grams is None else as_typed or f"{grams:g} g"
+        pieces = "" if count is None or (count == 1 and not self.is_counted and kind.endswith("_cubes")) else str(count)
+        return CutNamed(kind, mass, self.size, pieces)
+
+
+def _may_be_meat(text: str) -> bool:
+    return len(text) <= LONGEST_LINE and re.match(r"^\s*[-−–]\s*\d", text) is None
+
+
+def _figures(text: str) -> _Figures | None:
+    """The figures of a line; nothing if it has neither a weight nor a count."""
+    if not _may_be_meat(text):
+        return None
     plain = _IN_OTHER_UNITS.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
     each_of = _TIMES.search(plain)
     plain = _TIMES.sub(r"\1 ", plain)
@@ -117,23 +173,13 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
     counted = _COUNT.search(plain)
     plain = _COUNT.sub(" ", plain)
-    count = (
-        int(counted.group(1))
-        if counted
-        else 1
-        if re.match(r"^\s*(?:an?|whole|rack|side)\b", text, re.IGNORECASE)
-        else None
+    if weight is None and counted is None:
+        return None
+    is_one = re.match(r"^\s*(?:an?|whole|rack|side)\b", text, re.IGNORECASE) is not None
+    count = int(counted.group(1)) if counted else 1 if is_one else None
+    return _Figures(
+        plain, weight, count, counted is not None, size["size"].strip() if size else "", each_of is not None
     )
-    kind = _meant(plain, cuts)
-    if kind is None or (weight is None and counted is None):
-        return None
-    grams = None if weight is None else weight.grams * (count or 1 if weight.is_each or each_of else 1)
-    if grams is not None and not LEAST_KG <= grams / 1000 <= MOST_KG:
-        return None
-    as_typed = weight.text if weight is not None and each_of is None else ""
-    mass = "" if grams is None else as_typed or f"{grams:g} g"
-    pieces = "" if count is None or (count == 1 and counted is None and kind.endswith("_cubes")) else str(count)
-    return CutNamed(kind, mass, size["size"].strip() if size else "", pieces)
 
 
 def meat_among(lines: Sequence[str], cuts: Mapping[str, CutKind]) -> tuple[int | None, CutNamed | None]:

@@ -32,7 +32,9 @@ export function useStart() {
       const brought = await api.fromFile(text)
       setTrouble('')
       await queries.invalidateQueries({ queryKey: ['batches'] })
-      await go(`/batch/${brought.batch.id}/${stage}`, { state: { notes: brought.notes } })
+      await go(`/batch/${brought.batch.id}/${stage}`, {
+        state: { notes: brought.notes, asks: brought.asks ?? undefined },
+      })
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error))
     }

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 
 import molmass
 from hypothesis import given
@@ -73,6 +74,19 @@ class Labels(unittest.TestCase):
         item = read("Salt 0 g, acid 4.2 g", like="vinegar_cider").ingredient
         self.assertAlmostEqual(item.acid.value, 0.042)
         self.assertGreater(item.acids.acetic, 0.9 * item.acid.value)
+
+    def test_as_little_as_a_name(self) -> None:
+        """Like another, or of no weight that matters; its allergens are asked, not borrowed."""
+        said = LabelInput("quay soy", like="soy_regular")
+        with self.assertRaisesRegex(InputError, "allergens are not known") as caught:
+            read_label(said, "1", ITEMS)
+        self.assertEqual(caught.exception.field, "allergens")
+        like = read_label(replace(said, allergens="soy"), "1", ITEMS)
+        self.assertEqual(like.ingredient.salt, ITEMS["soy_regular"].salt)
+        self.assertEqual(like.ingredient.allergens, ("soy",))
+        self.assertIn("every figure like", like.assumed[0])
+        colour = read_label(LabelInput("slip red", basis="nothing", allergens="none"), "2", ITEMS).ingredient
+        self.assertEqual((colour.salt.value, colour.acid.value, colour.enzyme, colour.allergens), (0, 0, None, ()))
 
     def test_bad_labels_are_told_with_what_would_do(self) -> None:
         """One sentence each, on the field that is wrong."""

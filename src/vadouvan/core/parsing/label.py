@@ -19,6 +19,7 @@ from vadouvan.core.pantry.ingredient import NO_HEAT, PROTONS, Acids, Ingredient
 from vadouvan.errors import InputError
 
 Basis = Literal["per_100g", "per_100ml", "per_serving"]
+NOTHING = "nothing"  # instead of a basis: it weighs nothing that matters, such as a colour
 BASES: tuple[Basis, ...] = get_args(Basis)
 OWN_INGREDIENT = "own-"
 LONGEST_NAME, LONGEST_LABEL = 80, 2000
@@ -43,7 +44,10 @@ _WORDS: Mapping[str, str] = {
 }
 _SERVING = re.compile(r"serving([^\n]{0,60})", re.IGNORECASE)
 _SIZE = re.compile(r"\d+(?:[.,]\d+)?\s*(?:g|ml|tbsp|tsp)\b", re.IGNORECASE)
-ACCEPTED = 'Copy the lines of the label, such as "Fat 0.2 g, Sugars 3 g, Protein 8 g, Salt 14 g" or "Sodium 920 mg".'
+ACCEPTED = (
+    'Copy the lines of the label, such as "Fat 0.2 g, Sugars 3 g, Protein 8 g, Salt 14 g" or "Sodium 920 mg"; without '
+    "a label say what it is like, or that it weighs nothing that matters."
+)
 
 
 @dataclass(frozen=True)
@@ -76,12 +80,37 @@ def read_label(said: LabelInput, identity: str, items: Mapping[str, Ingredient])
         )
     like = _like(said.like, items)
     assumed: list[str] = []
+    if not said.label.strip() and (like is not None or said.basis == NOTHING):
+        return _without_label(name, identity, like, said)
     printed = _printed(said.label)
     serving_kg = _reference_kg(said, like, assumed)
     shares = {what: mass / serving_kg for what, mass in printed.items()}
     shares["salt"] = _salt_share(shares, assumed)
     _refuse_too_much(said.label, shares, serving_kg)
     return LabelInterpretation(_ingredient(name, identity, shares, like, said, assumed), tuple(assumed))
+
+
+def _without_label(name: str, identity: str, like: Ingredient | None, said: LabelInput) -> LabelInterpretation:
+    """An ingredient with the figures of another, or with none that matter; its allergens are asked, never borrowed."""
+    if not said.allergens.strip():
+        wrong = "Without its label its allergens are not known."
+        accepted = f"Write which of {', '.join(ALLERGENS)} it holds, or none."
+        raise InputError(field="allergens", given="", wrong=wrong, accepted=accepted)
+    weightless = said.basis == NOTHING
+    base = _PLAIN if like is None or weightless else like
+    found = replace(
+        base,
+        id=f"{OWN_INGREDIENT}{identity}",
+        name=name,
+        also_called=(name,),
+        allergens=_allergens(said.allergens, base, None, []),
+        allergens_us=(),
+        source="memory",
+        confidence="low",
+    )
+    if weightless or like is None:
+        return LabelInterpretation(found, ("it weighs nothing that matters: no salt, sugar, acid or enzyme",))
+    return LabelInterpretation(found, (f"every figure like {like.also_called[0]}, as nothing else is known",))
 
 
 def readable_labels(labels: Iterable[tuple[str, LabelInput]], items: Mapping[str, Ingredient]) -> list[Ingredient]:

@@ -21,6 +21,7 @@ const BASES = [
   { value: 'per_100g', label: '100 g' },
   { value: 'per_100ml', label: '100 ml' },
   { value: 'per_serving', label: 'one serving' },
+  { value: 'nothing', label: 'none: it weighs nothing that matters' },
 ]
 
 const printsServing = (text: string) => /serving/i.test(text)
@@ -71,7 +72,7 @@ export function LabelForm({ start, identity, onClose }: LabelFormProps) {
               <Picker
                 question="Most like"
                 stack
-                hint="for what the label does not say: acids, pH, weight of a spoon"
+                hint="for what the label does not say: acids, pH, weight of a spoon; without a label for all of it"
                 options={tables.data?.ingredients ?? []}
                 value={label.like}
                 onPick={(like) => {

@@ -268,7 +268,11 @@ class Details(BrowserCase):
         entry = page.get_by_role("textbox", name="Add an ingredient")
         entry.fill("garlic 3")
         page.get_by_role("button", name="3 cloves garlic 12 g").click()
-        line = page.get_by_role("textbox", name="What you wrote: 3 cloves garlic")
+        row = page.get_by_role("listitem").filter(
+            has=page.get_by_role("textbox", name="What you wrote: 3 cloves garlic")
+        )
+        row.get_by_role("button", name=re.compile("^guess, ")).click()  # as many grams as it was taken for
+        line = page.get_by_role("textbox", name="What you wrote: 12 g garlic")
         expect(line).to_be_visible()
         line.fill("3 tbsp worcester")
         page.get_by_role("button", name="3 tbsp worcester sauce 52 g").click()

@@ -12,12 +12,13 @@ from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
+from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.mix.need import Sufficiency
 from vadouvan.core.mix.span import SaltSpan
 
 
 class IngredientOut(BaseModel):
-    """One line of the mix, weighed, with what it brings per kilogram of meat."""
+    """One line of the mix, weighed, with what it brings per kilogram of meat; ``weighed`` says a guess in grams."""
 
     line_id: str
     text: str
@@ -28,6 +29,7 @@ class IngredientOut(BaseModel):
     grams_shown: str
     band_shown: str | None
     guessed: bool
+    weighed: str
     salt_g_per_kg: float
     sugar_g_per_kg: float
     acid_g_per_kg: float
@@ -124,6 +126,7 @@ def ingredients_out(judgement: Judgement) -> list[IngredientOut]:
             grams_shown=grams.shown,
             band_shown=grams.band_shown,
             guessed=portion.guessed,
+            weighed=weighed_text(portion.ingredient, portion.mass_kg.value) if portion.guessed else "",
             **{f"{name}_g_per_kg": _brought(judgement.balance, name, portion.line_id) for name in SUBSTANCES},
             enzyme=portion.ingredient.enzyme.name if portion.ingredient.enzyme else None,
             allergens=list(portion.ingredient.allergens),

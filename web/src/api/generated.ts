@@ -2607,7 +2607,7 @@ export interface components {
         };
         /**
          * IngredientOut
-         * @description One line of the mix, weighed, with what it brings per kilogram of meat.
+         * @description One line of the mix, weighed, with what it brings per kilogram of meat; ``weighed`` says a guess in grams.
          */
         IngredientOut: {
             /** Acid G Per Kg */
@@ -2644,6 +2644,8 @@ export interface components {
             sugar_g_per_kg: number;
             /** Text */
             text: string;
+            /** Weighed */
+            weighed: string;
         };
         /**
          * JudgementOut

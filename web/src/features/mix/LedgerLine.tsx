@@ -55,7 +55,16 @@ export function LedgerLine({
         <div className="flex flex-wrap items-baseline gap-x-3 wide:flex-nowrap">
           <span className="max-w-full truncate font-semibold">{item?.name ?? line.text}</span>
           {item?.guessed && item.band_shown !== null && (
-            <span className="whitespace-nowrap text-[0.9rem] text-warn">guess, {item.band_shown}</span>
+            <button
+              type="button"
+              className="min-h-6 cursor-pointer whitespace-nowrap text-[0.9rem] text-warn underline decoration-dotted underline-offset-4"
+              title={`Make it ${item.weighed}`}
+              onClick={() => {
+                onType(item.weighed)
+              }}
+            >
+              guess, {item.band_shown}
+            </button>
           )}
           <Marks line={line} />
           {item && <Strip item={item} />}

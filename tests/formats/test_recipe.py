@@ -14,9 +14,9 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from pyld import jsonld
 
-from tests.drafts import NOW
+from tests.drafts import NOW, judged
 from tests.formats.test_archive import demo_whole
-from vadouvan.core.draft.typed import CutInput, Draft, LineInput, OccasionInput
+from vadouvan.core.draft.typed import CompanionInput, CutInput, Draft, LineInput, OccasionInput
 from vadouvan.core.parsing.cut_name import cut_named, line_of
 from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.data.tables import shipped_kitchen
@@ -127,6 +127,30 @@ class ReadIn(unittest.TestCase):
         draft = Draft("Any", cut, mix, occasion=OccasionInput(str(servings)))
         back = read_recipe(ours(BatchSnapshot("a", draft, NOW)), KITCHEN).draft
         self.assertEqual(back, draft)
+
+    def test_what_stands_beside_comes_back(self) -> None:
+        """A glaze, a gravy, and a mix whose name says nothing of its kind: each with its lines and as what it is."""
+        beside = (
+            CompanionInput("1", "", "honey glaze", "60 g honey\n20 g soy sauce"),
+            CompanionInput("2", "sauce", "gravy", "300 ml chicken stock\n12 g cornflour"),
+            CompanionInput("3", "coating", "paper white", "120 g cornflour"),
+        )
+        draft = Draft("Legs", CutInput("chicken_leg", "2.6 kg"), (LineInput("1", "30 g salt"),), companions=beside)
+        text = ours(BatchSnapshot("a", draft, NOW))
+        self.assertIn("For the paper white (coating):", text)
+        back = read_recipe(text, KITCHEN).draft
+        self.assertEqual([line.text for line in back.mix], ["30 g salt"])
+        self.assertEqual([(one.title, one.text) for one in back.companions], [(one.title, one.text) for one in beside])
+        kinds = [[one.kind for one in judged(found).reading.companions] for found in (draft, back)]
+        self.assertEqual(kinds[0], kinds[1])
+
+    def test_a_heading_among_the_ingredients_of_another_site(self) -> None:
+        """A glaze goes beside the mix, what follows "For the marinade:" into it."""
+        lines = ["2 tsp salt", "Glaze:", "60 g honey", "For the marinade:", "40 g oil"]
+        recipe = json.dumps({"@type": "Recipe", "name": "Legs", "recipeIngredient": lines})
+        draft = read_recipe(recipe, KITCHEN).draft
+        self.assertEqual([line.text for line in draft.mix], ["2 tsp salt", "40 g oil"])
+        self.assertEqual([(one.title, one.text) for one in draft.companions], [("Glaze", "60 g honey")])
 
     def test_from_elsewhere(self) -> None:
         """In a graph, in a list, in a page; yields and instructions as others write them."""

@@ -9,6 +9,7 @@ from datetime import datetime
 
 from vadouvan.core.contact.allergens import allergens_of, allergens_told
 from vadouvan.core.figure import hours_told, number_told
+from vadouvan.core.interpretation.companions import CompanionKind
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
@@ -38,9 +39,10 @@ class CardLine:
 
 @dataclass(frozen=True)
 class BesideOnCard:
-    """A mix beside the marinade: its name, its lines, and what is to know of it."""
+    """A mix beside the marinade: its name and kind, its lines, and what is to know of it."""
 
     title: str
+    kind: CompanionKind
     lines: tuple[CardLine, ...]
     says: tuple[str, ...]
 
@@ -131,7 +133,7 @@ def _beside(reading: Interpretation, judgement: Judgement | None) -> Iterator[Be
     for one in reading.companions:
         weighed = [CardLine(p.text.strip(), f"{number_told(as_weighed_g(p.mass_kg.value))} g") for p in one.portions]
         unread = [CardLine(bad.given.strip(), "", "not weighed") for bad in one.unread]
-        yield BesideOnCard(one.title, (*weighed, *unread), told.get(one.id, ()))
+        yield BesideOnCard(one.title, one.kind, (*weighed, *unread), told.get(one.id, ()))
 
 
 def _steps(judgement: Judgement) -> Iterator[str]:

@@ -5,18 +5,28 @@ from __future__ import annotations
 import json
 import re
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from html.parser import HTMLParser
 from typing import Any
 
-from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_LINES, Draft, LineInput, OccasionInput
+from vadouvan.core.draft.typed import (
+    LONGEST_KEPT,
+    MOST_COMPANIONS,
+    MOST_LINES,
+    CompanionInput,
+    Draft,
+    LineInput,
+    OccasionInput,
+)
+from vadouvan.core.interpretation.companions import kind_named
 from vadouvan.core.interpretation.mix import single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_name import meat_among
+from vadouvan.core.parsing.pasted import kind_of_part
 from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.errors import FormatError
 from vadouvan.formats.brought import cut_input
-from vadouvan.formats.card import Card
+from vadouvan.formats.card import BesideOnCard, Card
 
 CONTEXT = "https://schema.org"
 CATEGORY = "Marinade"
@@ -41,7 +51,11 @@ def write_recipe(batch: BatchSnapshot, card: Card, *, batch_path: str = "") -> s
         "name": card.name,
         "recipeCategory": CATEGORY,
         "dateCreated": batch.made_at.isoformat(),
-        "recipeIngredient": [*([card.meat] if card.meat else []), *(line.text for line in card.lines)],
+        "recipeIngredient": [
+            *([card.meat] if card.meat else []),
+            *(line.text for line in card.lines),
+            *(line for one in card.beside for line in _written(one)),
+        ],
     }
     if card.servings:
         recipe["recipeYield"] = f"{card.servings} servings"
@@ -64,6 +78,7 @@ def read_recipe(text: str, kitchen: Kitchen) -> RecipeInterpretation:
     lines = _texts(recipe.get("recipeIngredient", recipe.get("ingredients")))
     if not lines:
         raise _refused("The recipe lists no ingredients.")
+    lines, beside = _beside(lines)
     place, meat = meat_among(lines, kitchen.cuts)
     mix = [
         single for number, line in enumerate(lines) if number != place for single in single_lines(line, kitchen.pantry)
@@ -79,8 +94,44 @@ def read_recipe(text: str, kitchen: Kitchen) -> RecipeInterpretation:
         cut=cut_input(meat),
         mix=tuple(LineInput(str(number), line[:LONGEST_KEPT]) for number, line in enumerate(mix, start=1)),
         occasion=OccasionInput(servings=_servings(recipe.get("recipeYield"))),
+        companions=tuple(beside[:MOST_COMPANIONS]),
     )
+    notes += [
+        f'Not taken, under "{one.title}": {"; ".join(one.text.splitlines())}.' for one in beside[MOST_COMPANIONS:]
+    ]
     return RecipeInterpretation(draft, tuple(notes))
+
+
+def _written(one: BesideOnCard) -> Iterator[str]:
+    """A mix beside the marinade under a heading that says what it is."""
+    yield f"For the {one.title}:" if kind_named(one.title) == one.kind else f"For the {one.title} ({one.kind}):"
+    yield from (line.text for line in one.lines)
+
+
+_HEADING = re.compile(r"^For the (?P<title>.+?)(?: \((?P<kind>glaze|sauce|dip|finish|pot|coating)\))?:$")
+
+
+def _beside(lines: list[str]) -> tuple[list[str], list[CompanionInput]]:
+    """The lines of the mix, and what stands under headings of what goes beside it."""
+    mix: list[str] = []
+    beside: list[CompanionInput] = []
+    texts: list[list[str]] = []
+    under = mix
+    for line in lines:
+        heading = _HEADING.match(line.strip())
+        title = heading["title"] if heading else line.strip().removesuffix(":")
+        is_part = heading is not None or (line.strip().endswith(":") and kind_of_part(title) == "companion")
+        if not is_part:
+            under.append(line)
+            continue
+        if (heading is None or not heading["kind"]) and kind_of_part(title) == "mix":
+            under = mix
+            continue
+        under = []
+        kind = (heading["kind"] if heading else None) or ""
+        beside.append(CompanionInput(str(len(beside) + 1), kind, title[:LONGEST_NAME]))
+        texts.append(under)
+    return mix, [replace(one, text="\n".join(text)[:LONGEST_KEPT]) for one, text in zip(beside, texts, strict=True)]
 
 
 def _review(batch: BatchSnapshot, number: int) -> dict[str, Any]:

@@ -177,14 +177,15 @@ def _blocks(text: str) -> list[PastedMix]:
                 kind = "mix" if kind == "mix" else kind
         elif heading is not None:
             close()
-            title, kind = heading, _kind(heading)
+            title, kind = heading, kind_of_part(heading)
         else:
             lines.append(line)
     close()
     return blocks
 
 
-def _kind(title: str) -> Kind:
+def kind_of_part(title: str) -> Kind:
+    """What stands under a heading: the mix, a mix beside it, or no lines at all."""
     words = _words(title)
     if words & _NO_LINES:
         return "none"

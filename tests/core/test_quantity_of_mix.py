@@ -17,7 +17,7 @@ from vadouvan.core.draft.typed import AimsInput, Draft, HoldInput, QuantityInput
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.consistency import OF_FORM
 from vadouvan.core.mix.need import SetAside, Vessel, need_of
-from vadouvan.core.mix.salting_method import salt_for_paste_kg, spoon_target
+from vadouvan.core.mix.salting_method import spoon_target
 
 
 def cubes(mass: str, edge: str = "25 mm") -> Draft:
@@ -310,10 +310,6 @@ class Schools(unittest.TestCase):
             mix = self.judged_by(school, "20 g salt", "500 g water").mix
             assert mix is not None
             self.assertIn(words, mix.school_says)
-
-    def test_paste_with_run_off(self) -> None:
-        """13.333 g for 1.2 % eaten of a kilogram with a tenth run off (arithmetic)."""
-        self.assertAlmostEqual(salt_for_paste_kg(0.012, 1.0, 0.1) * 1000, 13.333, delta=0.001)
 
     def test_bad_answers_are_told(self) -> None:
         """A school, a spoon and a time that are none."""

@@ -71,6 +71,7 @@ export function PlanRail({ batches, now, current, onMoved }: PlanRailProps) {
         rows={timelineRowsOf(batches)}
         busy={busy.data ?? []}
         now={now}
+        zone={zone}
         current={current}
         onMove={onMoved && move}
         onAsk={ask}

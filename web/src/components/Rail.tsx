@@ -51,6 +51,8 @@ interface RailProps {
   /** Hours in which hands are not free. */
   busy: { what: string; begins: Date; ends: Date }[]
   now: Date
+  /** The time zone that moments are told in: that of the batches, not of the browser. */
+  zone?: string | undefined
   current?: string | undefined
   onMove?: ((lane: string, mark: Mark, to: Date) => Promise<boolean>) | undefined
   /** Answers what a move would do, in words. */
@@ -58,14 +60,10 @@ interface RailProps {
 }
 
 /** Time from left to right: now, sleep, work, the meals, and each batch with its window. */
-export function Rail({ rows, busy, now, current, onMove, onAsk }: RailProps) {
+export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProps) {
   const { frame, width } = useWidth()
   const names = width < 700 ? 0 : NAMES_PX
-  const last = rows.reduce(
-    (latest, lane) => Math.max(latest, lane.meal.getTime()),
-    hoursLater(now, 12).getTime(),
-  )
-  const domain: [Date, Date] = [hoursLater(now, -2), hoursLater(new Date(last), 7)]
+  const domain = spanOf(rows, now)
   const x = scaleTime()
     .domain(domain)
     .range([names, width - 8])
@@ -75,7 +73,7 @@ export function Rail({ rows, busy, now, current, onMove, onAsk }: RailProps) {
   const days = (domain[1].getTime() - domain[0].getTime()) / 86_400_000
   return (
     <div ref={frame} className="relative border-t-4 border-double border-rule bg-raised">
-      <svg width={width} height={height} role="img" aria-label={railWords(rows)}>
+      <svg width={width} height={height} role="img" aria-label={railWords(rows, zone)}>
         {busy.map((stretch) => {
           const left = Math.max(names, x(stretch.begins))
           const right = Math.min(width, Math.max(names, x(stretch.ends)))
@@ -90,12 +88,12 @@ export function Rail({ rows, busy, now, current, onMove, onAsk }: RailProps) {
             />
           )
         })}
-        {hoursOfDay(domain[0], domain[1], days > 2.5 ? [12] : [0, 12]).map((hour) => (
+        {hoursOfDay(domain[0], domain[1], hoursTold(days, width), zone).map((hour) => (
           <g key={hour.getTime()} transform={`translate(${x(hour)} 0)`}>
             <path d={`M0 0V${height}`} stroke="var(--rule)" />
             {Math.abs(x(hour) - x(now)) > NOW_PX && (
               <text x="4" y="16" fontSize="14" fill="var(--quiet)">
-                {told(hour)}
+                {told(hour, zone)}
               </text>
             )}
           </g>
@@ -109,13 +107,18 @@ export function Rail({ rows, busy, now, current, onMove, onAsk }: RailProps) {
             names={names}
             width={width}
             current={lane.id === current}
+            zone={zone}
           />
         ))}
-        <path d={`M${x(now)} 0V${height}`} stroke="var(--ink)" strokeWidth="2" />
-        <rect x={mark - 24} width="48" height="20" fill="var(--ink)" />
-        <text x={mark} y="15" fontSize="14" fontWeight="700" textAnchor="middle" fill="var(--paper)">
-          now
-        </text>
+        {x(now) >= names && (
+          <>
+            <path d={`M${x(now)} 0V${height}`} stroke="var(--ink)" strokeWidth="2" />
+            <rect x={mark - 24} width="48" height="20" fill="var(--ink)" />
+            <text x={mark} y="15" fontSize="14" fontWeight="700" textAnchor="middle" fill="var(--paper)">
+              now
+            </text>
+          </>
+        )}
       </svg>
       {onMove &&
         rows.flatMap((lane, index) =>
@@ -133,6 +136,7 @@ export function Rail({ rows, busy, now, current, onMove, onAsk }: RailProps) {
                 height={step}
                 width={width}
                 side={mark === 'meal' ? 'after' : 'before'}
+                zone={zone}
                 onMove={(to) => onMove(lane.id, mark, to)}
                 onAsk={(to) => onAsk?.(lane.id, mark, to) ?? Promise.resolve('')}
               />
@@ -145,12 +149,36 @@ export function Rail({ rows, busy, now, current, onMove, onAsk }: RailProps) {
 const places = { meal: 'meal', pull: 'pull', start: 'contact' } as const
 const words = { meal: 'Meal', pull: 'Pull', start: 'Start' }
 
-const railWords = (rows: TimelineRow[]) =>
+/** From now to after the last meal; one batch alone from its first step, so that a short hold is no speck. */
+function spanOf(rows: TimelineRow[], now: Date): [Date, Date] {
+  const [only, another] = rows
+  if (only && !another) {
+    const first = Math.min(only.contact.getTime(), ...only.ticks.map((tick) => tick.at.getTime()))
+    const begins = Math.max(hoursLater(now, -2).getTime(), first - FIRST_STEP_MS)
+    return [new Date(begins), hoursLater(new Date(Math.max(only.meal.getTime(), now.getTime())), 3)]
+  }
+  const last = Math.max(hoursLater(now, 12).getTime(), ...rows.map((lane) => lane.meal.getTime()))
+  return [hoursLater(now, -2), hoursLater(new Date(last), 7)]
+}
+
+/** Which hours of a day bear a line and a name, so that names stay apart. */
+function hoursTold(days: number, width: number): number[] {
+  const pxPerHour = width / (days * 24)
+  const every = [1, 2, 3, 6, 12, 24].find((hours) => hours * pxPerHour >= LABEL_PX) ?? 24
+  const first = every === 24 ? 12 : 0
+  return Array.from({ length: 24 / every }, (_, at) => first + at * every)
+}
+
+const LABEL_PX = 96
+const FIRST_STEP_MS = 3_600_000
+
+const railWords = (rows: TimelineRow[], zone: string | undefined) =>
   rows.length === 0
     ? 'Nothing planned yet'
     : rows
         .map(
-          (lane) => `${lane.name}: in ${told(lane.contact)}, out ${told(lane.pull)}, meal ${told(lane.meal)}`,
+          (lane) =>
+            `${lane.name}: in ${told(lane.contact, zone)}, out ${told(lane.pull, zone)}, meal ${told(lane.meal, zone)}`,
         )
         .join('. ')
 
@@ -161,9 +189,10 @@ interface LaneMarksProps {
   names: number
   width: number
   current: boolean
+  zone: string | undefined
 }
 
-function LaneMarks({ lane, y, x, names, width, current }: LaneMarksProps) {
+function LaneMarks({ lane, y, x, names, width, current, zone }: LaneMarksProps) {
   const clamp = (moment: Date) => Math.min(width - 8, Math.max(names, x(moment)))
   const bar = (from: Date, to: Date, height: number, fill: string, opacity = 1) => (
     <rect
@@ -192,7 +221,7 @@ function LaneMarks({ lane, y, x, names, width, current }: LaneMarksProps) {
         .filter((tick) => x(tick.at) >= names && x(tick.at) <= width - 8)
         .map((tick) => (
           <path key={tick.at.getTime()} d={`M${x(tick.at)} ${y + 17}v6`} stroke="var(--ink)" strokeWidth="2">
-            <title>{`${told(tick.at)} ${tick.says}`}</title>
+            <title>{`${told(tick.at, zone)} ${tick.says}`}</title>
           </path>
         ))}
       <path d={`M${x(lane.pull) - 5} ${y + 1}h10l-5 7z`} fill="var(--ink)" stroke="var(--raised)" />

@@ -23,6 +23,7 @@ interface RailHandleProps {
   width: number
   /** On which side of its mark the handle is taken, so that two near each other stay apart. */
   side: 'before' | 'after'
+  zone: string | undefined
   /** Answers whether it was moved. */
   onMove: (to: Date) => Promise<boolean>
   /** Answers what a move would do, in words. */
@@ -31,7 +32,7 @@ interface RailHandleProps {
 
 /** A mark of the rail that is moved by arrow keys, mouse or touch; it settles a moment later. */
 export function RailHandle(props: RailHandleProps) {
-  const { label, at, span, x, momentAt, top, height, width, side, onMove, onAsk } = props
+  const { label, at, span, x, momentAt, top, height, width, side, zone, onMove, onAsk } = props
   const [wish, setWish] = useState<{ from: number; to: Date }>()
   const [does, setDoes] = useState('')
   const dragged = useRef<{ from: number; at: Date } | null>(null)
@@ -90,8 +91,8 @@ export function RailHandle(props: RailHandleProps) {
       aria-valuemin={span[0].getTime()}
       aria-valuemax={span[1].getTime()}
       aria-valuenow={shown.getTime()}
-      aria-valuetext={told(shown)}
-      title={`${label}: ${told(shown)}. Drag it, or use the arrow keys.`}
+      aria-valuetext={told(shown, zone)}
+      title={`${label}: ${told(shown, zone)}. Drag it, or use the arrow keys.`}
       className={`absolute cursor-ew-resize touch-none ${asked ? 'bg-enamel/25' : ''}`}
       style={{ left, width: WIDE_PX, top, height }}
       onKeyDown={(event) => {
@@ -125,7 +126,7 @@ export function RailHandle(props: RailHandleProps) {
     >
       {asked && (
         <span className="pointer-events-none absolute bottom-full left-1/2 -translate-x-1/2 rounded-sm bg-ink px-2 text-[1.05rem] font-bold whitespace-nowrap text-paper">
-          {told(shown)}
+          {told(shown, zone)}
           {does !== '' && (
             <span className="block max-w-80 text-[0.9rem] font-normal whitespace-normal">{does}</span>
           )}

@@ -19,14 +19,20 @@ export function told(moment: Date, timeZone?: string, now = new Date()): string 
     .replaceAll(',', '')
 }
 
-/** Whole local hours of a given kind between two moments, such as every midnight. */
-export function hoursOfDay(from: Date, to: Date, wanted: number[]): Date[] {
+const QUARTER_MS = HOUR_MS / 4
+
+/** Whole hours of a given kind between two moments, such as every midnight, in a zone; by quarters, as zones differ. */
+export function hoursOfDay(from: Date, to: Date, wanted: number[], timeZone?: string): Date[] {
+  const clock = new Intl.DateTimeFormat('en-GB', {
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+    ...(timeZone ? { timeZone } : {}),
+  })
+  const tops = wanted.map((hour) => `${String(hour).padStart(2, '0')}:00`)
   const found: Date[] = []
-  const cursor = new Date(from)
-  cursor.setMinutes(0, 0, 0)
-  while (cursor <= to) {
-    if (cursor >= from && wanted.includes(cursor.getHours())) found.push(new Date(cursor))
-    cursor.setHours(cursor.getHours() + 1)
+  for (let at = Math.ceil(from.getTime() / QUARTER_MS) * QUARTER_MS; at <= to.getTime(); at += QUARTER_MS) {
+    if (tops.includes(clock.format(at))) found.push(new Date(at))
   }
   return found
 }

@@ -65,12 +65,3 @@ def strong_bath_words(left_kg: float, bath_s: float, gain_per_h: float) -> str:
         f"Out at {hours_told(bath_s / 3600)}: {number_told(left_kg * 1000)} g of the salt stays in the bag. "
         f"Each hour longer adds {number_told(gain_per_h * 1000)} g a kilogram."
     )
-
-
-def salt_for_paste_kg(target: float, meat_kg: float, run_off_share: float) -> float:
-    """Salt in a paste for so much eaten, when a share runs off [kg].
-
-    >>> round(salt_for_paste_kg(0.012, 1.0, 0.10) * 1000, 3)
-    13.333
-    """
-    return target * meat_kg / (1 - run_off_share)

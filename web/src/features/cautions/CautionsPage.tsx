@@ -24,7 +24,7 @@ export function CautionsPage() {
         if (here.length === 0) return null
         return (
           <section key={where} aria-labelledby={`at-${where}`} className="pt-4">
-            <h2 id={`at-${where}`} className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+            <h2 id={`at-${where}`} className="heading">
               {title}
             </h2>
             <ul>

@@ -12,7 +12,7 @@ const FIELDS = [
 export function Around({ batch, draft, change }: FireProps) {
   return (
     <section aria-labelledby="around-the-heat">
-      <h2 id="around-the-heat" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="around-the-heat" className="heading">
         before the heat and after
       </h2>
       <div className="grid grid-cols-3 gap-x-4">

@@ -21,7 +21,7 @@ export function Done({ batch, draft, change }: FireProps) {
   }
   return (
     <section aria-labelledby="done-at">
-      <h2 id="done-at" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="done-at" className="heading">
         when it is done
       </h2>
       {fire.target_c !== null && (

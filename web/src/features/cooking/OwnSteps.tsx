@@ -17,7 +17,7 @@ export function OwnSteps({ batch, draft, change }: FireProps) {
   }
   return (
     <section aria-labelledby="own-steps">
-      <h2 id="own-steps" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="own-steps" className="heading">
         beside it, on the same clock
       </h2>
       <ol>

@@ -14,7 +14,7 @@ export function Probe({ batch }: { batch: Batch }) {
   const nothing = typed.trim() === ''
   return (
     <section aria-labelledby="probe">
-      <h2 id="probe" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="probe" className="heading">
         the probe
       </h2>
       <p className="py-1 text-[1.3rem] font-semibold" aria-live="polite">

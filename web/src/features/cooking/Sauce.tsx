@@ -23,7 +23,7 @@ export function Sauce({ batch, draft, change }: FireProps) {
   const along = sauce?.verdict === 'along'
   return (
     <section aria-labelledby="used-mix" className="[--questions:9rem]">
-      <h2 id="used-mix" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="used-mix" className="heading">
         the used mix
       </h2>
       {along && <p className="pt-2">{sauce.says}</p>}

@@ -14,7 +14,7 @@ export function Stages({ batch, draft, change }: FireProps) {
   const general = batch.judgement.problems.find((problem) => problem.field === 'fire.stages')
   return (
     <section aria-labelledby="stages">
-      <h2 id="stages" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="stages" className="heading">
         on the heat, one after another
       </h2>
       {stages.length === 0 && (

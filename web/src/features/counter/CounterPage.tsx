@@ -64,7 +64,7 @@ export function CounterPage() {
   return (
     <div className="grid gap-8 px-4 py-5 wide:grid-cols-[minmax(0,1fr)_22rem] wide:px-7">
       <section aria-labelledby="next">
-        <h2 id="next" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        <h2 id="next" className="heading">
           {batches.data.length === 0 ? 'nothing on the counter yet' : 'what needs hands next'}
         </h2>
         {batches.data.length === 0 ? (
@@ -80,7 +80,7 @@ export function CounterPage() {
       <div className="grid content-start gap-4 max-wide:contents">
         <div className="max-wide:order-first empty:hidden">{batches.data.length > 1 && <Together />}</div>
         <section aria-labelledby="begin" className="grid content-start gap-3">
-          <h2 id="begin" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+          <h2 id="begin" className="heading">
             begin
           </h2>
           <button

@@ -14,7 +14,7 @@ export function Correction() {
   const { pace, softening, salt, rests_on: restsOn } = found.data
   return (
     <section aria-labelledby="learned" className="grid content-start gap-3">
-      <h2 id="learned" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="learned" className="heading">
         what was learned
       </h2>
       {[...pace, ...softening, salt].map((one) => (

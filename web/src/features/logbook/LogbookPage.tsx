@@ -37,7 +37,7 @@ export function LogbookPage() {
   return (
     <div className="grid gap-8 px-4 py-5 wide:grid-cols-[minmax(0,1fr)_24rem] wide:px-7">
       <section aria-labelledby="eaten" className="min-w-0">
-        <h2 id="eaten" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        <h2 id="eaten" className="heading">
           what was eaten
         </h2>
         <div role="search" className="grid grid-cols-2 gap-x-4 py-1 wide:grid-cols-6">

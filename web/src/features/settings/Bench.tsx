@@ -24,7 +24,7 @@ export function Bench() {
     `${name} ${value == null ? (state ?? '') : `${value.toFixed(1)} ${unit}${state === 'settling' ? ', settling' : ''}`}`
   return (
     <section aria-labelledby="bench">
-      <h2 id="bench" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="bench" className="heading">
         bench: simulated devices
       </h2>
       <p className="py-2">

@@ -9,7 +9,7 @@ export function Data() {
   return (
     <div className="grid max-w-[76rem] gap-x-12 gap-y-8 wide:grid-cols-2">
       <section aria-labelledby="archive" className="grid content-start gap-3">
-        <h2 id="archive" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        <h2 id="archive" className="heading">
           the whole kitchen as open files
         </h2>
         <p>
@@ -22,7 +22,7 @@ export function Data() {
         <ArchiveIn />
       </section>
       <section aria-labelledby="backup" className="grid content-start gap-3">
-        <h2 id="backup" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        <h2 id="backup" className="heading">
           backup
         </h2>
         <p>A copy of the kitchen as it is this minute, with every step that can be undone.</p>

@@ -44,7 +44,7 @@ function Form({ start, salts, allergens }: FormProps) {
       }}
     >
       <section aria-labelledby="shelf">
-        <h2 id="shelf" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        <h2 id="shelf" className="heading">
           salt
         </h2>
         <Pick

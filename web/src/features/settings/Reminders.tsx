@@ -15,7 +15,7 @@ export function Reminders() {
   const [allowed, setAllowed] = useState(remindersAllowed)
   return (
     <section aria-labelledby="reminders">
-      <h2 id="reminders" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="reminders" className="heading">
         reminders
       </h2>
       <p className="py-2" role="status">

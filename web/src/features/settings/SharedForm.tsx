@@ -32,7 +32,7 @@ function Form({ start }: { start: Shared }) {
         }, 'Kept. Dishes are planned around each other with it.')
       }}
     >
-      <h2 className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">what all dishes share</h2>
+      <h2 className="heading">what all dishes share</h2>
       <p className="py-2">One oven at one heat, one pair of hands, and:</p>
       <Said
         question="Free in the fridge"

@@ -9,7 +9,7 @@ export function ThisDevice() {
   const [light, setLight] = useState<Light>(chosenLight)
   return (
     <section aria-labelledby="device">
-      <h2 id="device" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="device" className="heading">
         this device
       </h2>
       <Choice

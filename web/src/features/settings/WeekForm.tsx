@@ -57,9 +57,7 @@ function Form({ start }: { start: Week }) {
         }, 'Kept. Every plan is made around it.')
       }}
     >
-      <h2 className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
-        when your hands are not free
-      </h2>
+      <h2 className="heading">when your hands are not free</h2>
       <p className="py-2">No step that needs hands is planned into these hours.</p>
       <div className="grid grid-cols-2 gap-x-6">
         {field('sleep_from', 'Sleep from', '23:00')}

@@ -30,7 +30,7 @@ function Said({ batch, taste }: { batch: Batch; taste: Taste }) {
   }
   return (
     <section aria-labelledby="said">
-      <h2 id="said" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="said" className="heading">
         what was said
       </h2>
       {taste.from_name !== '' && (
@@ -84,7 +84,7 @@ function NextTime({ batch, taste }: { batch: Batch; taste: Taste }) {
   }
   return (
     <section aria-labelledby="next-time">
-      <h2 id="next-time" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+      <h2 id="next-time" className="heading">
         next time
       </h2>
       {taste.advice.length === 0 && (

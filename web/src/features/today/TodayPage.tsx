@@ -25,7 +25,7 @@ export function TodayPage() {
   return (
     <div className="grid gap-8 px-4 py-5 wide:grid-cols-[minmax(0,1fr)_22rem] wide:px-7 print:block print:p-0">
       <section aria-labelledby="to-do" className="min-w-0">
-        <h2 id="to-do" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        <h2 id="to-do" className="heading">
           what to do, and when
         </h2>
         <div className="print:hidden">
@@ -35,7 +35,7 @@ export function TodayPage() {
         <Days steps={found.data?.steps ?? []} />
       </section>
       <section aria-labelledby="labels" className="break-before-page">
-        <h2 id="labels" className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">
+        <h2 id="labels" className="heading">
           on the bags
         </h2>
         <button

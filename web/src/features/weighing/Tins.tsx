@@ -91,7 +91,7 @@ function Tin({ line, busy, press, current }: TinProps) {
 function Kept({ weigh }: { weigh: Weigh }) {
   return (
     <aside aria-label="What went in">
-      <h2 className="border-b-4 border-double border-rule pb-1 text-lg text-quiet">as it went in</h2>
+      <h2 className="heading">as it went in</h2>
       <dl className="grid grid-cols-[7rem_minmax(0,1fr)] gap-x-3 pt-2">
         <Fact name="mix" says={`${gramsTold(weigh.total_g)} g`} />
         <Fact name="kept clean" says={weigh.set_aside_g ? `${gramsTold(weigh.set_aside_g)} g` : 'nothing'} />

@@ -81,9 +81,10 @@ def read(
     file: Annotated[Path, typer.Argument(help="A recipe (JSON-LD), a list of ingredients, or a batch file; - reads.")],
 ) -> None:
     """Print a batch file made from a recipe or a list; what could not be taken over goes to standard error."""
-    brought = read_any(text_in(file, "Recipes and lists are text in UTF-8."), shipped_kitchen())
+    kitchen = shipped_kitchen()
+    brought = read_any(text_in(file, "Recipes and lists are text in UTF-8."), kitchen)
     typer.echo(batch_file.write(brought.draft), nl=False)
-    for note in brought.notes:
+    for note in (*brought.notes, *(f"- {kitchen.cuts[one.kind].name}" for one in brought.cuts_meant)):
         typer.echo(note, err=True)
 
 

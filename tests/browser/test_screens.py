@@ -57,6 +57,7 @@ class Looked(BrowserCase):
         page.wait_for_function("wide => innerWidth === wide", arg=size["width"])
         self.traffic.settle()
         with self.subTest(path=path, size=size):
+            self.assertRegex(page.title(), r"^\S.* · Vadouvan$")
             wide, high = page.evaluate(
                 "[document.documentElement.scrollWidth - innerWidth,"
                 " document.documentElement.scrollHeight - innerHeight]"

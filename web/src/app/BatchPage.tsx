@@ -66,6 +66,7 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
   const Stage = stages[name]
   return (
     <div className="flex min-h-dvh flex-col">
+      <title>{`${state.draft.name || 'Unnamed batch'}, ${name} · Vadouvan`}</title>
       <BatchHeader
         batch={state.batch}
         draft={state.draft}

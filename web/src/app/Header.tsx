@@ -26,6 +26,7 @@ export function Header({ title, note }: { title: string; note?: string | undefin
   })
   return (
     <header className="flex flex-wrap items-center gap-x-5 bg-band px-4 py-1 wide:py-2 text-on-band print:hidden wide:px-7">
+      <title>{`${title} · Vadouvan`}</title>
       <p className="hidden font-slab text-xl wide:block">Vadouvan</p>
       <h1 className="border-on-band/30 text-[1.35rem] wide:border-l wide:pl-4">{title}</h1>
       {note !== undefined && <p className="text-[1.1rem] font-semibold">{note}</p>}

@@ -179,6 +179,8 @@ class ByTheMeat(unittest.TestCase):
             ("1 tsp table salt per pound", 6 * 2 / 0.45359237),
             ("1.5 % salt by weight of the meat", 30.0),
             ("5 g honey to the kilo", 10.0),
+            ("salt, 10 g per kg", 20.0),
+            ("salt: 10g/kg", 20.0),
         ):
             with self.subTest(text):
                 whole = portion_of(LineInput("1", text), KITCHEN.pantry, 2.0)

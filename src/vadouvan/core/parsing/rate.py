@@ -9,6 +9,7 @@ import re
 from dataclasses import dataclass
 
 from vadouvan.core.measures.units import MASS_KG, unit_word
+from vadouvan.core.parsing.amount import amount_first
 
 _ANIMAL = r"(?:raw\s+)?(?:meat|chicken|pork|beef|lamb|fish|poultry|turkey|duck)"
 _PER = re.compile(
@@ -43,7 +44,7 @@ def rate_in(text: str) -> Rate | None:
     >>> rate_in("2 % salt of the meat")
     Rate(line='20 g salt', per_kg=1.0)
     """
-    line = " ".join(text.split())
+    line = amount_first(" ".join(text.split()))
     share = _PERCENT.match(line)
     if share:
         return Rate(f"{float(share['value'].replace(',', '.')) * 10:g} g {share['name']}", 1.0)

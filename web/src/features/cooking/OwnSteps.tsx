@@ -24,7 +24,7 @@ export function OwnSteps({ batch, draft, change }: FireProps) {
         {draft.fire.own_steps.map((step, number) => (
           <li
             key={step.id}
-            className="grid grid-cols-[2fr_1fr_1.4fr_auto] items-end gap-x-3 border-b border-rule"
+            className="grid grid-cols-[1.3fr_1.2fr_1.2fr_auto] items-end gap-x-2 wide:gap-x-3 border-b border-rule"
           >
             {FIELDS.map(({ name, question, placeholder, path }) => (
               <Said

@@ -2,6 +2,7 @@
  * One batch being worked on: typed changes show at once, are held on this device, and are kept by
  * the kitchen a moment later. Each answer brings the new judgement, and what was changed elsewhere.
  */
+import { askAnew } from './askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useReducer, useRef } from 'react'
 import { dropUnsaved, heldUnsaved, holdUnsaved, setOpen } from '../lib/unsaved'
@@ -131,7 +132,7 @@ export function useBatch(identity: string) {
     setOpen(identity, isOpen)
     return () => {
       setOpen(identity, false)
-      if (isOpen) void sendHeld(identity).then(() => queries.invalidateQueries({ queryKey: ['batches'] }))
+      if (isOpen) void sendHeld(identity).then(() => askAnew(queries, 'batches'))
     }
   }, [identity, isOpen, queries])
 
@@ -143,7 +144,7 @@ export function useBatch(identity: string) {
       sending.current = false
       if (action.type === 'kept') {
         settleHeld(identity, action.sent)
-        void queries.invalidateQueries({ queryKey: ['batches'] })
+        void askAnew(queries, 'batches')
       }
       dispatch(action)
     },
@@ -183,7 +184,7 @@ export function useBatch(identity: string) {
     async (way: 'undo' | 'redo') => {
       if (state.status !== 'settled') return
       const action = await stepped(identity, state.batch, way)
-      void queries.invalidateQueries({ queryKey: ['batches'] })
+      void askAnew(queries, 'batches')
       dispatch(action)
     },
     [identity, queries, state],

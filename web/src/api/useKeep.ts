@@ -1,4 +1,5 @@
 /** Keeping what was typed in a form: which fields were refused, and the answer in words. */
+import { askAnew } from './askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Refused, type Problem } from './client'
@@ -23,7 +24,7 @@ export function useKeep(): Keep {
       setOvertaken(false)
       setProblems([])
       setAnswer(words)
-      await queries.invalidateQueries()
+      await askAnew(queries)
       return true
     } catch (error) {
       setProblems(error instanceof Refused ? error.problems : [])

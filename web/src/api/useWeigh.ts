@@ -1,4 +1,5 @@
 /** A batch at the counter: one state for every device that looks at it, and presses that change it. */
+import { askAnew } from './askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useState } from 'react'
 import { api, Refused, type EventInput, type Weigh } from './client'
@@ -28,7 +29,7 @@ export function useWeigh(identity: string): WeighState {
         const after = await api.press(identity, { after: weigh.number, ...said })
         queries.setQueryData(weighQuery(identity).queryKey, after)
         setTrouble('')
-        void queries.invalidateQueries({ queryKey: ['batches'] })
+        void askAnew(queries, 'batches')
         return true
       } catch (error) {
         const overtaken = error instanceof Refused && error.status === 409

@@ -1,3 +1,4 @@
+import { askAnew } from '../api/askAnew'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -24,7 +25,7 @@ export function BatchActions({ batch }: { batch: Batch }) {
     try {
       await api.remove(batch.id)
       dropUnsaved(batch.id)
-      await queries.invalidateQueries({ queryKey: ['batches'] })
+      await askAnew(queries, 'batches')
       await go('/')
     } catch (error) {
       setRefused(error instanceof Error ? error.message : String(error))

@@ -1,3 +1,4 @@
+import { askAnew } from '../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { api, type Batch, type Draft } from '../api/client'
@@ -25,7 +26,7 @@ export function ViewShell({ title, first = false, children }: ViewShellProps) {
   const queries = useQueryClient()
   const keep = async (batch: Batch, draft: Draft) => {
     await api.change(batch.id, { revision: batch.revision, draft, since: batch.draft })
-    await queries.invalidateQueries({ queryKey: ['batches'] })
+    await askAnew(queries, 'batches')
   }
   useKeys(first ? { n: () => document.getElementById('start-batch')?.click() } : {})
   const inHand = inOrder(batches.data ?? [])

@@ -1,3 +1,4 @@
+import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -20,7 +21,7 @@ export function useStart() {
     try {
       const batch = await making
       setTrouble('')
-      await queries.invalidateQueries({ queryKey: ['batches'] })
+      await askAnew(queries, 'batches')
       await go(`/batch/${batch.id}/${stage}`)
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error))
@@ -31,7 +32,7 @@ export function useStart() {
     try {
       const brought = await api.fromFile(text)
       setTrouble('')
-      await queries.invalidateQueries({ queryKey: ['batches'] })
+      await askAnew(queries, 'batches')
       await go(`/batch/${brought.batch.id}/${stage}`, {
         state: { notes: brought.notes, asks: brought.asks ?? undefined },
       })

@@ -1,3 +1,4 @@
+import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, type Together as Plan } from '../../api/client'
@@ -11,7 +12,7 @@ export function Together() {
   const [busy, setBusy] = useState(false)
   const [trouble, setTrouble] = useState('')
   const clashes = table.data?.clashes ?? []
-  const again = () => queries.invalidateQueries({ queryKey: ['batches'] })
+  const again = () => askAnew(queries, 'batches')
   const attempt = async (work: () => Promise<void>) => {
     setBusy(true)
     try {

@@ -1,3 +1,4 @@
+import { askAnew } from '../../api/askAnew'
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -12,7 +13,7 @@ export function KeepCut({ batch }: { batch: Batch }) {
   const keep = async () => {
     try {
       const kept = await api.keepCut(batch.id, name)
-      await queries.invalidateQueries({ queryKey: ['tables'] })
+      await askAnew(queries, 'tables')
       setAnswer(`Kept as ${kept.name}.`)
       setAsking(false)
     } catch (error) {

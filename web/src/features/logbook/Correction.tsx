@@ -1,3 +1,4 @@
+import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, type Learned } from '../../api/client'
 import { correctionQuery } from '../../api/queries'
@@ -8,7 +9,7 @@ export function Correction() {
   const queries = useQueryClient()
   const weigh = async (batch: string | null, lesson: 'usual' | 'forgotten' | 'insisted') => {
     await api.weighLesson(batch, lesson)
-    await queries.invalidateQueries()
+    await askAnew(queries)
   }
   if (!found.data) return null
   const { pace, softening, salt, rests_on: restsOn } = found.data

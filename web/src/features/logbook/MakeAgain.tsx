@@ -1,3 +1,4 @@
+import { askAnew } from '../../api/askAnew'
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -22,7 +23,7 @@ export function MakeAgain({ entry, onClose }: MakeAgainProps) {
   const make = async () => {
     try {
       const batch = await api.makeAgain(entry.id, cut)
-      await queries.invalidateQueries({ queryKey: ['batches'] })
+      await askAnew(queries, 'batches')
       await go(`/batch/${batch.id}/mix`)
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error))

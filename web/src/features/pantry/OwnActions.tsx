@@ -1,3 +1,4 @@
+import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, type Label, type PantryItem } from '../../api/client'
@@ -38,7 +39,7 @@ export function OwnActions({ item }: { item: PantryItem }) {
             onClick={() =>
               void act(async () => {
                 await api.removeLabel(kept.id)
-                await queries.invalidateQueries()
+                await askAnew(queries)
               })
             }
           >

@@ -1,3 +1,4 @@
+import { askAnew } from '../../api/askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, type Merge } from '../../api/client'
@@ -33,7 +34,7 @@ export function ArchiveIn() {
       const merge = await api.takeArchiveIn(file, withSettings)
       setLooked(undefined)
       setDone(merge.says)
-      await queries.invalidateQueries()
+      await askAnew(queries)
     })
   return (
     <div className="grid gap-3">

@@ -1,3 +1,4 @@
+import { askAnew } from '../../api/askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api } from '../../api/client'
@@ -14,7 +15,7 @@ export function PutBack() {
     try {
       setSays((await api.restore(chosen)).says)
       setFile(undefined)
-      await queries.invalidateQueries()
+      await askAnew(queries)
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error))
     }

@@ -1,3 +1,4 @@
+import { askAnew } from '../../api/askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api } from '../../api/client'
@@ -17,7 +18,7 @@ export function RemoveAll() {
     try {
       setSays((await api.removeEverything(said.trim())).says)
       setAsking(false)
-      await queries.invalidateQueries()
+      await askAnew(queries)
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error))
     }

@@ -1,3 +1,4 @@
+import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -26,7 +27,7 @@ function Said({ batch, taste }: { batch: Batch; taste: Taste }) {
   const queries = useQueryClient()
   const remove = async (eater: string) => {
     await api.removeVerdict(batch.id, eater)
-    await queries.invalidateQueries()
+    await askAnew(queries)
   }
   return (
     <section aria-labelledby="said">
@@ -76,7 +77,7 @@ function NextTime({ batch, taste }: { batch: Batch; taste: Taste }) {
   const make = async () => {
     try {
       const next = await api.makeNext(batch.id)
-      await queries.invalidateQueries({ queryKey: ['batches'] })
+      await askAnew(queries, 'batches')
       await go(`/batch/${next.id}/mix`)
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error))

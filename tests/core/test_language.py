@@ -266,6 +266,7 @@ class PastedLayouts(unittest.TestCase):
         for text, name in (
             ("Smoky thighs\nServes 4\n1 tsp salt\n2 tbsp oil", "Smoky thighs"),
             ("# Grilled swordfish\n- 1 tsp salt\n- 2 tbsp oil", "Grilled swordfish"),
+            ("Pot roast\n\n2 kg beef brisket\n1 tsp salt\n2 tbsp oil\n\nGravy:\n1 tbsp flour", "Pot roast"),
             ("black pepper\n1 tsp salt\n2 tbsp oil", ""),
             ("Marinade\n1 tsp salt\n2 tbsp oil", ""),
         ):

@@ -23,8 +23,10 @@ _COMPANIONS = frozenset((
     "accompaniment", "baste", "basting", "batter", "breading", "butter", "chutney", "coating", "crumb", "crust",
     "decorate", "dredge", "dip", "dressing", "drizzle",
     "finish", "finishing", "garnish", "glaze", "gravy", "relish", "salad", "salsa", "sauce", "serve", "serving",
-    "side", "sides", "slaw", "top", "topping", "pot", "braise", "braising",
+    "side", "sides", "slaw", "top", "topping",
 ))  # fmt: skip
+# Beside the mix only where a heading is marked as one: "Pot roast" is the name of a dish.
+_POTS = frozenset(("braise", "braising", "pot"))
 _NO_LINES = frozenset((
     "directions", "equipment", "how", "instructions", "method", "note", "notes", "nutrition", "preparation",
     "steps", "tools",
@@ -189,7 +191,7 @@ def kind_of_part(title: str) -> Kind:
     words = _words(title)
     if words & _NO_LINES:
         return "none"
-    if words & _COMPANIONS and not words & (_MIXES - {"wet", "dry", "mix", "spice", "seasoning"}):
+    if words & (_COMPANIONS | _POTS) and not words & (_MIXES - {"wet", "dry", "mix", "spice", "seasoning"}):
         return "companion"
     return "mix"
 

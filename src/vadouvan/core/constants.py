@@ -57,6 +57,9 @@ SHELL_RESISTANCE_M = Constant(0.003, 0.001, 0.010, "m", "calibration", "ours")
 
 RIBS_RESISTANCE_M = Constant(0.020, 0.010, 0.050, "m", "calibration", "ours")
 BONE_IN_SECTION = Constant(0.35, 0.2, 0.6, "1", "calibration", "ours")
+# Set against the finite-volume solver of the tests: what a covered face lets in at first, as a share of half the way.
+COVERED_FACE_EARLY = Constant(0.25, 0.2, 0.3, "1", "calibration", "ours")
+COVERED_SHARE_OF_ROUND = Constant(1 / 3, 0.25, 0.5, "1", "calibration", "ours")
 
 # --- what the knife and the tap do ---------------------------------------------------------
 SCORE_OPEN_SHARE = Constant(0.9, 0.8, 1.0, "1", "calibration", "ours")

@@ -17,7 +17,7 @@ from dataclasses import dataclass, replace
 from itertools import pairwise
 from typing import Literal
 
-from vadouvan.core.constants import BONE_IN_SECTION, RIBS_RESISTANCE_M
+from vadouvan.core.constants import BONE_IN_SECTION, COVERED_FACE_EARLY, COVERED_SHARE_OF_ROUND, RIBS_RESISTANCE_M
 
 ShapeName = Literal["slab", "strip", "cylinder", "cube", "cuboid", "ball", "irregular"]
 Bone = Literal["none", "face", "edge", "ribs", "core"]
@@ -29,7 +29,6 @@ _MATCH = (
     (3.0, 0.9176), (3.25, 0.8855), (3.5, 0.8568), (3.75, 0.8310), (4.0, 0.8076), (4.5, 0.7669), (5.0, 0.7326),
 )  # fmt: skip
 _FIRST_ZERO_J0 = 2.404826
-_COVERED_SHARE_OF_ROUND = 1 / 3  # of a cylinder's or ball's surface under a cap on one side
 IRREGULAR_WIDTH = 1.4  # an uneven piece is about this much wider than thick
 
 
@@ -163,17 +162,19 @@ def _box(shape: ShapeName, size: Size, openness: Openness) -> Piece:
     thick_half = size.thickness_m / 2
     bone_below = openness.bone in ("face", "ribs")
     lag_m = 0.0 if openness.cover_all_round else openness.cover_m
-    # A closed face doubles the way from the other; a cover stands in between. With bone below and a
-    # cover above, the cover lengthens the only short way.
-    first = thick_half * (2 if bone_below else 1 + lag_m / (lag_m + thick_half))
+    # A closed face doubles the way from the other; a cover stands in between: at the end by how slowly the last of
+    # it evens out, at first by how little comes through. With bone below and a cover above, the cover lengthens the
+    # only short way.
     if bone_below:
-        first += min(lag_m, first)
+        first = early = size.thickness_m + min(lag_m, size.thickness_m)
+    else:
+        first = _half_beside_cover_m(size.thickness_m, lag_m)
+        early = thick_half * (1 + lag_m / (lag_m + COVERED_FACE_EARLY.value * thick_half))
     # A bone along an edge, as in a chop, closes one narrow side: salt comes from the other, all the way.
     edge = 2 if openness.bone == "edge" else 1
-    halves = [first, edge * size.width_m / 2]
-    if shape != "strip":
-        halves.append(size.length_m / 2)
-    ratio_m = 1.0 / sum(1.0 / half for half in halves)
+    beside = [edge * size.width_m / 2] if shape == "strip" else [edge * size.width_m / 2, size.length_m / 2]
+    halves = [first, *beside]
+    ratio_m = 1.0 / sum(1.0 / half for half in (early, *beside))
     slowest = math.pi**2 / 4 * sum(1.0 / half**2 for half in halves)
     cover_m = openness.cover_m if openness.cover_all_round else 0.0
     sides = ((size.width_m, size.length_m), (size.thickness_m, size.length_m), (size.thickness_m, size.width_m))
@@ -190,6 +191,20 @@ def _box(shape: ShapeName, size: Size, openness: Openness) -> Piece:
         far_m=min(halves),
         deeper=lambda depth_m: math.prod(max(0.0, 1 - depth_m / half) for half in halves),
     )
+
+
+def _half_beside_cover_m(thickness_m: float, lag_m: float) -> float:
+    """Half the thickness of an open slab that evens out as slowly as this one with a cover on one face [m].
+
+    The slowest decay of a slab open at one face, with a lag ``c`` before the other: ``tan(k T) = -k c``.
+
+    >>> [round(_half_beside_cover_m(0.02, lag) * 1000, 1) for lag in (0.0, 0.002, 0.1)]
+    [10.0, 11.0, 18.6]
+    """
+    decay = math.pi / (thickness_m + lag_m)
+    for _ in range(30):
+        decay = (math.pi - math.atan(decay * lag_m)) / thickness_m
+    return math.pi / 2 / decay
 
 
 def _round(shape: ShapeName, size: Size, openness: Openness) -> Piece:
@@ -257,8 +272,8 @@ def _capped(piece: Piece) -> Piece:
     if openness.cover_m <= 0 and not blocks:
         return piece
     weight = 1.0 if blocks else openness.cover_m / (openness.cover_m + piece.size.thickness_m / 2)
-    open_share = 1 - _COVERED_SHARE_OF_ROUND * weight
-    lost_m2 = _COVERED_SHARE_OF_ROUND * piece.surface_m2
+    open_share = 1 - COVERED_SHARE_OF_ROUND.value * weight
+    lost_m2 = COVERED_SHARE_OF_ROUND.value * piece.surface_m2
     return replace(piece, path=piece.path.quickened(open_share), open_area_m2=piece.surface_m2 - lost_m2)
 
 

@@ -17,5 +17,5 @@ def slab(thickness_m: float, *, open_faces: int, volume_m3: float) -> Piece:
         open_area_m2=open_faces * face_m2,
         path=Path(0.0, way_m),
         far_m=way_m,
-        deeper=lambda depth_m: 1 - depth_m / way_m,
+        deeper=lambda depths_m: 1 - depths_m / way_m,
     )

@@ -19,8 +19,9 @@ from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.batches import Batches, Origin
-from vadouvan.store.database import migrate, open_database
+from vadouvan.store.database import open_database
 from vadouvan.store.own_cuts import OwnCuts
+from vadouvan.store.states import migrate
 
 
 class Kept(unittest.TestCase):

@@ -10,6 +10,7 @@ import unittest
 from contextlib import closing
 from pathlib import Path
 
+from alembic.config import Config
 from alembic.script import ScriptDirectory
 from sqlalchemy import Engine
 
@@ -20,9 +21,10 @@ from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import FormatError, NoKitchen, Overtaken
 from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
 from vadouvan.store.batches import Batches, KeptBatch, Origin
-from vadouvan.store.database import migration_config, open_database
+from vadouvan.store.database import open_database
 from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.snapshots import Snapshots
+from vadouvan.store.states import MIGRATIONS, known_states, newest_state
 from vadouvan.store.verdicts import Verdicts
 
 OLDER = Path(__file__).parents[1] / "cases" / "kitchens"
@@ -252,7 +254,11 @@ class OlderKitchens(unittest.TestCase):
 
     def test_there_is_one_of_each_state(self) -> None:
         """A new migration needs a fixture of the state before it, and of its own once it is released."""
-        known = {script.revision for script in ScriptDirectory.from_config(migration_config()).walk_revisions()}
+        config = Config()
+        config.set_main_option("script_location", str(MIGRATIONS))
+        scripts = ScriptDirectory.from_config(config)
+        known = {script.revision for script in scripts.walk_revisions()}
+        self.assertEqual((known, scripts.get_current_head()), (set(known_states()), newest_state()))
         self.assertEqual({path.stem.removeprefix("demo_") for path in OLDER.glob("demo_*.sql")}, known)
 
     def test_each_is_opened_checked_judged_and_archived(self) -> None:

@@ -31,7 +31,6 @@ from vadouvan.formats.card import markdown_of
 from vadouvan.formats.cut_out import cube_choices_out
 from vadouvan.formats.judgement import JudgementOut, judgement_out
 from vadouvan.formats.judgement_text import judgement_text
-from vadouvan.formats.paper_card import cards_pdf
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.formats.tasting_out import NextTimeOut, correction_out
 from vadouvan.formats.weighing_out import weigh_out
@@ -176,6 +175,8 @@ def card(
     batch = BatchSnapshot("batch", draft_in(file), moment)
     made = card_of_batch(batch, shipped_kitchen(), now=moment)
     if form == "pdf" and out is not None:
+        from vadouvan.formats.paper_card import cards_pdf
+
         out.write_bytes(cards_pdf([made], now=moment))
         return
     if form not in ("markdown", "recipe"):

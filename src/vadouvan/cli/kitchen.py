@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
-from typing import Annotated
+from typing import TYPE_CHECKING, Annotated
 
 import typer
 
@@ -16,9 +16,10 @@ from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError, NoKitchen, VadouvanError
 from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_archive
 from vadouvan.settings import Settings
-from vadouvan.store.database import open_database
-from vadouvan.store.keeping import KitchenFile
-from vadouvan.store.snapshots import Snapshots
+
+if TYPE_CHECKING:
+    from vadouvan.store.keeping import KitchenFile
+    from vadouvan.store.snapshots import Snapshots
 
 DataDir = Annotated[Path | None, typer.Option(help="Folder that keeps the kitchen.")]
 
@@ -107,6 +108,10 @@ def _database(data_dir: Path | None) -> Path:
 @contextmanager
 def _opened(data_dir: Path | None, *, may_be_new: bool = False) -> Iterator[tuple[Snapshots, KitchenFile]]:
     """The kitchen of a folder; one that was made for a command which then failed is not left behind."""
+    from vadouvan.store.database import open_database
+    from vadouvan.store.keeping import KitchenFile
+    from vadouvan.store.snapshots import Snapshots
+
     path = _database(data_dir)
     is_new = not path.exists()
     if is_new and not may_be_new:

@@ -9,7 +9,6 @@ from typing import IO, Annotated
 
 import typer
 
-from vadouvan.api.openapi import http_page, openapi_text
 from vadouvan.errors import NoKitchen
 from vadouvan.formats import batch_shape
 from vadouvan.settings import Settings
@@ -75,6 +74,8 @@ def held_alone(folder: Path) -> IO[str]:
 
 def openapi(page: Annotated[bool, typer.Option(help="As the page docs/http-api.md.")] = False) -> None:
     """Print the OpenAPI document of the HTTP interface."""
+    from vadouvan.api.openapi import http_page, openapi_text
+
     typer.echo(http_page() if page else openapi_text(), nl=False)
 
 

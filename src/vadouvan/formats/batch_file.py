@@ -8,6 +8,7 @@ from __future__ import annotations
 
 import json
 from dataclasses import fields
+from functools import cache
 from typing import Any, NoReturn, cast, get_args, get_type_hints
 
 from pydantic import BaseModel, ValidationError
@@ -75,7 +76,7 @@ def _read(kind: type, document: BaseModel, path: str, kept: dict[str, str], iden
         number, words = getattr(document, field.name), kept.get(f"{path}{field.name}", "")
         same = words != "" and (number is None or field.number(words) == round(number, 6))
         found[field.said] = words if same else field.plainly(number)
-    hints = get_type_hints(kind)
+    hints = _hints(kind)
     for one in fields(kind):
         if one.name == "id" or one.name in found:
             continue
@@ -92,6 +93,12 @@ def _read(kind: type, document: BaseModel, path: str, kept: dict[str, str], iden
         else:
             found[one.name] = value
     return kind(**found)
+
+
+@cache
+def _hints(kind: type) -> dict[str, Any]:
+    """Types of the parts of a part, worked out once: what is declared does not change."""
+    return get_type_hints(kind)
 
 
 def _numbered(kind: type, part: Any, path: str, number: int, kept: dict[str, str]) -> Any:

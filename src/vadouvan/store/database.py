@@ -7,18 +7,14 @@ from contextlib import closing
 from pathlib import Path
 from typing import Any
 
-from alembic import command
-from alembic.config import Config
-from alembic.runtime.migration import MigrationContext
-from alembic.util.exc import CommandError
 from sqlalchemy import Connection, Engine, create_engine, event
 from sqlalchemy.engine import ExceptionContext
 from sqlalchemy.exc import DatabaseError
 from sqlalchemy.orm import Session
 
 from vadouvan.errors import Busy, NoKitchen
+from vadouvan.store.states import NewerState, migrate
 
-MIGRATIONS = Path(__file__).parent / "migrations"
 OWNER_ONLY, EVERYBODY = 0o600, 0o077
 LOG_PAGES = 32  # of the write-ahead log, from which a commit takes it into the file
 WAITS_MS = 5000  # for another change to end
@@ -41,7 +37,10 @@ def open_database(path: Path) -> Engine:
     except OSError as error:
         accepted = "Choose a folder that you may write to and that has room, with --data-dir."
         raise NoKitchen(f"The kitchen in {path} cannot be opened ({error.strerror}).", accepted) from None
-    except (DatabaseError, sqlite3.DatabaseError, CommandError) as error:
+    except NewerState:
+        accepted = "Use that one, or a newer one."
+        raise NoKitchen(f"The kitchen in {path} was written by a newer Vadouvan.", accepted) from None
+    except (DatabaseError, sqlite3.DatabaseError) as error:
         raise _not_opened(path, error) from None
     return engine
 
@@ -73,8 +72,6 @@ def _holds_a_kitchen(path: Path) -> bool:
 
 def _not_opened(path: Path, error: Exception) -> NoKitchen:
     says = str(getattr(error, "orig", None) or error)
-    if isinstance(error, CommandError):
-        return NoKitchen(f"The kitchen in {path} was written by a newer Vadouvan.", "Use that one, or a newer one.")
     if "full" in says:
         return NoKitchen(f"There is no room on the disk for the kitchen in {path}.", "Make room, then start again.")
     if "readonly" in says or "unable to open" in says:
@@ -82,23 +79,6 @@ def _not_opened(path: Path, error: Exception) -> NoKitchen:
         return NoKitchen(f"The kitchen in {path} may not be written to.", accepted)
     wrong = f"The kitchen in {path} is damaged ({says})."
     return NoKitchen(wrong, "Move it away and put a backup back: vadouvan restore.")
-
-
-def migrate(engine: Engine, to: str = "head") -> None:
-    """Bring the schema to a revision, forwards or (for ``base`` or an older one) backwards."""
-    with engine.begin() as connection:
-        config = migration_config()
-        config.attributes["connection"] = connection
-        present = MigrationContext.configure(connection).get_current_revision()
-        back = to == "base" or (present is not None and to != "head" and to < present)
-        (command.downgrade if back else command.upgrade)(config, to)
-
-
-def migration_config() -> Config:
-    """Alembic's settings, without a file of its own."""
-    config = Config()
-    config.set_main_option("script_location", str(MIGRATIONS))
-    return config
 
 
 def _told(context: ExceptionContext) -> None:

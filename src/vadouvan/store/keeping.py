@@ -12,8 +12,6 @@ from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
-from alembic.runtime.migration import MigrationContext
-from alembic.script import ScriptDirectory
 from sqlalchemy import Engine, create_engine, select, text
 from sqlalchemy.exc import DatabaseError
 
@@ -21,7 +19,7 @@ from vadouvan.core.interpretation.routine import read_routine
 from vadouvan.core.interpretation.shared import read_shared
 from vadouvan.errors import BadInput, Busy, FormatError, NoKitchen
 from vadouvan.shapes import draft_from_json
-from vadouvan.store.database import WAITS_MS, migration_config, open_database, reading, tidy
+from vadouvan.store.database import WAITS_MS, open_database, reading, tidy
 from vadouvan.store.event_log import logged_in
 from vadouvan.store.own_cuts import kind_in
 from vadouvan.store.own_ingredients import label_in
@@ -36,6 +34,7 @@ from vadouvan.store.rows import (
     VerdictRow,
 )
 from vadouvan.store.settings_kept import HOUSEHOLD, ROUTINE, SHARED, household_in, routine_in, shared_in
+from vadouvan.store.states import known_states, newest_state, present_state
 from vadouvan.store.verdicts import verdict_in
 
 UNREADABLE = (ValueError, TypeError, KeyError, AttributeError, BadInput)
@@ -171,26 +170,24 @@ def _of_database(engine: Engine) -> Iterator[Finding]:
         yield from (Finding("the file", says) for says in told if says != "ok")
         for table, row, parent, _ in orphans:
             yield Finding(f"{table}, row {row}", f"belongs to a {parent} that is not there")
-        present = MigrationContext.configure(connection).get_current_revision()
-        head = ScriptDirectory.from_config(migration_config()).get_current_head()
-        if present != head:
-            yield Finding("the file", f"is in state {present} instead of {head}")
+        present = present_state(connection)
+        if present != newest_state():
+            yield Finding("the file", f"is in state {present} instead of {newest_state()}")
 
 
 def _refuse_foreign(copy: Path) -> None:
-    known = {script.revision for script in ScriptDirectory.from_config(migration_config()).walk_revisions()}
     engine = create_engine(f"sqlite:///{copy}")
     try:
         with engine.connect() as connection:
             tables = {row[0] for row in connection.execute(text("SELECT name FROM sqlite_master WHERE type='table'"))}
-            present = MigrationContext.configure(connection).get_current_revision() if tables else None
+            present = present_state(connection) if tables else None
     except DatabaseError:
         raise _refused("This is no backup of a kitchen, or it was cut short.") from None
     finally:
         engine.dispose()
     if "batch" not in tables or present is None:
         raise _refused("This is no backup of a kitchen.")
-    if present not in known:
+    if present not in known_states():
         raise FormatError(
             field="backup",
             given="",

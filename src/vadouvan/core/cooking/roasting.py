@@ -12,7 +12,6 @@ from functools import lru_cache
 
 import numpy as np
 from scipy.linalg import eigh_tridiagonal
-from scipy.optimize import brentq
 
 from vadouvan.core.constants import (
     MEAT_CONDUCTIVITY,
@@ -135,4 +134,6 @@ def seconds_to_core(path: Path, heating_w_per_m2_k: float, left_share: float) ->
 
     if missing(LONGEST_S) > 0:
         return LONGEST_S
+    from scipy.optimize import brentq  # noqa: PLC0415 - a fifth of a start, for what is cooked
+
     return float(brentq(missing, 1.0, LONGEST_S)) if missing(1.0) > 0 else 1.0

@@ -12,13 +12,17 @@ resist: each counts as a length of lean meat that resists as much (:mod:`vadouva
 from __future__ import annotations
 
 import math
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
 from typing import Literal
 
+import numpy as np
+from numpy.typing import NDArray
+
 from vadouvan.core.constants import BONE_IN_SECTION, COVERED_FACE_EARLY, COVERED_SHARE_OF_ROUND, RIBS_RESISTANCE_M
 
+Array = NDArray[np.float64]
 ShapeName = Literal["slab", "strip", "cylinder", "cube", "cuboid", "ball", "irregular"]
 Bone = Literal["none", "face", "edge", "ribs", "core"]
 
@@ -92,7 +96,7 @@ class Piece:
     open_area_m2: float
     path: Path
     far_m: float
-    deeper: Callable[[float], float]
+    deeper: Callable[[Array], Array]
 
     @property
     def thickness_m(self) -> float:
@@ -106,7 +110,11 @@ class Piece:
 
     def share_deeper_than(self, depth_m: float) -> float:
         """Share of the piece's volume (0 to 1) that lies deeper than ``depth_m``."""
-        return min(1.0, max(0.0, self.deeper(depth_m)))
+        return float(self.shares_deeper_than(np.array(depth_m)))
+
+    def shares_deeper_than(self, depths_m: Array) -> Array:
+        """Shares of the piece's volume (0 to 1) that lie deeper than each depth."""
+        return np.clip(self.deeper(depths_m), 0.0, 1.0)
 
 
 def matched_exponent(s: float) -> float:
@@ -153,7 +161,7 @@ def _rack(shape: ShapeName, size: Size, openness: Openness) -> Piece:
         open_area_m2=face_m2,
         path=path,
         far_m=(thick + min(thick, behind_m)) / 2,
-        deeper=lambda depth_m: 1 - depth_m / path.length_m,
+        deeper=lambda depths_m: 1 - depths_m / path.length_m,
     )
 
 
@@ -189,8 +197,16 @@ def _box(shape: ShapeName, size: Size, openness: Openness) -> Piece:
         open_area_m2=surface_m2 - closed_m2,
         path=matched_path(ratio_m, slowest, cover_m),
         far_m=min(halves),
-        deeper=lambda depth_m: math.prod(max(0.0, 1 - depth_m / half) for half in halves),
+        deeper=lambda depths_m: _inside(depths_m, halves),
     )
+
+
+def _inside(depths_m: Array, halves_m: Sequence[float]) -> Array:
+    """Share of a piece inside each depth: what is left of it in each direction, by half its size there."""
+    left = np.ones_like(depths_m)
+    for half_m in halves_m:
+        left = left * np.maximum(0.0, 1 - depths_m / half_m)
+    return left
 
 
 def _half_beside_cover_m(thickness_m: float, lag_m: float) -> float:
@@ -228,7 +244,7 @@ def _round(shape: ShapeName, size: Size, openness: Openness) -> Piece:
         open_area_m2=surface_m2,
         path=path,
         far_m=min(halves),
-        deeper=lambda depth_m: math.prod(max(0.0, 1 - depth_m / half) for half in halves),
+        deeper=lambda depths_m: _inside(depths_m, halves),
     ))  # fmt: skip
 
 
@@ -247,7 +263,7 @@ def _ring(shape: ShapeName, size: Size, openness: Openness) -> Piece:
         open_area_m2=surface_m2,
         path=Path(1.0, radius, inner_m=inner),
         far_m=radius - inner,
-        deeper=lambda depth_m: (max(inner, radius - depth_m) ** 2 - inner**2) / (radius**2 - inner**2),
+        deeper=lambda depths_m: (np.maximum(inner, radius - depths_m) ** 2 - inner**2) / (radius**2 - inner**2),
     ))  # fmt: skip
 
 

@@ -73,24 +73,21 @@ def acid_course(
     surface = _face(grid.edges, path.exponent) / (1 - grid.centres[-1] + path.resistance_m / path.length_m)
     conductances = np.append(inner, surface) * pace / path.length_m**2
     capacities = np.append(grid.volumes, bath_ratio)
-    state = np.append(np.zeros(CELLS), sum(solution.acids.values()))
-    times, fields, baths = [], [], []
-    tau, step = 0.0, FIRST_STEP_M2
-    for _ in range(BLOCKS):
-        for _ in range(STEPS_A_BLOCK):
-            state = _stepped(state, step, conductances, capacities, meat.whole_at(state[:-1]), mix.whole_at(state[-1:]))
-            tau += step
-            times.append(tau)
-            fields.append(state[:-1])
-            baths.append(state[-1])
-        step *= 2
+    inside, outside = meat.mobile(ACID_IONS_MOVE.value), mix.mobile(ACID_IONS_MOVE.value)
+    times = np.cumsum(np.repeat(FIRST_STEP_M2 * 2.0 ** np.arange(BLOCKS), STEPS_A_BLOCK))
+    states, mobile = np.empty((len(times) + 1, CELLS + 1)), np.empty(CELLS + 1)
+    states[0, :-1], states[0, -1] = 0.0, sum(solution.acids.values())
+    for now, step in enumerate(np.diff(times, prepend=0.0)):
+        mobile[:-1] = np.interp(states[now, :-1], meat.acid, inside)
+        mobile[-1] = np.interp(states[now, -1], mix.acid, outside)
+        states[now + 1] = _stepped(states[now], step * conductances, capacities, mobile)
     depths = _depths_m(piece, grid)
     threshold = (ACID_BAND_PH_FISH if family in ("fish", "shellfish") else ACID_BAND_PH).value
     return AcidCourse(
-        tau_m2=np.array(times),
+        tau_m2=times,
         depths_m=depths[::-1],
-        ph=meat.ph_at(np.array(fields))[:, ::-1],
-        mix_ph=mix.ph_at(np.array(baths)),
+        ph=meat.ph_at(states[1:, :-1])[:, ::-1],
+        mix_ph=mix.ph_at(states[1:, -1]),
         threshold=threshold,
     )
 
@@ -106,24 +103,22 @@ def _depths_m(piece: Piece, grid: Grid) -> Array:
     if path.far_resistance_m is not None:
         return np.asarray((1 - grid.centres) * path.length_m)
     looked_at = np.linspace(piece.far_m, 0.0, LOOKS)
-    deeper = np.array([piece.share_deeper_than(float(depth)) for depth in looked_at])
+    deeper = piece.shares_deeper_than(looked_at)
     return np.asarray(np.interp(np.cumsum(grid.volumes) - grid.volumes / 2, deeper, looked_at))
 
 
-def _stepped(
-    state: Array, step_m2: float, conductances: Array, capacities: Array, whole: Array, whole_mix: Array
-) -> Array:
-    """One implicit step of d(capacity C)/dtau = div(conductance grad(mobility C)), mobility as it was."""
-    ions = ACID_IONS_MOVE.value
-    share = np.append(whole, whole_mix)
-    mobile = share + ions * (1 - share)
-    flow = step_m2 * conductances
+def _stepped(state: Array, flow: Array, capacities: Array, mobile: Array) -> Array:
+    """One implicit step of d(capacity C)/dtau = div(conductance grad(mobility C)), mobility as it was.
+
+    ``flow`` is the step's length times the conductances.
+    """
+    inward, outward = flow * mobile[:-1], flow * mobile[1:]
     middle = capacities.copy()
-    middle[:-1] += flow * mobile[:-1]
-    middle[1:] += flow * mobile[1:]
-    *_, solved, failed = dgtsv(-flow * mobile[:-1], middle, -flow * mobile[1:], capacities * state)
+    middle[:-1] += inward
+    middle[1:] += outward
+    *_, solved, failed = dgtsv(-inward, middle, -outward, capacities * state)
     if failed:
-        raise ArithmeticError(f"a step of {step_m2:g} m2 cannot be solved")
+        raise ArithmeticError("a step cannot be solved")
     return np.asarray(solved)
 
 

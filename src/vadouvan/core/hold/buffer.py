@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
 
@@ -44,13 +45,14 @@ class AcidKind:
             return None
         return cls({name: amount / total for name, amount in solution.acids.items() if amount > 0})
 
-    def charges(self, ph: Array) -> Array:
-        """Mean protons that a molecule has given up [1]."""
-        return np.asarray(sum(share * _charges_and_whole(name, ph)[0] for name, share in self.shares.items()))
-
-    def whole(self, ph: Array) -> Array:
-        """Share of molecules that have given up none: those move freely [1]."""
-        return np.asarray(sum(share * _charges_and_whole(name, ph)[1] for name, share in self.shares.items()))
+    def charges_and_whole(self, ph: Array) -> tuple[Array, Array]:
+        """Mean protons that a molecule has given up, and share of molecules that have given up none and move freely."""
+        charges, whole = np.zeros_like(ph), np.zeros_like(ph)
+        for name, share in self.shares.items():
+            of_one = _charges_and_whole(name, ph)
+            charges += share * of_one[0]
+            whole += share * of_one[1]
+        return charges, whole
 
 
 def _charges_and_whole(name: str, ph: Array) -> tuple[Array, Array]:
@@ -73,6 +75,10 @@ class Titration:
         """The pH with so much acid."""
         return np.asarray(np.interp(acid, self.acid, self.ph))
 
+    def mobile(self, ions: float) -> Array:
+        """Share that moves at each point of the sweep, where ions move as ``ions`` of whole molecules do [1]."""
+        return self.whole + ions * (1 - self.whole)
+
     def whole_at(self, acid: Array) -> Array:
         """Share of undissociated molecules with so much acid."""
         return np.asarray(np.interp(acid, self.acid, self.whole))
@@ -80,21 +86,27 @@ class Titration:
 
 def meat_titration(family: Family, water_share: float, kind: AcidKind) -> Titration:
     """Acid per kg of the meat's water that brings raw meat of a family to each pH."""
+    return _meat_titration(family, water_share, tuple(kind.shares.items()))
+
+
+@lru_cache(maxsize=64)
+def _meat_titration(family: Family, water_share: float, shares: tuple[tuple[str, float], ...]) -> Titration:
     sites, raw = SITES[family], RAW_PH[family]
     ph = np.linspace(raw, MOST_ACID_PH, STEPS)
     held = _dissociated(sites, np.array([raw]))[0]
     water = _water_ions(ph) - _water_ions(np.array([raw]))[0]
     given = (held - _dissociated(sites, ph)) / water_share + water
-    return Titration(given / np.maximum(kind.charges(ph), 1e-12), ph, kind.whole(ph))
+    charges, whole = AcidKind(dict(shares)).charges_and_whole(ph)
+    return Titration(given / np.maximum(charges, 1e-12), ph, whole)
 
 
 def mix_titration(solution: Solution, kind: AcidKind) -> Titration:
     """Acid per kg of the mix's water against pH, its minerals staying: as acid leaves, the pH rises."""
     ph = np.linspace(7.0, 0.3, STEPS)
     given = np.maximum(solution.strong_ions + _water_ions(ph), 0.0)
-    acid = given / np.maximum(kind.charges(ph), 1e-12)
-    rising = np.maximum.accumulate(acid) + np.arange(STEPS) * 1e-12
-    return Titration(rising, ph, kind.whole(ph))
+    charges, whole = kind.charges_and_whole(ph)
+    rising = np.maximum.accumulate(given / np.maximum(charges, 1e-12)) + np.arange(STEPS) * 1e-12
+    return Titration(rising, ph, whole)
 
 
 def _dissociated(sites: Mapping[float, float], ph: Array) -> Array:

@@ -12,7 +12,6 @@ import math
 from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
-from statistics import fmean
 
 import numpy as np
 
@@ -209,7 +208,8 @@ def _run(scenario: HoldScenario, last_h: float) -> _Run:
 
 def _middle(found: Iterable[float]) -> float:
     """The middle of the hours at which cooks of different tastes draw the line: geometric, but for what is at once."""
-    return math.exp(fmean(math.log(one + levels.AT_HAND_H) for one in found)) - levels.AT_HAND_H
+    logs = [math.log(one + levels.AT_HAND_H) for one in found]
+    return math.exp(sum(logs) / len(logs)) - levels.AT_HAND_H
 
 
 def _binding(concerns: Sequence[Concern], hours: Array, hour: float) -> Concern:

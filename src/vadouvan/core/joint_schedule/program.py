@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import numpy as np
-from scipy.optimize import Bounds, LinearConstraint, milp
 from scipy.sparse import csr_array
 
 TIME_LIMIT_S = 10.0
@@ -34,6 +33,8 @@ class Program:
                 at_row.append(number)
                 at_column.append(column)
         matrix = csr_array((data, (at_row, at_column)), shape=(len(self.rows), len(self.costs)))
+        from scipy.optimize import Bounds, LinearConstraint, milp  # noqa: PLC0415 - a fifth of a start, for the planner
+
         limits = LinearConstraint(matrix, [low for _, low, _ in self.rows], [high for _, _, high in self.rows])
         found = milp(
             np.array(self.costs),

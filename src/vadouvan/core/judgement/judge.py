@@ -2,35 +2,34 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 from functools import cached_property
 
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.contact.mix_at_contact import MixAtContact, mix_at_contact
-from vadouvan.core.contact.mix_judgement import MixJudgement, aims_of, grams_figure, mix_judgement, salt_of
+from vadouvan.core.contact.mix_at_contact import mix_at_contact
+from vadouvan.core.contact.mix_judgement import MixJudgement, grams_figure, mix_judgement
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import Figure, Given, Towards, Working, hours_told
-from vadouvan.core.hold.levels import COMPROMISE
 from vadouvan.core.hold.remarks import Remark, remarks_on
 from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
 from vadouvan.core.hold.time_course import TimeCourse, hold_course
-from vadouvan.core.hold.window import Edge, Window, mark_of, window_of
+from vadouvan.core.hold.window import Edge, Window, window_of
 from vadouvan.core.interpretation.draft import Interpretation, read_draft
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.judgement.fire import FireJudgement, fire_judgement
 from vadouvan.core.judgement.planned import planned_of
 from vadouvan.core.judgement.plate import Plate, plate_of
 from vadouvan.core.judgement.salt_told import salt_figures, salt_line
+from vadouvan.core.judgement.salt_ways import salt_ways
 from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence, without_words
 from vadouvan.core.judgement.stops import Stop, StopFacts, curing_stops, stops_of
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import Balance
-from vadouvan.core.mix.salt_offers import MixToSalt, SaltOffer, salt_offers
+from vadouvan.core.mix.salt_offers import SaltOffer
 from vadouvan.core.mix.span import SaltState
-from vadouvan.core.parsing.amount import Portion
+from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.core.schedule.pull_now import pull_now
 from vadouvan.core.schedule.steps import next_hands_on
@@ -49,7 +48,6 @@ class Judgement:
     mix: MixJudgement | None = None
     figures: tuple[Figure, ...] = ()
     grams: tuple[Figure, ...] = ()
-    offers: tuple[SaltOffer, ...] = ()
     needed: Figure | None = None
     servings: float | None = None
     window: Window | None = None
@@ -66,6 +64,14 @@ class Judgement:
     warm_min: float = 0.0
     next_step: PlanStep | None = None
     stops: tuple[Stop, ...] = ()
+    pantry: Pantry | None = None
+
+    @cached_property
+    def offers(self) -> tuple[SaltOffer, ...]:
+        """Ways to bring the salt to its target; each is a judgement of its own, so only when looked at."""
+        if self.mix is None or self.scenario is None or self.pantry is None:
+            return ()
+        return salt_ways(self.reading, self.mix, self.scenario, self.pantry)
 
     @cached_property
     def course(self) -> TimeCourse | None:
@@ -109,7 +115,6 @@ def unjudged(fault: str, kitchen: Kitchen, *, now: datetime) -> Judgement:
     return replace(blank, reading=reading, sentence=f"{UNJUDGED}. {CAN_STILL}")
 
 
-NO_WORSE_BY = 0.02  # of the mark: less is rounding of what is weighed
 UNJUDGED = "This batch cannot be judged as it stands"
 CAN_STILL = "Its text is kept: undo the last change, write it to a file, or remove it; all other batches stand."
 
@@ -144,7 +149,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         mix=mix,
         figures=(*_window_figures(window, scenario), *salt_figures(scenario, hours)),
         grams=grams,
-        offers=_offers(reading, mix.salt, at_contact, scenario, kitchen),
+        pantry=kitchen.pantry,
         needed=needed,
         servings=servings,
         window=window,
@@ -159,27 +164,6 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         plate=plate_of(reading, mix, fire.surface, cut, hold.salt_target),
         pull_now=pull_now(window, planned.plan, now) if planned.plan else stop_sentence(planned.stops),
     )
-
-
-def _offers(
-    reading: Interpretation, salt: SaltState | None, at_contact: MixAtContact, scenario: HoldScenario, kitchen: Kitchen
-) -> tuple[SaltOffer, ...]:
-    """Ways to bring the salt to its target, none of which makes the hold a worse one."""
-    if salt is None or salt.is_on_target:
-        return ()
-    cut, hold = scenario.cut, scenario.hold
-    aims = aims_of(reading.mix, at_contact, cut, hold, salt, {"salt"})
-    good_enough = min(mark_of(scenario) - NO_WORSE_BY, COMPROMISE)
-
-    def is_without_fault(portions: Sequence[Portion]) -> bool:
-        """Whether other lines on this cut are as aimed, and some hour of theirs is as good or good enough."""
-        other = mix_at_contact(replace(reading.mix, portions=tuple(portions)), cut)
-        held = hold_scenario(cut, other.balance, hold)
-        state = salt_of(reading, other, held)
-        return state is not None and state.is_on_target and mark_of(held) >= good_enough
-
-    whole = MixToSalt(at_contact.whole, aims, reading.mix.locked, at_contact.film, kitchen.pantry, is_without_fault)
-    return tuple(salt_offers(whole))
 
 
 def _occasion(reading: Interpretation) -> tuple[Figure | None, float | None]:

@@ -12,7 +12,6 @@ from dataclasses import dataclass
 from typing import Literal
 
 import numpy as np
-from scipy.optimize import lsq_linear
 
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import MOST_KG, Portion
@@ -104,6 +103,8 @@ def solve(
         target = np.concatenate((wanted - rows @ start, np.zeros(len(free))))
         low, high = (ends[:, 0] - start) / scale, (ends[:, 1] - start) / scale
         high = np.maximum(high, low + 1e-9)
+        from scipy.optimize import lsq_linear  # noqa: PLC0415 - a fifth of a start, and few answers need it
+
         found = lsq_linear(matrix, target, bounds=(low, high), method="bvls")
         polished = _polished(rows * scale, wanted - rows @ start, found.x, low, high)
         for portion, begun, change, unit in zip(free, start, polished, scale, strict=True):

@@ -10,7 +10,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
-from scipy.stats import norm
+from scipy.special import log_ndtr
 
 from vadouvan.core.constants import (
     DEPTH_READING_M,
@@ -98,7 +98,7 @@ def learned_pace(seen: Sequence[DepthSeen]) -> Learned:
         told = np.log(np.maximum([one.model_m(math.exp(x)) for x in GRID], 1e-5))
         spread = math.hypot(DEPTH_READING_M.value / one.depth_m, DEPTH_SCATTER.value)
         off = (math.log(one.depth_m) - told) / spread
-        log_weight = log_weight + (norm.logcdf(-off) if one.is_through else -0.5 * off**2)
+        log_weight = log_weight + (log_ndtr(-off) if one.is_through else -0.5 * off**2)
     return _learned(log_weight, len(seen))
 
 
@@ -139,6 +139,11 @@ class _Told:
     insisted: bool
 
 
+def _bell(at: float, middle: Array, sd: float) -> Array:
+    """Density of the normal distribution [1/unit of ``sd``]."""
+    return np.asarray(np.exp(-0.5 * ((at - middle) / sd) ** 2) / (sd * math.sqrt(2 * math.pi)))
+
+
 def _learned_of(told: Sequence[_Told], grid: Array, prior_sd: float, verdict_sd: float, most: float) -> Learned:
     """A factor from verdicts, some of which may be strays: each counts as far as it agrees with prior and others."""
     log_weight = -0.5 * (grid / prior_sd) ** 2
@@ -146,7 +151,7 @@ def _learned_of(told: Sequence[_Told], grid: Array, prior_sd: float, verdict_sd:
     likely = {}
     for one in told:
         told_ln = min(max(one.log_factor, -most), most) if one.insisted else one.log_factor
-        agrees = (1 - STRAY_VERDICTS.value) * norm.pdf(told_ln, grid, verdict_sd)
+        agrees = (1 - STRAY_VERDICTS.value) * _bell(told_ln, grid, verdict_sd)
         likely[one.batch_id] = agrees
         log_weight = log_weight + (np.log(np.maximum(agrees, 1e-300)) if one.insisted else np.log(agrees + stray))
     found = _learned(log_weight, len(told), grid)

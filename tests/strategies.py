@@ -8,6 +8,7 @@ from datetime import UTC, datetime
 from hypothesis import strategies as st
 
 from tests.drafts import NOW
+from tests.photographs import photograph
 from vadouvan.core.draft.typed import (
     AimsInput,
     CompanionInput,
@@ -28,9 +29,11 @@ from vadouvan.core.interpretation.routine import RoutineInput
 from vadouvan.core.interpretation.shared import SharedInput
 from vadouvan.core.parsing.label import LabelInput
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot, OwnLabel, VerdictSnapshot
+from vadouvan.core.tasting.cut_face import FaceMarks, Point
 from vadouvan.core.tasting.verdict import ASPECTS, VerdictInput
 from vadouvan.core.weighing.event import KINDS, CounterEvent, LoggedEvent
 from vadouvan.data.tables import shipped_kitchen
+from vadouvan.formats.photograph import made_small
 
 amounts = st.sampled_from(["", "2.6 kg", "900 g", "900", "a lot", "1 lb 3 oz", "-3", "1e99"])
 counts = st.sampled_from(["", "9", "nine", "0", "1.5"])
@@ -100,8 +103,20 @@ renamed = st.tuples(drafts, st.lists(identities, min_size=5, max_size=5, unique=
         pair[0], mix=tuple(replace(line, id=name) for line, name in zip(pair[0].mix, pair[1], strict=False))
     )
 )
+shares = st.floats(0, 1).map(lambda share: round(share, 3))
+points = st.builds(Point, shares, shares)
+marks = st.builds(FaceMarks, st.builds(Point, shares, st.just(0.1)), st.builds(Point, shares, st.just(0.9)), points)
+cut_faces = st.none() | st.builds(replace, st.just(made_small(photograph(size=(40, 30)))), marks=st.none() | marks)
 batches = st.builds(
-    BatchSnapshot, identities, renamed, moments, events, verdicts, st.just("") | identities, st.lists(words).map(tuple)
+    BatchSnapshot,
+    identities,
+    renamed,
+    moments,
+    events,
+    verdicts,
+    st.just("") | identities,
+    st.lists(words).map(tuple),
+    cut_face=cut_faces,
 ).map(lambda batch: batch if batch.from_id else replace(batch, changed=()))
 labels = st.builds(OwnLabel, identities, st.builds(LabelInput, *[words] * 6))
 cuts = st.builds(

@@ -19,6 +19,7 @@ from vadouvan.demo import demo_kitchen
 from vadouvan.devices.counter import Devices
 from vadouvan.settings import Settings
 from vadouvan.store.batches import Batches
+from vadouvan.store.cut_faces import CutFaces
 from vadouvan.store.database import open_database
 from vadouvan.store.event_log import EventLog
 from vadouvan.store.keeping import KitchenFile
@@ -45,6 +46,7 @@ def context_over(database: Path, tables: Kitchen, now: Clock) -> Context:
         KeptSettings(engine),
         EventLog(engine),
         Verdicts(engine),
+        CutFaces(engine),
         Snapshots(engine),
         KitchenFile(engine),
         Devices(),

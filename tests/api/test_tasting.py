@@ -8,6 +8,9 @@ from typing import Any
 from fastapi.testclient import TestClient
 
 from tests.api.kitchen import kitchen_app
+from tests.photographs import photograph
+
+ZIP = {"Content-Type": "application/zip"}
 
 EATEN: dict[str, Any] = {
     "name": "Skewers",
@@ -107,3 +110,78 @@ class Tasting(unittest.TestCase):
         ):  # fmt: skip
             self.assertEqual(self.client.get("/api/logbook", params=question).json()["count"], count, question)
         self.assertEqual(self.client.get("/api/logbook", params={"page": 3}).json()["entries"], [])
+
+
+class Overtaken(Tasting):
+    """One eater's verdict said on two devices."""
+
+    def test_different_things_come_together_and_the_same_is_asked(self) -> None:
+        """Both said of nothing before: other aspects merge; the same one is 409 with both, until it is settled."""
+        nothing = {"eater": "Odile"}
+        self.say(eater="Odile", words={"salt": "far too much"}, since=nothing)
+        both = self.say(eater="Odile", words={"sour": "just right"}, since=nothing)["verdicts"]
+        self.assertEqual([one["words"] for one in both], [{"salt": "far too much", "sour": "just right"}])
+        mine: dict[str, Any] = {"eater": "Odile", "words": {"salt": "just right"}, "since": nothing}
+        refused = self.client.put(f"/api/taste/{self.batch}", json=mine)
+        self.assertEqual(refused.status_code, 409, refused.text)
+        self.assertIn("far too much", refused.json()["problems"][0]["wrong"])
+        self.assertEqual(self.say(**mine, prefer="mine")["verdicts"][0]["words"]["salt"], "just right")
+
+    def test_without_saying_what_it_was_made_from_it_replaces(self) -> None:
+        """As a program does that knows nothing else."""
+        self.say(eater="Odile", words={"salt": "far too much"})
+        kept = self.say(eater="Odile", words={"sour": "just right"})["verdicts"]
+        self.assertEqual([one["words"] for one in kept], [{"sour": "just right"}])
+
+
+class CutFace(Tasting):
+    """A photograph of the cut face."""
+
+    MARKS = {"face": {"x": 0.5, "y": 0.1}, "opposite": {"x": 0.5, "y": 0.9}, "reached": {"x": 0.3, "y": 0.3}}  # noqa: RUF012
+
+    def put(self, data: bytes) -> Any:
+        """The answer to a photograph."""
+        address = f"/api/taste/{self.batch}/photograph"
+        return self.client.put(address, content=data, headers={"Content-Type": "image/jpeg"})
+
+    def test_kept_marked_and_removed(self) -> None:
+        """Without metadata; three points tell a depth of the 30 mm; a new one has no marks; removed, it is gone."""
+        address = f"/api/taste/{self.batch}/photograph"
+        kept = self.put(photograph()).json()["cut_face"]
+        self.assertEqual((kept["width"], kept["height"], kept["face"], kept["depth"]), (400, 300, None, ""))
+        self.assertIn("30 mm apart", kept["says"])
+        picture = self.client.get(address)
+        self.assertEqual(picture.headers["content-type"], "image/jpeg")
+        self.assertNotIn(b"telephone", picture.content)
+        marked = self.client.put(f"{address}/marks", json=self.MARKS).json()["cut_face"]
+        self.assertEqual((marked["depth"], marked["reached"]), ("7.5 mm", self.MARKS["reached"]))
+        self.assertIsNone(self.put(photograph()).json()["cut_face"]["face"])
+        self.assertIsNone(self.client.delete(address).json()["cut_face"])
+        self.assertEqual(self.client.get(address).status_code, 404)
+
+    def test_what_cannot_be_used_is_told(self) -> None:
+        """No picture, no batch, points in one place or off it, marks without a photograph."""
+        address = f"/api/taste/{self.batch}/photograph"
+        self.assertEqual(self.client.put(f"{address}/marks", json=self.MARKS).status_code, 404)
+        self.assertIn("JPEG, PNG or WebP", self.put(b"no picture").json()["sentence"])
+        self.assertIn("larger", self.put(b"0" * 9_000_000).json()["sentence"])
+        self.assertEqual(self.client.put("/api/taste/none/photograph", content=photograph()).status_code, 404)
+        self.put(photograph())
+        for other in ({"opposite": self.MARKS["face"]}, {"reached": {"x": 1.5, "y": 0.3}}):
+            refused = self.client.put(f"{address}/marks", json={**self.MARKS, **other})
+            self.assertEqual(refused.status_code, 422, refused.text)
+
+    def test_it_goes_out_and_in_again(self) -> None:
+        """By an archive into an empty kitchen, marks and all; a second time changes nothing."""
+        self.put(photograph())
+        self.client.put(f"/api/taste/{self.batch}/photograph/marks", json=self.MARKS)
+        archive = self.client.get("/api/kitchen/archive").content
+        empty = TestClient(kitchen_app(self), base_url="http://127.0.0.1")
+        for fate in ("new", "same"):
+            taken = empty.post("/api/kitchen/archive", content=archive, headers=ZIP).json()
+            self.assertEqual([one["fate"] for one in taken["told"] if one["kind"] == "batch"], [fate])
+        there = empty.get(f"/api/taste/{self.batch}").json()["cut_face"]
+        self.assertEqual((there["depth"], there["face"]), ("7.5 mm", self.MARKS["face"]))
+        here = self.client.get(f"/api/taste/{self.batch}/photograph").content
+        self.assertEqual(empty.get(f"/api/taste/{self.batch}/photograph").content, here)
+        self.assertEqual(empty.get("/api/kitchen/check").json()["findings"], [])

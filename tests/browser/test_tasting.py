@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import re
 
-from playwright.sync_api import expect
+from playwright.sync_api import FilePayload, expect
 
 from tests.browser.support import BrowserCase
+from tests.photographs import photograph
 from tests.saturday import saturday_kitchen
 
 
@@ -76,3 +77,30 @@ class Tasting(BrowserCase):
         page.get_by_role("button", name="All repeats of this dish").click()
         thread = page.get_by_role("list", name="Repeats of this dish")
         expect(thread.get_by_role("listitem")).to_have_count(2)
+
+    def test_a_photograph_tells_the_depth(self) -> None:
+        """Kept, three points marked by pointer and keys, the depth in the form; there again after a reload; removed."""
+        page = self.open("/logbook")
+        page.get_by_role("link", name="Papaya-ginger beef skewers").click()
+        face = page.get_by_role("region", name="the cut face")
+        picture = FilePayload(name="face.png", mimeType="image/png", buffer=photograph("PNG"))
+        face.get_by_label("Keep a photograph").set_input_files(picture)
+        shown = face.get_by_role("img", name="The cut face")
+        expect(shown).to_have_js_property("complete", True)
+        for share in (0.1, 0.9, 0.3):
+            box = shown.bounding_box()
+            assert box is not None
+            shown.click(position={"x": box["width"] / 2, "y": box["height"] * share}, force=True)
+        expect(face).to_contain_text("Seasoned 7 mm deep, with 28 mm from face to face.")
+        depth = page.get_by_role("slider", name="Depth seen on the knife")
+        expect(depth).to_have_attribute("aria-valuetext", "7 mm")
+        reached = face.get_by_role("button", name="Seasoned to here")
+        for _ in range(10):
+            reached.press("ArrowDown")
+        expect(depth).to_have_attribute("aria-valuetext", "10.5 mm")
+        page.reload()
+        expect(face).to_contain_text("Seasoned 10.5 mm deep")
+        face.get_by_role("button", name="Remove the photograph").click()
+        expect(shown).to_be_hidden()
+        face.get_by_label("Keep a photograph").set_input_files({**picture, "buffer": b"no picture"})
+        expect(face).to_contain_text("This is no picture, or it was cut short.")

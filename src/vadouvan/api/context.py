@@ -21,6 +21,7 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.label import readable_labels
 from vadouvan.devices.counter import Devices
 from vadouvan.store.batches import Batches, KeptBatch
+from vadouvan.store.cut_faces import CutFaces
 from vadouvan.store.event_log import EventLog
 from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.own_cuts import OwnCuts
@@ -48,6 +49,7 @@ class Context:
     settings: KeptSettings
     events: EventLog
     verdicts: Verdicts
+    cut_faces: CutFaces
     snapshots: Snapshots
     file: KitchenFile
     devices: Devices

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass
 
 import numpy as np
 from pydantic import BaseModel
@@ -10,6 +11,7 @@ from pydantic import BaseModel
 from vadouvan.core.constants import DIFFUSIVITY_LOG_SD, ENZYME_LOG_SD, SALT_TASTE_LOG_SD
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.figure import hours_told
+from vadouvan.core.tasting.cut_face import ACCEPTED, CutFace, depth_on
 from vadouvan.core.tasting.hold_history import AsHeld
 from vadouvan.core.tasting.learn import Learned, pace_says, salt_says, softening_says
 from vadouvan.core.tasting.logbook import Entry, held_hours
@@ -37,6 +39,25 @@ class NextTimeOut(BaseModel):
     costs: list[str]
 
 
+class PointOut(BaseModel):
+    """A place on the photograph, as shares of its width and height from the upper left."""
+
+    x: float
+    y: float
+
+
+class CutFaceOut(BaseModel):
+    """The photograph of the cut face: size in pixels, what is marked, and the depth that the marks tell, as is said."""
+
+    width: int
+    height: int
+    face: PointOut | None
+    opposite: PointOut | None
+    reached: PointOut | None
+    depth: str
+    says: str
+
+
 class TasteOut(BaseModel):
     """A tasted batch; depths are null for one that was not held."""
 
@@ -48,6 +69,7 @@ class TasteOut(BaseModel):
     from_name: str
     changed: list[str]
     learned_says: str
+    cut_face: CutFaceOut | None
 
 
 class LearnedOut(BaseModel):
@@ -103,13 +125,21 @@ class EntryOut(BaseModel):
     changed: list[str]
 
 
+@dataclass(frozen=True)
+class CameFrom:
+    """The batch that one goes on from, and what was changed; empty for a first one."""
+
+    name: str = ""
+    changed: Sequence[str] = ()
+
+
 def taste_out(
     said: Sequence[VerdictInput],
     held: AsHeld | None,
     advice: Sequence[NextTimeAdvice],
-    changed: Sequence[str],
-    from_name: str,
+    came_from: CameFrom,
     learned_says: str,
+    cut_face: CutFaceOut | None,
 ) -> TasteOut:
     """A tasted batch in the shape that leaves the core."""
     return TasteOut(
@@ -118,10 +148,27 @@ def taste_out(
         held_hours=held.hours if held else None,
         model_depth_mm=held.seen_depth_m() * 1000 if held else None,
         middle_mm=held.depth_to_middle_m * 1000 if held else None,
-        from_name=from_name,
-        changed=list(changed),
+        from_name=came_from.name,
+        changed=list(came_from.changed),
         learned_says=learned_says,
+        cut_face=cut_face,
     )
+
+
+def cut_face_out(face: CutFace, thickness_m: float | None) -> CutFaceOut:
+    """A photograph in the shape that leaves the core; its depth follows where the thickness of the cut is known."""
+    points: dict[str, PointOut | None] = dict.fromkeys(("face", "opposite", "reached"))
+    if face.marks is not None:
+        points = {name: PointOut(**point) for name, point in asdict(face.marks).items()}
+    depth_m = None if thickness_m is None else depth_on(face, thickness_m)
+    depth = "" if depth_m is None else f"{round(depth_m * 2000) / 2:g} mm"
+    if thickness_m is None:
+        says = "The thickness of the cut is not known, so a depth cannot be told from the photograph."
+    elif depth_m is None:
+        says = f"{ACCEPTED} The faces are {thickness_m * 1000:.0f} mm apart."
+    else:
+        says = f"Seasoned {depth} deep, with {thickness_m * 1000:.0f} mm from face to face."
+    return CutFaceOut(width=face.width, height=face.height, **points, depth=depth, says=says)
 
 
 def correction_out(found: Taught, tasted: Sequence[Tasted]) -> OwnCorrectionOut:

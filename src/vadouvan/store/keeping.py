@@ -19,6 +19,7 @@ from vadouvan.core.interpretation.routine import read_routine
 from vadouvan.core.interpretation.shared import read_shared
 from vadouvan.errors import BadInput, Busy, FormatError, NoKitchen
 from vadouvan.shapes import draft_from_json
+from vadouvan.store.cut_faces import cut_face_in
 from vadouvan.store.database import WAITS_MS, open_database, reading, tidy
 from vadouvan.store.event_log import logged_in
 from vadouvan.store.own_cuts import kind_in
@@ -26,6 +27,7 @@ from vadouvan.store.own_ingredients import label_in
 from vadouvan.store.rows import (
     Base,
     BatchRow,
+    CutFaceRow,
     EventRow,
     HistoryRow,
     OwnCutRow,
@@ -224,6 +226,7 @@ _READERS: tuple[tuple[type[Any], Callable[..., object], Callable[..., str]], ...
     ),
     (EventRow, logged_in, lambda row: f"batch {row.batch_id}, press {row.number}"),
     (VerdictRow, verdict_in, lambda row: f"batch {row.batch_id}, verdict of {row.eater or 'somebody'}"),
+    (CutFaceRow, cut_face_in, lambda row: f"batch {row.batch_id}, photograph"),
     (OwnCutRow, lambda row: kind_in(row.kind), lambda row: f"own cut {row.id}"),
     (OwnIngredientRow, lambda row: label_in(row.label), lambda row: f"own ingredient {row.id}"),
     (SettingRow, _setting, lambda row: f"setting {row.name}"),

@@ -66,6 +66,18 @@ class VerdictRow(Base):
     at: Mapped[str]
 
 
+class CutFaceRow(Base):
+    """A photograph of a batch's cut face: a small JPEG, and the points marked on it, as JSON."""
+
+    __tablename__ = "cut_face"
+
+    batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
+    jpeg: Mapped[bytes]
+    width: Mapped[int]
+    height: Mapped[int]
+    marks: Mapped[str] = mapped_column(default="")
+
+
 class DescentRow(Base):
     """The batch that a batch goes on from, and what was changed, as JSON."""
 

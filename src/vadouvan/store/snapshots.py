@@ -17,6 +17,7 @@ from vadouvan.core.snapshot.merging import Merge
 from vadouvan.errors import NotKept
 from vadouvan.shapes import draft_to_json
 from vadouvan.store.batches import draft_in
+from vadouvan.store.cut_faces import cut_face_in, cut_face_row
 from vadouvan.store.database import reading
 from vadouvan.store.event_log import event_row, logged_in
 from vadouvan.store.own_cuts import kind_in, kind_text
@@ -24,6 +25,7 @@ from vadouvan.store.own_ingredients import label_in, label_text
 from vadouvan.store.rows import (
     Base,
     BatchRow,
+    CutFaceRow,
     DescentRow,
     EventRow,
     HistoryRow,
@@ -63,6 +65,7 @@ class Snapshots:
                 list(session.scalars(events)),
                 list(session.scalars(verdicts)),
                 session.get(DescentRow, identity),
+                session.get(CutFaceRow, identity),
             )
 
     def take_in(self, merging: Merging, *, now: datetime) -> Merge:
@@ -99,8 +102,9 @@ def _read(session: Session) -> KitchenSnapshot:
     events = _by_batch(session.scalars(select(EventRow).order_by(EventRow.number)))
     verdicts = _by_batch(session.scalars(select(VerdictRow).order_by(VerdictRow.at)))
     descents = {row.batch_id: row for row in session.scalars(select(DescentRow))}
+    faces = {row.batch_id: row for row in session.scalars(select(CutFaceRow))}
     batches = tuple(
-        _batch(row, events[row.id], verdicts[row.id], descents.get(row.id))
+        _batch(row, events[row.id], verdicts[row.id], descents.get(row.id), faces.get(row.id))
         for row in session.scalars(select(BatchRow).order_by(BatchRow.made_at, BatchRow.id))
     )
     labels = session.scalars(select(OwnIngredientRow).order_by(OwnIngredientRow.made_at, OwnIngredientRow.id))
@@ -126,7 +130,7 @@ def _add(session: Session, batches: Sequence[BatchSnapshot], moment: str) -> Non
         session.add_all(_rows_about(batch))
 
 
-def _rows_about(batch: BatchSnapshot) -> Iterator[EventRow | VerdictRow | DescentRow]:
+def _rows_about(batch: BatchSnapshot) -> Iterator[EventRow | VerdictRow | DescentRow | CutFaceRow]:
     for logged in batch.events:
         yield event_row(batch.id, logged)
     for one in batch.verdicts:
@@ -134,6 +138,8 @@ def _rows_about(batch: BatchSnapshot) -> Iterator[EventRow | VerdictRow | Descen
     if batch.from_id:
         says = json.dumps(list(batch.changed), ensure_ascii=False)
         yield DescentRow(batch_id=batch.id, from_id=batch.from_id, says=says)
+    if batch.cut_face is not None:
+        yield cut_face_row(batch.id, batch.cut_face)
 
 
 def _put_settings(session: Session, settings: KitchenSettings) -> None:
@@ -153,7 +159,11 @@ def _settings(session: Session) -> KitchenSettings:
 
 
 def _batch(
-    row: BatchRow, events: list[EventRow], verdicts: list[VerdictRow], descent: DescentRow | None
+    row: BatchRow,
+    events: list[EventRow],
+    verdicts: list[VerdictRow],
+    descent: DescentRow | None,
+    face: CutFaceRow | None,
 ) -> BatchSnapshot:
     draft, damaged = draft_in(row.draft)
     return BatchSnapshot(
@@ -165,6 +175,7 @@ def _batch(
         descent.from_id if descent else "",
         tuple(json.loads(descent.says)) if descent else (),
         damaged,
+        None if face is None else cut_face_in(face),
     )
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import json
 from collections.abc import Sequence
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, replace
 from datetime import datetime
 from typing import Literal
 
@@ -13,6 +13,7 @@ from sqlalchemy.orm import Session
 
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.errors import NotKept
+from vadouvan.store.beside import MadeFrom, beside
 from vadouvan.store.database import reading
 from vadouvan.store.rows import BatchRow, DescentRow, VerdictRow
 
@@ -116,12 +117,20 @@ class Verdicts:
                     found[name].append(VerdictInput(**json.loads(said)))
         return found
 
-    def keep(self, batch_id: str, said: VerdictInput, *, now: datetime) -> None:
-        """Keep a verdict in the place of the eater's earlier one; raises NotKept without the batch."""
+    def keep(
+        self, batch_id: str, said: VerdictInput, *, now: datetime, made_from: MadeFrom[VerdictInput] | None = None
+    ) -> None:
+        """Keep a verdict in the place of the eater's earlier one, beside what was said elsewhere meanwhile.
+
+        Raises NotKept without the batch, and Overtaken where both said something else of one thing.
+        """
         with Session(self._engine) as session, session.begin():
             if session.get(BatchRow, batch_id) is None:
                 raise NotKept("batch", batch_id)
-            session.merge(verdict_row(batch_id, said, at=now))
+            said = replace(said, eater=said.eater.strip())
+            row = session.get(VerdictRow, (batch_id, said.eater))
+            theirs = VerdictInput(said.eater) if row is None else verdict_in(row).said
+            session.merge(verdict_row(batch_id, beside(batch_id, said, theirs, made_from), at=now))
 
     def remove(self, batch_id: str, eater: str) -> None:
         """Remove an eater's verdict; raises NotKept."""

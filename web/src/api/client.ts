@@ -1,5 +1,6 @@
 /** The one client: typed from the OpenAPI document, and the only place that talks to the server. */
 import createClient from 'openapi-fetch'
+import { answered, isTrouble, Refused, sent } from './answered'
 import type { components, paths } from './generated'
 
 type Schemas = components['schemas']
@@ -44,7 +45,7 @@ export type EventInput = Partial<Omit<Schemas['EventBody'], 'after' | 'kind'>> &
 export type DeviceReadings = Schemas['ReadingsOut']
 export type BenchAction = Schemas['BenchBody']['action']
 export type Taste = Schemas['TasteOut']
-export type VerdictInput = Schemas['VerdictBody']
+export type VerdictInput = Schemas['VerdictKept']
 export type LogEntry = Schemas['EntryOut']
 export type Learned = Schemas['LearnedOut']
 export interface LogbookAsked {
@@ -65,44 +66,7 @@ export type CookStage = Schemas['StageInput']
 export type Label = Schemas['LabelBody']
 export type LineAnswer = Schemas['LineAnswer']
 
-/** A request that the server understood and refused, with its sentence. */
-export class Refused extends Error {
-  readonly status: number
-  readonly problems: Problem[]
-
-  constructor(status: number, trouble: Trouble) {
-    super(trouble.sentence)
-    this.status = status
-    this.problems = trouble.problems
-  }
-}
-
 const client = createClient<paths>({ baseUrl: '/' })
-
-interface Result<T> {
-  data?: T
-  error?: unknown
-  response: Response
-}
-
-function isTrouble(error: unknown): error is Trouble {
-  return typeof error === 'object' && error !== null && 'sentence' in error
-}
-
-function answered<T>(result: Result<T>): T {
-  if (result.data !== undefined) return result.data
-  if (isTrouble(result.error)) throw new Refused(result.response.status, result.error)
-  throw new Error(`The kitchen answered ${result.response.status}.`)
-}
-
-/** Send a file as it is; the answer is that of the address. */
-async function sent<T>(address: string, file: File): Promise<T> {
-  const response = await fetch(address, { method: 'POST', body: file })
-  const body: unknown = await response.json()
-  if (response.ok) return body as T
-  if (isTrouble(body)) throw new Refused(response.status, body)
-  throw new Error(`The kitchen answered ${response.status}.`)
-}
 
 export const api = {
   batches: async () => answered(await client.GET('/api/batches')),
@@ -164,6 +128,14 @@ export const api = {
     answered(
       await client.DELETE('/api/taste/{identity}', { params: { path: { identity }, query: { eater } } }),
     ),
+  keepPhotograph: (identity: string, file: File) =>
+    sent<Taste>(`/api/taste/${encodeURIComponent(identity)}/photograph`, file, 'PUT'),
+  markPhotograph: async (identity: string, body: Schemas['MarksBody']) =>
+    answered(
+      await client.PUT('/api/taste/{identity}/photograph/marks', { params: { path: { identity } }, body }),
+    ),
+  removePhotograph: async (identity: string) =>
+    answered(await client.DELETE('/api/taste/{identity}/photograph', { params: { path: { identity } } })),
   makeNext: async (identity: string) =>
     answered(await client.POST('/api/taste/{identity}/next', { params: { path: { identity } } })),
   correction: async () => answered(await client.GET('/api/taste/correction')),

@@ -1238,7 +1238,7 @@ export interface paths {
         get: operations["get_taste_api_taste__identity__get"];
         /**
          * Keep Verdict
-         * @description Keep what one eater said; the cook's own correction follows.
+         * @description Keep what one eater said; the cook's own correction follows. 409 where it was said elsewhere otherwise.
          */
         put: operations["keep_verdict_api_taste__identity__put"];
         post?: never;
@@ -1266,6 +1266,54 @@ export interface paths {
          * @description The next batch of the same dish, with every change that the verdicts ask for.
          */
         post: operations["make_next_api_taste__identity__next_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/taste/{identity}/photograph": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Photograph
+         * @description The photograph of the cut face, as JPEG.
+         */
+        get: operations["get_photograph_api_taste__identity__photograph_get"];
+        /**
+         * Keep Photograph
+         * @description Keep a photograph of the cut face, made small and without its metadata, in the place of an earlier one.
+         */
+        put: operations["keep_photograph_api_taste__identity__photograph_put"];
+        post?: never;
+        /**
+         * Remove Photograph
+         * @description Remove the photograph; verdicts stay, with the depth that they say.
+         */
+        delete: operations["remove_photograph_api_taste__identity__photograph_delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/taste/{identity}/photograph/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Mark Photograph
+         * @description Keep the points marked on it; the answer has the depth that they tell.
+         */
+        put: operations["mark_photograph_api_taste__identity__photograph_marks_put"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1896,6 +1944,23 @@ export interface components {
             cuts: components["schemas"]["CutMeantOut"][];
             /** Line */
             line: string;
+        };
+        /**
+         * CutFaceOut
+         * @description The photograph of the cut face: size in pixels, what is marked, and the depth that the marks tell, as is said.
+         */
+        CutFaceOut: {
+            /** Depth */
+            depth: string;
+            face: components["schemas"]["PointOut"] | null;
+            /** Height */
+            height: number;
+            opposite: components["schemas"]["PointOut"] | null;
+            reached: components["schemas"]["PointOut"] | null;
+            /** Says */
+            says: string;
+            /** Width */
+            width: number;
         };
         /**
          * CutInput
@@ -3070,6 +3135,15 @@ export interface components {
             says: string;
         };
         /**
+         * MarksBody
+         * @description Points on a photograph: the face that the mix lay on, the face opposite, and where seasoning ends.
+         */
+        MarksBody: {
+            face: components["schemas"]["PointOut"];
+            opposite: components["schemas"]["PointOut"];
+            reached: components["schemas"]["PointOut"];
+        };
+        /**
          * MealInput
          * @description Answers about the meal: local date and time, time from pull to plate, time zone name.
          *
@@ -3662,6 +3736,16 @@ export interface components {
             servings: number;
         };
         /**
+         * PointOut
+         * @description A place on the photograph, as shares of its width and height from the upper left.
+         */
+        PointOut: {
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+        };
+        /**
          * PrintedOut
          * @description What the printer answered.
          */
@@ -4233,6 +4317,7 @@ export interface components {
             advice: components["schemas"]["NextTimeOut"][];
             /** Changed */
             changed: string[];
+            cut_face: components["schemas"]["CutFaceOut"] | null;
             /** From Name */
             from_name: string;
             /** Held Hours */
@@ -4379,6 +4464,37 @@ export interface components {
              * @default
              */
             note: string;
+            /**
+             * Words
+             * @default {}
+             */
+            words: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * VerdictKept
+         * @description A verdict, what it was made from (this eater's earlier one, if known), and who stands where both changed one.
+         */
+        VerdictKept: {
+            /**
+             * Depth
+             * @default
+             */
+            depth: string;
+            /**
+             * Eater
+             * @default
+             */
+            eater: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Prefer */
+            prefer?: ("mine" | "theirs") | null;
+            since?: components["schemas"]["VerdictBody"] | null;
             /**
              * Words
              * @default {}
@@ -8052,7 +8168,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VerdictBody"];
+                "application/json": components["schemas"]["VerdictKept"];
             };
         };
         responses: {
@@ -8163,6 +8279,208 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_photograph_api_taste__identity__photograph_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    keep_photograph_api_taste__identity__photograph_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "image/jpeg": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TasteOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    remove_photograph_api_taste__identity__photograph_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TasteOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    mark_photograph_api_taste__identity__photograph_marks_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarksBody"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TasteOut"];
                 };
             };
             /** @description Not Found */

@@ -1,6 +1,7 @@
 /** Sends what was typed on a batch's page and could not be sent from there. */
 import { dropUnsaved, heldUnsaved, holdUnsaved } from '../lib/unsaved'
-import { api, Refused, type Draft } from './client'
+import { Refused } from './answered'
+import { api, type Draft } from './client'
 
 export interface Waiting {
   identity: string

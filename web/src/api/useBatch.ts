@@ -6,7 +6,8 @@ import { askAnew } from './askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useReducer, useRef } from 'react'
 import { dropUnsaved, heldUnsaved, holdUnsaved, setOpen } from '../lib/unsaved'
-import { api, Refused, type Batch, type Draft, type Problem } from './client'
+import { Refused } from './answered'
+import { api, type Batch, type Draft, type Problem } from './client'
 import { sendHeld, settleHeld, underWay } from './outbox'
 
 const PAUSE_MS = 200

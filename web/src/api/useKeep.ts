@@ -2,7 +2,8 @@
 import { askAnew } from './askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Refused, type Problem } from './client'
+import { Refused } from './answered'
+import type { Problem } from './client'
 
 export interface Keep {
   problems: Problem[]

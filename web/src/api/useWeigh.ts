@@ -2,7 +2,8 @@
 import { askAnew } from './askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useState } from 'react'
-import { api, Refused, type EventInput, type Weigh } from './client'
+import { Refused } from './answered'
+import { api, type EventInput, type Weigh } from './client'
 import { weighQuery } from './queries'
 
 const ELSEWHERE = 'Something was pressed on another device meanwhile; this is how it stands now.'

@@ -4,22 +4,38 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from fastapi import APIRouter, Path, Query
+from fastapi import APIRouter, Path, Query, Request, Response
+from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut
 from vadouvan.api.schemas.text import Text
+from vadouvan.core.draft.merging import Side
 from vadouvan.core.draft.typed import CutInput
 from vadouvan.core.tasting.again import made_again
+from vadouvan.core.tasting.cut_face import FaceMarks, Point
 from vadouvan.core.tasting.hold_history import as_held
 from vadouvan.core.tasting.logbook import MOST_BESIDE, Asked, found, side_by_side, thread_of
 from vadouvan.core.tasting.next_time import all_taken, next_time
 from vadouvan.core.tasting.teaching import Tasted, Taught, learned_from, learned_says
 from vadouvan.core.tasting.verdict import ASPECTS, WORDS, VerdictInput, read_verdict, readable_verdicts
 from vadouvan.errors import InputError, NotKept
-from vadouvan.formats.tasting_out import EntryOut, OwnCorrectionOut, TasteOut, correction_out, entry_out, taste_out
+from vadouvan.formats.photograph import LARGEST_BYTES, made_small
+from vadouvan.formats.tasting_out import (
+    CameFrom,
+    CutFaceOut,
+    EntryOut,
+    OwnCorrectionOut,
+    PointOut,
+    TasteOut,
+    correction_out,
+    cut_face_out,
+    entry_out,
+    taste_out,
+)
+from vadouvan.store.beside import MadeFrom
 from vadouvan.store.verdicts import Descent, LessonWeight
 
 router = APIRouter(prefix="/api", tags=["taste"])
@@ -27,6 +43,7 @@ router = APIRouter(prefix="/api", tags=["taste"])
 Identity = Annotated[str, Path(max_length=64)]
 Asking = Annotated[str, Query(max_length=200)]
 PAGE = 50
+_PICTURE = {"requestBody": {"content": {"image/jpeg": {"schema": {"type": "string", "format": "binary"}}}}}
 
 
 def learn(here: Context) -> None:
@@ -43,6 +60,27 @@ class VerdictBody(BaseModel):
     words: dict[Text, Text] = Field(default={}, max_length=20)
     depth: Text = ""
     note: Annotated[str, Field(max_length=100_000)] = ""
+
+    def to_core(self) -> VerdictInput:
+        """In the shape of the core."""
+        return VerdictInput(self.eater.strip(), self.words, self.depth, self.note)
+
+
+class VerdictKept(VerdictBody):
+    """A verdict, what it was made from (this eater's earlier one, if known), and who stands where both changed one."""
+
+    since: VerdictBody | None = None
+    prefer: Side | None = None
+
+
+class MarksBody(BaseModel):
+    """Points on a photograph: the face that the mix lay on, the face opposite, and where seasoning ends."""
+
+    model_config = ConfigDict(extra="forbid")
+
+    face: PointOut
+    opposite: PointOut
+    reached: PointOut
 
 
 class LessonBody(BaseModel):
@@ -110,18 +148,19 @@ def get_taste(identity: Identity, here: Here) -> TasteOut:
         [one.said for one in said],
         held,
         advice,
-        origin.says if origin else (),
-        name,
+        CameFrom(name, origin.says) if origin else CameFrom(),
         learned_says(_taught(here.logbook_cache.tasted(), here), identity),
+        _cut_face(identity, here),
     )
 
 
 @router.put("/taste/{identity}")
-def keep_verdict(identity: Identity, body: VerdictBody, here: Here) -> TasteOut:
-    """Keep what one eater said; the cook's own correction follows."""
-    said = VerdictInput(**body.model_dump())
+def keep_verdict(identity: Identity, body: VerdictKept, here: Here) -> TasteOut:
+    """Keep what one eater said; the cook's own correction follows. 409 where it was said elsewhere otherwise."""
+    said = body.to_core()
     read_verdict(said)
-    here.verdicts.keep(identity, said, now=here.now())
+    made_from = MadeFrom(None if body.since is None else body.since.to_core(), body.prefer)
+    here.verdicts.keep(identity, said, now=here.now(), made_from=made_from)
     learn(here)
     return get_taste(identity, here)
 
@@ -131,6 +170,46 @@ def remove_verdict(identity: Identity, here: Here, eater: Asking = "") -> TasteO
     """Remove what one eater said."""
     here.verdicts.remove(identity, eater)
     learn(here)
+    return get_taste(identity, here)
+
+
+@router.put("/taste/{identity}/photograph", openapi_extra=_PICTURE)
+async def keep_photograph(identity: Identity, request: Request, here: Here) -> TasteOut:
+    """Keep a photograph of the cut face, made small and without its metadata, in the place of an earlier one."""
+    data = bytearray()
+    async for part in request.stream():
+        data += part
+        if len(data) > LARGEST_BYTES:
+            break
+    return await run_in_threadpool(_with_photograph, identity, bytes(data), here)
+
+
+@router.get("/taste/{identity}/photograph", response_class=Response)
+def get_photograph(identity: Identity, here: Here) -> Response:
+    """The photograph of the cut face, as JPEG."""
+    face = here.cut_faces.of(identity)
+    if face is None:
+        raise NotKept("photograph", identity)
+    return Response(face.jpeg, media_type="image/jpeg", headers={"Cache-Control": "no-cache"})
+
+
+@router.put("/taste/{identity}/photograph/marks")
+def mark_photograph(identity: Identity, body: MarksBody, here: Here) -> TasteOut:
+    """Keep the points marked on it; the answer has the depth that they tell."""
+    points = {name: Point(**point) for name, point in body.model_dump().items()}
+    here.cut_faces.mark(identity, FaceMarks(**points))
+    return get_taste(identity, here)
+
+
+@router.delete("/taste/{identity}/photograph")
+def remove_photograph(identity: Identity, here: Here) -> TasteOut:
+    """Remove the photograph; verdicts stay, with the depth that they say."""
+    here.cut_faces.remove(identity)
+    return get_taste(identity, here)
+
+
+def _with_photograph(identity: str, data: bytes, here: Context) -> TasteOut:
+    here.cut_faces.keep(identity, made_small(data))
     return get_taste(identity, here)
 
 
@@ -213,6 +292,14 @@ def make_again(identity: Identity, body: AgainBody, here: Here) -> BatchOut:
 
 def _taught(tasted: list[Tasted], here: Context) -> Taught:
     return learned_from(here.logbook_cache.lessons(tasted, here.kitchen, now=here.now()))
+
+
+def _cut_face(identity: str, here: Context) -> CutFaceOut | None:
+    face = here.cut_faces.of(identity)
+    if face is None:
+        return None
+    cut = here.judged(here.batches.get(identity).draft).reading.cut
+    return cut_face_out(face, cut.thickness_m if cut else None)
 
 
 def _is_kept(identity: str, here: Context) -> bool:

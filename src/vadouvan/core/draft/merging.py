@@ -59,6 +59,8 @@ class _Merging:
             return mine
         if is_dataclass(mine) and not isinstance(mine, type):
             return self._parts(path, since, mine, theirs)
+        if isinstance(mine, dict):
+            return self._words(path, since, mine, theirs)
         if isinstance(mine, tuple) and not any(isinstance(one, str) for one in (*mine, *theirs)):
             return self._members(path, since, mine, theirs)
         return self._clash(path, mine, theirs)
@@ -90,6 +92,14 @@ class _Merging:
         if old in (our, other) or (our is None and other is None):  # gone on one side, untouched on the other
             return None
         return self._clash(path, our, other)
+
+    def _words(self, path: str, since: dict[str, str], mine: dict[str, str], theirs: dict[str, str]) -> dict[str, str]:
+        """Words by what they are said of; one that is gone reads as None."""
+        names = dict.fromkeys((*theirs, *mine))
+        found = {
+            name: self._value(_joined(path, name), since.get(name), mine.get(name), theirs.get(name)) for name in names
+        }
+        return {name: value for name, value in found.items() if value is not None}
 
     def _clash(self, path: str, mine: Any, theirs: Any) -> Any:
         self.clashes.append(Clash(path, _text(mine), _text(theirs)))

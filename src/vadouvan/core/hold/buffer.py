@@ -75,9 +75,9 @@ class Titration:
         """The pH with so much acid."""
         return np.asarray(np.interp(acid, self.acid, self.ph))
 
-    def mobile(self, ions: float) -> Array:
-        """Share that moves at each point of the sweep, where ions move as ``ions`` of whole molecules do [1]."""
-        return self.whole + ions * (1 - self.whole)
+    def mobile(self, ions_share: float) -> Array:
+        """Share that moves at each point of the sweep, where ions move as ``ions_share`` of whole molecules do [1]."""
+        return self.whole + ions_share * (1 - self.whole)
 
     def whole_at(self, acid: Array) -> Array:
         """Share of undissociated molecules with so much acid."""

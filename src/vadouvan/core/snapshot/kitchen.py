@@ -13,6 +13,7 @@ from vadouvan.core.interpretation.shared import SharedInput, read_shared
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.label import LabelInput, readable_labels
+from vadouvan.core.tasting.cut_face import CutFace
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.core.weighing.event import LoggedEvent
 
@@ -29,7 +30,8 @@ class VerdictSnapshot:
 
 @dataclass(frozen=True)
 class BatchSnapshot:
-    """A batch with everything that happened to it: presses, verdicts, the batch it goes on from and what was changed.
+    """A batch with everything that happened to it: presses, verdicts, a photograph, the batch it goes on from
+    and what was changed.
 
     The states for undo are not part of it. ``damaged`` is the text of a batch that cannot be read any more.
     """
@@ -42,6 +44,7 @@ class BatchSnapshot:
     from_id: str = ""
     changed: tuple[str, ...] = ()
     damaged: str = ""
+    cut_face: CutFace | None = None
 
 
 @dataclass(frozen=True)

@@ -155,8 +155,17 @@ def _together(mine: BatchSnapshot, other: BatchSnapshot) -> BatchSnapshot | None
         known = verdicts.setdefault(one.said.eater.strip(), one)
         if known.said != one.said:
             return None
+    if mine.cut_face is not None and other.cut_face not in (None, mine.cut_face):
+        return None
     from_id, changed = (mine.from_id, mine.changed) if mine.from_id else (other.from_id, other.changed)
-    return replace(mine, events=longer, verdicts=tuple(verdicts.values()), from_id=from_id, changed=changed)
+    return replace(
+        mine,
+        events=longer,
+        verdicts=tuple(verdicts.values()),
+        from_id=from_id,
+        changed=changed,
+        cut_face=mine.cut_face or other.cut_face,
+    )
 
 
 def _can_go_back(logged: LoggedEvent) -> bool:

@@ -1,13 +1,14 @@
 """A whole kitchen to an archive and back.
 
-What is read back: ``batches/``, ``records/``, ``pantry.csv`` (own ingredients), ``own_cuts.json``, ``settings.json``.
-The rest is there to be read by people and other programs: the logbook as a table, the plan as a calendar, each batch
-as a recipe and as a card.
+What is read back: ``batches/``, ``records/``, ``photographs/``, ``pantry.csv`` (own ingredients),
+``own_cuts.json``, ``settings.json``. The rest is there to be read by people and other programs: the logbook as a table,
+the plan as a calendar, each batch as a recipe and as a card.
 """
 
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 from datetime import datetime
 
 from vadouvan.core.clock.chain import PlanStep
@@ -16,6 +17,7 @@ from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSnapshot, check_settings
+from vadouvan.core.tasting.cut_face import checked_marks
 from vadouvan.core.tasting.logbook import Entry
 from vadouvan.core.tasting.verdict import readable_verdicts
 from vadouvan.errors import BadInput, VadouvanError
@@ -27,12 +29,13 @@ from vadouvan.formats.archive.tables import labels_in, logbook_csv, pantry_csv
 from vadouvan.formats.calendar_file import calendar_text
 from vadouvan.formats.card import Card, card_of, markdown_of
 from vadouvan.formats.paper_card import cards_pdf
+from vadouvan.formats.photograph import read_small
 from vadouvan.formats.recipe import write_recipe
 
-BATCHES, RECORDS, RECIPES, CARDS = "batches", "records", "recipes", "cards"
+BATCHES, RECORDS, RECIPES, CARDS, PHOTOGRAPHS = "batches", "records", "recipes", "cards", "photographs"
 DAMAGED = "damaged"
 PANTRY, OWN_CUTS, SETTINGS, LOGBOOK = "pantry.csv", "own_cuts.json", "settings.json", "logbook.csv"
-NEEDED = (f"{BATCHES}/", f"{RECORDS}/", PANTRY, OWN_CUTS, SETTINGS)
+NEEDED = (f"{BATCHES}/", f"{RECORDS}/", f"{PHOTOGRAPHS}/", PANTRY, OWN_CUTS, SETTINGS)
 SCHEMA = f"{BATCHES}/batch.schema.json"
 MOST_ON_PAPER = 60
 READ_ME = """A kitchen of Vadouvan, as open files.
@@ -40,6 +43,7 @@ READ_ME = """A kitchen of Vadouvan, as open files.
 manifest.json    what is in here, with fingerprints
 batches/         each batch as it was typed (JSON; batch.schema.json describes it)
 records/         what happened to each batch: presses at the counter, verdicts, what it goes on from
+photographs/     the cut face of a batch, as a picture (JPEG); its marks stand in the record
 pantry.csv       every ingredient; those of your own with their labels
 own_cuts.json    cuts of your own
 settings.json    sleep and work, fridge and tubs, household
@@ -48,8 +52,8 @@ plans.ics        the plans of batches in hand, for a calendar
 recipes/         each batch as a recipe (schema.org, JSON-LD)
 cards/           each batch as a card (Markdown); cards.pdf has the latest, for paper
 
-Settings takes it in again. It reads batches, records, pantry.csv, own_cuts.json and settings.json; the rest is
-made from them.
+Settings takes it in again. It reads batches, records, photographs, pantry.csv, own_cuts.json and settings.json;
+the rest is made from them.
 """
 
 
@@ -69,6 +73,8 @@ def write_archive(snapshot: KitchenSnapshot, kitchen: Kitchen, *, now: datetime)
             plans.append((batch.id, batch.draft.name, judgement.steps))
         files[f"{BATCHES}/{batch.id}.json"] = batch_file.write(batch.draft)
         files[f"{RECORDS}/{batch.id}.json"] = write_record(batch)
+        if batch.cut_face is not None:
+            files[f"{PHOTOGRAPHS}/{batch.id}.jpg"] = batch.cut_face.jpeg
         files[f"{RECIPES}/{batch.id}.jsonld"] = write_recipe(batch, card, batch_path=f"../{BATCHES}/{batch.id}.json")
         files[f"{CARDS}/{batch.id}.md"] = markdown_of(card)
     files[PANTRY] = pantry_csv(kitchen.pantry.by_id.values(), snapshot.labels)
@@ -151,12 +157,26 @@ def _batches(unpacked: Unpacked) -> list[BatchSnapshot]:
             batch = read_batch(_text(unpacked, path), _text(unpacked, batch_path), name=path)
         except VadouvanError as error:
             raise refused(f"{batch_path}: {error}") from None
+        batch = _with_photograph(batch, unpacked)
         if batch.id in found:
             raise refused(f"Two records have the identity {batch.id}.", "Each batch has its own.")
         found[batch.id] = batch
     if batch_paths:
         raise refused(f"{min(batch_paths)} has no record beside it.")
     return sorted(found.values(), key=lambda batch: (batch.made_at, batch.id))
+
+
+def _with_photograph(batch: BatchSnapshot, unpacked: Unpacked) -> BatchSnapshot:
+    """The batch with the picture of its cut face; the record has the marks."""
+    path = f"{PHOTOGRAPHS}/{batch.id}.jpg"
+    marks = batch.cut_face.marks if batch.cut_face else None
+    if path not in unpacked.files:
+        return replace(batch, cut_face=None)
+    try:
+        face = read_small(unpacked.files[path])
+        return replace(batch, cut_face=replace(face, marks=None if marks is None else checked_marks(face, marks)))
+    except VadouvanError as error:
+        raise refused(f"{path}: {error}") from None
 
 
 def _text(unpacked: Unpacked, path: str) -> str:

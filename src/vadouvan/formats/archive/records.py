@@ -12,6 +12,7 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from vadouvan.core.draft.typed import LONGEST_KEPT, Draft
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, VerdictSnapshot
+from vadouvan.core.tasting.cut_face import CutFace, FaceMarks, Point
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.core.weighing.event import CounterEvent, EventKind, How, LoggedEvent
 from vadouvan.formats import batch_file
@@ -23,6 +24,8 @@ IDENTITY = r"^[A-Za-z0-9_-]{1,64}$"
 Identity = Annotated[str, Field(pattern=IDENTITY)]
 Text = Annotated[str, Field(max_length=LONGEST_KEPT)]
 Number = Annotated[float, Field(allow_inf_nan=False, ge=-1e9, le=1e9)]
+
+Share = Annotated[float, Field(ge=0, le=1)]
 
 
 class Part(BaseModel):
@@ -59,6 +62,14 @@ class VerdictPart(Part):
     insisted: bool = False
 
 
+class MarksPart(Part):
+    """Points on the photograph of the cut face, as shares of its width and height from the upper left."""
+
+    face: tuple[Share, Share]
+    opposite: tuple[Share, Share]
+    reached: tuple[Share, Share]
+
+
 class RecordFile(Part):
     """A record file. ``line_ids``, ``step_ids`` and ``stage_ids`` name the parts of the batch file in its order."""
 
@@ -73,6 +84,7 @@ class RecordFile(Part):
     changed: Annotated[list[Text], Field(max_length=100)] = []
     presses: Annotated[list[EventPart], Field(max_length=10_000)] = []
     verdicts: Annotated[list[VerdictPart], Field(max_length=1000)] = []
+    photograph_marks: MarksPart | None = None
 
 
 def write_record(batch: BatchSnapshot) -> str:
@@ -93,6 +105,7 @@ def write_record(batch: BatchSnapshot) -> str:
             VerdictPart(**asdict(one.said), at=one.at, teaches=not one.is_forgotten, insisted=one.is_insisted)
             for one in batch.verdicts
         ],
+        photograph_marks=_marks_part(batch.cut_face),
     )
     return record.model_dump_json(indent=2) + "\n"
 
@@ -124,7 +137,24 @@ def read_batch(record_text: str, batch_text: str, *, name: str) -> BatchSnapshot
         ),
         record.goes_on_from,
         tuple(record.changed),
+        # The picture itself lies beside the record.
+        cut_face=None if record.photograph_marks is None else CutFace(b"", 1, 1, _marks(record.photograph_marks)),
     )
+
+
+def _marks_part(face: CutFace | None) -> MarksPart | None:
+    if face is None or face.marks is None:
+        return None
+    marks = face.marks
+    return MarksPart(
+        face=(marks.face.x, marks.face.y),
+        opposite=(marks.opposite.x, marks.opposite.y),
+        reached=(marks.reached.x, marks.reached.y),
+    )
+
+
+def _marks(part: MarksPart) -> FaceMarks:
+    return FaceMarks(Point(*part.face), Point(*part.opposite), Point(*part.reached))
 
 
 def _event_part(logged: LoggedEvent) -> EventPart:

@@ -4,19 +4,29 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, type Batch, type Taste } from '../../api/client'
 import { scalesQuery, tasteQuery } from '../../api/queries'
-import { VerdictForm } from './VerdictForm'
+import { useHeld } from '../../components/useHeld'
+import { CutFace } from './CutFace'
+import { EMPTY, VerdictForm } from './VerdictForm'
 
 /** Taste: what each eater says, the depth on the knife, and what to change next time. */
 export function TasteStage({ batch }: { batch: Batch }) {
   const taste = useQuery(tasteQuery(batch.id))
   const scales = useQuery(scalesQuery)
+  const held = useHeld(`vadouvan.verdict.${batch.id}`, EMPTY)
   if (!taste.data || !scales.data) return <p>Looking at the table</p>
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-5 wide:grid-cols-[minmax(0,1fr)_26rem]">
-      <VerdictForm batch={batch} scales={scales.data} taste={taste.data} />
+      <VerdictForm batch={batch} scales={scales.data} taste={taste.data} held={held} />
       <div className="grid content-start gap-5">
         <Said batch={batch} taste={taste.data} />
         <NextTime batch={batch} taste={taste.data} />
+        <CutFace
+          batchId={batch.id}
+          face={taste.data.cut_face}
+          onDepth={(depth) => {
+            held.set({ depth })
+          }}
+        />
       </div>
     </div>
   )

@@ -1,7 +1,7 @@
 import { api, type Batch, type Taste } from '../../api/client'
 import { useKeep } from '../../api/useKeep'
 import { Faulty } from '../../components/Said'
-import { useHeld } from '../../components/useHeld'
+import type { useHeld } from '../../components/useHeld'
 import { DepthMark } from './DepthMark'
 import { Steps } from './Steps'
 
@@ -9,17 +9,22 @@ interface VerdictFormProps {
   batch: Batch
   scales: Record<string, string[]>
   taste: Taste
+  held: ReturnType<typeof useHeld<typeof EMPTY>>
 }
 
-const EMPTY = { eater: '', words: {} as Record<string, string>, depth: '', note: '' }
+export const EMPTY = { eater: '', words: {} as Record<string, string>, depth: '', note: '' }
 
 /** One eater's verdict: a word for each thing, the depth on the knife, a note. */
-export function VerdictForm({ batch, scales, taste }: VerdictFormProps) {
-  const { value: said, set, clear } = useHeld(`vadouvan.verdict.${batch.id}`, EMPTY)
+export function VerdictForm({ batch, scales, taste, held }: VerdictFormProps) {
+  const { value: said, set, clear } = held
   const { eater, words, depth, note } = said
   const { answer, problems, keep } = useKeep()
   const send = async () => {
-    const kept = await keep(() => api.keepVerdict(batch.id, said), `Kept, from ${eater || 'somebody'}.`)
+    const earlier = taste.verdicts.find((one) => one.eater === eater.trim()) ?? { ...EMPTY, eater }
+    const kept = await keep(
+      (prefer) => api.keepVerdict(batch.id, { ...said, since: earlier, prefer }),
+      `Kept, from ${eater || 'somebody'}.`,
+    )
     if (kept) clear({ ...EMPTY, eater })
   }
   const keeping = (

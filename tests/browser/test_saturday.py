@@ -110,6 +110,9 @@ class Saturday(BrowserCase):
         page = context.new_page()
         page.goto(self.kitchen.address)
         meal = page.get_by_role("slider", name="Meal of Crown for Sunday")
+        expect(page.get_by_role("slider", name="Meal of Slip skewers")).to_be_visible()
+        expect(meal).to_be_hidden()  # the rail shows what is next, until it is looked at wider
+        page.get_by_role("button", name="Wider in time").click()
         before = meal.get_attribute("aria-valuenow")
         box = meal.bounding_box()
         assert box is not None
@@ -141,6 +144,31 @@ class Saturday(BrowserCase):
         self.assertNotIn("T19:00", self.batches()["Crown for Sunday"]["draft"]["meal"]["at"])
         page.get_by_role("button", name="Move it back").click()
         expect(meal).to_have_attribute("aria-valuenow", str(before))
+
+    def test_the_rail_is_looked_at_nearer_by_keys_and_wheel(self) -> None:
+        """Plus and the wheel with Ctrl come nearer, arrows move along, Home goes to now, Escape shows all again."""
+        page = self.open("/")
+        rail = page.get_by_role("img", name=re.compile("^Slip skewers: in|: in .*Slip skewers: in"))
+        nearer = page.get_by_role("button", name="Nearer in time")
+        everything = page.get_by_role("button", name="all", exact=True)
+        expect(rail).to_be_visible()
+        first = rail.text_content() or ""
+        for key in ("+", "ArrowRight"):
+            before = rail.text_content() or ""
+            nearer.press(key)
+            expect(rail).not_to_have_text(before)
+        nearer.press("Home")
+        expect(rail).to_contain_text("now")
+        nearer.press("Escape")
+        expect(everything).to_be_hidden()
+        expect(rail).to_have_text(first)
+        rail.hover()
+        page.keyboard.down("Control")
+        page.mouse.wheel(0, -100)
+        page.keyboard.up("Control")
+        expect(everything).to_be_visible()
+        everything.click()
+        expect(rail).to_have_text(first)
 
     def test_marks_are_moved_by_mouse(self) -> None:
         """A start dragged to the right comes later; one that cannot be is refused with words, and stays."""

@@ -2,6 +2,9 @@ import { scaleTime } from 'd3-scale'
 import { useEffect, useRef, useState } from 'react'
 import { hoursLater, hoursOfDay, told } from '../lib/clock'
 import { RailHandle } from './RailHandle'
+import { RailLane } from './RailLane'
+import { RailNearer } from './RailNearer'
+import { useRailSpan } from './useRailSpan'
 
 /** One batch on the rail; times are set by the plan. */
 export interface TimelineRow {
@@ -26,7 +29,6 @@ export type Mark = 'meal' | 'pull' | 'start'
 const LANE_PX = 24
 const NARROW_LANE_PX = 36
 const NAMES_PX = 168
-const LETTER_PX = 7
 const NOW_PX = 90 // hours nearer than this would stand under the mark of the present
 
 function useWidth() {
@@ -63,7 +65,8 @@ interface RailProps {
 export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProps) {
   const { frame, width } = useWidth()
   const names = width < 700 ? 0 : NAMES_PX
-  const domain = spanOf(rows, now)
+  const span = useRailSpan(spanOf(rows, now), now, frame)
+  const { domain } = span
   const x = scaleTime()
     .domain(domain)
     .range([names, width - 8])
@@ -71,8 +74,19 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
   const height = 26 + Math.max(rows.length, 1) * step + 6
   const mark = Math.max(x(now), names === 0 ? 26 : 0) // the word stays on a narrow screen
   const days = (domain[1].getTime() - domain[0].getTime()) / 86_400_000
+  const hours = hoursOfDay(domain[0], domain[1], hoursTold(days, width), zone).filter(
+    (hour) => x(hour) >= names,
+  )
+  const named = apart(
+    hours.filter((hour) => Math.abs(x(hour) - x(now)) > NOW_PX && x(hour) < width - BUTTONS_PX),
+    x,
+  )
   return (
-    <div ref={frame} className="relative border-t-4 border-double border-rule bg-raised">
+    <div
+      ref={frame}
+      className="relative overflow-clip border-t-4 border-double border-rule bg-raised"
+      {...span.pinch}
+    >
       <svg width={width} height={height} role="img" aria-label={railWords(rows, zone)}>
         {busy.map((stretch) => {
           const left = Math.max(names, x(stretch.begins))
@@ -88,10 +102,10 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
             />
           )
         })}
-        {hoursOfDay(domain[0], domain[1], hoursTold(days, width), zone).map((hour) => (
+        {hours.map((hour) => (
           <g key={hour.getTime()} transform={`translate(${x(hour)} 0)`}>
             <path d={`M0 0V${height}`} stroke="var(--rule)" />
-            {Math.abs(x(hour) - x(now)) > NOW_PX && (
+            {named.has(hour) && (
               <text x="4" y="16" fontSize="14" fill="var(--quiet)">
                 {told(hour, zone)}
               </text>
@@ -99,7 +113,7 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
           </g>
         ))}
         {rows.map((lane, index) => (
-          <LaneMarks
+          <RailLane
             key={lane.id}
             lane={lane}
             y={26 + index * step + (names === 0 ? 13 : 0)}
@@ -122,34 +136,51 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
       </svg>
       {onMove &&
         rows.flatMap((lane, index) =>
-          lane.movable
-            .filter((mark) => x(lane[places[mark]]) >= names && x(lane[places[mark]]) <= width)
-            .map((mark) => (
-              <RailHandle
-                key={`${lane.id} ${mark}`}
-                label={`${words[mark]} of ${lane.name}`}
-                at={lane[places[mark]]}
-                span={domain}
-                x={x}
-                momentAt={(px) => x.invert(px)}
-                top={26 + index * step}
-                height={step}
-                width={width}
-                side={mark === 'meal' ? 'after' : 'before'}
-                zone={zone}
-                onMove={(to) => onMove(lane.id, mark, to)}
-                onAsk={(to) => onAsk?.(lane.id, mark, to) ?? Promise.resolve('')}
-              />
-            )),
+          handlesOf(lane, x, names, width).map(({ mark, left }) => (
+            <RailHandle
+              key={`${lane.id} ${mark}`}
+              label={`${words[mark]} of ${lane.name}`}
+              at={lane[places[mark]]}
+              span={domain}
+              x={x}
+              momentAt={(px) => x.invert(px)}
+              top={26 + index * step}
+              height={step}
+              left={left}
+              zone={zone}
+              onMove={(to) => onMove(lane.id, mark, to)}
+              onAsk={(to) => onAsk?.(lane.id, mark, to) ?? Promise.resolve('')}
+            />
+          )),
         )}
+      <RailNearer span={span} />
     </div>
   )
+}
+
+const HANDLE_PX = 26
+
+/** Where the handles of a batch lie: each at its mark, none over another. */
+function handlesOf(lane: TimelineRow, x: (moment: Date) => number, names: number, width: number) {
+  const shown = lane.movable
+    .map((mark) => ({ mark, at: x(lane[places[mark]]) }))
+    .filter(({ at }) => at >= names && at <= width)
+    .sort((one, other) => one.at - other.at)
+  const rightmost = width - HANDLE_PX * shown.length
+  let free = Math.max(names, 0)
+  return shown.map(({ mark, at }, place) => {
+    const wanted = mark === 'meal' ? at : at - HANDLE_PX
+    const left = Math.min(Math.max(wanted, free), rightmost + place * HANDLE_PX)
+    free = left + HANDLE_PX
+    return { mark, left }
+  })
 }
 
 const places = { meal: 'meal', pull: 'pull', start: 'contact' } as const
 const words = { meal: 'Meal', pull: 'Pull', start: 'Start' }
 
-/** From now to after the last meal; one batch alone from its first step, so that a short hold is no speck. */
+/** What is next: to after the last meal of the coming two days, or the next one; one batch alone from its first step,
+ * so that a short hold is no speck. */
 function spanOf(rows: TimelineRow[], now: Date): [Date, Date] {
   const [only, another] = rows
   if (only && !another) {
@@ -157,7 +188,10 @@ function spanOf(rows: TimelineRow[], now: Date): [Date, Date] {
     const begins = Math.max(hoursLater(now, -2).getTime(), first - FIRST_STEP_MS)
     return [new Date(begins), hoursLater(new Date(Math.max(only.meal.getTime(), now.getTime())), 3)]
   }
-  const last = Math.max(hoursLater(now, 12).getTime(), ...rows.map((lane) => lane.meal.getTime()))
+  const meals = rows.map((lane) => lane.meal.getTime()).filter((meal) => meal > now.getTime())
+  const soon = meals.filter((meal) => meal <= hoursLater(now, NEXT_H).getTime())
+  const next = soon.length > 0 ? Math.max(...soon) : Math.min(...meals, Infinity)
+  const last = Math.max(hoursLater(now, 12).getTime(), Number.isFinite(next) ? next : 0)
   return [hoursLater(now, -2), hoursLater(new Date(last), 7)]
 }
 
@@ -169,7 +203,19 @@ function hoursTold(days: number, width: number): number[] {
   return Array.from({ length: 24 / every }, (_, at) => first + at * every)
 }
 
+/** Those hours whose names do not run into each other. */
+function apart(hours: Date[], x: (moment: Date) => number): Set<Date> {
+  const kept: Date[] = []
+  for (const hour of hours) {
+    const before = kept.at(-1)
+    if (!before || x(hour) - x(before) >= LABEL_PX) kept.push(hour)
+  }
+  return new Set(kept)
+}
+
+const NEXT_H = 48
 const LABEL_PX = 96
+const BUTTONS_PX = 150 // hours under the buttons are not told
 const FIRST_STEP_MS = 3_600_000
 
 const railWords = (rows: TimelineRow[], zone: string | undefined) =>
@@ -181,61 +227,3 @@ const railWords = (rows: TimelineRow[], zone: string | undefined) =>
             `${lane.name}: in ${told(lane.contact, zone)}, out ${told(lane.pull, zone)}, meal ${told(lane.meal, zone)}`,
         )
         .join('. ')
-
-interface LaneMarksProps {
-  lane: TimelineRow
-  y: number
-  x: (moment: Date) => number
-  names: number
-  width: number
-  current: boolean
-  zone: string | undefined
-}
-
-function LaneMarks({ lane, y, x, names, width, current, zone }: LaneMarksProps) {
-  const clamp = (moment: Date) => Math.min(width - 8, Math.max(names, x(moment)))
-  const bar = (from: Date, to: Date, height: number, fill: string, opacity = 1) => (
-    <rect
-      x={clamp(from)}
-      width={Math.max(0, clamp(to) - clamp(from))}
-      y={y + 11 - height / 2}
-      height={height}
-      fill={fill}
-      opacity={opacity}
-    />
-  )
-  const visible = x(lane.closes) <= width - 8
-  return (
-    <g>
-      {bar(lane.contact, lane.opens, 4, 'var(--quiet)', 0.6)}
-      {bar(lane.opens, lane.bestFrom, 10, 'var(--enamel)', 0.45)}
-      {bar(lane.bestFrom, lane.bestUntil, 16, 'var(--enamel)')}
-      {bar(lane.bestUntil, lane.closes, 10, 'var(--enamel)', 0.45)}
-      {visible && <rect x={x(lane.closes)} width="3" y={y + 1} height="20" fill="var(--stop)" />}
-      {visible && x(lane.closes) + 16 + lane.ends.length * LETTER_PX < width && (
-        <text x={x(lane.closes) + 8} y={y + 16} fontSize="14" fill="var(--stop)">
-          {lane.ends}
-        </text>
-      )}
-      {lane.ticks
-        .filter((tick) => x(tick.at) >= names && x(tick.at) <= width - 8)
-        .map((tick) => (
-          <path key={tick.at.getTime()} d={`M${x(tick.at)} ${y + 17}v6`} stroke="var(--ink)" strokeWidth="2">
-            <title>{`${told(tick.at, zone)} ${tick.says}`}</title>
-          </path>
-        ))}
-      <path d={`M${x(lane.pull) - 5} ${y + 1}h10l-5 7z`} fill="var(--ink)" stroke="var(--raised)" />
-      <path d={`M${x(lane.meal)} ${y}v22`} stroke="var(--ink)" strokeWidth="2" strokeDasharray="3 3" />
-      <text
-        x={names > 0 ? 14 : 4}
-        y={names > 0 ? y + 16 : y - 1}
-        fontSize={names > 0 ? 15 : 13}
-        fontFamily="Besley"
-        fontWeight={current ? 700 : 500}
-        fill="var(--ink)"
-      >
-        {lane.name}
-      </text>
-    </g>
-  )
-}

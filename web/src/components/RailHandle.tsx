@@ -19,10 +19,8 @@ interface RailHandleProps {
   momentAt: (px: number) => Date
   top: number
   height: number
-  /** How wide the rail is: the handle stays on it. */
-  width: number
-  /** On which side of its mark the handle is taken, so that two near each other stay apart. */
-  side: 'before' | 'after'
+  /** Where the handle lies in px, beside its mark: two near each other stay apart. */
+  left: number
   zone: string | undefined
   /** Answers whether it was moved. */
   onMove: (to: Date) => Promise<boolean>
@@ -32,7 +30,7 @@ interface RailHandleProps {
 
 /** A mark of the rail that is moved by arrow keys, mouse or touch; it settles a moment later. */
 export function RailHandle(props: RailHandleProps) {
-  const { label, at, span, x, momentAt, top, height, width, side, zone, onMove, onAsk } = props
+  const { label, at, span, x, momentAt, top, height, left, zone, onMove, onAsk } = props
   const [wish, setWish] = useState<{ from: number; to: Date }>()
   const [does, setDoes] = useState('')
   const dragged = useRef<{ from: number; at: Date } | null>(null)
@@ -82,7 +80,6 @@ export function RailHandle(props: RailHandleProps) {
     PageDown: -1,
     PageUp: 1,
   }
-  const left = Math.min(x(shown) - (side === 'before' ? WIDE_PX : 0), width - WIDE_PX)
   return (
     <div
       role="slider"
@@ -94,7 +91,7 @@ export function RailHandle(props: RailHandleProps) {
       aria-valuetext={told(shown, zone)}
       title={`${label}: ${told(shown, zone)}. Drag it, or use the arrow keys.`}
       className={`absolute cursor-ew-resize touch-none ${asked ? 'bg-enamel/25' : ''}`}
-      style={{ left, width: WIDE_PX, top, height }}
+      style={{ left: left + x(shown) - x(at), width: WIDE_PX, top, height }}
       onKeyDown={(event) => {
         const by = hours[event.key]
         if (by === undefined) return

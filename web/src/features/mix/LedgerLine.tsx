@@ -37,7 +37,7 @@ export function LedgerLine({
 }: LedgerLineProps) {
   return (
     <li
-      className={`grid grid-cols-[4.6rem_minmax(0,1fr)_auto] items-center gap-x-3 wide:grid-cols-[5.2rem_minmax(0,1fr)_auto] wide:gap-x-4 border-b border-rule py-px ${chosen ? 'bg-raised' : ''}`}
+      className={`grid grid-cols-[4.6rem_minmax(0,1fr)_auto] max-[23rem]:grid-cols-[3.6rem_minmax(0,1fr)_auto] max-[23rem]:gap-x-2 items-center gap-x-3 wide:grid-cols-[5.2rem_minmax(0,1fr)_auto] wide:gap-x-4 border-b border-rule py-px ${chosen ? 'bg-raised' : ''}`}
     >
       <div className="text-right text-[1.45rem] font-bold">
         {item && figure ? (
@@ -86,7 +86,7 @@ export function LedgerLine({
           </p>
         )}
       </div>
-      <div className="flex">
+      <div className="flex max-[23rem]:flex-col">
         <LockButton line={line} onMark={onMark} />
         <LineMenu line={line} onMark={onMark} onSwap={onSwap} onRemove={onRemove} />
       </div>

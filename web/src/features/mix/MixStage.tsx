@@ -41,7 +41,7 @@ export function MixStage({ batch, draft, change }: DrawerProps) {
     }
   }
   return (
-    <div className="grid gap-6 wide:grid-cols-[minmax(0,1fr)_28rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-6 wide:grid-cols-[minmax(0,1fr)_28rem]">
       <Ledger
         batch={batch}
         draft={draft}

@@ -10,7 +10,7 @@ export function PantryRow({ item }: { item: PantryItem }) {
   return (
     <li className="border-b border-rule">
       <Disclosure>
-        <DisclosureButton className="grid min-h-14 w-full grid-cols-[minmax(0,1fr)] cursor-pointer items-center gap-x-5 py-1 text-left wide:grid-cols-[minmax(0,1fr)_18rem_9rem_9rem]">
+        <DisclosureButton className="grid min-h-14 w-full grid-cols-[minmax(0,1fr)] cursor-pointer items-center gap-x-5 py-1 text-left wide:grid-cols-[minmax(0,1fr)_minmax(0,18rem)_minmax(0,9rem)_minmax(0,9rem)]">
           <span>
             <span className="block text-[1.1rem] font-semibold">
               {item.name}

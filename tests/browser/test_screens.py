@@ -13,6 +13,7 @@ from playwright.sync_api import Page, ViewportSize
 from tests.browser.support import LAPTOP, PHONE, BrowserCase
 from tests.saturday import saturday_kitchen
 
+TABLET, SMALLEST = ViewportSize(width=768, height=1024), ViewportSize(width=320, height=568)
 VIEWS = (
     "/", "/logbook", "/pantry", "/learn", "/settings", "/settings/household", "/settings/data", "/settings/device",
     "/cautions", "/today",
@@ -68,8 +69,18 @@ class Looked(BrowserCase):
             if size == PHONE:
                 self.assertEqual(page.evaluate(SMALL_TARGETS), [])
 
+    def assert_fits_in_large_letters(self, page: Page, path: str) -> None:
+        """No wider than a laptop whose owner has set letters twice as large."""
+        page.set_viewport_size(LAPTOP)
+        letters = page.context.new_cdp_session(page)
+        letters.send("Page.setFontSizes", {"fontSizes": {"standard": 32, "fixed": 26}})
+        page.wait_for_function("getComputedStyle(document.documentElement).fontSize === '34px'")
+        self.traffic.settle()
+        with self.subTest(path=path, letters="twice as large"):
+            self.assertLessEqual(page.evaluate("document.documentElement.scrollWidth - innerWidth"), 0)
+
     def look_at(self, *paths: str) -> None:
-        """Each screen on a laptop by day and on a phone in the evening."""
+        """Each screen on a laptop by day and on the smallest phone in the evening; it fits all between."""
         for path in paths:
             page = self.open(path)
             if path == "/pantry":  # a long list of rows that are all alike is looked at by a few of them
@@ -77,9 +88,11 @@ class Looked(BrowserCase):
                 self.traffic.settle()
             self.assert_clean(page, path)
             self.assert_fits(page, path, LAPTOP)
-            self.assert_fits(page, path, PHONE)
+            for size in (TABLET, PHONE, SMALLEST):
+                self.assert_fits(page, path, size)
             self.in_light(page, "evening")
-            self.assert_clean(page, f"{path} in the evening, on a phone")
+            self.assert_clean(page, f"{path} in the evening, on a small phone")
+            self.assert_fits_in_large_letters(page, path)
             page.close()
 
 

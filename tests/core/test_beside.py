@@ -27,6 +27,7 @@ from vadouvan.core.judgement.judge import Judgement
 from vadouvan.errors import InputError
 
 THIGHS = of_kind("chicken_thigh_bone", "1.2 kg", "", "", "12 g salt", "40 g yoghurt")
+SLOW = replace(SATURDAY, lead="4 h")
 SHANK = of_kind("lamb_shank", "1.6 kg", "", "", "18 g salt", "200 g red wine", "40 g olive oil")
 
 
@@ -212,6 +213,65 @@ class Companions(unittest.TestCase):
         step = steps_of(found)["reduce-clean"]
         self.assertEqual(step.says, "Boil the clean part down to 80 g, for the table.")
         self.assertEqual(step.ends, steps_of(found)["rest"].ends)
+
+    def test_the_clean_part_thinned(self) -> None:
+        """Water stirred in, its salt the same in more of it."""
+        parts = {}
+        for to in ("", "with 60 g water", "180 g", "thinned to 150 %"):
+            draft = replace(
+                of_kind("chicken_thigh_bone", "1.2 kg", "", "", "20 g salt", "300 g yoghurt", "100 g water"),
+                quantity=QuantityInput(set_aside="120 g", set_aside_for="the table", set_aside_to=to),
+            )
+            found = planned(draft, StageInput("1", "oven", "200 C", "plain", "40 min"))
+            assert found.plate is not None
+            parts[to] = next(part for part in found.plate.parts if part.id == "set-aside")
+            if to:
+                self.assertEqual(
+                    steps_of(found)["reduce-clean"].says, "Stir 60 g water into the clean part, for the table."
+                )
+        for part in parts.values():
+            self.assertAlmostEqual(part.salt_kg, parts[""].salt_kg)
+        self.assertAlmostEqual(parts["180 g"].mass_kg, 1.5 * parts[""].mass_kg)
+        self.assertEqual(len({part.mass_kg for name, part in parts.items() if name}), 1)
+
+    def test_a_second_seasoning_by_the_hour(self) -> None:
+        """After so long, so long before the end, at the start; what has its moment does not stand twice."""
+        for when, of, minutes in (
+            ("after 1 h", "start", 60),
+            ("30 min before the end", "end", 30),
+            ("in the last 10 minutes", "end", 10),
+            ("45 min in", "start", 45),
+            ("at the start", "start", 0),
+            ("at the end", "end", 0),
+        ):
+            with self.subTest(when):
+                pot = CompanionInput("p", "pot", "second salt", "4 g salt", when=when)
+                found = planned(SHANK, StageInput("1", "pot", minutes="3 h"), companions=(pot,), meal=SLOW)
+                steps = steps_of(found)
+                self.assertEqual(found.reading.problems, [])
+                cook, second = steps["cook"], steps["moment-p"]
+                apart = second.at - cook.at if of == "start" else cook.ends - second.at
+                self.assertEqual((apart, "pot-p" in steps), (timedelta(minutes=minutes), False))
+                self.assertEqual(second.says, "In with it: second salt.")
+
+    def test_a_moment_that_cannot_be_read_is_asked(self) -> None:
+        """Without a word for from where it counts, or without a time, it says so and keeps its usual moment."""
+        for when in ("1 h", "after a while"):
+            with self.subTest(when):
+                pot = CompanionInput("p", "pot", "carrots", "300 g carrot", when=when)
+                found = planned(SHANK, StageInput("1", "pot", minutes="3 h"), companions=(pot,), meal=SLOW)
+                self.assertEqual([one.field for one in found.reading.problems], ["companions.p.when"])
+                self.assertIn("pot-p", steps_of(found))
+
+    def test_each_tells_its_own_balance(self) -> None:
+        """Salt, sugar, acid and fat over what comes to the table, pH, heat, and what it contains."""
+        glaze = CompanionInput("b", "glaze", "", "60 g honey\n20 g soy sauce\n20 g lemon juice\n5 g chilli flakes")
+        plate = judged(replace(THIGHS, companions=(glaze,))).plate
+        assert plate is not None
+        told = plate.companions[0].says[-1]
+        self.assertRegex(told, r"By itself: salt 2\.\d+ %, sugar \d+ %, acid 1\.?\d* %.*pH about [34]\.\d, chilli heat")
+        self.assertIn("Contains gluten, soy.", told)
+        self.assertIn("Contains", plate.says[0])
 
     def test_the_used_mix_is_boiled_once_the_meat_is_out(self) -> None:
         """Before anything is brushed with it."""

@@ -130,6 +130,17 @@ class Surface(unittest.TestCase):
         """Water does not get hotter than it boils."""
         self.assertIsNone(hardest([CookStage("pot", 100.0)]))
 
+    def test_a_dark_crust_that_is_meant_is_no_fault(self) -> None:
+        """What would be warned of is told as meant; far more sugar burns whatever is meant."""
+        for honey, kinds in (("12 g honey", ("warn", "note")), ("120 g honey", ("warn", "warn"))):
+            sweet = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", honey)
+            for crust, kind in zip(("", "dark"), kinds, strict=True):
+                with self.subTest(honey, crust=crust):
+                    fire = fire_of(cooked(sweet, StageInput("1", "grill", minutes="12 min"), crust=crust))
+                    told = next(one for one in fire.told if one.id == "sugar")
+                    self.assertEqual(told.kind, kind)
+                    self.assertEqual("as you mean it" in told.says, (crust, kind) == ("dark", "note"))
+
     def test_minutes_count_with_the_heat(self) -> None:
         """A minute at 230 C, five, forty: the same honey is fine, then dark, then burned; the line is named."""
         sweet = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt", "40 g honey", "60 g yoghurt")

@@ -41,7 +41,7 @@ class Companions(unittest.TestCase):
         told = plate_of(beside("glaze", "late glaze", "80 g honey", "20 g soy sauce")).companions[0]
         self.assertRegex(told.says[0], r"^100 g over the surface: [\d.]+ mm, in \d+ thin rounds\.$")
         self.assertIn("burns if it stays long at about 220 °C", told.says[1])
-        self.assertNotIn("salt", " ".join(told.says))
+        self.assertNotIn("salty", " ".join(told.says))
         in_pot = replace(steak("12 g salt"), fire=FireInput(stages=(StageInput("1", "pot", minutes="90"),)))
         self.assertEqual(len(plate_of(beside("glaze", "", "80 g honey", draft=in_pot)).companions[0].says), 1)
 

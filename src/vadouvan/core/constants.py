@@ -217,6 +217,7 @@ SUGAR_LIMIT_FIERCE = Constant(0.015, 0.008, 0.025, "kg/m2", "calibration", "ours
 SUGAR_LIMIT_HOT = Constant(0.030, 0.015, 0.045, "kg/m2", "calibration", "ours")  # at 215 C
 SUGAR_LIMIT_MEDIUM = Constant(0.060, 0.040, 0.090, "kg/m2", "calibration", "ours")  # at 185 C
 SUGAR_LIMIT_GENTLE = Constant(0.120, 0.080, 0.180, "kg/m2", "calibration", "ours")  # at 150 C
+DARK_BEARS = Constant(1.6, 1.3, 2.0, "1", "calibration", "ours")  # times the limit, where a dark crust is meant
 BURNS_AFTER_MIN = Constant(15.0, 10.0, 25.0, "min", "calibration", "ours")  # what the limits are told for
 SLOW_HEAT_C = Constant(150.0, 130.0, 160.0, "C", "calibration", "ours")
 SLOW_COOK = Constant(90.0, 60.0, 120.0, "min", "calibration", "ours")

@@ -1711,7 +1711,7 @@ export interface components {
         /**
          * CompanionInput
          * @description A mix beside the marinade, such as a glaze or a sauce: what it is, its name, its lines as one text, what it is
-         *     boiled down to, how much of it is eaten.
+         *     boiled down or thinned to, how much of it is eaten, when it goes in or on.
          */
         CompanionInput: {
             /**
@@ -1741,6 +1741,11 @@ export interface components {
              * @default
              */
             title: string;
+            /**
+             * When
+             * @default
+             */
+            when: string;
         };
         /**
          * CompanionLineOut
@@ -2145,6 +2150,7 @@ export interface components {
              * @default {
              *       "boil": "",
              *       "core": "",
+             *       "crust": "",
              *       "doneness": "",
              *       "dries": "",
              *       "freeze": "",
@@ -2411,7 +2417,7 @@ export interface components {
          *
          *     ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked. ``dries`` is how long it lies
          *     uncovered in the fridge before the heat, ``travels`` how long in a cold box, ``rest`` how long it rests after it;
-         *     ``own_steps`` are what else is to be done meanwhile.
+         *     ``own_steps`` are what else is to be done meanwhile; ``crust`` says how dark it is meant to become.
          */
         FireInput: {
             /**
@@ -2424,6 +2430,11 @@ export interface components {
              * @default
              */
             core: string;
+            /**
+             * Crust
+             * @default
+             */
+            crust: string;
             /**
              * Doneness
              * @default

@@ -77,6 +77,7 @@ export const BLANK = {
     travels: '',
     rest: '',
     own_steps: [],
+    crust: '',
   },
   companions: [],
 }
@@ -110,5 +111,5 @@ export function withInstead(mix: readonly Line[], id: string, texts: readonly st
 
 /** A mix beside the marinade, from its heading and its lines. */
 export function companionOf(title: string, lines: readonly string[]) {
-  return { id: freshId(), kind: '', title, text: lines.join('\n'), eaten: '', reduce_to: '' }
+  return { id: freshId(), kind: '', title, text: lines.join('\n'), eaten: '', reduce_to: '', when: '' }
 }

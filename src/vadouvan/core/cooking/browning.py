@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from vadouvan.core.constants import (
     BURNS_AFTER_MIN,
+    DARK_BEARS,
     SUGAR_LIMIT_FIERCE,
     SUGAR_LIMIT_GENTLE,
     SUGAR_LIMIT_HOT,
@@ -32,11 +33,15 @@ WORTH_NAMING = 0.15  # of the browning sugar
 
 @dataclass(frozen=True)
 class Exposure:
-    """The dry stage whose heat and minutes a sugared surface bears least: its limit [kg/m2], heat [C], time [min]."""
+    """The dry stage whose heat and minutes a sugared surface bears least: its limit [kg/m2], heat [C], time [min].
+
+    Where a dark crust is meant, the limit lies further up, and less is no fault.
+    """
 
     limit: float
     heat_c: float
     minutes: float
+    dark_is_meant: bool = False
 
 
 def browns(portion: Portion) -> float:
@@ -76,10 +81,11 @@ def _between(x: float, xs: Sequence[float], ys: Sequence[float]) -> float:
     return ys[-1]
 
 
-def hardest(stages: Sequence[CookStage]) -> Exposure | None:
+def hardest(stages: Sequence[CookStage], *, dark_is_meant: bool = False) -> Exposure | None:
     """The stage that bears least sugar; none where all of them are moist."""
+    times = DARK_BEARS.value if dark_is_meant else 1.0
     found = [
-        Exposure(sugar_limit(heat_c, minutes), heat_c, minutes)
+        Exposure(times * sugar_limit(heat_c, minutes), heat_c, minutes, dark_is_meant)
         for stage in stages
         if stage.place not in MOIST
         for heat_c in (stage.plain_heat_c or USUAL_HEAT_C[stage.place],)
@@ -98,9 +104,12 @@ def sugar_says(sugar_kg_per_m2: float, exposure: Exposure | None, portions: Sequ
     )
     if sugar_kg_per_m2 <= exposure.limit:
         limit = number_told(exposure.limit * 1000)
+        if exposure.dark_is_meant:
+            return f"{told}: it goes dark, as you mean it to; past {limit} g it burns all the same.", False
         return f"{told}: it darkens early, and looks burned before it is; {limit} g are the limit.", False
     move = number_told((1 - exposure.limit / sugar_kg_per_m2) * 100)
-    cooler = _bears_from(sugar_kg_per_m2, exposure.minutes)
+    bears = DARK_BEARS.value if exposure.dark_is_meant else 1.0
+    cooler = _bears_from(sugar_kg_per_m2 / bears, exposure.minutes)
     further = f"go down to about {number_told(cooler)} °C or further from the heat" if cooler else "start further away"
     says = (
         f"{told}: it burns. Keep about {move} % of the sweet things for a glaze in the last 5 to 10 minutes, "

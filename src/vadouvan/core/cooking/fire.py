@@ -41,3 +41,4 @@ class FireInterpretation:
     travels_min: float = 0.0
     rest_min: float | None = None
     own_steps: tuple[OwnStep, ...] = ()
+    dark_is_meant: bool = False

@@ -49,10 +49,19 @@ class SurfaceLeft:
     told: tuple[Told, ...]
 
 
+@dataclass(frozen=True)
+class Exposed:
+    """The heat that a surface meets, stage by stage, and whether it is meant to become dark."""
+
+    stages: Sequence[CookStage]
+    dark_is_meant: bool = False
+
+
 def surface_left(
-    cut: Cut, portions: Sequence[Portion], consistency: Consistency, left: Left, stages: Sequence[CookStage]
+    cut: Cut, portions: Sequence[Portion], consistency: Consistency, left: Left, exposed: Exposed
 ) -> SurfaceLeft:
     """What is on the surface when it meets the heat, after it was patted, wiped or left as it is."""
+    stages = exposed.stages
     mass_kg = sum(portion.mass_kg.value for portion in portions)
     thick, thin = CLINGS_THICK_KG_PER_M2.value, CLINGS_THIN_KG_PER_M2.value
     film = thick ** (1 - consistency.runny) * thin**consistency.runny
@@ -62,7 +71,7 @@ def surface_left(
     water_kg = share * sum(portion.ingredient.water * portion.mass_kg.value for portion in portions)
     browning_kg = sum(portion.ingredient.sugar.value * portion.mass_kg.value * browns(portion) for portion in portions)
     sugar = share * browning_kg / cut.open_area_m2
-    exposure = hardest(stages)
+    exposure = hardest(stages, dark_is_meant=exposed.dark_is_meant)
     told = (
         *_water_told(clings_kg, left_kg, water_kg, left, stages),
         *_sugar_told(sugar, exposure, portions),

@@ -198,7 +198,7 @@ class FireInput:
 
     ``freeze`` says whether the part for the freezer goes there raw in its mix or cooked. ``dries`` is how long it lies
     uncovered in the fridge before the heat, ``travels`` how long in a cold box, ``rest`` how long it rests after it;
-    ``own_steps`` are what else is to be done meanwhile.
+    ``own_steps`` are what else is to be done meanwhile; ``crust`` says how dark it is meant to become.
     """
 
     surface: Text = ""
@@ -213,12 +213,13 @@ class FireInput:
     travels: Text = ""
     rest: Text = ""
     own_steps: Annotated[tuple[OwnStepInput, ...], Len(0, 100)] = ()
+    crust: Text = ""
 
 
 @dataclass(frozen=True)
 class CompanionInput:
     """A mix beside the marinade, such as a glaze or a sauce: what it is, its name, its lines as one text, what it is
-    boiled down to, how much of it is eaten.
+    boiled down or thinned to, how much of it is eaten, when it goes in or on.
     """
 
     id: Identity
@@ -227,6 +228,7 @@ class CompanionInput:
     text: Text = ""
     eaten: Text = ""
     reduce_to: Text = ""
+    when: Text = ""
 
 
 @dataclass(frozen=True)

@@ -10,6 +10,7 @@ from typing import Literal, get_args
 from vadouvan.core.constants import EATEN_COATING, EATEN_DIP, EATEN_GLAZE, GLAZE_DENSITY, GLAZE_ROUND_M
 from vadouvan.core.draft.typed import MOST_COMPANIONS, MOST_LINES, CompanionInput, LineInput
 from vadouvan.core.interpretation.mix import portion_of, single_lines
+from vadouvan.core.interpretation.moment import CookMoment, moment_typed
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.interpretation.reduced import reduced_to
 from vadouvan.core.measures.numbers import leading_number
@@ -58,17 +59,23 @@ class Companion:
     lines: tuple[Portion | InputError, ...]
     eaten_share: float
     reduction: Reduction = AS_IT_IS
+    moment: CookMoment | None = None
 
     @property
     def table_kg(self) -> float:
-        """What there is of it once it is boiled down [kg]: its water goes, never more."""
+        """What there is of it once it is boiled down or thinned [kg]: its water goes, never more."""
         wanted_kg = self.reduction.of(self.mass_kg)
         return self.mass_kg if wanted_kg is None else max(wanted_kg, self.mass_kg - self.water_kg)
 
     @property
     def boils_off_kg(self) -> float:
         """Water that boils away [kg]."""
-        return self.mass_kg - self.table_kg
+        return max(0.0, self.mass_kg - self.table_kg)
+
+    @property
+    def thinned_by_kg(self) -> float:
+        """Water that is added to it [kg]."""
+        return max(0.0, self.table_kg - self.mass_kg)
 
     @property
     def water_kg(self) -> float:
@@ -130,7 +137,8 @@ def _companion(said: CompanionInput, pantry: Pantry, notes: Notes, meat_kg: floa
                 notes.problems.append(found)
     title = said.title.strip() or kind
     reduction = reduced_to(said.reduce_to, f"{path}.reduce_to", notes)
-    return Companion(said.id, kind, title, tuple(lines), _eaten(said.eaten, kind, path, notes), reduction)
+    moment = moment_typed(said.when, f"{path}.when", notes)
+    return Companion(said.id, kind, title, tuple(lines), _eaten(said.eaten, kind, path, notes), reduction, moment)
 
 
 def glaze_rounds(one: Companion, open_area_m2: float) -> int:

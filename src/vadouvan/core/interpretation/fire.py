@@ -32,6 +32,7 @@ SCHOOLS: dict[str, DonenessRule] = {name: name for name in get_args(DonenessRule
 SURFACES: dict[str, Left] = {name: name for name in get_args(Left)}
 FREEZES = {"raw": False, "cooked": True}
 SAUCES = {"discard": False, "boil": True}
+CRUSTS = {"browned": False, "dark": True}
 AIR = {"fan": True, "plain": False}
 CORE_ACCEPTED = 'Write 40 to 100 C, such as "74 C" or "165 F".'
 
@@ -57,6 +58,7 @@ def read_fire(said: FireInput, notes: Notes) -> FireInterpretation:
         travels_min=_minutes(said.travels, TRAVEL, "fire.travels_min", notes) or 0.0,
         rest_min=_minutes(said.rest, REST, "fire.rest_min", notes),
         own_steps=_own_steps(said, notes),
+        dark_is_meant=notes.choice(said.crust, CRUSTS, (False, "browned"), "fire.crust"),
     )
 
 

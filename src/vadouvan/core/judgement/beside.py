@@ -16,7 +16,7 @@ from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cooking.stages import MOIST, CookPlace, CookStage, as_given
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import number_told
-from vadouvan.core.interpretation.companions import Companion, glaze_rounds
+from vadouvan.core.interpretation.companions import Companion, CompanionKind, glaze_rounds
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.schedule.steps import COOKED_AT
 
@@ -35,6 +35,14 @@ HEATS_UP: dict[CookPlace, str] = {
     "fryer": "Heat the oil{at}: no more than half of the pot full, nothing wet near it.",
     "steamer": "Bring the water to the boil.",
 }
+DEEDS: dict[CompanionKind, str] = {
+    "glaze": "Brush on {title}, thinly.",
+    "sauce": "Stir in {title}.",
+    "dip": "Set out {title}.",
+    "finish": "Season with {title}.",
+    "pot": "In with it: {title}.",
+    "coating": "Coat it with {title}.",
+}
 MAY_BEGIN_BEFORE = ("heat-up", "own", "reduce-clean", "sauce")
 ROUND_EVERY_MIN, ROUND_MIN, MOST_ROUNDS = 5.0, 2.0, 4
 COAT_MIN, SAUCE_MIN, SMALL_MIN, BOIL_UP_MIN = 10.0, 10.0, 2.0, 3.0
@@ -46,14 +54,16 @@ def beside(reading: Interpretation, mix: MixJudgement, cut: Cut, steps: Sequence
     by_id = {step.id: step for step in steps}
     if "serve" not in by_id or "pull" not in by_id:
         return list(steps)
+    usual = [one for one in reading.companions if one.moment is None]
     found = [
         *_heating_up(reading.stages, by_id),
-        *_coating(reading.companions, by_id),
-        *_brushed_on(reading, cut, by_id),
-        *_into_the_pot(reading, by_id),
+        *_coating(usual, by_id),
+        *_brushed_on(reading, usual, cut, by_id),
+        *_into_the_pot(reading, usual, by_id),
+        *_at_its_moment(reading, by_id),
         *_boiled(reading, by_id),
         *_clean_part(reading, mix, by_id),
-        *_to_the_table(reading.companions, by_id),
+        *_to_the_table(usual, by_id),
         *_own(reading, by_id),
     ]
     return sorted([*steps, *found], key=lambda step: step.at.timestamp())
@@ -97,11 +107,13 @@ def _coating(companions: Sequence[Companion], by_id: dict[str, PlanStep]) -> Ite
             yield PlanStep(f"coat-{one.id}", says, at, COAT_MIN, True, "counter", "pull")
 
 
-def _brushed_on(reading: Interpretation, cut: Cut, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+def _brushed_on(
+    reading: Interpretation, companions: Sequence[Companion], cut: Cut, by_id: dict[str, PlanStep]
+) -> Iterator[PlanStep]:
     """A glaze in thin rounds over the last minutes of the last dry heat."""
     dry = [number for number, stage in enumerate(reading.stages, start=1) if stage.place not in MOIST]
     last = by_id.get(stage_id(dry[-1])) if dry else None
-    for one in reading.companions:
+    for one in companions:
         if one.kind != "glaze" or last is None or not one.portions:
             continue
         rounds = max(1, min(glaze_rounds(one, cut.open_area_m2), MOST_ROUNDS, int(last.minutes / ROUND_EVERY_MIN)))
@@ -120,13 +132,28 @@ def _brushed_on(reading: Interpretation, cut: Cut, by_id: dict[str, PlanStep]) -
             )
 
 
-def _into_the_pot(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+def _into_the_pot(
+    reading: Interpretation, companions: Sequence[Companion], by_id: dict[str, PlanStep]
+) -> Iterator[PlanStep]:
     """What cooks with it, when the first covered stage begins, or the first of all."""
     moist = next((number for number, stage in enumerate(reading.stages, start=1) if stage.place in MOIST), 1)
     step = by_id.get(stage_id(moist))
-    for one in reading.companions:
+    for one in companions:
         if one.kind == "pot" and step is not None:
             yield PlanStep(f"pot-{one.id}", f"In with it: {one.title}.", step.at, SMALL_MIN, True, step.place, step.id)
+
+
+def _at_its_moment(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
+    """What the cook has given a moment, counted from the first heat or to the end of the last."""
+    first, last = by_id.get("cook"), by_id.get(stage_id(max(1, len(reading.stages))))
+    for one in reading.companions:
+        if one.moment is None or first is None or last is None:
+            continue
+        by = _minutes(one.moment.minutes)
+        at = later(first.at, by) if one.moment.of == "start" else later(last.ends, -by)
+        during = first if at < first.ends else last
+        says = DEEDS[one.kind].format(title=one.title)
+        yield PlanStep(f"moment-{one.id}", says, at, SMALL_MIN, True, during.place, during.id)
 
 
 def _boiled(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
@@ -144,9 +171,12 @@ def _clean_part(reading: Interpretation, mix: MixJudgement, by_id: dict[str, Pla
     to_kg = reading.mix.set_aside.reduction.of(aside_kg)
     if aside_kg <= 0 or to_kg is None:
         return
-    length = BOIL_UP_MIN + (aside_kg - to_kg) / PAN_BOILS_OFF_KG_PER_S.value / 60
     use = reading.mix.set_aside.use or "the table"
-    says = f"Boil the clean part down to {number_told(to_kg * 1000)} g, for {use}."
+    length = BOIL_UP_MIN + max(0.0, aside_kg - to_kg) / PAN_BOILS_OFF_KG_PER_S.value / 60
+    if to_kg > aside_kg:
+        says = f"Stir {number_told((to_kg - aside_kg) * 1000)} g water into the clean part, for {use}."
+    else:
+        says = f"Boil the clean part down to {number_told(to_kg * 1000)} g, for {use}."
     ends = by_id["rest"].ends if "rest" in by_id else by_id["serve"].at
     yield PlanStep("reduce-clean", says, later(ends, -_minutes(length)), length, True, "stove", "set-aside")
 
@@ -158,6 +188,8 @@ def _to_the_table(companions: Sequence[Companion], by_id: dict[str, PlanStep]) -
         if one.kind == "sauce":
             length = SAUCE_MIN + one.boils_off_kg / PAN_BOILS_OFF_KG_PER_S.value / 60
             down = f", boiled down to {number_told(one.table_kg * 1000)} g" if one.boils_off_kg > 0 else ""
+            if one.thinned_by_kg > 0:
+                down = f", thinned with {number_told(one.thinned_by_kg * 1000)} g water"
             says = f"Make {one.title}{down}."
             yield PlanStep(f"sauce-{one.id}", says, later(serve.at, -_minutes(length)), length, True, "stove", "")
         elif one.kind in ("dip", "finish"):

@@ -12,7 +12,7 @@ from vadouvan.core.cooking.doneness import AS_GOOD_AS_K, Doneness, doneness_of
 from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.sauce import Sauce, cooked_along, sauce_of
 from vadouvan.core.cooking.stages import CookStage
-from vadouvan.core.cooking.surface import SurfaceLeft, Told, surface_left
+from vadouvan.core.cooking.surface import Exposed, SurfaceLeft, Told, surface_left
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.mix.consistency import Consistency
 
@@ -44,7 +44,7 @@ def fire_judgement(
     """The fire of a batch after a hold of so many hours."""
     cut, at_contact = scenario.cut, mix.at_contact
     on_meat = at_contact.ready.portions
-    surface = surface_left(cut, on_meat, consistency, fire.surface, fire.stages)
+    surface = surface_left(cut, on_meat, consistency, fire.surface, Exposed(fire.stages, fire.dark_is_meant))
     doneness = doneness_of(cut, fire.school, fire.own_core_c)
     sauce = _sauce(fire, scenario, at_contact.balance.mass_kg.value, surface, held_h)
     told = [*surface.told, *_doneness_told(doneness, fire.stages)]
@@ -70,7 +70,8 @@ def _sauce(
     in_meat_kg = scenario.average_at(held_h) * scenario.cut.meat_kg
     outside_kg = max(0.0, scenario.balance.salt_kg - in_meat_kg)
     salt_kg = outside_kg * left_kg / mix_kg if mix_kg > 0 else 0.0
-    return sauce_of(left_kg, salt_kg, fire.boil_s, fire.reduce_to.of(left_kg))
+    wanted_kg = fire.reduce_to.of(left_kg)
+    return sauce_of(left_kg, salt_kg, fire.boil_s, None if wanted_kg is None else min(wanted_kg, left_kg))
 
 
 def _doneness_told(doneness: Doneness, stages: Sequence[CookStage]) -> list[Told]:

@@ -16,6 +16,7 @@ from vadouvan.core.constants import (
     STARCH_THICK,
     STARCH_THIN,
 )
+from vadouvan.core.contact.allergens import allergens_of, allergens_told
 from vadouvan.core.contact.mix_judgement import MixJudgement, eaten_share
 from vadouvan.core.cooking.browning import browns, hardest
 from vadouvan.core.cooking.surface import SurfaceLeft
@@ -24,9 +25,12 @@ from vadouvan.core.cut.occasion import servings_from
 from vadouvan.core.figure import Figure, Given, Working, number_told
 from vadouvan.core.interpretation.companions import Companion, glaze_film_m, glaze_rounds
 from vadouvan.core.interpretation.draft import Interpretation
-from vadouvan.core.mix.figures import sodium_words
+from vadouvan.core.mix.balance import Substance, balance_of
+from vadouvan.core.mix.figures import heat_words, sodium_words
 from vadouvan.core.parsing.amount import Portion
 
+BALANCE_WORDS: dict[Substance, str] = {"salt": "salt", "sugar": "sugar", "acid": "acid", "fat": "fat"}
+TOLD_FROM = 0.001
 # Up to these times a sauce's usual salt
 SALTED = ((0.3, "hardly salted"), (0.7, "mild"), (1.5, "salted as a sauce is"), (3.0, "salty, for little of it"))
 
@@ -79,7 +83,7 @@ def plate_of(reading: Interpretation, mix: MixJudgement, surface: SurfaceLeft, c
         servings,
         parts,
         tuple(CompanionTold(one, tuple(_told(one, reading, mix, cut, servings))) for one in reading.companions),
-        tuple(_plate_says(parts, aim_kg_per_kg)),
+        tuple(_plate_says(parts, aim_kg_per_kg, allergens_told(allergens_of(reading.all_portions, cut.kind)))),
         tuple(_figures(parts, servings)),
     )
 
@@ -139,13 +143,33 @@ def _told(one: Companion, reading: Interpretation, mix: MixJudgement, cut: Cut, 
     elif one.kind == "finish":
         yield f"{a_serving} g on a serving, with {number_told(salt_kg / servings * one.eaten_share * 1000)} g of salt."
     else:
+        before = number_told(one.mass_kg * 1000)
         boiled = (
-            f"Boiled down from {number_told(one.mass_kg * 1000)} g to {grams} g"
+            f"Boiled down from {before} g to {grams} g"
             if one.boils_off_kg > 0
+            else f"Thinned from {before} g to {grams} g"
+            if one.thinned_by_kg > 0
             else f"{grams} g"
         )
         yield f"{boiled}, {a_serving} g of it eaten a serving, {_percent(share)} % salt: {_how_salty(share)}."
         yield from _how_thick(one)
+    yield _balance_told(one)
+
+
+def _balance_told(one: Companion) -> str:
+    """Its own balance over what comes to the table, and what it contains."""
+    balance = balance_of(one.portions, one.table_kg)
+    parts = [
+        f"{word} {_percent(balance.total(substance).value)} %"
+        for substance, word in BALANCE_WORDS.items()
+        if balance.total(substance).value >= TOLD_FROM
+    ]
+    if balance.ph is not None:
+        parts.append(f"pH about {balance.ph:.1f}")
+    if balance.heat_parts:
+        parts.append(f"chilli heat {heat_words(balance)}")
+    allergens = allergens_told(allergens_of(one.portions, None))
+    return " ".join(part for part in (f"By itself: {', '.join(parts)}." if parts else "", allergens) if part)
 
 
 def _pot_told(one: Companion, reading: Interpretation, mix: MixJudgement, cut: Cut) -> str:
@@ -164,7 +188,7 @@ def _glaze_told(one: Companion, reading: Interpretation, cut: Cut) -> Iterator[s
     film_m, rounds = glaze_film_m(one, cut.open_area_m2), glaze_rounds(one, cut.open_area_m2)
     times = "one thin round" if rounds == 1 else f"{rounds} thin rounds"
     yield f"{number_told(one.mass_kg * 1000)} g over the surface: {number_told(film_m * 1000)} mm, in {times}."
-    exposure = hardest(reading.stages)
+    exposure = hardest(reading.stages, dark_is_meant=reading.fire.dark_is_meant)
     if exposure is None:
         return
     sugar = sum(line.ingredient.sugar.value * line.mass_kg.value * browns(line) for line in one.portions)
@@ -222,10 +246,10 @@ def _how_salty(share: float) -> str:
     return next((words for most, words in SALTED if share <= most * SAUCE_SALT.value), "strong, a few drops of it")
 
 
-def _plate_says(parts: Sequence[OnPlate], aim: float) -> Iterator[str]:
+def _plate_says(parts: Sequence[OnPlate], aim: float, allergens: str) -> Iterator[str]:
     salt_kg, mass_kg = sum(part.salt_kg for part in parts), sum(part.mass_kg for part in parts)
     sodium_mg = salt_kg * SODIUM_SHARE_OF_SALT.value * 1e6
-    yield f"A serving brings {sodium_words(sodium_mg)}."
+    yield f"A serving brings {sodium_words(sodium_mg)}. {allergens}".strip()
     meat, beside = parts[0], [part for part in parts[1:] if part.salt_kg > 0]
     if beside and salt_kg / mass_kg > PLATE_SALTY_ENOUGH.value * aim:
         most = max(beside, key=lambda part: part.salt_kg)

@@ -1,4 +1,4 @@
-"""How far a liquid is boiled down: water goes, everything else stays."""
+"""How far a liquid is boiled down or thinned: water goes or comes, everything else stays."""
 
 from __future__ import annotations
 
@@ -7,15 +7,17 @@ from dataclasses import dataclass
 
 @dataclass(frozen=True)
 class Reduction:
-    """What is left after boiling down: a weight [kg], or a share; neither if it is not boiled down."""
+    """What there is in the end: a weight [kg], a share, or so much water more [kg]; none if it stays as it is."""
 
     kg: float | None = None
     share: float | None = None
+    water_kg: float | None = None
 
     def of(self, mass_kg: float) -> float | None:
-        """What is left of so much [kg]; nothing if it is not boiled down, never more than there was."""
-        wanted = self.kg if self.share is None else self.share * mass_kg
-        return None if wanted is None else min(wanted, mass_kg)
+        """What there is in the end of so much [kg]; nothing if it stays as it is."""
+        if self.water_kg is not None:
+            return mass_kg + self.water_kg
+        return self.kg if self.share is None else self.share * mass_kg
 
 
 AS_IT_IS = Reduction()

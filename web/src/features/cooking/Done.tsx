@@ -13,6 +13,11 @@ const SURFACES = [
   { value: 'as_is', label: 'left as it is' },
 ]
 
+const CRUSTS = [
+  { value: 'browned', label: 'browned' },
+  { value: 'dark', label: 'dark, as I mean it' },
+]
+
 /** When it is done, and what is done to its surface first. */
 export function Done({ batch, draft, change }: FireProps) {
   const { fire, assumed } = batch.judgement
@@ -49,6 +54,16 @@ export function Done({ batch, draft, change }: FireProps) {
           fault={faultOf(batch, 'fire.surface')}
           onPick={(surface) => {
             say({ surface })
+          }}
+        />
+        <Pick
+          question="Its crust"
+          value={draft.fire.crust}
+          assumedValue={assumed['fire.crust']}
+          options={CRUSTS}
+          fault={faultOf(batch, 'fire.crust')}
+          onPick={(crust) => {
+            say({ crust })
           }}
         />
         {draft.fire.doneness === 'own' && (

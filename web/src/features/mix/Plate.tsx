@@ -70,10 +70,10 @@ export function Plate({ batch, draft, change }: DrawerProps) {
             {read && <Read read={read} />}
             <div className="grid grid-cols-2 items-end gap-x-4">
               <Said
-                question="Boiled down to"
+                question="Boiled down or thinned to"
                 stack
                 value={said.reduce_to}
-                placeholder="not, or 60 %"
+                placeholder="as it is"
                 fault={faultOf(batch, `${path}.reduce_to`)}
                 onType={(reduce_to) => {
                   say({ reduce_to })
@@ -90,9 +90,19 @@ export function Plate({ batch, draft, change }: DrawerProps) {
                   say({ eaten })
                 }}
               />
+              <Said
+                question="When, while it cooks"
+                stack
+                value={said.when}
+                placeholder="after 1 h"
+                fault={faultOf(batch, `${path}.when`)}
+                onType={(when) => {
+                  say({ when })
+                }}
+              />
               <button
                 type="button"
-                className="act col-span-2 justify-self-end"
+                className="act justify-self-end"
                 onClick={() => {
                   put((was) => was.filter((one) => one.id !== said.id))
                 }}

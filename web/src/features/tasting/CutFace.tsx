@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { api, type Taste } from '../../api/client'
 import { tasteQuery } from '../../api/queries'
 import { useKeep } from '../../api/useKeep'
@@ -102,11 +102,25 @@ function Marked({ batchId, face, onMark }: MarkedProps) {
   const kept = { face: face.face, opposite: face.opposite, reached: face.reached }
   const [placed, setPlaced] = useState<Partial<Record<PointName, Place | null>>>(kept)
   const [chosen, setChosen] = useState<PointName>('face')
+  const wanted = useRef<Record<PointName, Place> | null>(null)
+  const sending = useRef(false)
   const put = (name: PointName, place: Place) => {
     const all = { ...placed, [name]: place }
     setPlaced(all)
     const { face: first, opposite, reached } = all
-    if (first && opposite && reached) void onMark({ face: first, opposite, reached })
+    if (!first || !opposite || !reached) return
+    wanted.current = { face: first, opposite, reached }
+    if (!sending.current) void send()
+  }
+  // One at a time and the latest last, so that no earlier mark comes to stand.
+  const send = async () => {
+    sending.current = true
+    while (wanted.current) {
+      const points = wanted.current
+      wanted.current = null
+      await onMark(points)
+    }
+    sending.current = false
   }
   const press = (event: PointerEvent<HTMLDivElement>) => {
     const box = event.currentTarget.getBoundingClientRect()

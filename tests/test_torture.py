@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import unittest
 
-from tests.torture import Tally, hostile_drafts, interleaved, kills, mutated_files
+from tests.torture import Tally, full_disk, hostile_drafts, interleaved, jumping_clock, kills, mutated_files, soak
 
 
 class Torture(unittest.TestCase):
@@ -29,6 +29,18 @@ class Torture(unittest.TestCase):
     def test_kills(self) -> None:
         """What was acknowledged is there after a kill."""
         self.assert_kept(kills(2, 7), 2)
+
+    def test_a_clock_that_jumps(self) -> None:
+        """Back, forth, to 1970: nothing fails, nothing is out of order."""
+        self.assert_kept(jumping_clock(12, 7), 12)
+
+    def test_a_full_disk(self) -> None:
+        """Told as not kept, or kept; looked at all the while."""
+        self.assert_kept(full_disk(60, 7), 60)
+
+    def test_streams_that_come_and_go(self) -> None:
+        """Memory stays."""
+        self.assert_kept(soak(2, 7), 2)
 
 
 if __name__ == "__main__":

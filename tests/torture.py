@@ -1,7 +1,8 @@
 """A kitchen badly treated: ``make torture`` for long, a little of it in ``make test``.
 
 Hostile text in every field, files cut and torn, edits of two pages with a counter, a planner and a backup between them,
-and kills in the middle of it. Each part counts what it did and lists what broke a promise of docs/reliability.md.
+kills in the middle of it, a clock that jumps, a full disk, streams that come and go. Each part counts what it did and
+lists what broke a promise of docs/reliability.md.
 """
 
 from __future__ import annotations
@@ -18,22 +19,24 @@ import urllib.request
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass, field, fields, is_dataclass, replace
-from datetime import datetime, timedelta
+from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from typing import Any, cast
 
 from fastapi import FastAPI
 from fastapi.testclient import TestClient
+from sqlalchemy import Connection, event
 
 from tests.browser.support import KitchenOfItsOwn
 from tests.drafts import NOW
 from tests.formats.test_archive import demo_archive
+from vadouvan.api.app import make_app
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.judgement.judge import UNJUDGED, judge
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.demo import demo_kitchen
 from vadouvan.formats.judgement import judgement_out
-from vadouvan.main import build, context_over, new_id
+from vadouvan.main import build, context_over, fill_kitchen, new_id
 from vadouvan.settings import Settings
 from vadouvan.shapes import draft_to_json
 
@@ -295,6 +298,148 @@ def _asked(address: str) -> Any:
         return json.load(answer)
 
 
+# --- a clock that jumps ----------------------------------------------------------------------
+
+JUMPS = (
+    timedelta(hours=-1), timedelta(hours=-26), timedelta(days=1), timedelta(days=-400), timedelta(days=30),
+    timedelta(minutes=7), timedelta(days=3650), timedelta(seconds=-1),
+)  # fmt: skip
+ODD_MOMENTS = (
+    datetime(1970, 1, 1, tzinfo=UTC), datetime(2099, 12, 31, 23, 59, 59, tzinfo=UTC),
+    datetime(2028, 2, 29, 12, tzinfo=UTC), datetime(1990, 1, 1, tzinfo=UTC),
+)  # fmt: skip
+
+
+def jumping_clock(count: int, seed: int) -> Tally:
+    """The machine's clock set back and forth between edits and presses: all answers come, in the order of the deeds."""
+    chance, tally = random.Random(seed), Tally("jumps of the clock")
+    present = [NOW]
+    with tempfile.TemporaryDirectory() as folder:
+        context = context_over(Path(folder) / "kitchen.sqlite", KITCHEN, lambda: present[0])
+        fill_kitchen(context, demo_kitchen(NOW, KITCHEN, new_id))
+        client = TestClient(make_app(context), raise_server_exceptions=False, base_url="http://127.0.0.1")
+        identities = [one["id"] for one in client.get("/api/batches").json()]
+        for number in range(count):
+            tally.tried += 1
+            present[0] = chance.choice(ODD_MOMENTS) if chance.random() < 0.2 else _jumped(present[0], chance)
+            identity = chance.choice(identities)
+            weigh = client.get(f"/api/weigh/{identity}")
+            press = {"after": weigh.json()["number"], "kind": "fridge", "celsius": 4}
+            pressed = client.post(f"/api/weigh/{identity}", json=press)
+            kept = client.get(f"/api/batches/{identity}").json()
+            draft = {**kept["draft"], "name": f"jump {number}"}
+            edit = {"revision": kept["revision"], "draft": draft}
+            asked = [client.put(f"/api/batches/{identity}", json=edit)]
+            asked += [client.get(path) for path in ("/api/batches", "/api/plan/today", "/api/logbook")]
+            for answer in (weigh, pressed, *asked):
+                if answer.status_code >= 500:
+                    tally.broken.append(f"{present[0]}: {answer.request.url} {answer.status_code}")
+            if context.batches.get(identity).draft.name != f"jump {number}":
+                tally.broken.append(f"{present[0]}: the edit is not there")
+            numbers = [one.number for one in context.events.of(identity)]
+            if numbers != list(range(1, len(numbers) + 1)):
+                tally.broken.append(f"{present[0]}: presses out of order: {numbers[-5:]}")
+        context.file.close()
+    return tally
+
+
+def _jumped(present: datetime, chance: random.Random) -> datetime:
+    wanted = present + chance.choice(JUMPS)
+    return min(max(wanted, ODD_MOMENTS[0]), ODD_MOMENTS[1])
+
+
+# --- a disk without room ---------------------------------------------------------------------
+
+
+def full_disk(count: int, seed: int) -> Tally:
+    """Room that runs out and comes back: a batch is told as not kept or is there, and everything can be looked at."""
+    chance, tally = random.Random(seed), Tally("changes on a full disk")
+    refused = 0
+    with tempfile.TemporaryDirectory() as folder:
+        context = context_over(Path(folder) / "kitchen.sqlite", KITCHEN, lambda: NOW)
+        room = _Room()
+        event.listen(context.file.engine, "begin", room.measure)
+        client = TestClient(make_app(context), raise_server_exceptions=False, base_url="http://127.0.0.1")
+        kept: list[str] = []
+        for number in range(count):
+            tally.tried += 1
+            room.is_full = chance.random() < 0.5
+            wanted = f"{number} {'x' * chance.randint(0, 1900)}"
+            answer = client.post("/api/batches", json={"name": wanted})
+            if answer.status_code == 201:
+                kept.append(wanted)
+            elif answer.status_code == 507 and "no room" in answer.json()["sentence"]:
+                refused += 1
+            else:
+                tally.broken.append(f"change {number}: {answer.status_code} {answer.text[:200]}")
+            shown = {one.draft.name for one in context.batches.in_hand()}
+            if shown != set(kept):
+                tally.broken.append(f"change {number}: {len(kept)} were acknowledged, {len(shown)} are there")
+        room.is_full = False
+        if client.get("/api/batches").status_code != 200 or not refused:
+            tally.broken.append(f"{refused} were refused for want of room, and the list must answer")
+        if findings := context.file.check().findings:
+            tally.broken.append(f"check: {findings[:3]}")
+        context.file.close()
+    return tally
+
+
+class _Room:
+    """Pages that the database may take: no more than it has, while the disk is full."""
+
+    is_full = False
+
+    def measure(self, connection: Connection) -> None:
+        """Said anew for every transaction."""
+        pages = 1 if self.is_full else 2**31 - 2  # the database raises what is too little to what it has
+        connection.exec_driver_sql(f"PRAGMA max_page_count={pages}")
+
+
+# --- streams that come and go ----------------------------------------------------------------
+
+STREAMS, EVENTS, MOST_GROWTH = 12, 3, 1.25
+
+
+def soak(count: int, seed: int) -> Tally:
+    """Pages that open streams and leave in the middle of them, with edits between: neither memory nor threads grow."""
+    chance, tally = random.Random(seed), Tally("rounds of streams")
+    with tempfile.TemporaryDirectory() as folder:
+        kitchen = KitchenOfItsOwn(data_dir=Path(folder), demo=True)
+        kitchen.start()
+        first = _asked(f"{kitchen.address}/api/batches")[0]
+        grown = []
+        for number in range(count + 1):  # the first round warms up
+            streams = [urllib.request.urlopen(f"{kitchen.address}/api/devices/stream") for _ in range(STREAMS)]
+            for stream in streams:
+                for _ in range(chance.randint(1, EVENTS)):
+                    stream.readline()
+            draft = {**first["draft"], "name": f"round {number}"}
+            first = _changed(kitchen.address, first, draft)
+            for stream in streams:
+                stream.close()
+            _asked(f"{kitchen.address}/api/batches")
+            tally.tried += number > 0
+            grown.append(_resident_kb(kitchen.process.pid))
+        if grown[-1] > MOST_GROWTH * grown[0]:
+            tally.broken.append(f"from {grown[0]} to {grown[-1]} kB")
+        kitchen.kill()
+    return tally
+
+
+def _resident_kb(process: int) -> int:
+    """Memory that a process has [kB]."""
+    status = Path(f"/proc/{process}/status").read_text(encoding="ascii", errors="replace")
+    return int(next(line for line in status.splitlines() if line.startswith("VmRSS:")).split()[1])
+
+
+def _changed(address: str, batch: dict[str, Any], draft: dict[str, Any]) -> Any:
+    body = json.dumps({"revision": batch["revision"], "draft": draft}).encode()
+    headers = {"Content-Type": "application/json"}
+    request = urllib.request.Request(f"{address}/api/batches/{batch['id']}", body, headers, method="PUT")
+    with urllib.request.urlopen(request, timeout=30) as answer:
+        return json.load(answer)
+
+
 # --- all of it -------------------------------------------------------------------------------
 
 
@@ -311,6 +456,9 @@ PARTS: dict[str, tuple[Callable[[int, int], Tally], int]] = {
     "files": (mutated_files, 6_000),
     "edits": (interleaved, 4_000),
     "kills": (kills, 100),
+    "clock": (jumping_clock, 1_000),
+    "full": (full_disk, 600),
+    "soak": (soak, 100),
 }
 
 

@@ -8,6 +8,7 @@
     ├── Overtaken         the stored batch moved on since it was read
     ├── NoKitchen         the file that holds the kitchen cannot be opened
     ├── Busy              another change holds the kitchen's file
+    ├── NotWritten        the disk is full, or the kitchen's file may not be written to any more
     └── TableError        a shipped data table breaks its own rules
 
 Facts are attributes, so that a program can act on them; ``str(error)`` is the sentence for
@@ -109,3 +110,18 @@ class Busy(VadouvanError):
 
     def __init__(self) -> None:
         super().__init__("The kitchen is busy with another change. Nothing of this one was kept; try again.")
+
+
+class NotWritten(VadouvanError):
+    """A change could not be written: ``says`` is the database's own word for it. Nothing of the change was kept."""
+
+    def __init__(self, says: str) -> None:
+        self.says = says
+        why = next((told for word, told in NOT_WRITTEN.items() if word in says), f"The disk failed ({says}).")
+        super().__init__(f"{why} Nothing of this change was kept; what was kept before is there.")
+
+
+NOT_WRITTEN = {
+    "full": "There is no room on the disk for the kitchen: make room, then try again.",
+    "readonly": "The kitchen's file may not be written to any more: give it back its rights, then try again.",
+}

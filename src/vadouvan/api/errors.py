@@ -10,10 +10,17 @@ from fastapi.responses import JSONResponse
 from starlette.exceptions import HTTPException
 
 from vadouvan.api.schemas.batch import TroubleOut
-from vadouvan.errors import BadInput, Busy, InputError, NotKept, Overtaken, VadouvanError
+from vadouvan.errors import BadInput, Busy, InputError, NotKept, NotWritten, Overtaken, VadouvanError
 from vadouvan.formats.problem_out import ProblemOut, problem_out
 
-STATUS: dict[type[VadouvanError], int] = {InputError: 422, BadInput: 422, NotKept: 404, Overtaken: 409, Busy: 503}
+STATUS: dict[type[VadouvanError], int] = {
+    InputError: 422,
+    BadInput: 422,
+    NotKept: 404,
+    Overtaken: 409,
+    Busy: 503,
+    NotWritten: 507,
+}
 
 
 MOST_TOLD = 3

@@ -12,12 +12,13 @@ from sqlalchemy.engine import ExceptionContext
 from sqlalchemy.exc import DatabaseError
 from sqlalchemy.orm import Session
 
-from vadouvan.errors import Busy, NoKitchen
+from vadouvan.errors import Busy, NoKitchen, NotWritten
 from vadouvan.store.states import NewerState, migrate
 
 OWNER_ONLY, EVERYBODY = 0o600, 0o077
 LOG_PAGES = 32  # of the write-ahead log, from which a commit takes it into the file
 WAITS_MS = 5000  # for another change to end
+UNWRITABLE = ("full", "readonly", "disk I/O")
 ONLY_READS = "vadouvan_only_reads"
 
 
@@ -40,7 +41,7 @@ def open_database(path: Path) -> Engine:
     except NewerState:
         accepted = "Use that one, or a newer one."
         raise NoKitchen(f"The kitchen in {path} was written by a newer Vadouvan.", accepted) from None
-    except (DatabaseError, sqlite3.DatabaseError) as error:
+    except (DatabaseError, sqlite3.DatabaseError, NotWritten) as error:
         raise _not_opened(path, error) from None
     return engine
 
@@ -71,7 +72,7 @@ def _holds_a_kitchen(path: Path) -> bool:
 
 
 def _not_opened(path: Path, error: Exception) -> NoKitchen:
-    says = str(getattr(error, "orig", None) or error)
+    says = error.says if isinstance(error, NotWritten) else str(getattr(error, "orig", None) or error)
     if "full" in says:
         return NoKitchen(f"There is no room on the disk for the kitchen in {path}.", "Make room, then start again.")
     if "readonly" in says or "unable to open" in says:
@@ -82,10 +83,15 @@ def _not_opened(path: Path, error: Exception) -> NoKitchen:
 
 
 def _told(context: ExceptionContext) -> None:
-    """A file that another change holds is told as an error of ours."""
+    """A file that another change holds, or that cannot be written to, is told as an error of ours."""
     original = context.original_exception
-    if isinstance(original, sqlite3.OperationalError) and "locked" in str(original):
+    if not isinstance(original, sqlite3.OperationalError):
+        return
+    says = str(original)
+    if "locked" in says:
         raise Busy from original
+    if any(word in says for word in UNWRITABLE):
+        raise NotWritten(says) from original
 
 
 def reading(engine: Engine) -> Session:

@@ -67,6 +67,11 @@ class KitchenFile:
         self._engine = engine
 
     @property
+    def engine(self) -> Engine:
+        """What reads and writes it."""
+        return self._engine
+
+    @property
     def folder(self) -> Path:
         """Where it is."""
         return Path(_path(self._engine)).parent

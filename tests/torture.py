@@ -20,6 +20,7 @@ from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass, field, fields, is_dataclass, replace
 from datetime import UTC, datetime, timedelta
+from http.client import HTTPException
 from pathlib import Path
 from typing import Any, cast
 
@@ -288,7 +289,7 @@ def _renamed_until_gone(address: str, batch: dict[str, Any]) -> str:
         try:
             with urllib.request.urlopen(request, timeout=10) as answer:
                 revision = json.load(answer)["revision"]
-        except (urllib.error.URLError, OSError, ValueError):
+        except (urllib.error.URLError, HTTPException, OSError, ValueError):
             return acknowledged
         acknowledged = draft["name"]
 

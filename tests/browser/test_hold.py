@@ -130,6 +130,24 @@ class PlanOnThePage(BrowserCase):
         expect(offers).to_have_count(0)
         expect(page.get_by_role("list", name="The plan step by step")).to_contain_text("next:")
 
+    def test_the_meal_in_words(self) -> None:
+        """Read when the field is left, told with its date; what cannot be read stays, with what would do."""
+        page = self.plan_of("Slip skewers")
+        page.get_by_role("tab", name="Answers").click()
+        meal = page.get_by_label("Meal on the table")
+        day = self.at.astimezone(ZoneInfo("Europe/Lisbon")) + timedelta(days=3)
+        meal.fill(f"{day:%A} at 8 pm")
+        meal.blur()
+        expect(meal).to_have_value(f"{day:%a} {day.day} {day:%b} 20:00")
+        expect(page.get_by_text("All kept")).to_be_visible()
+        meal.fill("when the moon is full")
+        meal.press("Enter")
+        expect(meal).to_have_value("when the moon is full")
+        expect(meal).to_have_attribute("aria-invalid", "true")
+        meal.fill("")
+        meal.blur()
+        expect(meal).to_have_attribute("aria-invalid", "false")
+
     def test_to_a_calendar_and_back(self) -> None:
         """Written, the meal moved an hour in it, read back: meal and pull move; a foreign file is told."""
         page = self.plan_of("Saturday legs")

@@ -167,6 +167,8 @@ export const api = {
   removeEverything: async (sure: string) =>
     answered(await client.DELETE('/api/kitchen', { params: { query: { sure } } })),
   offers: async (draft: Draft) => answered(await client.POST('/api/plan/offers', { body: { draft } })),
+  readMoment: async (text: string, time_zone: string) =>
+    answered(await client.POST('/api/plan/moment', { body: { text, time_zone } })).at,
   fromCalendar: async (identity: string, text: string) =>
     answered(
       await client.POST('/api/plan/{identity}/from-calendar', {

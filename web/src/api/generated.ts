@@ -868,6 +868,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/moment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Moment
+         * @description What "tomorrow 19:00" or "Sat 7 pm" means now, in that zone.
+         */
+        post: operations["read_moment_api_plan_moment_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/move": {
         parameters: {
             query?: never;
@@ -3254,6 +3274,27 @@ export interface components {
              * @enum {string}
              */
             sufficiency: "too_little" | "thin" | "enough" | "more";
+        };
+        /**
+         * MomentAnswer
+         * @description The moment as a draft keeps it.
+         */
+        MomentAnswer: {
+            /** At */
+            at: string;
+        };
+        /**
+         * MomentQuestion
+         * @description A date and time in words, and the time zone that it is meant in.
+         */
+        MomentQuestion: {
+            /** Text */
+            text: string;
+            /**
+             * Time Zone
+             * @default UTC
+             */
+            time_zone: string;
         };
         /**
          * MoreOut
@@ -7057,6 +7098,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    read_moment_api_plan_moment_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MomentQuestion"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MomentAnswer"];
                 };
             };
             /** @description Not Found */

@@ -80,18 +80,16 @@ interface SaidProps extends Omit<RowProps, 'children'> {
   value: string
   placeholder?: string
   inputMode?: 'text' | 'decimal' | 'numeric'
-  type?: 'text' | 'datetime-local'
   onType: (text: string) => void
 }
 
 /** A question answered in words: "2.6 kg", "30 mm". */
-export function Said({ value, placeholder, inputMode = 'text', type = 'text', onType, ...row }: SaidProps) {
+export function Said({ value, placeholder, inputMode = 'text', onType, ...row }: SaidProps) {
   return (
     <Row {...row}>
       {({ labelledBy, describedBy, invalid }) => (
         <input
-          className={type === 'text' ? 'said' : 'said text-[1.05rem]!'}
-          type={type}
+          className="said"
           value={value}
           placeholder={placeholder}
           inputMode={inputMode}

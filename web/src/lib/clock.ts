@@ -36,3 +36,19 @@ export function hoursOfDay(from: Date, to: Date, wanted: number[], timeZone?: st
   }
   return found
 }
+
+/** The browser's own zone, for a batch that has none yet. */
+export const localZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone
+
+/** A moment as a draft keeps it, told with its date: "Sat 5 Dec 19:00". */
+export function toldLocal(moment: string): string {
+  const at = new Date(`${moment}Z`)
+  if (Number.isNaN(at.getTime())) return moment
+  const day = at.toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  })
+  return `${day.replace(',', '')} ${moment.slice(11, 16)}`
+}

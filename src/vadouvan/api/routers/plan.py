@@ -10,6 +10,8 @@ from pydantic import BaseModel, Field
 
 from vadouvan.api.context import Context, Here
 from vadouvan.core.advice.offers import plan_offers
+from vadouvan.core.clock.moment import time_zone
+from vadouvan.core.clock.said_moment import said_moment
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.interpretation.shared import read_shared
 from vadouvan.core.joint_schedule.gather import Batch, Clock
@@ -27,6 +29,19 @@ router = APIRouter(prefix="/api/plan", tags=["plan"])
 Identity = Annotated[str, Path(max_length=64)]
 
 
+class MomentQuestion(BaseModel):
+    """A date and time in words, and the time zone that it is meant in."""
+
+    text: Annotated[str, Field(max_length=200)]
+    time_zone: Annotated[str, Field(max_length=80)] = "UTC"
+
+
+class MomentAnswer(BaseModel):
+    """The moment as a draft keeps it."""
+
+    at: str
+
+
 class OffersQuestion(BaseModel):
     """A draft whose plan does not work."""
 
@@ -39,6 +54,14 @@ class PlanOfferOut(BaseModel):
     id: str
     says: str
     draft: Draft
+
+
+@router.post("/moment")
+def read_moment(question: MomentQuestion, here: Here) -> MomentAnswer:
+    """What "tomorrow 19:00" or "Sat 7 pm" means now, in that zone."""
+    zone = time_zone(question.time_zone, field="time_zone")
+    moment = said_moment(question.text, zone, here.now(), field="moment")
+    return MomentAnswer(at=f"{moment:%Y-%m-%dT%H:%M}")
 
 
 @router.post("/offers")

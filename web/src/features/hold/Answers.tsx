@@ -1,6 +1,8 @@
 import type { Batch, Draft } from '../../api/client'
 import { Choice } from '../../components/Choice'
 import { Said } from '../../components/Said'
+import { MomentSaid } from './MomentSaid'
+import { localZone } from '../../lib/clock'
 import { faultOf } from '../timelineRows'
 
 export interface AnswersProps {
@@ -16,17 +18,19 @@ export function Answers({ batch, draft, change }: AnswersProps) {
     change((was) => ({ ...was, hold: { ...was.hold, ...part } }))
   }
   const meal = (part: Partial<Draft['meal']>) => {
-    const time_zone = Intl.DateTimeFormat().resolvedOptions().timeZone
-    change((was) => ({ ...was, meal: { ...was.meal, ...part, time_zone: was.meal.time_zone || time_zone } }))
+    change((was) => ({
+      ...was,
+      meal: { ...was.meal, ...part, time_zone: was.meal.time_zone || localZone() },
+    }))
   }
   return (
     <div className="[--questions:9rem]">
-      <Said
+      <MomentSaid
         question="Meal on the table"
-        type="datetime-local"
         value={draft.meal.at}
+        zone={draft.meal.time_zone || localZone()}
         fault={faultOf(batch, 'meal.at')}
-        onType={(at) => {
+        onSay={(at) => {
           meal({ at })
         }}
       />

@@ -1,6 +1,8 @@
 import { Said } from '../../components/Said'
+import { localZone } from '../../lib/clock'
 import { faultOf } from '../timelineRows'
 import type { AnswersProps } from './Answers'
+import { MomentSaid } from './MomentSaid'
 
 /** What the cook wants of the plan, and what has happened: everything after is planned from it. */
 export function Happened({ batch, draft, change }: AnswersProps) {
@@ -8,14 +10,14 @@ export function Happened({ batch, draft, change }: AnswersProps) {
     change((was) => ({ ...was, meal: { ...was.meal, ...part } }))
   }
   const moment = (name: 'start' | 'contact' | 'pulled' | 'thaw_for', question: string, hint: string) => (
-    <Said
+    <MomentSaid
       question={question}
       stack
-      type="datetime-local"
       value={draft.meal[name]}
+      zone={draft.meal.time_zone || localZone()}
       hint={hint}
       fault={faultOf(batch, `meal.${name}`)}
-      onType={(text) => {
+      onSay={(text) => {
         meal({ [name]: text })
       }}
     />

@@ -56,6 +56,7 @@ types: setup-test web/node_modules/.stamp
 	$(BIN)/python -m vadouvan.cli openapi > web/openapi.json
 	cd web && npm run --silent types
 	$(BIN)/python -m vadouvan.cli openapi --page > docs/http-api.md
+	$(BIN)/python -m vadouvan.cli schema --blank > web/src/lib/blank.json
 	$(BIN)/python -m vadouvan.cli schema > src/vadouvan/formats/batch.schema.json
 
 format: setup-test web/node_modules/.stamp

@@ -12,6 +12,7 @@ import unittest
 from pathlib import Path
 
 from vadouvan.api.openapi import openapi_text
+from vadouvan.cli.serving import blank_draft
 
 ROOT = Path(__file__).resolve().parent.parent
 BIN = Path(sys.executable).parent
@@ -92,6 +93,10 @@ class Page(Checked):
             fresh = Path(folder) / "generated.ts"
             self.passes(NODE / "openapi-typescript", "openapi.json", "-o", fresh, cwd=WEB)
             self.assertEqual((WEB / "src/api/generated.ts").read_text(), fresh.read_text())
+
+    def test_blank_draft_is_current(self) -> None:
+        """``make types`` writes it anew from what the core declares."""
+        self.assertEqual((WEB / "src/lib/blank.json").read_text(), blank_draft())
 
     def test_built_page_names_no_other_origin(self) -> None:
         """Nothing in the built page is loaded from elsewhere."""

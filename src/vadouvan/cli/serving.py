@@ -3,12 +3,15 @@
 from __future__ import annotations
 
 import fcntl
+import json
 import socket
 from pathlib import Path
 from typing import IO, Annotated
 
 import typer
+from pydantic import TypeAdapter
 
+from vadouvan.core.draft.typed import CompanionInput, Draft, LineInput, OwnStepInput, StageInput, StepInput
 from vadouvan.errors import NoKitchen
 from vadouvan.formats import batch_shape
 from vadouvan.settings import Settings
@@ -79,9 +82,25 @@ def openapi(page: Annotated[bool, typer.Option(help="As the page docs/http-api.m
     typer.echo(http_page() if page else openapi_text(), nl=False)
 
 
-def schema() -> None:
+def schema(
+    blank: Annotated[bool, typer.Option(help="Instead: a draft with nothing said.")] = False,
+) -> None:
     """Print the JSON Schema of the batch file."""
-    typer.echo(batch_shape.json_schema(), nl=False)
+    typer.echo(blank_draft() if blank else batch_shape.json_schema(), nl=False)
+
+
+def blank_draft() -> str:
+    """A draft with nothing said, and one of each of its parts of which there may be several, as JSON."""
+    said = {
+        "draft": Draft(),
+        "step": StepInput("", ""),
+        "stage": StageInput(""),
+        "own_step": OwnStepInput(""),
+        "companion": CompanionInput(""),
+        "line": LineInput("", ""),
+    }
+    parts = {name: TypeAdapter(type(part)).dump_python(part, mode="json") for name, part in said.items()}
+    return json.dumps(parts, indent=2) + "\n"
 
 
 def listener_on(port: int) -> socket.socket:

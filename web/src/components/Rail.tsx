@@ -215,7 +215,7 @@ function apart(hours: Date[], x: (moment: Date) => number): Set<Date> {
 
 const NEXT_H = 48
 const LABEL_PX = 96
-const BUTTONS_PX = 150 // hours under the buttons are not told
+const BUTTONS_PX = 200 // hours under the buttons are not told
 const FIRST_STEP_MS = 3_600_000
 
 const railWords = (rows: TimelineRow[], zone: string | undefined) =>

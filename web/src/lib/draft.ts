@@ -1,4 +1,6 @@
 /** Changes to a draft, as plain values. */
+import blank from './blank.json'
+
 export interface Line {
   id: string
   text: string
@@ -10,79 +12,15 @@ export interface Line {
 
 export type Mark = 'locked' | 'lifted' | 'first'
 
-/** A draft with nothing said. */
-export const BLANK = {
-  name: '',
-  cut: {
-    kind: '',
-    state: '',
-    mass: '',
-    shape: '',
-    thickness: '',
-    width: '',
-    length: '',
-    pieces: '',
-    bone: '',
-    bone_share: '',
-    cover: '',
-    cover_on: '',
-    evenness: '',
-    age: '',
-    steps: [],
-  },
-  mix: [],
-  hold: {
-    fridge: '',
-    goal: '',
-    aim: '',
-    salt_target: '',
-    vacuum_school: '',
-    turned: '',
-    metal: '',
-    open_air: '',
-    room: '',
-    readings: '',
-  },
-  meal: { at: '', lead: '', time_zone: '', start: '', contact: '', pulled: '', early: '', thaw_for: '' },
-  occasion: { servings: '', appetite: '', frozen: '' },
-  aims: { school: '', spoon_salt: '', spoons: '', bath_time: '', sugar: '', acid: '', heat: '' },
-  quantity: {
-    form: '',
-    container: '',
-    size: '',
-    coat: '',
-    set_aside: '',
-    set_aside_for: '',
-    set_aside_to: '',
-  },
-  making: {
-    method: '',
-    simmer: '',
-    reduce_to: '',
-    cooling: '',
-    texture: '',
-    first_contact: '',
-    strained: '',
-  },
-  fire: {
-    surface: '',
-    stages: [],
-    doneness: '',
-    core: '',
-    sauce: '',
-    boil: '',
-    reduce_to: '',
-    freeze: '',
-    dries: '',
-    travels: '',
-    rest: '',
-    own_steps: [],
-    crust: '',
-  },
-  companions: [],
-}
-
-const unmarked = { locked: '', lifted: '', first: '' }
+/** Drafts and their parts with nothing said, as the server has them (`make types`): a new question is declared there. */
+export const {
+  draft: BLANK,
+  step: BLANK_STEP,
+  stage: BLANK_STAGE,
+  own_step: BLANK_OWN_STEP,
+  companion: BLANK_COMPANION,
+  line: BLANK_LINE,
+} = blank
 
 /** An id for a new line, step or stage, that no other device makes at the same time. */
 export function freshId(): string {
@@ -91,7 +29,7 @@ export function freshId(): string {
 
 /** The mix with new lines at its end. */
 export function withLines(mix: readonly Line[], texts: readonly string[]): Line[] {
-  return [...mix, ...texts.map((text) => ({ id: freshId(), text, ...unmarked }))]
+  return [...mix, ...texts.map((text) => ({ ...BLANK_LINE, id: freshId(), text }))]
 }
 
 /** The mix with new words for some of its lines. */
@@ -111,5 +49,5 @@ export function withInstead(mix: readonly Line[], id: string, texts: readonly st
 
 /** A mix beside the marinade, from its heading and its lines. */
 export function companionOf(title: string, lines: readonly string[]) {
-  return { id: freshId(), kind: '', title, text: lines.join('\n'), eaten: '', reduce_to: '', when: '' }
+  return { ...BLANK_COMPANION, id: freshId(), title, text: lines.join('\n') }
 }

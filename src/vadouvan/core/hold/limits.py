@@ -5,10 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
-LimitId = Literal[
-    "at_once", "seasoned", "aroma", "tenderised", "cured", "soured", "crossing", "salty", "sour", "soft", "texture",
-    "storage",
-]  # fmt: skip
+from vadouvan.core.hold.concerns import ConcernName
+
+# A concern that binds, or what is none: nothing has to be waited for, two concerns cross, it keeps no longer.
+LimitId = ConcernName | Literal["at_once", "crossing", "storage"]
 Basis = Literal["salt", "acid", "enzyme", "quality", "safety", "aroma"]
 
 

@@ -1,5 +1,5 @@
 import { Said } from '../../components/Said'
-import { freshId } from '../../lib/draft'
+import { BLANK_OWN_STEP, freshId } from '../../lib/draft'
 import { faultOf } from '../timelineRows'
 import type { FireProps } from './FireStage'
 
@@ -56,7 +56,7 @@ export function OwnSteps({ batch, draft, change }: FireProps) {
         type="button"
         className="act mt-3"
         onClick={() => {
-          put((was) => [...was, { id: freshId(), what: '', minutes: '', before: '' }])
+          put((was) => [...was, { ...BLANK_OWN_STEP, id: freshId() }])
         }}
       >
         Add a step of your own

@@ -1,5 +1,5 @@
 import type { CookStage, Draft } from '../../api/client'
-import { freshId } from '../../lib/draft'
+import { BLANK_STAGE, freshId } from '../../lib/draft'
 import type { FireProps } from './FireStage'
 import { StageLine } from './StageLine'
 
@@ -57,15 +57,3 @@ export function Stages({ batch, draft, change }: FireProps) {
 }
 
 const isBlank = ({ place, heat, minutes, core }: CookStage) => place + heat + minutes + core === ''
-
-const BLANK_STAGE = {
-  place: '',
-  heat: '',
-  air: '',
-  minutes: '',
-  core: '',
-  turn: '',
-  brush: '',
-  tender: '',
-  every: '',
-}

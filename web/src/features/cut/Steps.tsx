@@ -1,6 +1,6 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import type { Batch, Draft, Step } from '../../api/client'
-import { freshId } from '../../lib/draft'
+import { BLANK_STEP, freshId } from '../../lib/draft'
 import { faultOf } from '../timelineRows'
 import { StepLine } from './StepLine'
 import { stepWords } from './words'
@@ -11,16 +11,6 @@ interface StepsProps {
   change: (typed: (draft: Draft) => Draft) => void
 }
 
-const EMPTY = {
-  amount: '',
-  depth: '',
-  spacing: '',
-  crosswise: '',
-  through_skin: '',
-  count: '',
-  stuffed_with: '',
-}
-
 /** What was done to the piece, in order, each with what it does and what to be careful about. */
 export function Steps({ batch, draft, change }: StepsProps) {
   const { steps } = draft.cut
@@ -28,7 +18,7 @@ export function Steps({ batch, draft, change }: StepsProps) {
     change((was) => ({ ...was, cut: { ...was.cut, steps: next(was.cut.steps) } }))
   }
   const add = (kind: string) => {
-    setSteps((was) => [...was, { ...EMPTY, id: freshId(), kind }])
+    setSteps((was) => [...was, { ...BLANK_STEP, id: freshId(), kind }])
   }
   return (
     <section aria-labelledby="done" className="mt-1">

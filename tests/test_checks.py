@@ -98,6 +98,10 @@ class Page(Checked):
         """``make types`` writes it anew from what the core declares."""
         self.assertEqual((WEB / "src/lib/blank.json").read_text(), blank_draft())
 
+    def test_its_own_units(self) -> None:
+        """What the page does with drafts, moments and what is held, away from any server."""
+        self.passes(NODE / "vitest", "run", cwd=WEB)
+
     def test_built_page_names_no_other_origin(self) -> None:
         """Nothing in the built page is loaded from elsewhere."""
         for path in (WEB / "dist").rglob("*.css"):

@@ -41,10 +41,10 @@ export function withTexts(mix: readonly Line[], words: readonly { line_id: strin
 /** The mix with one line replaced by others, in its place. */
 export function withInstead(mix: readonly Line[], id: string, texts: readonly string[]): Line[] {
   const [first, ...rest] = texts
-  return withLines(
-    mix.flatMap((line) => (line.id !== id ? [line] : first === undefined ? [] : [{ ...line, text: first }])),
-    rest,
-  )
+  return mix.flatMap((line) => {
+    if (line.id !== id) return [line]
+    return first === undefined ? [] : [{ ...line, text: first }, ...withLines([], rest)]
+  })
 }
 
 /** A mix beside the marinade, from its heading and its lines. */

@@ -1,0 +1,38 @@
+import { describe, expect, it } from 'vitest'
+import { hoursLater, hoursOfDay, told, toldLocal } from './clock'
+
+const NOW = new Date('2026-11-28T09:00:00Z')
+
+describe('told', () => {
+  it('names the weekday, and the date where it could be another week', () => {
+    expect(told(new Date('2026-11-29T19:00:00Z'), 'UTC', NOW)).toBe('Sun 19:00')
+    expect(told(new Date('2026-12-05T19:00:00Z'), 'UTC', NOW)).toBe('Sat 5 Dec 19:00')
+  })
+
+  it('is in the zone of the batch', () => {
+    expect(told(new Date('2026-11-28T23:30:00Z'), 'Asia/Tokyo', NOW)).toBe('Sun 08:30')
+  })
+})
+
+describe('toldLocal', () => {
+  it('tells what a draft keeps, whatever the browser’s zone, and leaves what is no moment', () => {
+    expect(toldLocal('2026-12-05T19:00')).toBe('Sat 5 Dec 19:00')
+    expect(toldLocal('next week')).toBe('next week')
+  })
+})
+
+describe('hoursOfDay', () => {
+  it('finds each noon, on days of 23 and 25 hours too', () => {
+    for (const day of ['2026-03-29', '2026-10-25']) {
+      const from = new Date(`${day}T00:00:00Z`)
+      const noons = hoursOfDay(from, hoursLater(from, 48), [12], 'Europe/Lisbon')
+      expect(noons).toHaveLength(2)
+      for (const noon of noons) expect(told(noon, 'Europe/Lisbon', noon)).toMatch(/12:00$/)
+    }
+  })
+
+  it('knows zones half an hour off', () => {
+    const found = hoursOfDay(NOW, hoursLater(NOW, 24), [0], 'Asia/Kolkata')
+    expect(found.map((at) => at.toISOString())).toEqual(['2026-11-28T18:30:00.000Z'])
+  })
+})

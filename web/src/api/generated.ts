@@ -409,7 +409,7 @@ export interface paths {
         };
         /**
          * Get Backup
-         * @description A copy of the kitchen's file, with undo and all, taken while it is in use.
+         * @description A copy of the kitchen's file, with undo and all, taken while it is in use; sent from the disk, piece by piece.
          */
         get: operations["get_backup_api_kitchen_backup_get"];
         put?: never;

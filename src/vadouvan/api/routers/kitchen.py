@@ -8,7 +8,9 @@ from typing import Annotated
 
 from fastapi import APIRouter, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
+from fastapi.responses import FileResponse
 from pydantic import BaseModel
+from starlette.background import BackgroundTask
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.routers.tasting import learn
@@ -74,14 +76,19 @@ async def take_archive_in(request: Request, here: Here, *, settings: bool = Fals
     return await run_in_threadpool(_take_in, data, here, with_settings=settings)
 
 
-@router.get("/backup", response_class=Response)
-def get_backup(here: Here) -> Response:
-    """A copy of the kitchen's file, with undo and all, taken while it is in use."""
-    with tempfile.TemporaryDirectory() as folder:
-        copy = Path(folder) / "backup.sqlite"
+@router.get("/backup", response_class=FileResponse)
+def get_backup(here: Here) -> FileResponse:
+    """A copy of the kitchen's file, with undo and all, taken while it is in use; sent from the disk, piece by piece."""
+    folder = tempfile.TemporaryDirectory()
+    copy = Path(folder.name) / "backup.sqlite"
+    try:
         here.file.backup(copy)
-        data = copy.read_bytes()
-    return _download(data, f"vadouvan-backup-{here.now():%Y-%m-%d-%H%M}.sqlite", "application/vnd.sqlite3")
+    except Exception:
+        folder.cleanup()
+        raise
+    name = f"vadouvan-backup-{here.now():%Y-%m-%d-%H%M}.sqlite"
+    sent = BackgroundTask(folder.cleanup)
+    return FileResponse(copy, media_type="application/vnd.sqlite3", filename=name, background=sent)
 
 
 @router.post("/restore", openapi_extra=_BODY)

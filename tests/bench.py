@@ -13,6 +13,7 @@ from scipy.integrate import solve_ivp
 from scipy.optimize import minimize
 
 from tests.bench_logbook import print_logbook
+from tests.bench_service import print_service
 from tests.drafts import judged, of_kind
 from tests.kitchens import best_by_trying, evening_dish, random_kitchen, tight_kitchens
 from tests.mixes import portions
@@ -169,6 +170,7 @@ def main() -> None:
     print_salt()
     print_acid()
     print_judgement()
+    print_service()
     print_solver()
     if math.isnan(worst_error(*history(NODES))):
         raise SystemExit("The salt history is no number.")

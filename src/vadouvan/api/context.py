@@ -20,6 +20,7 @@ from vadouvan.core.kitchen.household import Household
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.label import readable_labels
 from vadouvan.devices.counter import Devices
+from vadouvan.formats.judgement import JudgementOut
 from vadouvan.store.batches import Batches, KeptBatch
 from vadouvan.store.cut_faces import CutFaces
 from vadouvan.store.event_log import EventLog
@@ -62,30 +63,27 @@ class Context:
 
         The same value until one of them changes.
         """
-        said = (
-            [(kept.id, kept.said) for kept in self.own_ingredients.all()],
-            self.own_cuts.all(),
-            self.settings.routine(),
-            self.settings.household(),
-            self.settings.correction(),
-        )
-        known = self._last.known
-        if known is not None and known[0] == said:
+        state, known = self.settings.state(), self._last.known
+        if known is not None and known[0] == state:
             return known[1]
-        labels, cuts, routine, _, correction = said
+        labels = [(kept.id, kept.said) for kept in self.own_ingredients.all()]
         kitchen = (
-            self.tables.with_cuts(cuts)
+            self.tables.with_cuts(self.own_cuts.all())
             .with_ingredients(readable_labels(labels, self.tables.pantry.by_id))
-            .with_routine(read_routine(routine))
+            .with_routine(read_routine(self.settings.routine()))
             .with_household(self.household())
-            .with_correction(correction)
+            .with_correction(self.settings.correction())
         )
-        self._last.known = (said, kitchen)
+        self._last.known = (state, kitchen)
         return kitchen
 
     def judged(self, draft: Draft) -> Judgement:
         """A draft judged in this kitchen as of now."""
         return self._judged.of(draft, self.kitchen, now=self.now())
+
+    def judged_out(self, draft: Draft, *, with_course: bool) -> JudgementOut:
+        """The same as it leaves the core."""
+        return self._judged.out_of(draft, self.kitchen, now=self.now(), with_course=with_course)
 
     @cached_property
     def _last(self) -> _LastKitchen:

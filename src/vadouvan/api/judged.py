@@ -3,35 +3,57 @@
 from __future__ import annotations
 
 from collections import OrderedDict
+from dataclasses import dataclass, field
 from datetime import datetime
 from threading import Lock
 
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.formats.judgement import JudgementOut, judgement_out
 
 MOST_KEPT = 256
+
+
+@dataclass
+class _Kept:
+    """A judgement, the kitchen that it was made in, and what left the core of it."""
+
+    kitchen: Kitchen
+    judgement: Judgement
+    out: dict[bool, JudgementOut] = field(default_factory=dict)
 
 
 class Judged:
     """The judgements last asked for. A kitchen is known by being the same value, not an equal one."""
 
     def __init__(self) -> None:
-        self._kept: OrderedDict[tuple[Draft, int, datetime], tuple[Kitchen, Judgement]] = OrderedDict()
+        self._kept: OrderedDict[tuple[Draft, int, datetime], _Kept] = OrderedDict()
         self._lock = Lock()
 
     def of(self, draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         """The judgement of a draft as of the minute."""
+        return self._of(draft, kitchen, now).judgement
+
+    def out_of(self, draft: Draft, kitchen: Kitchen, *, now: datetime, with_course: bool) -> JudgementOut:
+        """The same as it leaves the core, with its course or without; made once."""
+        kept = self._of(draft, kitchen, now)
+        found = kept.out.get(with_course)
+        if found is None:
+            found = kept.out[with_course] = judgement_out(kept.judgement, kitchen, with_course=with_course)
+        return found
+
+    def _of(self, draft: Draft, kitchen: Kitchen, now: datetime) -> _Kept:
         minute = now.replace(second=0, microsecond=0)
         key = (draft, id(kitchen), minute)
         with self._lock:
             kept = self._kept.get(key)
             if kept is not None:
                 self._kept.move_to_end(key)
-                return kept[1]
-        judgement = judge(draft, kitchen, now=minute)
+                return kept
+        kept = _Kept(kitchen, judge(draft, kitchen, now=minute))
         with self._lock:
-            self._kept[key] = (kitchen, judgement)
+            self._kept[key] = kept
             while len(self._kept) > MOST_KEPT:
                 self._kept.popitem(last=False)
-        return judgement
+        return kept

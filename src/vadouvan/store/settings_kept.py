@@ -7,7 +7,7 @@ from collections.abc import Callable
 from dataclasses import asdict
 from typing import Any, TypeVar
 
-from sqlalchemy import Engine
+from sqlalchemy import Engine, literal, select, union_all
 from sqlalchemy.orm import Session
 
 from vadouvan.core.interpretation.household import HouseholdInput
@@ -16,7 +16,7 @@ from vadouvan.core.interpretation.shared import SharedInput
 from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, OwnCorrection
 from vadouvan.store.beside import MadeFrom, beside
 from vadouvan.store.database import reading
-from vadouvan.store.rows import SettingRow
+from vadouvan.store.rows import OwnCutRow, OwnIngredientRow, SettingRow
 
 T = TypeVar("T")
 ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "household"
@@ -70,6 +70,19 @@ class KeptSettings:
                 "softening": {family: dict(factors) for family, factors in learned.softening.items()},
             },
         )
+
+    def state(self) -> tuple[tuple[str, str], ...]:
+        """All that the kitchen's tables rest on as it is written: settings, own ingredients, own cuts.
+
+        One quick question, whose answer is another after any change to them, by whomever.
+        """
+        parts = [
+            select(literal("setting ") + SettingRow.name, SettingRow.value),
+            select(literal("ingredient ") + OwnIngredientRow.id, OwnIngredientRow.label),
+            select(literal("cut ") + OwnCutRow.id, OwnCutRow.kind),
+        ]
+        with reading(self._engine) as session:
+            return tuple((name, text) for name, text in session.execute(union_all(*parts)))
 
     def _said(self, name: str) -> dict[str, Any]:
         with reading(self._engine) as session:

@@ -41,15 +41,18 @@ class Marks:
 
 def answer(kept: KeptBatch, here: Context, marks: Marks | None = None, *, with_course: bool = True) -> BatchOut:
     """A kept batch as the page gets it, judged as of now."""
-    kitchen = here.kitchen
     if marks is None:
         marks = Marks(kept.id in here.events.in_contact(kept.id), bool(here.verdicts.of(kept.id)))
-    judgement = unjudged("its row is damaged", kitchen, now=here.now()) if kept.damaged else here.judged(kept.draft)
+    if kept.damaged:
+        kitchen = here.kitchen
+        judged = judgement_out(unjudged("its row is damaged", kitchen, now=here.now()), kitchen, with_course=False)
+    else:
+        judged = here.judged_out(kept.draft, with_course=with_course)
     return BatchOut(
         id=kept.id,
         revision=kept.revision,
         draft=kept.draft,
-        judgement=judgement_out(judgement, kitchen, with_course=with_course),
+        judgement=judged,
         can_undo=kept.can_undo,
         can_redo=kept.can_redo,
         locked=marks.locked,

@@ -1,0 +1,117 @@
+"""How quickly a kitchen that is served answers, as ratios to a request that it refuses, and what a start costs."""
+
+from __future__ import annotations
+
+import gzip
+import json
+import statistics
+import subprocess
+import sys
+import tempfile
+import time
+import urllib.error
+import urllib.request
+from collections.abc import Callable
+from datetime import UTC, datetime
+from pathlib import Path
+from typing import Any
+
+from tests.browser.support import ROOT, KitchenOfItsOwn
+from tests.drafts import of_kind
+from vadouvan.formats import batch_file
+
+EDITS, ASKED, STREAMED = 80, 40, 200
+ONE_PACKET = b'{"revision": 1}'
+DIST = ROOT / "web/dist/assets"
+
+
+def print_service() -> None:
+    """A served demo kitchen: start, memory, an edit, the Counter; the page's size; the stream of judgements."""
+    with tempfile.TemporaryDirectory() as folder:
+        first = KitchenOfItsOwn(data_dir=Path(folder), demo=True, at=datetime(2026, 11, 28, 9, tzinfo=UTC))
+        first.start()
+        _asked(f"{first.address}/api/batches")
+        first.kill()
+        kitchen = KitchenOfItsOwn(data_dir=Path(folder), at=datetime(2026, 11, 28, 9, tzinfo=UTC))
+        began = time.perf_counter()
+        kitchen.start()
+        _asked(f"{kitchen.address}/api/pantry?search=salt")
+        start_s = time.perf_counter() - began
+        status = Path(f"/proc/{kitchen.process.pid}/status").read_text(encoding="ascii", errors="replace")
+        resident = next(int(line.split()[1]) for line in status.splitlines() if line.startswith("VmRSS:")) / 1000
+        print(f"start to first answer {start_s:.1f} s; memory then {resident:.0f} MB")
+        _print_requests(kitchen.address)
+        kitchen.kill()
+    _print_page()
+    _print_stream()
+
+
+def _print_requests(address: str) -> None:
+    batch = _asked(f"{address}/api/batches")[3]
+    path = f"{address}/api/batches/{batch['id']}"
+    refused = _times(lambda _: _sent(path, ONE_PACKET), ASKED)
+    sizes = []
+
+    def edit(number: int) -> None:
+        """Another amount of one line."""
+        nonlocal batch
+        mix = [{**batch["draft"]["mix"][0], "text": f"{500 + number} g yoghurt"}, *batch["draft"]["mix"][1:]]
+        body = {"revision": batch["revision"], "draft": {**batch["draft"], "mix": mix}}
+        answer = _sent(path, json.dumps(body).encode())
+        sizes.append(len(answer))
+        batch = json.loads(answer)
+
+    edits = _times(edit, EDITS)
+    counter = _times(lambda _: _asked(f"{address}/api/batches"), ASKED)
+    floor = statistics.median(refused)
+    print(f"a refused request {floor:.1f} ms")
+    print(f"  an edit of one amount: {_told(edits, floor)}; {statistics.median(sizes) / 1000:.0f} kB of answer")
+    print(f"  the Counter's list of five: {_told(counter, floor)}")
+
+
+def _told(times: list[float], floor: float) -> str:
+    late = sorted(times)[int(0.95 * len(times))]
+    middle = statistics.median(times)
+    return f"p50 {middle:.0f} ms, {middle / floor:.0f} times; p95 {late:.0f} ms, {late / floor:.0f} times"
+
+
+def _print_page() -> None:
+    sizes = {path.name: len(gzip.compress(path.read_bytes())) / 1000 for path in DIST.glob("*.js")}
+    first = sum(size for name, size in sizes.items() if name.startswith("index-"))
+    print(f"page: {sum(sizes.values()):.0f} kB of JavaScript gzipped in all, {first:.0f} kB in its first file")
+
+
+def _print_stream() -> None:
+    line = json.dumps(json.loads(batch_file.write(of_kind("lamb_chop", "1 kg", "", "30 mm", "12 g salt", "40 g oil"))))
+    command = [sys.executable, "-m", "vadouvan.cli", "judge", "--stream", "--json", "--now", "2026-11-28T09:00+00:00"]
+    took = []
+    for count in (1, STREAMED + 1):
+        began = time.perf_counter()
+        subprocess.run(command, input=f"{line}\n" * count, text=True, capture_output=True, check=True, cwd=ROOT)
+        took.append(time.perf_counter() - began)
+    print(f"stream of judgements: {STREAMED / (took[1] - took[0]):.0f} a second, with bands; its start {took[0]:.1f} s")
+
+
+def _times(work: Callable[[int], object], count: int) -> list[float]:
+    """Times of so many runs [ms], after a first one."""
+    found = []
+    for number in range(count + 1):
+        began = time.perf_counter()
+        work(number)
+        found.append((time.perf_counter() - began) * 1000)
+    return found[1:]
+
+
+def _asked(address: str) -> Any:
+    with urllib.request.urlopen(address, timeout=30) as answer:
+        return json.load(answer)
+
+
+def _sent(address: str, body: bytes) -> bytes:
+    request = urllib.request.Request(address, body, {"Content-Type": "application/json"}, method="PUT")
+    try:
+        with urllib.request.urlopen(request, timeout=30) as answer:
+            read: bytes = answer.read()
+            return read
+    except urllib.error.HTTPError as refused:
+        return bytes(refused.read())

@@ -16,7 +16,7 @@ from tests.saturday import saturday_kitchen
 TABLET, SMALLEST = ViewportSize(width=768, height=1024), ViewportSize(width=320, height=568)
 VIEWS = (
     "/", "/logbook", "/pantry", "/learn", "/settings", "/settings/household", "/settings/data", "/settings/device",
-    "/cautions", "/today",
+    "/cautions", "/today", "/kit",
 )  # fmt: skip
 STAGES = ("cut", "mix", "hold", "weigh", "fire", "taste")
 SMALL_TARGETS = """() => [...document.querySelectorAll('.act, .said, [role=radio], nav a, header button')]
@@ -102,6 +102,28 @@ class Views(Looked):
     def test_each(self) -> None:
         """Clean, and within the screen."""
         self.look_at(*VIEWS)
+
+
+class ForcedColours(Looked):
+    """Where the reader's own colours are forced."""
+
+    def test_what_is_chosen_looks_another(self) -> None:
+        """A tab, a stage, an answer: each chosen one has another ground than those beside it."""
+        context = self.new_context(forced_colors="active")
+        self.addCleanup(context.close)
+        page = context.new_page()
+        ground = "e => getComputedStyle(e).backgroundColor"
+        identity = self.ask("/api/batches")[0]["id"]
+        for path, chosen, beside in (
+            (f"/batch/{identity}/mix", "[role=tab][aria-selected=true]", "[role=tab][aria-selected=false]"),
+            (f"/batch/{identity}/mix", "header a[aria-current=page]", "header a[href$='/hold']"),
+            ("/kit", "[role=radio][aria-checked=true]", "[role=radio][aria-checked=false]"),
+        ):
+            with self.subTest(path=path, chosen=chosen):
+                page.goto(self.kitchen.address + path)
+                one = page.locator(chosen).first
+                one.wait_for()
+                self.assertNotEqual(one.evaluate(ground), page.locator(beside).first.evaluate(ground))
 
 
 class Stages(Looked):

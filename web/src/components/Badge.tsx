@@ -5,7 +5,7 @@ import { Texture } from './Texture'
 export function Badge({ substance }: { substance: Substance }) {
   return (
     <span
-      className="relative inline-grid size-7 shrink-0 place-items-center overflow-hidden rounded-[4px]"
+      className="relative inline-grid size-7 shrink-0 place-items-center overflow-hidden rounded-[4px] forced-color-adjust-none"
       aria-hidden
     >
       <Texture substance={substance} plain />

@@ -30,7 +30,7 @@ export function Ribbon({ earliest, best, latest, opens, closes }: RibbonProps) {
   ].filter((stretch) => stretch.to > stretch.from)
   const label = `Opens at ${earliest.shown}, best at ${best.shown}, ends at ${latest.shown}`
   return (
-    <div role="img" aria-label={label} className="relative mt-1 h-22">
+    <div role="img" aria-label={label} className="relative mt-1 h-22 forced-color-adjust-none">
       {stretches.map((stretch) => (
         <div
           key={stretch.name}

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import re
 import unittest
 from dataclasses import replace
 from datetime import UTC, datetime, timedelta
@@ -140,6 +141,18 @@ class Surface(unittest.TestCase):
                     told = next(one for one in fire.told if one.id == "sugar")
                     self.assertEqual(told.kind, kind)
                     self.assertEqual("as you mean it" in told.says, (crust, kind) == ("dark", "note"))
+
+    def test_thinner_pieces_come_out_first(self) -> None:
+        """Several chops to a core, with the minutes between; one joint, or a pot, says nothing of it."""
+        chops = of_kind("lamb_chop", "1.2 kg", "", "30 mm", "12 g salt", "40 g olive oil")
+        joint = of_kind("lamb_shoulder_rolled", "1.8 kg", "", "", "20 g salt", pieces="1")
+        to_core = StageInput("1", "oven", "200 C", "plain", core="60 C")
+        says = told(cooked(chops, to_core))["thinner"]
+        found = re.search(r"about ([\d.]+) min before", says)
+        assert found is not None
+        self.assertTrue(1 <= float(found[1]) <= 10, says)
+        self.assertNotIn("thinner", told(cooked(joint, to_core)))
+        self.assertNotIn("thinner", told(cooked(chops, StageInput("1", "pot", minutes="2 h"))))
 
     def test_minutes_count_with_the_heat(self) -> None:
         """A minute at 230 C, five, forty: the same honey is fine, then dark, then burned; the line is named."""

@@ -35,6 +35,7 @@ from vadouvan.core.measures.numbers import Interval
 
 FROM_FRIDGE_C, SIMMER_C = 5.0, 97.0
 TENDER_BELOW_K = 3.0  # a core comes no nearer to its heat in a cook's time
+SEVERAL, THINNER, SOONER_FROM_MIN = 2, 0.8, 1.0
 CELLS, LONGEST_S = 60, 48 * 3600.0
 OVEN_REFERENCE_K, RADIATION_POWER = 450.0, 3.0  # radiated heat goes with the cube of the absolute temperature
 HEATING: dict[CookPlace, Constant] = {
@@ -100,6 +101,17 @@ def _estimated(cut: Cut, stage: CookStage, core_c: float | None) -> CookStage:
         return stage
     takes = minutes_to_core(cut, stage, core_c)
     return stage if takes is None else replace(stage, minutes=in_kitchen_minutes(takes.value), estimate=takes)
+
+
+def thinner_sooner_min(cut: Cut, stage: CookStage, core_c: float) -> float | None:
+    """By how many minutes a piece a fifth thinner is done before the others; nothing where it makes no odds."""
+    if cut.pieces < SEVERAL or stage.place in AT_THE_BOIL or stage.until_tender:
+        return None
+    whole, thinner = (minutes_to_core(one, stage, core_c) for one in (cut, cut.scaled(THINNER)))
+    if whole is None or thinner is None:
+        return None
+    sooner = whole.value - thinner.value
+    return sooner if sooner >= SOONER_FROM_MIN else None
 
 
 def _heated(cut: Cut) -> Path:

@@ -10,9 +10,12 @@ from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cooking.brushing import LastBrush, brushing_told, last_brush
 from vadouvan.core.cooking.doneness import AS_GOOD_AS_K, Doneness, doneness_of
 from vadouvan.core.cooking.fire import FireInterpretation
+from vadouvan.core.cooking.roasting import thinner_sooner_min
 from vadouvan.core.cooking.sauce import Sauce, cooked_along, sauce_of
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import Exposed, SurfaceLeft, Told, surface_left
+from vadouvan.core.cut.cut import Cut
+from vadouvan.core.figure import number_told
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.mix.consistency import Consistency
 
@@ -47,7 +50,7 @@ def fire_judgement(
     surface = surface_left(cut, on_meat, consistency, fire.surface, Exposed(fire.stages, fire.dark_is_meant))
     doneness = doneness_of(cut, fire.school, fire.own_core_c)
     sauce = _sauce(fire, scenario, at_contact.balance.mass_kg.value, surface, held_h)
-    told = [*surface.told, *_doneness_told(doneness, fire.stages)]
+    told = [*surface.told, *_doneness_told(doneness, fire.stages), *_thinner_told(cut, fire.stages, doneness)]
     if cut.kind.is_animal:
         told += brushing_told(fire.stages, at_contact.set_aside_kg, fire.boils)
     order = ("stop", "warn", "note")
@@ -72,6 +75,20 @@ def _sauce(
     salt_kg = outside_kg * left_kg / mix_kg if mix_kg > 0 else 0.0
     wanted_kg = fire.reduce_to.of(left_kg)
     return sauce_of(left_kg, salt_kg, fire.boil_s, None if wanted_kg is None else min(wanted_kg, left_kg))
+
+
+def _thinner_told(cut: Cut, stages: Sequence[CookStage], doneness: Doneness) -> list[Told]:
+    """Several pieces are never of one thickness: the thinner come out first."""
+    last = stages[-1] if stages else None
+    core_c = None if last is None else last.core_c or doneness.core_c
+    if last is None or core_c is None:
+        return []
+    sooner_min = thinner_sooner_min(cut, last, core_c)
+    if sooner_min is None:
+        return []
+    minutes = number_told(sooner_min)
+    says = f"Thinner pieces out first: one a fifth thinner is at {core_c:g} °C about {minutes} min before the others."
+    return [Told("thinner", "note", says)]
 
 
 def _doneness_told(doneness: Doneness, stages: Sequence[CookStage]) -> list[Told]:

@@ -1,0 +1,44 @@
+import type { Batch } from '../../api/client'
+import { useHeld } from '../../components/useHeld'
+
+/** What stands beside the marinade, gram by gram: ticked off as it is weighed, on this device. */
+export function Beside({ batch }: { batch: Batch }) {
+  const { value: ticked, set } = useHeld<Record<string, boolean>>(`vadouvan.beside.${batch.id}`, {})
+  const { companions } = batch.judgement
+  if (companions.every((one) => one.lines.length === 0)) return null
+  return (
+    <section aria-labelledby="beside-it" className="mt-5">
+      <h2 id="beside-it" className="heading">
+        beside it, to weigh as well
+      </h2>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 wide:grid-cols-2">
+        {companions.map((one) => (
+          <div key={one.id}>
+            <h3 className="pt-2 text-[1.05rem]">{one.title}</h3>
+            <ul>
+              {one.lines.map((line, number) => {
+                const name = `${one.id} ${number} ${line.text}`
+                return (
+                  <li key={name} className="border-b border-rule">
+                    <label className="flex min-h-11 cursor-pointer items-center gap-3">
+                      <input
+                        type="checkbox"
+                        className="size-6 shrink-0 accent-enamel"
+                        checked={ticked[name] === true}
+                        onChange={(event) => {
+                          set({ [name]: event.target.checked })
+                        }}
+                      />
+                      <b className="w-20 shrink-0 text-right text-[1.2rem]">{line.mass_shown}</b>
+                      <span className={ticked[name] ? 'text-quiet line-through' : ''}>{line.ingredient}</span>
+                    </label>
+                  </li>
+                )
+              })}
+            </ul>
+          </div>
+        ))}
+      </div>
+    </section>
+  )
+}

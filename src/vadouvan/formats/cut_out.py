@@ -8,7 +8,7 @@ from pydantic import BaseModel
 
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.cut import Cut
-from vadouvan.core.cut.shape import Bone, ShapeName, bone_radius_m
+from vadouvan.core.cut.shape import Bone, Face, ShapeName, bone_radius_m, open_faces
 from vadouvan.core.hold.cube_series import cube_series
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.kitchen.caution import Caution
@@ -48,6 +48,7 @@ class PieceOut(BaseModel):
     bone_radius_mm: float
     cover: Cover
     cover_all_round: bool
+    open_faces: list[Face]
     pieces: int
     meat_g: float
     open_area_cm2: float
@@ -96,6 +97,7 @@ def piece_out(cut: Cut) -> PieceOut:
         bone_radius_mm=bone_radius_m(cut.thickness_m, cut.bone_share) * 1000 if cut.bone == "core" else 0.0,
         cover=surface.cover,
         cover_all_round=cut.cover_all_round,
+        open_faces=list(open_faces(piece)),
         pieces=cut.pieces,
         meat_g=cut.meat_kg * 1000,
         open_area_cm2=cut.open_area_m2 * 1e4,

@@ -3657,6 +3657,8 @@ export interface components {
             meat_g: number;
             /** Open Area Cm2 */
             open_area_cm2: number;
+            /** Open Faces */
+            open_faces: ("round" | "above" | "below" | "left" | "right")[];
             /** Pieces */
             pieces: number;
             /** Scores */

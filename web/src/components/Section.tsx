@@ -83,6 +83,7 @@ function toDraw(piece: DrawnPiece, across: boolean, room: { width: number; heigh
     torn: whole > room.width,
     boneFace,
     boneRadius: piece.bone === 'core' ? piece.bone_radius_mm * scale : 0,
+    openFaces: piece.open_faces,
     coverAllRound: piece.cover !== 'none' && piece.cover_all_round,
     coverBelow: capped && (!boneFace || piece.bone === 'ribs'),
     across,

@@ -1,4 +1,4 @@
-import { isRound, type Drawn } from '../lib/outline'
+import { isRound, type Drawn, type Face } from '../lib/outline'
 import { rulerMarks, type System } from '../lib/units'
 
 export interface Score {
@@ -16,6 +16,7 @@ export interface DrawnPiece {
   bone_radius_mm: number
   cover: string
   cover_all_round: boolean
+  open_faces: readonly Face[]
   scores: Score[]
 }
 

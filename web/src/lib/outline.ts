@@ -1,4 +1,6 @@
 /** Outlines and depths of a cut's section, in px, for drawing. Depths are told in mm. */
+export type Face = 'round' | 'above' | 'below' | 'left' | 'right'
+
 export interface Drawn {
   shape: string
   width: number
@@ -10,14 +12,13 @@ export interface Drawn {
   boneRadius: number
   coverAllRound: boolean
   coverBelow: boolean
+  /** Faces that let the mix in, as the core has them. */
+  openFaces: readonly Face[]
   /** The profile runs from the open upper face right through. */
   across: boolean
 }
 
-const ROUND = new Set(['cylinder', 'ball'])
-
-export const isRound = (drawn: Drawn) =>
-  ROUND.has(drawn.shape) || (drawn.shape === 'irregular' && drawn.boneRadius > 0)
+export const isRound = (drawn: Drawn) => drawn.openFaces.includes('round')
 
 /** The outline of the meat, as a path. */
 export function outline(drawn: Drawn): string {
@@ -49,24 +50,24 @@ function box(width: number, height: number, torn: boolean): string {
 
 /** Distance in mm from a point of the drawing to the nearest face that lets the mix in; negative outside. */
 export function depthAt(drawn: Drawn, x: number, y: number): number {
-  const { width, height, scale, shape } = drawn
+  const { width, height, scale, shape, openFaces, torn } = drawn
   if (isRound(drawn)) {
     const reach = Math.hypot((x - width / 2) / (width / 2), (y - height / 2) / (height / 2))
     return ((1 - reach) * (height / 2)) / scale
   }
   if (shape === 'irregular') return unevenDepth(drawn, x, y)
   if (drawn.across) return y / scale
-  const faces = [y]
-  if (!drawn.boneFace && !drawn.coverBelow) faces.push(height - y)
-  if (shape !== 'slab') faces.push(x, width - x)
-  return Math.min(...faces) / scale
+  const ways: Record<Face, number> = { round: 0, above: y, below: height - y, left: x, right: width - x }
+  // Where the drawing leaves the rest out, its right edge is no face.
+  const faces = openFaces.filter((face) => face !== 'right' || !torn)
+  return Math.min(...faces.map((face) => ways[face])) / scale
 }
 
 /** As for an ellipse that stands on its flat face. */
-function unevenDepth({ width, height, scale, boneFace, coverBelow }: Drawn, x: number, y: number): number {
+function unevenDepth({ width, height, scale, openFaces }: Drawn, x: number, y: number): number {
   const reach = Math.hypot((x - width * 0.47) / (width * 0.53), (y - height * 0.98) / (height * 0.98))
   const above = (1 - reach) * height
-  const below = boneFace || coverBelow ? Infinity : height - y
+  const below = openFaces.includes('below') ? height - y : Infinity
   return Math.min(above, below, height) / scale
 }
 

@@ -23,6 +23,7 @@ from numpy.typing import NDArray
 from vadouvan.core.constants import BONE_IN_SECTION, COVERED_FACE_EARLY, COVERED_SHARE_OF_ROUND, RIBS_RESISTANCE_M
 
 Array = NDArray[np.float64]
+Face = Literal["round", "above", "below", "left", "right"]
 ShapeName = Literal["slab", "strip", "cylinder", "cube", "cuboid", "ball", "irregular"]
 Bone = Literal["none", "face", "edge", "ribs", "core"]
 
@@ -265,6 +266,21 @@ def _ring(shape: ShapeName, size: Size, openness: Openness) -> Piece:
         far_m=radius - inner,
         deeper=lambda depths_m: (np.maximum(inner, radius - depths_m) ** 2 - inner**2) / (radius**2 - inner**2),
     ))  # fmt: skip
+
+
+def open_faces(piece: Piece) -> tuple[Face, ...]:
+    """Faces of the section at the thickest place that let the mix in unhindered, as it is drawn: bone and cover below,
+    a bone along an edge to the right.
+
+    >>> open_faces(cube(0.03, blocked_faces=1))
+    ('above', 'left', 'right')
+    """
+    bone, one_side = piece.openness.bone, piece.openness.cover_m > 0 and not piece.openness.cover_all_round
+    if piece.shape in ("cylinder", "ball") or (bone == "core" and piece.shape == "irregular"):
+        return ("round",)
+    below: tuple[Face, ...] = () if bone in ("face", "ribs") or one_side else ("below",)
+    sides: tuple[Face, ...] = () if bone == "ribs" else ("left",) if bone == "edge" else ("left", "right")
+    return ("above", *below, *sides)
 
 
 def bone_radius_m(thickness_m: float, bone_share: float) -> float:

@@ -24,6 +24,7 @@ os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
 
 ROOT = Path(__file__).resolve().parent.parent
 # Begun first, since they take longest: what is long at the end leaves the other cores idle.
+WAITING = 2
 LONGEST = ("browser.test_screens", "browser.test_week", "test_checks", "formats.test_archive", "browser")
 DOCTESTS = "doctest.DocTestCase"
 
@@ -126,8 +127,8 @@ def main() -> int:
         tests = [test for test in tests if is_drawn(test)]
     names = in_order([name_of(test) for test in tests if not wanted or any(word in test.id() for word in wanted)])
     done: list[Ran] = []
-    # One more than the cores: a page that waits for its server leaves a core idle.
-    with ProcessPoolExecutor(max_workers=(os.cpu_count() or 1) + 1, mp_context=get_context("spawn")) as pool:
+    # More than the cores: a page that waits for its server leaves a core idle.
+    with ProcessPoolExecutor(max_workers=(os.cpu_count() or 1) + WAITING, mp_context=get_context("spawn")) as pool:
         for future in as_completed([pool.submit(ran, name) for name in names]):
             one = future.result()
             done.append(one)

@@ -95,10 +95,13 @@ class FromPasteToPlate(BrowserCase):
         self.stage(page, 2, "oven", How_hot="gas 7", How_long="15 min", To_a_core_of="74 C")
         self.on_the_clock(page, "Heat the oven to 160 °C", "Brush on Honey glaze", "at 220 °C")
         page.goto(page.url.replace("/fire", "/weigh"))
-        beside = page.get_by_role("region", name="beside it, to weigh as well")
+        beside = page.locator("details").filter(has_text="Beside it, to weigh as well: Honey glaze")
+        beside.locator("summary").click()
         expect(beside).to_contain_text("60 g")
         beside.get_by_role("checkbox").first.check()
         page.reload()
+        expect(beside).to_contain_text("(1 to go)")
+        beside.locator("summary").click()
         expect(beside.get_by_role("checkbox").first).to_be_checked()
 
     def test_a_rub_straight_to_the_oven(self) -> None:

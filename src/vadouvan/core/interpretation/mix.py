@@ -6,6 +6,7 @@ import math
 import re
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
+from functools import lru_cache
 from typing import TypeVar, get_args
 
 from vadouvan.core.draft.typed import (
@@ -48,6 +49,7 @@ from vadouvan.core.parsing.several import taken_apart
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import InputError
 
+READ_LINES = 1024  # kept as read: of an edit only one line is another
 T = TypeVar("T")
 SCHOOLS: dict[str, SaltingMethod] = {name: name for name in get_args(SaltingMethod)}
 METHODS: dict[str, Method] = {name: name for name in get_args(Method)}
@@ -128,6 +130,7 @@ def seasons_nothing(text: str, pantry: Pantry) -> bool:
     return item is not None and item.enzyme is None and max(item.salt.value, item.acid.value) <= MOST_SALT_GUESSED
 
 
+@lru_cache(maxsize=READ_LINES)
 def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) -> Portion:
     """The portion that a typed line means; raises InputError with the line's path ``mix.<id>``.
 

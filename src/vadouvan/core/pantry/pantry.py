@@ -34,9 +34,9 @@ _ENDING = re.compile(
 )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Pantry:
-    """All known ingredients, by identity and by every name that they go by."""
+    """All known ingredients, by identity and by every name that they go by; equal only to itself."""
 
     by_id: Mapping[str, Ingredient]
     by_name: Mapping[str, str]

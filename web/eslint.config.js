@@ -11,7 +11,7 @@ const forbid = (names) => ({
 })
 
 export default tseslint.config(
-  { ignores: ['dist', 'src/api/generated.ts', 'eslint.config.js'] },
+  { ignores: ['dist', 'dist-kit', 'src/api/generated.ts', 'eslint.config.js'] },
   ...tseslint.configs.strictTypeChecked,
   jsxA11y.flatConfigs.strict,
   reactHooks.configs.flat.recommended,

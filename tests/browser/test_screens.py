@@ -16,7 +16,7 @@ from tests.saturday import saturday_kitchen
 TABLET, SMALLEST = ViewportSize(width=768, height=1024), ViewportSize(width=320, height=568)
 VIEWS = (
     "/", "/logbook", "/pantry", "/learn", "/settings", "/settings/household", "/settings/data", "/settings/device",
-    "/cautions", "/today", "/kit",
+    "/cautions", "/today",
 )  # fmt: skip
 STAGES = ("cut", "mix", "hold", "weigh", "fire", "taste")
 SMALL_TARGETS = """() => [...document.querySelectorAll('.act, .said, [role=radio], nav a, header button')]
@@ -117,7 +117,6 @@ class ForcedColours(Looked):
         for path, chosen, beside in (
             (f"/batch/{identity}/mix", "[role=tab][aria-selected=true]", "[role=tab][aria-selected=false]"),
             (f"/batch/{identity}/mix", "header a[aria-current=page]", "header a[href$='/hold']"),
-            ("/kit", "[role=radio][aria-checked=true]", "[role=radio][aria-checked=false]"),
         ):
             with self.subTest(path=path, chosen=chosen):
                 page.goto(self.kitchen.address + path)

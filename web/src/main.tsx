@@ -19,7 +19,6 @@ const BatchPage = lazy(() => import('./app/BatchPage').then((room) => ({ default
 const CautionsPage = lazy(() =>
   import('./features/cautions/CautionsPage').then((room) => ({ default: room.CautionsPage })),
 )
-const KitPage = lazy(() => import('./app/KitPage').then((room) => ({ default: room.KitPage })))
 const LearnPage = lazy(() =>
   import('./features/lessons/LearnPage').then((room) => ({ default: room.LearnPage })),
 )
@@ -63,7 +62,6 @@ const router = createBrowserRouter([
   view('/pantry', 'Pantry', <PantryPage />),
   view('/learn', 'Learn', <LearnPage />),
   view('/cautions', 'Cautions', <CautionsPage />),
-  view('/kit', 'Kit', <KitPage />),
   view('/settings/:part?', 'Settings', <SettingsPage />),
   {
     path: '/batch/:identity/:stage?',

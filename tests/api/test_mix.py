@@ -121,6 +121,9 @@ class Holds(unittest.TestCase):
         for lesson in lessons:
             outcome = self.client.get(f"/api/lessons/{lesson['id']}").json()
             self.assertIn(outcome["right"], range(len(lesson["options"])))
+            asked = [(side["name"], side["mix"], side["piece"]) for side in lesson["sides"]]
+            told = [(side["name"], side["mix"], side["piece"]) for side in (outcome["this"], outcome["other"])]
+            self.assertEqual(asked, told)
         self.assertEqual(self.client.get("/api/lessons/none").status_code, 404)
 
 

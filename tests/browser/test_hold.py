@@ -92,11 +92,12 @@ class HoldByKeyboard(BrowserCase):
         expect(page.get_by_text(re.compile("In .* out"))).to_be_visible()
 
     def test_a_lesson_is_guessed_first(self) -> None:
-        """The answer comes after the guess, with both sections."""
+        """The two pieces first; the answer comes after the guess, with both through the hours."""
         page = self.open("/")
         page.keyboard.press("l")
         expect(page.get_by_role("heading", name=re.compile("How much deeper"))).to_be_visible()
-        expect(page.get_by_role("img", name=re.compile("^Section"))).to_have_count(0)
+        expect(page.get_by_role("img", name=re.compile("^Section"))).to_have_count(2)  # what it is about
+        expect(page.get_by_role("slider", name="Hour to look at")).to_have_count(0)  # nothing is worked out yet
         tab_to(page, page.get_by_role("radio", name="no deeper"))
         page.keyboard.press("Space")
         expect(page.get_by_role("status")).to_contain_text("The model says: about a third to a half deeper")

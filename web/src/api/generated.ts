@@ -2991,7 +2991,7 @@ export interface components {
         };
         /**
          * LessonOut
-         * @description A question with its options.
+         * @description A question with its options, and the two pieces that it is about.
          */
         LessonOut: {
             /** Asks */
@@ -3000,6 +3000,8 @@ export interface components {
             id: string;
             /** Options */
             options: string[];
+            /** Sides */
+            sides: components["schemas"]["SideAskedOut"][];
             /** Title */
             title: string;
         };
@@ -4107,8 +4109,19 @@ export interface components {
             tubs: string;
         };
         /**
+         * SideAskedOut
+         * @description One of the two holds of a question, before anything is worked out: its mix and its piece.
+         */
+        SideAskedOut: {
+            /** Mix */
+            mix: string[];
+            /** Name */
+            name: string;
+            piece: components["schemas"]["PieceOut"];
+        };
+        /**
          * SideOut
-         * @description One of the two holds of a lesson.
+         * @description One of the two holds of a lesson, worked out.
          */
         SideOut: {
             course: components["schemas"]["CourseOut"];

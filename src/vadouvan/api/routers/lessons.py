@@ -7,7 +7,9 @@ from typing import Annotated
 from fastapi import APIRouter, Path
 from pydantic import BaseModel
 
-from vadouvan.api.context import Here
+from vadouvan.api.context import Context, Here
+from vadouvan.core.draft.typed import Draft
+from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.core.lessons.guided import LESSONS, Held, outcome
 from vadouvan.errors import NotKept
 from vadouvan.formats.course_out import CourseOut, course_out
@@ -16,21 +18,27 @@ from vadouvan.formats.cut_out import PieceOut, piece_out
 router = APIRouter(prefix="/api/lessons", tags=["lessons"])
 
 
+class SideAskedOut(BaseModel):
+    """One of the two holds of a question, before anything is worked out: its mix and its piece."""
+
+    name: str
+    mix: list[str]
+    piece: PieceOut
+
+
 class LessonOut(BaseModel):
-    """A question with its options."""
+    """A question with its options, and the two pieces that it is about."""
 
     id: str
     title: str
     asks: str
     options: list[str]
+    sides: list[SideAskedOut]
 
 
-class SideOut(BaseModel):
-    """One of the two holds of a lesson."""
+class SideOut(SideAskedOut):
+    """One of the two holds of a lesson, worked out."""
 
-    name: str
-    mix: list[str]
-    piece: PieceOut
     course: CourseOut
     sentence: str
 
@@ -46,10 +54,16 @@ class OutcomeOut(BaseModel):
 
 
 @router.get("")
-def list_lessons() -> list[LessonOut]:
+def list_lessons(here: Here) -> list[LessonOut]:
     """All guided examples, without their answers."""
     return [
-        LessonOut(id=lesson.id, title=lesson.title, asks=lesson.asks, options=list(lesson.options))
+        LessonOut(
+            id=lesson.id,
+            title=lesson.title,
+            asks=lesson.asks,
+            options=list(lesson.options),
+            sides=[_asked(name, draft, here) for name, draft in lesson.sides],
+        )
         for lesson in LESSONS.values()
     ]
 
@@ -64,6 +78,13 @@ def see_outcome(identity: Annotated[str, Path(max_length=64)], here: Here) -> Ou
     return OutcomeOut(
         right=found.right, says=found.says, hour=lesson.hour, this=_side(found.this), other=_side(found.other)
     )
+
+
+def _asked(name: str, draft: Draft, here: Context) -> SideAskedOut:
+    cut = read_draft(draft, here.tables, now=here.now()).cut
+    if cut is None:
+        raise ValueError(f"the lesson's {name} has no cut")
+    return SideAskedOut(name=name, mix=[line.text for line in draft.mix], piece=piece_out(cut))
 
 
 def _side(held: Held) -> SideOut:

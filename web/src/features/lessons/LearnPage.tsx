@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Lesson } from '../../api/client'
 import { lessonsQuery, outcomeQuery } from '../../api/queries'
-import { Sides } from './Sides'
+import { Pieces, Sides } from './Sides'
 
 /** Guided examples: guess first, then see what the model works out. */
 export function LearnPage() {
@@ -60,7 +60,12 @@ function Question({ lesson }: { lesson: Lesson }) {
           </Radio>
         ))}
       </RadioGroup>
-      {guess === null && <p className="mt-3 text-quiet">Guess first; then it is worked out.</p>}
+      {guess === null && (
+        <>
+          <p className="mt-3 text-quiet">Guess first; then it is worked out.</p>
+          <Pieces sides={lesson.sides} />
+        </>
+      )}
       {outcome.isError && <p role="alert">{outcome.error.message}</p>}
       {guess !== null && outcome.data && (
         <div className="mt-4" role="status">

@@ -11,7 +11,17 @@ from hypothesis import strategies as st
 
 from tests.drafts import cut_of, of_kind
 from tests.slabs import slab
-from vadouvan.core.cut.shape import Openness, Piece, ShapeName, Size, bone_radius_m, cube, matched_exponent, piece_of
+from vadouvan.core.cut.shape import (
+    Openness,
+    Piece,
+    ShapeName,
+    Size,
+    bone_radius_m,
+    cube,
+    matched_exponent,
+    open_faces,
+    piece_of,
+)
 
 
 class ClosedForms(unittest.TestCase):
@@ -148,3 +158,25 @@ class Scaling(unittest.TestCase):
         """The deeper, the less is left."""
         piece = cube(0.03, blocked_faces=0)
         self.assertGreaterEqual(piece.share_deeper_than(depth_m), piece.share_deeper_than(depth_m + 0.001))
+
+
+class OpenFaces(unittest.TestCase):
+    """Which faces of the section let the mix in, as it is drawn."""
+
+    def test_each(self) -> None:
+        """Bone and a cover on one side close what lies below; a bone along an edge the right; ribs all but the top."""
+        size = Size(0.03, 0.08, 0.12, 0.03 * 0.08 * 0.12)
+        known: tuple[tuple[ShapeName, Openness, tuple[str, ...]], ...] = (
+            ("slab", Openness(), ("above", "below", "left", "right")),
+            ("slab", Openness(bone="face"), ("above", "left", "right")),
+            ("slab", Openness(bone="edge"), ("above", "below", "left")),
+            ("slab", Openness(bone="ribs"), ("above",)),
+            ("slab", Openness(bone="core", bone_share=0.2), ("round",)),
+            ("slab", Openness(cover_m=0.0015), ("above", "left", "right")),
+            ("slab", Openness(cover_m=0.0015, cover_all_round=True), ("above", "below", "left", "right")),
+            ("cylinder", Openness(), ("round",)),
+            ("irregular", Openness(bone="core", bone_share=0.2), ("round",)),
+        )
+        for shape, openness, faces in known:
+            with self.subTest(shape, openness=openness):
+                self.assertEqual(open_faces(piece_of(shape, size, openness)), faces)

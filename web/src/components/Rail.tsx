@@ -1,7 +1,7 @@
 import { scaleTime } from 'd3-scale'
 import { useEffect, useRef, useState } from 'react'
 import { hoursLater, hoursOfDay, told } from '../lib/clock'
-import { RailHandle } from './RailHandle'
+import { HANDLE_PX, RailHandle } from './RailHandle'
 import { RailLane } from './RailLane'
 import { RailNearer } from './RailNearer'
 import { useRailSpan } from './useRailSpan'
@@ -157,8 +157,6 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
     </div>
   )
 }
-
-const HANDLE_PX = 26
 
 /** Where the handles of a batch lie: each at its mark, none over another. */
 function handlesOf(lane: TimelineRow, x: (moment: Date) => number, names: number, width: number) {

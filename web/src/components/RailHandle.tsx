@@ -3,7 +3,8 @@ import { hoursLater, told } from '../lib/clock'
 
 const STEP_H = 5 / 60
 const SETTLES_MS = 350
-const WIDE_PX = 26
+/** How wide a handle is: two near each other lie beside each other. */
+export const HANDLE_PX = 26
 const ASKS_AFTER_MS = 120
 /** A finger that only brushes the rail moves nothing: it has to rest on the mark first. */
 const HOLD_MS = 450
@@ -91,7 +92,7 @@ export function RailHandle(props: RailHandleProps) {
       aria-valuetext={told(shown, zone)}
       title={`${label}: ${told(shown, zone)}. Drag it, or use the arrow keys.`}
       className={`absolute cursor-ew-resize touch-none ${asked ? 'bg-enamel/25' : ''}`}
-      style={{ left: left + x(shown) - x(at), width: WIDE_PX, top, height }}
+      style={{ left: left + x(shown) - x(at), width: HANDLE_PX, top, height }}
       onKeyDown={(event) => {
         const by = hours[event.key]
         if (by === undefined) return

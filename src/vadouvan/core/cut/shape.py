@@ -276,7 +276,7 @@ def open_faces(piece: Piece) -> tuple[Face, ...]:
     ('above', 'left', 'right')
     """
     bone, one_side = piece.openness.bone, piece.openness.cover_m > 0 and not piece.openness.cover_all_round
-    if piece.shape in ("cylinder", "ball") or (bone == "core" and piece.shape == "irregular"):
+    if piece.shape in ("cylinder", "ball") or (bone == "core" and piece.shape in ("irregular", "slab")):
         return ("round",)
     below: tuple[Face, ...] = () if bone in ("face", "ribs") or one_side else ("below",)
     sides: tuple[Face, ...] = () if bone == "ribs" else ("left",) if bone == "edge" else ("left", "right")

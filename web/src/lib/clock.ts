@@ -5,16 +5,24 @@ export const hoursLater = (moment: Date, hours: number) => new Date(moment.getTi
 
 const THIS_WEEK_H = 144
 
+const formatters = new Map<string, Intl.DateTimeFormat>()
+
+/** A way to tell moments, made once for all that ask for the same: making one costs more than telling with it. */
+function formatter(options: Intl.DateTimeFormatOptions, timeZone?: string): Intl.DateTimeFormat {
+  const wanted = { ...options, ...(timeZone ? { timeZone } : {}) }
+  const key = JSON.stringify(wanted)
+  const known = formatters.get(key)
+  if (known !== undefined) return known
+  const made = new Intl.DateTimeFormat('en-GB', wanted)
+  formatters.set(key, made)
+  return made
+}
+
 /** "Sat 19:00", in the zone of the batch where one is known; with its date where it could be another week's. */
 export function told(moment: Date, timeZone?: string, now = new Date()): string {
   const far = Math.abs(moment.getTime() - now.getTime()) >= THIS_WEEK_H * HOUR_MS
-  return new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    ...(far ? { day: 'numeric', month: 'short' } : {}),
-    hour: '2-digit',
-    minute: '2-digit',
-    ...(timeZone ? { timeZone } : {}),
-  })
+  const day = far ? ({ day: 'numeric', month: 'short' } as const) : {}
+  return formatter({ weekday: 'short', ...day, hour: '2-digit', minute: '2-digit' }, timeZone)
     .format(moment)
     .replaceAll(',', '')
 }
@@ -23,12 +31,7 @@ const QUARTER_MS = HOUR_MS / 4
 
 /** Whole hours of a given kind between two moments, such as every midnight, in a zone; by quarters, as zones differ. */
 export function hoursOfDay(from: Date, to: Date, wanted: number[], timeZone?: string): Date[] {
-  const clock = new Intl.DateTimeFormat('en-GB', {
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-    ...(timeZone ? { timeZone } : {}),
-  })
+  const clock = formatter({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }, timeZone)
   const tops = wanted.map((hour) => `${String(hour).padStart(2, '0')}:00`)
   const found: Date[] = []
   for (let at = Math.ceil(from.getTime() / QUARTER_MS) * QUARTER_MS; at <= to.getTime(); at += QUARTER_MS) {
@@ -44,11 +47,6 @@ export const localZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone
 export function toldLocal(moment: string): string {
   const at = new Date(`${moment}Z`)
   if (Number.isNaN(at.getTime())) return moment
-  const day = at.toLocaleDateString('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    timeZone: 'UTC',
-  })
+  const day = formatter({ weekday: 'short', day: 'numeric', month: 'short' }, 'UTC').format(at)
   return `${day.replace(',', '')} ${moment.slice(11, 16)}`
 }

@@ -17,6 +17,7 @@ from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
 from vadouvan.core.advice.comparing import Change, Comparison, compared
 from vadouvan.core.constants import ENZYME_DIFFUSIVITY, ENZYME_PLEASANT_H
+from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import CutInput, Draft, HoldInput, MakingInput, QuantityInput
 from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity
 from vadouvan.core.hold.time_course import TimeCourse
@@ -295,7 +296,23 @@ class Properties(unittest.TestCase):
         assert other is not None
         self.assertAlmostEqual(one.best.hours, other.best.hours)
 
+    def test_live_fruit_works_on_protein_alone(self) -> None:
+        """Ginger, pineapple or kiwi turn no vegetable soft, but meat, prawns, tofu and fresh cheese; common practice."""
+        for kind in ("cauliflower_steak", "portobello", "king_oyster", "aubergine_slab", "jackfruit_young"):
+            with self.subTest(kind=kind):
+                self.assertNotIn("soft", _latest_limits(kind))
+        for kind in ("pork_loin_roast", "chicken_breast", "prawn_peeled", "tofu_firm", "paneer"):
+            with self.subTest(kind=kind):
+                self.assertIn("soft", _latest_limits(kind))
+
     def test_hold_said_keeps_its_words(self) -> None:
         """What was typed stays as it was, readable or not."""
         self.assertEqual(held(steak("12 g salt"), readings="cold").reading.problems[0].given, "cold")
         self.assertEqual(HoldInput(readings="cold").readings, "cold")
+
+
+def _latest_limits(kind: str) -> set[str]:
+    """What sets or follows the latest hour of this cut with ginger and salt."""
+    window = judged(Draft(cut=CutInput(kind=kind), mix=lines("8 g salt", "60 g yogurt", "25 g ginger"))).window
+    assert window is not None
+    return {window.latest.limit, *(other.id for other in window.latest.others)}

@@ -40,6 +40,22 @@ class Assumed(unittest.TestCase):
         )
         self.assertIn("280 g", found.assumed["cut.mass_g"])
 
+    def test_what_is_too_thin_for_a_round_piece_is_slices(self) -> None:
+        """Strips and slices of a round cut, told by their thickness alone, are judged as such, and it is said."""
+        for kind in ("pork_tenderloin", "beef_round_roast", "pork_loin_roast", "lamb_rack"):
+            thin = CutInput(kind=kind, mass="600 g", thickness="6 mm")
+            found = reading(Draft(cut=thin, mix=lines("5 g salt")))
+            with self.subTest(kind=kind):
+                self.assertEqual(found.problems, [])
+                assert found.cut is not None
+                self.assertEqual((found.cut.shape, found.cut.cover), ("slab", "none"))
+                self.assertIn("slices", found.assumed["cut.shape"])
+                whole = reading(Draft(cut=replace(thin, thickness=""), mix=lines("5 g salt"))).cut
+                assert whole is not None
+                self.assertEqual(whole.shape, "cylinder")
+        said = CutInput(kind="pork_tenderloin", mass="600 g", thickness="6 mm", shape="cylinder")
+        self.assertIn("m long", complaint(Draft(cut=said, mix=lines("5 g salt")), "cut.pieces"))
+
     def test_nothing_said_waits(self) -> None:
         """An empty draft is no error; it says what is still to say."""
         judgement = judged(Draft())

@@ -93,6 +93,11 @@ class CutKind:
         return self.family != "plant"
 
     @property
+    def is_softened_by_fruit(self) -> bool:
+        """Whether it is held together by protein, which the enzymes of live fruit cut; a vegetable is not."""
+        return self.is_animal or self.species in FRESH_CURDS
+
+    @property
     def needs_cold(self) -> bool:
         """Whether its days and its hours out of the cold are a matter of safety: meat, fish, tofu, fresh cheese."""
         return self.is_animal or self.species in FRESH_CURDS

@@ -226,6 +226,8 @@ def _texture(scenario: HoldScenario, hours: Array) -> Concern | None:
 
 
 def _strength(scenario: HoldScenario, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:
+    if not scenario.cut.kind.is_softened_by_fruit:
+        return 0.0
     film = mass_kg / scenario.cut.open_area_m2
     fruit = scenario.balance.tenderiser
     units *= scenario.hold.learned_softening.get(fruit.enzyme, 1.0) if fruit is not None else 1.0

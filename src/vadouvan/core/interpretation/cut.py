@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
+import math
 from typing import get_args
 
 from vadouvan.core.constants import Constant
-from vadouvan.core.cut.agreement import check_agreement
+from vadouvan.core.cut.agreement import LONGEST_PIECE_M, check_agreement
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.cut import EVENNESS, Cut, usual_piece_kg
 from vadouvan.core.cut.kind import CutKind
@@ -46,25 +47,30 @@ def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
     if kind is None:
         return None
     before = len(notes.problems)
-    shape = notes.choice(said.shape, SHAPES, (kind.shape, kind.shape), "cut.shape")
     bone = notes.choice(said.bone, BONES, (kind.bone, kind.bone), "cut.bone")
     bone_share = _bone_share(said, kind, bone, notes)
-    cover = notes.choice(said.cover, COVERS, (kind.cover, kind.cover), "cut.cover")
-    all_round = notes.choice(
-        said.cover_on, SIDES, (kind.cover_all_round, "all" if kind.cover_all_round else "one"), "cut.cover_on"
-    )
     pieces = notes.attempt(lambda: _pieces(said)) if said.pieces else None
     mass_kg = _mass(said, kind, pieces, notes)
     thickness_m = _thickness(said, kind, notes)
     width_m, length_m = (
         _side(text, f"cut.{name}_mm", notes) for text, name in ((said.width, "width"), (said.length, "length"))
     )
+    meat_kg = 0.0 if mass_kg is None else mass_kg * (1 - bone_share)
+    sliced = thickness_m is not None and not said.shape and _is_sliced(kind, pieces, meat_kg, thickness_m, bone_share)
+    usual: tuple[ShapeName, str] = ("slab", "slab: slices, as it is so thin") if sliced else (kind.shape, kind.shape)
+    shape = notes.choice(said.shape, SHAPES, usual, "cut.shape")
+    usual_cover: Cover = "none" if sliced else kind.cover  # what covered the whole piece is the rim of a slice
+    cover = notes.choice(said.cover, COVERS, (usual_cover, usual_cover), "cut.cover")
+    all_round = notes.choice(
+        said.cover_on, SIDES, (kind.cover_all_round, "all" if kind.cover_all_round else "one"), "cut.cover_on"
+    )
     evenness = notes.choice(said.evenness, EVENNESS, _usual_evenness(shape), "cut.evenness")
     steps = _steps(said.steps, notes)
     if len(notes.problems) > before or mass_kg is None or thickness_m is None:
         return None
     if pieces is None:
-        pieces = _assumed_pieces(kind, shape, mass_kg * (1 - bone_share), thickness_m, notes)
+        piece_kg = _slice_kg(kind, thickness_m) if sliced else usual_piece_kg(kind, shape, thickness_m, bone_share)
+        pieces = _assumed_pieces("slices" if sliced else shape, meat_kg, piece_kg, notes)
     cut = Cut(
         kind=kind,
         mass_kg=mass_kg,
@@ -85,6 +91,25 @@ def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
     disagreements = check_agreement(cut)
     notes.problems += disagreements
     return None if disagreements else cut
+
+
+def _slice_kg(kind: CutKind, thickness_m: float) -> float:
+    """A slice of that thickness across the whole piece [kg]."""
+    return kind.density_kg_per_m3 * math.pi / 4 * kind.thickness_m**2 * thickness_m
+
+
+def _is_sliced(kind: CutKind, pieces: int | None, meat_kg: float, thickness_m: float, bone_share: float) -> bool:
+    """Whether a round cut was sliced: as one round piece, or as so many of them, it could not be so thin."""
+    if kind.shape not in ("cylinder", "ball") or thickness_m >= kind.thickness_low_m or meat_kg <= 0:
+        return False
+    whole_kg = usual_piece_kg(kind, kind.shape, thickness_m, bone_share)
+    return (
+        meat_kg
+        / (pieces or max(1, round(meat_kg / whole_kg)))
+        / kind.density_kg_per_m3
+        / (math.pi / 4 * thickness_m**2)
+        > LONGEST_PIECE_M
+    )
 
 
 def _kind(said: str, kitchen: Kitchen, notes: Notes) -> CutKind | None:
@@ -153,9 +178,9 @@ def _usual_evenness(shape: ShapeName) -> tuple[Constant, str]:
     return EVENNESS[name], name
 
 
-def _assumed_pieces(kind: CutKind, shape: ShapeName, meat_kg: float, thickness_m: float, notes: Notes) -> int:
-    count = max(1, round(meat_kg / usual_piece_kg(kind, shape, thickness_m, kind.bone_share)))
-    name = {"cube": "cubes", "strip": "strips"}.get(shape, "pieces")
+def _assumed_pieces(made: str, meat_kg: float, piece_kg: float, notes: Notes) -> int:
+    count = max(1, round(meat_kg / piece_kg))
+    name = {"cube": "cubes", "strip": "strips", "slices": "slices"}.get(made, "pieces")
     return notes.assume("cut.pieces", count, "1 piece" if count == 1 else f"about {count} {name}")
 
 

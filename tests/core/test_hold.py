@@ -315,4 +315,4 @@ def _latest_limits(kind: str) -> set[str]:
     """What sets or follows the latest hour of this cut with ginger and salt."""
     window = judged(Draft(cut=CutInput(kind=kind), mix=lines("8 g salt", "60 g yogurt", "25 g ginger"))).window
     assert window is not None
-    return {window.latest.limit, *(other.id for other in window.latest.others)}
+    return {limit.id for limit in (window.latest.limit, *window.latest.others)}

@@ -297,7 +297,7 @@ class Properties(unittest.TestCase):
         self.assertAlmostEqual(one.best.hours, other.best.hours)
 
     def test_live_fruit_works_on_protein_alone(self) -> None:
-        """Ginger, pineapple or kiwi turn no vegetable soft, but meat, prawns, tofu and fresh cheese; common practice."""
+        """Ginger turns no vegetable soft, but meat, prawns, tofu and fresh cheese; common practice, no source."""
         for kind in ("cauliflower_steak", "portobello", "king_oyster", "aubergine_slab", "jackfruit_young"):
             with self.subTest(kind=kind):
                 self.assertNotIn("soft", _latest_limits(kind))

@@ -148,8 +148,43 @@ class Qualified(unittest.TestCase):
             ("soy sauce 50ml, mirin 30ml", ("soy sauce 50ml", "mirin 30ml")),
             ("1 orange, zested and juiced", ("zest of 1 orange", "juice of 1 orange")),
             ("1 tsp each salt and qwertz", ("1 tsp each salt and qwertz",)),
+            (
+                "1 tsp each cumin and coriander seeds, toasted and ground",
+                ("1 tsp cumin, toasted and ground", "1 tsp coriander seeds, toasted and ground"),
+            ),
+            ("pinch of saffron soaked in 2 tbsp warm water", ("pinch of saffron", "2 tbsp warm water")),
         ):
             self.assertEqual(single_lines(text, KITCHEN.pantry), wanted)
+
+    def test_where_it_is_from_and_how_rich_it_is(self) -> None:
+        """Words that change no ingredient are left out, one by one, but only where no name holds them."""
+        for text, identity in (
+            ("1 cup full-fat Greek yogurt", "yoghurt_strained"),
+            ("2 Thai bird's eye chillies", "chilli_birdseye"),
+            ("2 tbsp raw pineapple, crushed", "pineapple_fresh"),
+            ("500 ml boiling water", "water"),
+            ("few drops of Louisiana-style hot sauce", "hot_sauce_vinegar"),
+            ("1 tbsp hot paprika", "paprika_hot"),
+            ("1 tbsp Thai sweet chilli sauce", "sweet_chilli_sauce"),
+        ):
+            with self.subTest(text):
+                self.assertEqual(portion(text).ingredient.id, identity)
+        with self.assertRaises(InputError):
+            portion("1 tbsp Greek")
+
+    def test_a_share_says_of_what(self) -> None:
+        """A bare share is asked about, and offered as a share of the meat, never as so many grams."""
+        with self.assertRaisesRegex(InputError, r"does not say of what.*1\.5 % .*salt of the meat"):
+            portion("1.5% salt")
+        judgement = judged(steak("1.5% salt"))
+        (problem,) = judgement.reading.problems
+        self.assertEqual([choice.text for choice in problem.choices], ["1.5 % table salt of the meat"])
+
+    def test_an_amount_that_may_be_less_or_more(self) -> None:
+        """What stands before "as needed" counts."""
+        self.assertAlmostEqual(portion("2-3 tbsp water, as needed").mass_kg.value, 0.0374, delta=1e-3)
+        with self.assertRaises(InputError):
+            portion("oil as needed")
 
 
 class Unweighed(unittest.TestCase):
@@ -181,6 +216,9 @@ class ByTheMeat(unittest.TestCase):
             ("5 g honey to the kilo", 10.0),
             ("salt, 10 g per kg", 20.0),
             ("salt: 10g/kg", 20.0),
+            ("1.5 % of the meat's weight in salt", 30.0),
+            ("salt, 1.5 % of meat weight", 30.0),
+            ("2% salt by weight", 40.0),
         ):
             with self.subTest(text):
                 whole = portion_of(LineInput("1", text), KITCHEN.pantry, 2.0)

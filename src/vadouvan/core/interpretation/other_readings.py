@@ -60,6 +60,9 @@ def _in_other_measures(said: SaidLine, item: Ingredient) -> Iterator[tuple[str, 
     """The same number of what it is counted in, or of grams or teaspoons; of a fruit its juice."""
     name, number = item.also_called[0], f"{said.number.value:g}"
     several = said.number.value > 1
+    if re.match(r"\s*[\d.,]+\s*%", said.text):  # a share is never so many grams
+        yield f"{number} % {name} of the meat", item.id
+        return
     for unit in item.piece_kg:
         if unit in PIECE_UNITS and unit not in ("juice", "zest"):
             yield f"{number} {PLURAL.get(unit, f'{unit}s') if several else unit} {name}", item.id

@@ -26,6 +26,13 @@ _TREATMENT = re.compile(
     re.IGNORECASE,
 )
 
+# Words that say where it is from, how rich or how cold it is; left out only where no name holds them.
+_LOOSE = re.compile(
+    r"\b(?:(?:full|low|half|reduced|non)[- ]?fat|fat[- ]free|skimmed|[a-z]+[- ]style|thai|chinese|japanese|korean|"
+    r"indian|italian|spanish|turkish|greek|mexican|home[- ]?made|(?:shop|store)[- ]bought|plain|natural|unsweetened|real|"
+    r"raw|cold|warm|lukewarm|hot|boiling|boiled|chilled|iced|tap|filtered|roasted|fried|smashed|leftover)\b",
+    re.IGNORECASE,
+)
 # A chilli by its American spelling, named after its kind; before "powder" the spelling decides what it is.
 _CHILLI = re.compile(r"(?<=\S) chil(?:e|i|ie|lie|ly)s?$")
 # Words that say in what form it comes, where the name is known without them.
@@ -81,6 +88,8 @@ class Pantry:
         for form in (_CHILLI.sub(" chilli", form) for name in names for form in _forms(name)):
             if form in self.by_name:
                 return self.by_id[self.by_name[form]]
+        if (loosely := self._loosely(names)) is not None:
+            return loosely
         for name in names:
             if (whole := _plain(name).replace(" ", "")) in self._in_one_word:
                 return self.by_id[self._in_one_word[whole]]
@@ -95,6 +104,17 @@ class Pantry:
             f"Did you mean {listed}?" if listed else "Look it up in the list of ingredients, or write a plainer name."
         )
         raise InputError(field=field, given=given, wrong=f'"{name}" is not in the pantry.', accepted=accepted)
+
+    def _loosely(self, names: Sequence[str]) -> Ingredient | None:
+        """The ingredient that a name means without where it is from or how rich it is; raw fruit is fresh fruit."""
+        for name in names:
+            said = list(_LOOSE.finditer(name))
+            shorter = [name[: word.start()] + name[word.end() :] for word in said]
+            for other in (re.sub(r"\braw\b", "fresh", name, flags=re.IGNORECASE), *shorter, _LOOSE.sub(" ", name)):
+                known = next((self.by_name[form] for form in _forms(other) if form in self.by_name), None)
+                if known is not None and other.strip() and other != name:
+                    return self.by_id[known]
+        return None
 
     def qualified(self, names: Sequence[str]) -> Ingredient | None:
         """The ingredient that one of these names is exactly; none for what is only a treatment ("crushed tomato")."""

@@ -285,7 +285,8 @@ def _refuse_what_is_no_amount(text: str, field: str) -> None:
             wrong,
             "Write a first amount; for salt 10 to 12 g a kilogram of meat, then taste before contact.",
         )
-    if re.search(r"\b(?:rest|remainder) of the\b|\bas needed\b", text, re.IGNORECASE):
+    open_ended = re.search(r"\bas needed\b", text, re.IGNORECASE) and leading_number(tidied(text).text) is None
+    if open_ended or re.search(r"\b(?:rest|remainder) of the\b", text, re.IGNORECASE):
         raise _bad(field, text, f'"{text.strip()}" cannot be weighed.', "Weigh it, or read what is left off the label.")
     foreign = foreign_measure(text)
     if foreign:
@@ -426,6 +427,12 @@ def _no_weight(said: SaidLine, unit: str, ingredient: Ingredient) -> tuple[str, 
     name = ingredient.name.split(",")[0].lower()
     counted = " or ".join(f"a {piece}" for piece in ingredient.piece_kg if piece != "each")
     others = f", or count by {counted.removeprefix('a ')}" if counted else ""
+    share = re.match(r"\s*(\d[\d.,]*)\s*%", said.text)
+    if share:
+        return (
+            f'"{said.text.strip()}" does not say of what.',
+            f'Write "{share[1]} % {name} of the meat", or grams.',
+        )
     if unit == "each":
         return (
             f'"{said.text.strip()}" has a number but no unit.',

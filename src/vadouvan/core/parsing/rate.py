@@ -26,6 +26,15 @@ _PERCENT = re.compile(
     rf"(?:weight\s+of\s+(?:the\s+)?)?{_ANIMAL}(?:'s)?(?:\s+weight)?$",
     re.IGNORECASE,
 )
+_SHARE_FIRST = re.compile(
+    r"^(?P<value>\d{1,2}(?:[.,]\d{1,3})?)\s*%\s*(?:of|by|on)\s+(?:the\s+)?(?:weight\s+of\s+(?:the\s+)?)?"
+    rf"(?:{_ANIMAL}(?:['’]s)?(?:\s+weight)?|(?:its\s+|total\s+)?weight)\s*,?\s+(?:in\s+|of\s+|as\s+)?"
+    r"(?P<name>[^\W\d_][^,%]*)$",
+    re.IGNORECASE,
+)
+_BY_WEIGHT = re.compile(
+    r"^(?P<value>\d{1,2}(?:[.,]\d{1,3})?)\s*%\s*(?P<name>[^\W\d_][^,%]*?),?\s+by\s+weight$", re.IGNORECASE
+)
 
 
 @dataclass(frozen=True)
@@ -41,11 +50,11 @@ def rate_in(text: str) -> Rate | None:
 
     >>> rate_in("10 g salt per kg of meat"), rate_in("3/4 tsp kosher salt per lb").per_kg
     (Rate(line='10 g salt', per_kg=1.0), 0.45359237)
-    >>> rate_in("2 % salt of the meat")
-    Rate(line='20 g salt', per_kg=1.0)
+    >>> rate_in("2 % salt of the meat"), rate_in("1.5 % of the meat's weight in salt").line
+    (Rate(line='20 g salt', per_kg=1.0), '15 g salt')
     """
     line = amount_first(" ".join(text.split()))
-    share = _PERCENT.match(line)
+    share = _PERCENT.match(line) or _SHARE_FIRST.match(line) or _BY_WEIGHT.match(line)
     if share:
         return Rate(f"{float(share['value'].replace(',', '.')) * 10:g} g {share['name']}", 1.0)
     first = _PER_FIRST.match(line)

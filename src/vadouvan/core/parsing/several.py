@@ -31,12 +31,16 @@ _FRUITS = re.compile(
     r"^(?:the )?(juice|zest) of (?P<first>[^,]+?) and (?P<second>(?:\d|an?\b|one\b|half\b).+)$", re.IGNORECASE
 )
 _NEXT = re.compile(
-    r"(?:,\s*(?:and\s+|steeped in\s+|mixed with\s+|dissolved in\s+|plus\s+)?|\s*;\s*"
-    r"|\s+(?:and|&|\+|plus|with|mixed with|mixed into|dissolved in|steeped in|in)\s+)"
+    r"(?:,\s*(?:and\s+|(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?\s+"
+    r"|mixed with\s+|plus\s+)?|\s*;\s*|\s+(?:and|&|\+|plus|with|mixed with|mixed into"
+    r"|(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?|in)\s+)"
     r"(?=(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|half\s|the (?:juice|zest)|juice of|zest of))",
     re.IGNORECASE,
 )
 _LIST = re.compile(r"\s*,\s*(?:and\s+)?|\s+(?:and|&)\s+", re.IGNORECASE)
+_TREATED = r"(?:lightly |freshly |finely |coarsely |roughly |thinly |dry[- ])?(?:[a-z]{3,}ed|ground)"
+_EACH_TREATED = re.compile(rf",\s*{_TREATED}(?:\s*(?:,|,?\s*and|,?\s*then|&)\s*(?:then )?{_TREATED})*$", re.IGNORECASE)
+_PINCH = re.compile(r"^(?:a )?(?:large |good |generous |small )?pinch", re.IGNORECASE)
 _LATE_STATE = re.compile(r",\s*(?:both|all)\s+(?P<state>[a-z ]+)$", re.IGNORECASE)
 MOST = 8
 
@@ -59,10 +63,10 @@ def taken_apart(text: str) -> tuple[str, ...]:
 def _shared(line: str) -> list[str]:
     """One amount for each, or between them."""
     each = _EACH.match(line) or _EACH_LAST.match(line)
-    if each and (
-        leading_number(each["amount"]) is not None or re.match(r"^(?:large |good )?pinch", each["amount"], re.I)
-    ):
-        return [f"{each['amount']} {name}" for name in _names(each["names"])]
+    if each and (leading_number(each["amount"]) is not None or _PINCH.match(each["amount"])):
+        treated = _EACH_TREATED.search(each["names"])
+        names = each["names"][: treated.start()] if treated else each["names"]
+        return [f"{each['amount']} {name}{treated.group() if treated else ''}" for name in _names(names)]
     halves = _HALVES.match(line)
     equal = _EQUAL.match(line)
     names = [halves["one"], halves["two"]] if halves else _names(equal["names"]) if equal else []
@@ -97,6 +101,8 @@ def _side_by_side(line: str) -> list[str]:
     if len(named) > 1 and all(_AMOUNT_LAST.match(part) for part in named):
         return named
     found = [part.strip(" ,;") for part in _NEXT.split(body)]
-    if len(found) < 2 or any(not part for part in found) or leading_number(found[0]) is None:
+    if len(found) < 2 or any(not part for part in found):
+        return []
+    if leading_number(found[0]) is None and _PINCH.match(found[0]) is None:
         return []
     return [f"{part}, {late['state']}" for part in found] if late else found

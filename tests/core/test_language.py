@@ -14,7 +14,7 @@ from pathlib import Path
 
 from tests.drafts import NOW, judged, steak
 from vadouvan.core.advice.scaling import scaled_to
-from vadouvan.core.draft.typed import LineInput
+from vadouvan.core.draft.typed import CutInput, Draft, LineInput
 from vadouvan.core.interpretation.mix import can_be_read, portion_of, single_lines
 from vadouvan.core.measures.quantity import MASS, quantity
 from vadouvan.core.parsing.amount import Portion
@@ -464,6 +464,23 @@ class Cuts(unittest.TestCase):
                     self.assertTrue(low * 0.99 <= quantity(named.mass, MASS, field="x") * 1000 <= high * 1.01, named)
                 if row["pieces"] and row["pieces"] != "1":
                     self.assertEqual(named.pieces, row["pieces"])
+
+    def test_what_was_cut_up_at_home(self) -> None:
+        """Strips, medallions and slabs of a cut that the table has whole; no slices of no thickness."""
+        for text, kind, shape, thickness in (
+            ("600g pork tenderloin, sliced into medallions 2 cm thick", "pork_tenderloin", "slab", "2 cm"),
+            ("500 g skirt steak, in thin strips", "beef_skirt", "strip", ""),
+            ("600 g turkey breast, cut into 1cm strips", "turkey_breast", "strip", "1cm"),
+            ("400 g firm tofu, pressed and cut into slabs", "tofu_firm", "", ""),
+        ):
+            with self.subTest(text):
+                named = cut_named(text, KITCHEN.cuts)
+                assert named is not None
+                self.assertEqual((named.kind, named.shape, named.thickness), (kind, shape, thickness))
+        self.assertIsNone(cut_named("1 kg pork tenderloin, sliced", KITCHEN.cuts))
+        self.assertIsNone(cut_named("400 g beef sirloin, thinly sliced", KITCHEN.cuts))
+        strips = judged(Draft(cut=CutInput(kind="turkey_breast", mass="600 g", shape="strip"))).reading
+        self.assertEqual(strips.assumed["cut.thickness_mm"], "8 mm, usual for strips")
 
     def test_the_size_of_the_cubes_is_kept(self) -> None:
         """As thickness."""

@@ -37,6 +37,7 @@ COVERS: dict[str, Cover] = {name: name for name in get_args(Cover)}
 STATES = {"fresh": False, "frozen": True}
 SIDES = {"one": False, "all": True}
 STEPS: dict[str, StepKind] = {name: name for name in get_args(StepKind)}
+CUT_UP_M = {"strip": 0.008, "cube": 0.03}  # of what was cut up at home; common practice, no source
 SMALL_PIECE_KG, SMALL_PIECES_KG = 0.06, 0.5
 MOST_BONE_PCT = 60
 
@@ -142,8 +143,10 @@ def _mass(said: CutInput, kind: CutKind, pieces: int | None, notes: Notes) -> fl
 def _thickness(said: CutInput, kind: CutKind, notes: Notes) -> float | None:
     if said.thickness:
         return notes.attempt(lambda: quantity(said.thickness, THICKNESS, field="cut.thickness_mm"))
-    words = f"{number_told(kind.thickness_m * 1000)} mm, usual for this cut"
-    return notes.assume("cut.thickness_mm", kind.thickness_m, words)
+    cut_up = CUT_UP_M.get(said.shape) if said.shape != kind.shape else None
+    thickness_m = kind.thickness_m if cut_up is None else min(cut_up, kind.thickness_m)
+    of_what = "this cut" if cut_up is None else f"{said.shape}s"
+    return notes.assume("cut.thickness_mm", thickness_m, f"{number_told(thickness_m * 1000)} mm, usual for {of_what}")
 
 
 def _age_s(said: CutInput, kind: CutKind, notes: Notes) -> float:

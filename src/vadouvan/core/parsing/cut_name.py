@@ -10,7 +10,7 @@ from __future__ import annotations
 import re
 import unicodedata
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 
 from rapidfuzz import fuzz, process
@@ -78,6 +78,14 @@ _OPTIONAL = frozenset((
     "bonein", "boneless", "joint", "roast", "whole", "half", "piece", "thin", "peeled", "block", "portion", "roll",
     "stir", "fry", "young", "baby", "rack", "tail", "head", "tip",
 ))  # fmt: skip
+_INTO = r"(?:,?\s*(?:thinly |thickly )?(?:cut|sliced)?\s*(?:up\s+)?(?:in|into)?\s*(?:thin|thick|long|even|wide)?\s*)"
+_CUT_INTO = (
+    (re.compile(rf"{_INTO}\b(?:strips?|batons?|ribbons?)\b", re.IGNORECASE), "strip"),
+    (
+        re.compile(rf"{_INTO}\b(?:medallions?|slices?|slabs?|steaks?|rounds?|escalopes?|sliced)\b", re.IGNORECASE),
+        "slab",
+    ),
+)
 LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
 LEAST_GUESSED, SURE = 5, 84.0
 LONGEST_LINE, MOST_MEANT = 200, 8
@@ -85,12 +93,13 @@ LONGEST_LINE, MOST_MEANT = 200, 8
 
 @dataclass(frozen=True)
 class CutNamed:
-    """The id of a cut, its weight, thickness and count as they were written, or worked out from what was."""
+    """The id of a cut; weight, thickness, count and shape as they were written, or worked out from what was."""
 
     kind: str
     mass: str
     thickness: str = ""
     pieces: str = ""
+    shape: str = ""
 
 
 def line_of(mass: str, kind: CutKind, thickness: str) -> str:
@@ -105,8 +114,23 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     if as_written is not None:
         return as_written
     figures = _figures(text)
-    kind = _meant(figures.words, cuts) if figures is not None else None
-    return None if kind is None or figures is None else figures.of(kind)
+    if figures is None:
+        return None
+    kind = _meant(figures.words, cuts)
+    return figures.of(kind) if kind is not None else _cut_up(figures, cuts)
+
+
+def _cut_up(figures: _Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
+    """A cut that was cut up at home, where no name of the table holds that: strips, or slices of a told thickness."""
+    for word, shape in _CUT_INTO:
+        found = word.search(figures.words)
+        kind = _meant(word.sub(" ", figures.words), cuts) if found is not None else None
+        if kind is None or (shape == "slab" and not figures.size and not _slab_as_usual(figures.words, cuts[kind])):
+            continue
+        named = figures.of(kind)
+        if named is not None:
+            return replace(named, shape=shape if shape != cuts[kind].shape else "")
+    return None
 
 
 def cuts_meant(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
@@ -128,6 +152,11 @@ def _ends_in(name: str, said: frozenset[str]) -> bool:
     """Whether a name holds all that was said, its last word too: ribs are short ribs, no rib chops."""
     words = _tokens(name)
     return said <= frozenset(words) and words[-1] in said
+
+
+def _slab_as_usual(words: str, kind: CutKind) -> bool:
+    """Whether slices of a thickness that is not told are as thick as the table has this cut."""
+    return kind.shape == "slab" and re.search(r"\bthin", words, re.IGNORECASE) is None
 
 
 @dataclass(frozen=True)

@@ -299,6 +299,32 @@ class PastedLayouts(unittest.TestCase):
         self.assertEqual([one.title for one in brought.draft.companions], ["Rub"])
         self.assertIn('"Rub"', " ".join(brought.notes))
 
+    def test_a_row_under_its_heading(self) -> None:
+        """A marinade or a sauce written in one row, with the rest of the list around it."""
+        text = (
+            "Beef stir fry\n300g rump steak, sliced into thin strips\n"
+            "Marinade: 1 tbsp soy sauce, 1 tsp cornflour, pinch of white pepper\n"
+            "Sauce: 2 tbsp oyster sauce, 1 tsp sugar\n1 onion, sliced"
+        )
+        draft = read_any(text, KITCHEN).draft
+        self.assertEqual(draft.cut.shape, "strip")
+        self.assertEqual(
+            [line.text for line in draft.mix],
+            ["1 tbsp soy sauce", "1 tsp cornflour", "pinch of white pepper", "1 onion, sliced"],
+        )
+        self.assertEqual(
+            [(one.title, one.text) for one in draft.companions], [("Sauce", "2 tbsp oyster sauce\n1 tsp sugar")]
+        )
+
+    def test_what_stands_with_the_meat_is_no_brine(self) -> None:
+        """Oil for the bird goes beside its brine; beside a marinade it seasons the meat with it."""
+        bird = "For the chicken\n1 whole chicken (1.6kg)\n1 tbsp oil"
+        brine = read_any(f"For the brine\n2 litres water\n100g salt\n{bird}", KITCHEN).draft
+        self.assertEqual([line.text for line in brine.mix], ["2 litres water", "100g salt"])
+        self.assertEqual([one.text for one in brine.companions], ["1 tbsp oil"])
+        marinade = read_any(f"{bird}\nFor the marinade\n1 cup yoghurt\n8 g salt", KITCHEN).draft
+        self.assertEqual([line.text for line in marinade.mix], ["1 tbsp oil", "1 cup yoghurt", "8 g salt"])
+
     def test_the_name(self) -> None:
         """A title before what is said of the whole, or before a heading; never an ingredient."""
         for text, name in (

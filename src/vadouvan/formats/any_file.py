@@ -70,7 +70,11 @@ def _is_batch(text: str) -> bool:
 def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
     """A list: its name, the line of its meat, the lines of its mix one ingredient each; the rest is told."""
     name, rest = _name_and_rest(in_lines(text), kitchen)
-    recipe = recipe_in(rest, lambda line: can_be_read(line, kitchen.pantry))
+    recipe = recipe_in(
+        rest,
+        lambda line: can_be_read(line, kitchen.pantry),
+        lambda line: cut_named(line, kitchen.cuts) is not None,
+    )
     if not recipe.lines:
         raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)
     place, meat = meat_among(recipe.lines, kitchen.cuts)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from typing import Literal
 
@@ -12,6 +12,7 @@ from vadouvan.core.parsing.tidy import without_bullet
 
 _STARTS_LIKE_A_HEADING = re.compile(r"^\s*#|:\s*$")
 _MOST_WORDS, _LONGEST = 7, 60
+MOST_WORDS_FOR_THE = 5  # "For the chicken" is a heading, marked or not
 LEAST_LINES = 2
 MOST_LOOKED_AT = 400  # lines of a pasted text; what comes after them is left out, and told
 # Words by which a heading tells what stands under it. A glaze, a sauce, what is strewn over it: none is the mix.
@@ -22,8 +23,8 @@ _MIXES = frozenset((
 _COMPANIONS = frozenset((
     "accompaniment", "baste", "basting", "batter", "breading", "butter", "chutney", "coating", "crumb", "crust",
     "decorate", "dredge", "dip", "dressing", "drizzle",
-    "finish", "finishing", "garnish", "glaze", "gravy", "relish", "salad", "salsa", "sauce", "serve", "serving",
-    "side", "sides", "slaw", "top", "topping",
+    "filling", "finish", "finishing", "garnish", "glaze", "gravy", "mop", "relish", "salad", "salsa", "sauce", "serve",
+    "serving", "side", "sides", "slaw", "spritz", "stuffing", "top", "topping",
 ))  # fmt: skip
 # Beside the mix only where a heading is marked as one: "Pot roast" is the name of a dish.
 _POTS = frozenset(("braise", "braising", "pot"))
@@ -45,7 +46,7 @@ _ORDER = re.compile(
 )
 
 _IN_A_ROW = re.compile(
-    r"[,;]\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the) |(?:juice|zest) of "
+    r"[,;]\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) |(?:juice|zest) of "
     r"|(?:salt|pepper|oil)\b))"
 )
 LEAST_IN_A_ROW = 3
@@ -112,8 +113,9 @@ class PastedRecipe:
     left_out: tuple[str, ...]
 
 
-def recipe_in(text: str, is_line: Callable[[str], bool]) -> PastedRecipe:
-    """The parts of a recipe; ``is_line`` tells whether a line can be read, so that a garnish is none of the mix.
+def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> PastedRecipe:
+    """The parts of a recipe; ``is_line`` tells whether a line can be read, so that a garnish is none of the mix,
+    ``is_meat`` whether it names the cut.
 
     Where all of it stands under a heading that is usually beside a mix, that is the mix.
     """
@@ -121,7 +123,8 @@ def recipe_in(text: str, is_line: Callable[[str], bool]) -> PastedRecipe:
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
     own, after_the_bath = _bath_first(own)
-    beside = [*after_the_bath, *beside]
+    own, with_the_meat = _meat_apart(own, is_meat)
+    beside = [*after_the_bath, *with_the_meat, *beside]
     if not any(is_line(line) for block in own for line in block.lines) and len(beside) == 1:
         own, beside = [*own, beside[0]], []
     lines = [line for block in own for line in block.lines]
@@ -149,6 +152,22 @@ def _bath_first(own: list[PastedMix]) -> tuple[list[PastedMix], list[PastedMix]]
     return [block for block in own if block not in beside], beside
 
 
+def _meat_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
+    """Where a heading tells a brine and another the meat, what stands with the meat is no part of that brine."""
+    if not any(_words(block.title) & _BATHS for block in own):
+        return own, []
+    kept: list[PastedMix] = []
+    beside: list[PastedMix] = []
+    for block in own:
+        told_as_other = block.title and not _words(block.title) & (_MIXES | _OTHER_PARTS)
+        meat = tuple(line for line in block.lines if is_meat(line)) if told_as_other else ()
+        rest = tuple(line for line in block.lines if line not in meat)
+        if meat and rest:
+            beside.append(PastedMix(block.title, rest, "companion"))
+        kept.append(replace(block, lines=meat) if meat else block)
+    return kept, beside
+
+
 def _words(title: str) -> set[str]:
     return set(re.findall(r"[a-z]+", title.lower()))
 
@@ -156,6 +175,23 @@ def _words(title: str) -> set[str]:
 def _is_garnish(line: str) -> bool:
     """Nothing that is measured: no figure in it at all."""
     return leading_number(line) is None and not re.search(r"\d", line)
+
+
+def _rows_opened(lines: list[str]) -> Iterator[str]:
+    """Lines, where a row that a heading begins, "Sauce: 2 tbsp soy, 1 tsp sugar", is a heading with a line for each."""
+    is_open = False
+    for line in lines:
+        head, colon, after = without_bullet(line).partition(":")
+        parts = _IN_A_ROW.split(after.strip()) if colon and leading_number(after.strip()) is not None else []
+        if len(parts) > 1 and tells_a_part(f"{head}:") and kind_of_part(head) != "none":
+            yield from (f"{head}:", *parts)
+            is_open = True
+            continue
+        if is_open and line.strip():
+            is_open = False
+            if heading_of(without_bullet(line)) is None:
+                yield "Ingredients:"
+        yield line
 
 
 def _blocks(text: str) -> list[PastedMix]:
@@ -170,7 +206,7 @@ def _blocks(text: str) -> list[PastedMix]:
             blocks.append(PastedMix(title, tuple(lines), kind))  # type: ignore[arg-type]
         title, lines = "", []
 
-    for raw in text.splitlines():
+    for raw in _rows_opened(text.splitlines()):
         line = without_bullet(raw)
         heading = heading_of(line)
         if not line:
@@ -220,7 +256,8 @@ def heading_of(line: str) -> str | None:
         return None
     title = re.sub(r"^\s*#+\s*|\s*:\s*$", "", line).strip()
     words = re.findall(r"[a-z]+", title.lower())
-    marked = _STARTS_LIKE_A_HEADING.search(line) is not None
+    for_the = len(words) <= MOST_WORDS_FOR_THE and re.match(r"^for (?:the|your) ", title, re.IGNORECASE) is not None
+    marked = for_the or _STARTS_LIKE_A_HEADING.search(line) is not None
     telling = set(words) & (_MIXES | _COMPANIONS | _NO_LINES | _OTHER_PARTS)
     starts = _STARTS.match(title) is not None or len(words) <= 2
     if not words or len(words) > _MOST_WORDS or not (marked or (telling and starts)):

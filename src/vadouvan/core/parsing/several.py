@@ -34,7 +34,7 @@ _NEXT = re.compile(
     r"(?:,\s*(?:and\s+|(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?\s+"
     r"|mixed with\s+|plus\s+)?|\s*;\s*|\s+(?:and|&|\+|plus|with|mixed with|mixed into"
     r"|(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?|in)\s+)"
-    r"(?=(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|half\s|the (?:juice|zest)|juice of|zest of))",
+    r"(?=(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|half\s|(?:pinch|dash|splash) of\s|the (?:juice|zest)|juice of|zest of))",
     re.IGNORECASE,
 )
 _LIST = re.compile(r"\s*,\s*(?:and\s+)?|\s+(?:and|&)\s+", re.IGNORECASE)

@@ -316,6 +316,16 @@ class PastedLayouts(unittest.TestCase):
             [(one.title, one.text) for one in draft.companions], [("Sauce", "2 tbsp oyster sauce\n1 tsp sugar")]
         )
 
+    def test_another_part_by_its_own_name(self) -> None:
+        """What a heading in bold calls something else goes beside the mix that another heading tells."""
+        text = "1 kg lamb leg, cubed\n**Marinade**\n100 ml oil\n8 g salt\n**Raita**\n300 g yoghurt\n1 garlic clove"
+        draft = read_any(text, KITCHEN).draft
+        self.assertEqual([line.text for line in draft.mix], ["100 ml oil", "8 g salt"])
+        beside = [(one.title, one.text) for one in draft.companions]
+        self.assertEqual(beside, [("Raita", "300 g yoghurt\n1 garlic clove")])
+        brine = read_any("1.5 kg pork loin joint\nBrine: 1.5 litres water + 90 g salt + 3 bay leaves", KITCHEN).draft
+        self.assertEqual([line.text for line in brine.mix], ["1.5 litres water", "90 g salt", "3 bay leaves"])
+
     def test_what_stands_with_the_meat_is_no_brine(self) -> None:
         """Oil for the bird goes beside its brine; beside a marinade it seasons the meat with it."""
         bird = "For the chicken\n1 whole chicken (1.6kg)\n1 tbsp oil"

@@ -11,6 +11,7 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.tidy import without_bullet
 
 _STARTS_LIKE_A_HEADING = re.compile(r"^\s*#|:\s*$")
+_BOLD = re.compile(r"^\s*(\*\*|__)(?P<said>[^*_]+)\1\s*:?\s*$")
 _MOST_WORDS, _LONGEST = 7, 60
 MOST_WORDS_FOR_THE = 5  # "For the chicken" is a heading, marked or not
 LEAST_LINES = 2
@@ -18,7 +19,7 @@ MOST_LOOKED_AT = 400  # lines of a pasted text; what comes after them is left ou
 # Words by which a heading tells what stands under it. A glaze, a sauce, what is strewn over it: none is the mix.
 _MIXES = frozenset((
     "bath", "brine", "cure", "dry", "marinade", "marinades", "marinating", "mix", "mixture", "overnight",
-    "paste", "rub", "seasoning", "soak", "spice", "wet",
+    "aromatics", "paste", "rub", "seasoning", "seasonings", "soak", "spice", "spices", "wet",
 ))  # fmt: skip
 _COMPANIONS = frozenset((
     "accompaniment", "baste", "basting", "batter", "breading", "butter", "chutney", "coating", "crumb", "crust",
@@ -46,8 +47,8 @@ _ORDER = re.compile(
 )
 
 _IN_A_ROW = re.compile(
-    r"[,;]\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) |(?:juice|zest) of "
-    r"|(?:salt|pepper|oil)\b))"
+    r"(?:[,;]|\s\+)\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) "
+    r"|(?:juice|zest) of |(?:salt|pepper|oil)\b))"
 )
 LEAST_IN_A_ROW = 3
 # A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
@@ -124,7 +125,8 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     beside = [block for block in blocks if block.kind == "companion"]
     own, after_the_bath = _bath_first(own)
     own, with_the_meat = _meat_apart(own, is_meat)
-    beside = [*after_the_bath, *with_the_meat, *beside]
+    own, others = _others_apart(own, is_meat)
+    beside = [*after_the_bath, *with_the_meat, *others, *beside]
     if not any(is_line(line) for block in own for line in block.lines) and len(beside) == 1:
         own, beside = [*own, beside[0]], []
     lines = [line for block in own for line in block.lines]
@@ -168,6 +170,19 @@ def _meat_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[l
     return kept, beside
 
 
+def _others_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
+    """Where a heading tells the mix, what stands under the name of something else, "Raita:", goes beside it."""
+    told = [place for place, block in enumerate(own) if _words(block.title) & _MIXES]
+    if not told:
+        return own, []
+    others = [
+        block
+        for block in own[told[0] :]
+        if block.title and not _words(block.title) & (_MIXES | _OTHER_PARTS) and not any(map(is_meat, block.lines))
+    ]
+    return [block for block in own if block not in others], others
+
+
 def _words(title: str) -> set[str]:
     return set(re.findall(r"[a-z]+", title.lower()))
 
@@ -175,6 +190,12 @@ def _words(title: str) -> set[str]:
 def _is_garnish(line: str) -> bool:
     """Nothing that is measured: no figure in it at all."""
     return leading_number(line) is None and not re.search(r"\d", line)
+
+
+def _unmarked(line: str) -> str:
+    """A line in bold letters, which is how lists mark their headings, as a heading."""
+    bold = _BOLD.match(line)
+    return line if bold is None or leading_number(bold["said"]) is not None else f"{bold['said'].strip(' :')}:"
 
 
 def _rows_opened(lines: list[str]) -> Iterator[str]:
@@ -206,7 +227,7 @@ def _blocks(text: str) -> list[PastedMix]:
             blocks.append(PastedMix(title, tuple(lines), kind))  # type: ignore[arg-type]
         title, lines = "", []
 
-    for raw in _rows_opened(text.splitlines()):
+    for raw in _rows_opened([_unmarked(line) for line in text.splitlines()]):
         line = without_bullet(raw)
         heading = heading_of(line)
         if not line:

@@ -50,7 +50,7 @@ class Plans(unittest.TestCase):
         self.assertEqual((last["step_id"], last["day"], last["hour"]), ("serve", "Saturday 28 November", "19:00"))
         label = week["labels"][0]
         self.assertEqual((label["batch"], label["comes_out"]), ("Skewers", "Sat 28 Nov 18:00"))
-        self.assertTrue(label["meat"].endswith("1000 g, raw"), label["meat"])
+        self.assertTrue(label["meat_told"].endswith("1000 g, raw"), label["meat_told"])
         plan = self.batch["judgement"]["plan"]
         self.assertIn(f"{datetime.fromisoformat(plan['pull_until']):%H:%M}", label["not_after"])
         self.assertGreater(plan["pull_until"], plan["pull_at"])
@@ -67,7 +67,7 @@ class Plans(unittest.TestCase):
         self.assertIsNotNone(late["judgement"]["plan"]["trouble"])
         labels = {label["batch"]: label for label in self.client.get("/api/plan/today").json()["labels"]}
         self.assertEqual(set(labels), {"Skewers", "Tofu"})
-        self.assertTrue(labels["Tofu"]["meat"].endswith("500 g"))
+        self.assertTrue(labels["Tofu"]["meat_told"].endswith("500 g"))
 
     def test_two_batches_at_the_same_hour(self) -> None:
         """Each step before contact says that the other wants hands then."""

@@ -62,8 +62,8 @@ class Lists(unittest.TestCase):
     def test_odd_names(self) -> None:
         """Marks of emphasis, other scripts, very long: printed without them, with a sign for each, cut with a dot."""
         label = BagLabelOut(
-            batch_id="x", batch="**Żur** 雪 " + "very long name " * 20, meat="", went_in="a", turns="", comes_out="b",
-            not_after="c", table="d", contains="", check_label="",
+            batch_id="x", batch="**Żur** 雪 " + "very long name " * 20, meat_told="", went_in="a", turns="",
+            comes_out="b", not_after="c", table="d", contains="", check_label="",
         )  # fmt: skip
         words = text_of(labels_pdf([label], address=ADDRESS, now=NOW))
         self.assertIn("Żur", words)

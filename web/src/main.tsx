@@ -8,11 +8,13 @@ import { KeysHelp } from './app/KeysHelp'
 import { Outbox } from './app/Outbox'
 import { ViewShell } from './app/ViewShell'
 import { applyTheme, startingTheme } from './lib/light'
+import { tellServer } from './lib/units'
 import { CounterPage } from './features/counter/CounterPage'
 import { TextureDefinitions } from './components/Texture'
 import './styles.css'
 
 applyTheme(startingTheme())
+tellServer()
 
 // Each room is fetched when it is first entered; the Counter comes with the first screen.
 const BatchPage = lazy(() => import('./app/BatchPage').then((room) => ({ default: room.BatchPage })))

@@ -35,6 +35,7 @@ from vadouvan.api.routers import (
     weighing,
 )
 from vadouvan.api.schemas.batch import TroubleOut
+from vadouvan.api.told_in import ToldAsRead
 from vadouvan.errors import NotKept
 
 # The page loads nothing from elsewhere, and says so to the browser.
@@ -66,6 +67,7 @@ def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
         lifespan=lifespan,
     )
     app.state.context = context
+    app.add_middleware(ToldAsRead)
     app.add_middleware(BodiesLimited)
     app.add_middleware(OwnPagesOnly)
     app.add_middleware(OwnNamesOnly)

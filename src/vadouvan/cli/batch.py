@@ -4,16 +4,29 @@ from __future__ import annotations
 
 import sys
 from pathlib import Path
-from typing import Annotated
+from typing import Annotated, Literal
 
 import typer
 
-from vadouvan.cli.common import BAD_INPUT, AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell, text_in
+from vadouvan.cli.common import (
+    BAD_INPUT,
+    AsJson,
+    BatchFile,
+    ClockRead,
+    Now,
+    Units,
+    draft_in,
+    moment_in,
+    refusing,
+    tell,
+    text_in,
+)
 from vadouvan.cli.streaming import judge_stream
 from vadouvan.core.advice.comparing import Change, compared
 from vadouvan.core.draft.typed import CutInput
 from vadouvan.core.judgement.caution_triggers import cautions_of
 from vadouvan.core.judgement.judge import judge as judge_draft
+from vadouvan.core.measures.retelling import ToldIn
 from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.core.tasting.again import made_again
 from vadouvan.core.tasting.next_time import all_taken, next_time
@@ -27,14 +40,16 @@ from vadouvan.formats import batch_file
 from vadouvan.formats.any_file import read_any
 from vadouvan.formats.archive.kitchen_archive import card_of_batch
 from vadouvan.formats.archive.records import read_batch
-from vadouvan.formats.card import markdown_of
+from vadouvan.formats.card import card_told_anew, markdown_of
 from vadouvan.formats.cut_out import cube_choices_out
 from vadouvan.formats.judgement import JudgementOut, judgement_out
 from vadouvan.formats.judgement_text import judgement_text
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.formats.tasting_out import NextTimeOut, correction_out
+from vadouvan.formats.told_anew import model_told_anew
 from vadouvan.formats.weighing_out import weigh_out
 
+CardForm = Literal["markdown", "pdf", "recipe"]
 Said = Annotated[list[str] | None, typer.Option(help='A verdict, such as "salt=a little too much"; again for more.')]
 Depth = Annotated[str, typer.Option(help='Depth seen on the knife, "9 mm" or "through".')]
 
@@ -53,6 +68,8 @@ def judge(
         bool,
         typer.Option("--stream", help="Batch files from standard input, one a line; one judgement a line comes out."),
     ] = False,
+    units: Units = "metric",
+    clock: ClockRead = "24",
     now: Now = "",
 ) -> None:
     """Print the judgement of a batch file. Exit code 2 if something has to be mended first."""
@@ -60,7 +77,8 @@ def judge(
         judge_stream(sys.stdin, typer.echo, now=moment_in(now), as_json=as_json)
         return
     kitchen = shipped_kitchen()
-    answer = judgement_out(judge_draft(draft_in(file), kitchen, now=moment_in(now)), kitchen)
+    as_told = judgement_out(judge_draft(draft_in(file), kitchen, now=moment_in(now)), kitchen)
+    answer = model_told_anew(as_told, ToldIn(units, clock))
     typer.echo(answer.model_dump_json(indent=2) if as_json else judgement_text(answer))
     if _unfit(answer):
         raise typer.Exit(BAD_INPUT)
@@ -166,23 +184,26 @@ def verdict(
 @refusing
 def card(
     file: BatchFile,
-    form: Annotated[str, typer.Option(help="markdown, pdf or recipe (JSON-LD).")] = "markdown",
+    form: Annotated[CardForm, typer.Option(help="recipe is JSON-LD, always in grams.")] = "markdown",
     out: Annotated[Path | None, typer.Option(help="Where to write it; a PDF needs this.")] = None,
+    units: Units = "metric",
+    clock: ClockRead = "24",
     now: Now = "",
 ) -> None:
     """A batch as a card or a recipe."""
     moment = moment_in(now)
     batch = BatchSnapshot("batch", draft_in(file), moment)
     made = card_of_batch(batch, shipped_kitchen(), now=moment)
-    if form == "pdf" and out is not None:
+    told = card_told_anew(made, ToldIn(units, clock))
+    if form == "pdf":
+        if out is None:
+            accepted = "Choose markdown or recipe, or name a file with --out."
+            raise InputError(field="form", given=form, wrong="A PDF cannot be printed here.", accepted=accepted)
         from vadouvan.formats.paper_card import cards_pdf
 
-        out.write_bytes(cards_pdf([made], now=moment))
+        out.write_bytes(cards_pdf([told], now=moment))
         return
-    if form not in ("markdown", "recipe"):
-        accepted = "Choose markdown, recipe, or pdf with --out."
-        raise InputError(field="form", given=form, wrong=f'"{form}" cannot be printed here.', accepted=accepted)
-    text = markdown_of(made) if form == "markdown" else write_recipe(batch, made)
+    text = markdown_of(told) if form == "markdown" else write_recipe(batch, made)
     if out is None:
         typer.echo(text, nl=False)
     else:

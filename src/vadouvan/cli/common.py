@@ -15,6 +15,8 @@ from pydantic import TypeAdapter
 
 from vadouvan.clock import clock_from
 from vadouvan.core.draft.typed import Draft
+from vadouvan.core.measures.retelling import Clock
+from vadouvan.core.measures.telling import System
 from vadouvan.errors import InputError, VadouvanError
 from vadouvan.formats import batch_file
 from vadouvan.settings import Settings
@@ -24,6 +26,8 @@ P = ParamSpec("P")
 
 BatchFile = Annotated[Path, typer.Argument(help="A batch file, or - for standard input.")]
 AsJson = Annotated[bool, typer.Option("--json", help="For a program: field names of docs/formats.md.")]
+Units = Annotated[System, typer.Option("--units", help="Tell in grams, mm and Celsius, or in ounces, inches and F.")]
+ClockRead = Annotated[Clock, typer.Option("--clock", help="Tell hours of 24, or of 12 with am and pm.")]
 Now = Annotated[str, typer.Option(help="As of this moment (ISO 8601) instead of the present.")]
 
 

@@ -8,18 +8,20 @@ from typing import Annotated, get_args
 
 import typer
 
-from vadouvan.cli.common import AsJson, BatchFile, Now, draft_in, moment_in, refusing, tell
+from vadouvan.cli.common import AsJson, BatchFile, ClockRead, Now, Units, draft_in, moment_in, refusing, tell
 from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.interpretation.shared import SharedInput, read_shared
 from vadouvan.core.joint_schedule.gather import Batch, Clock
 from vadouvan.core.joint_schedule.together import clashes_as_planned, plan_together
 from vadouvan.core.judgement.judge import judge
+from vadouvan.core.measures.retelling import ToldIn
 from vadouvan.core.schedule.moving import Mark, moved
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
 from vadouvan.formats.calendar_file import calendar_text
 from vadouvan.formats.today import today_out
+from vadouvan.formats.told_anew import model_told_anew
 
 BatchFiles = Annotated[list[Path], typer.Argument(help="Batch files.")]
 
@@ -89,13 +91,15 @@ def today(
     files: BatchFiles,
     hours: Annotated[float, typer.Option(help="How far ahead.")] = 24.0,
     as_json: AsJson = False,
+    units: Units = "metric",
+    clock: ClockRead = "24",
     now: Now = "",
 ) -> None:
     """Steps of all these batches that begin within so many hours, and the labels of their bags."""
     kitchen, moment = shipped_kitchen(), moment_in(now)
     drafts = [(str(file), draft_in(file)) for file in files]
     judged = [(name, draft.name, judge(draft, kitchen, now=moment)) for name, draft in drafts]
-    answer = today_out(judged, moment, timedelta(hours=hours))
+    answer = model_told_anew(today_out(judged, moment, timedelta(hours=hours)), ToldIn(units, clock))
     lines = [f"{step.day} {step.hour}  {step.batch}: {step.says}" for step in answer.steps]
     tell(answer, lines or ["Nothing to do in this time."], as_json=as_json)
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 
 from vadouvan.core.contact.allergens import allergens_of, allergens_told
@@ -13,6 +13,7 @@ from vadouvan.core.interpretation.companions import CompanionKind
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.measures.retelling import ToldIn, retold
 from vadouvan.core.mix.measure import as_weighed_g, weighed_parts
 from vadouvan.core.parsing.cut_name import line_of
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, VerdictSnapshot
@@ -79,6 +80,25 @@ def card_of(batch: BatchSnapshot, kitchen: Kitchen, reading: Interpretation, jud
     )
 
 
+def card_told_anew(card: Card, told_in: ToldIn) -> Card:
+    """The card in someone's own units and on their clock; lines of the mix stay as they were typed."""
+
+    def anew(words: tuple[str, ...]) -> tuple[str, ...]:
+        return tuple(retold(one, told_in) for one in words)
+
+    def lines(of: tuple[CardLine, ...]) -> tuple[CardLine, ...]:
+        return tuple(replace(line, grams=retold(line.grams, told_in)) for line in of)
+
+    return replace(
+        card,
+        lines=lines(card.lines),
+        steps=anew(card.steps),
+        went=anew(card.went),
+        tasted=anew(card.tasted),
+        beside=tuple(replace(one, lines=lines(one.lines), says=anew(one.says)) for one in card.beside),
+    )
+
+
 def markdown_of(card: Card) -> str:
     """The card as Markdown."""
     return "\n".join(_markdown(card)) + "\n"
@@ -92,14 +112,14 @@ def _markdown(card: Card) -> Iterator[str]:
         yield f"{_plain(card.meat)}{servings}"
         yield ""
     if card.lines:
-        yield "| grams | mix | |"
+        yield "| weight | mix | |"
         yield "|---:|---|---|"
         yield from (f"| {line.grams} | {_plain(line.beside_grams)} | {line.mark} |" for line in card.lines)
         yield ""
     for one in card.beside:
         yield f"## {_plain(one.title)}"
         yield ""
-        yield "| grams | | |"
+        yield "| weight | | |"
         yield "|---:|---|---|"
         yield from (f"| {line.grams} | {_plain(line.beside_grams)} | {line.mark} |" for line in one.lines)
         yield ""

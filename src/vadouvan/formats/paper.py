@@ -120,7 +120,7 @@ def _label(paper: FPDF, label: BagLabelOut, x: float, y: float, opens: str) -> N
     paper.set_font(SLAB, size=13)
     _within(paper, inside, wide - CODE_MM, plain(label.batch), 5.6, lines=2)
     paper.set_font(TEXT, size=10)
-    _within(paper, inside, wide - CODE_MM, label.meat, 4.4, lines=2)
+    _within(paper, inside, wide - CODE_MM, label.meat_told, 4.4, lines=2)
     paper.set_y(max(paper.get_y(), y + CODE_MM))
     rows = [
         ("in", label.went_in),

@@ -35,7 +35,7 @@ class BagLabelOut(BaseModel):
 
     batch_id: str
     batch: str
-    meat: str
+    meat_told: str
     went_in: str
     turns: str
     comes_out: str
@@ -88,7 +88,7 @@ def _label(identity: str, name: str, judgement: Judgement, plan: Plan) -> BagLab
     return BagLabelOut(
         batch_id=identity,
         batch=name or "Unnamed batch",
-        meat=_meat(cut) if cut else "",
+        meat_told=_meat(cut) if cut else "",
         went_in=_moment(plan.contact_at),
         turns=", ".join(_moment(step.at) for step in judgement.steps if step.id.startswith("turn-")),
         comes_out=_moment(plan.pull_at),

@@ -1555,8 +1555,8 @@ export interface components {
             comes_out: string;
             /** Contains */
             contains: string;
-            /** Meat */
-            meat: string;
+            /** Meat Told */
+            meat_told: string;
             /** Not After */
             not_after: string;
             /** Table */

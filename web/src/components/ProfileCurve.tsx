@@ -1,3 +1,4 @@
+import { lengthTold } from '../lib/told'
 import type { Profile } from '../lib/depth'
 
 interface ProfileCurveProps {
@@ -40,7 +41,7 @@ export function ProfileCurve({ profile, beside, tastedFrom }: ProfileCurveProps)
           surface
         </text>
         <text x={W} y={H + 18} textAnchor="end">
-          {deepest.toFixed(0)} mm deep
+          {lengthTold(deepest)} deep
         </text>
       </g>
     </svg>

@@ -1,3 +1,4 @@
+import { lengthTold } from '../lib/told'
 import { useId, useRef, type PointerEvent } from 'react'
 import { saltAt, type Profile } from '../lib/depth'
 import { contourAt, depthAt, isRound, outline, type Drawn } from '../lib/outline'
@@ -91,7 +92,7 @@ function toDraw(piece: DrawnPiece, across: boolean, room: { width: number; heigh
 }
 
 function words(piece: DrawnPiece): string {
-  const parts = [`Section to scale, ${piece.thickness_mm.toFixed(0)} mm thick`]
+  const parts = [`Section to scale, ${lengthTold(piece.thickness_mm)} thick`]
   if (piece.bone === 'face') parts.push('bone along one face')
   if (piece.bone === 'edge') parts.push('bone along one edge')
   if (piece.bone === 'ribs') parts.push('ribs on one side')

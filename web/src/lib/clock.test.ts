@@ -1,5 +1,11 @@
-import { describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import { hoursLater, hoursOfDay, told, toldLocal } from './clock'
+import * as units from './units'
+
+const clock = vi.spyOn(units, 'chosenClock').mockReturnValue('24')
+afterEach(() => {
+  clock.mockReturnValue('24')
+})
 
 const NOW = new Date('2026-11-28T09:00:00Z')
 
@@ -7,6 +13,13 @@ describe('told', () => {
   it('names the weekday, and the date where it could be another week', () => {
     expect(told(new Date('2026-11-29T19:00:00Z'), 'UTC', NOW)).toBe('Sun 19:00')
     expect(told(new Date('2026-12-05T19:00:00Z'), 'UTC', NOW)).toBe('Sat 5 Dec 19:00')
+  })
+
+  it('is on the clock that this device reads', () => {
+    clock.mockReturnValue('12')
+    expect(told(new Date('2026-11-29T19:00:00Z'), 'UTC', NOW)).toBe('Sun 7:00 pm')
+    expect(told(new Date('2026-11-29T00:05:00Z'), 'UTC', NOW)).toBe('Sun 12:05 am')
+    expect(toldLocal('2026-12-05T07:30')).toBe('Sat 5 Dec 7:30 am')
   })
 
   it('is in the zone of the batch', () => {

@@ -1,7 +1,19 @@
+import { chosenClock } from './units'
+
 /** Moments placed on a rail and told in the cook's own time zone. */
 const HOUR_MS = 3_600_000
 
 export const hoursLater = (moment: Date, hours: number) => new Date(moment.getTime() + hours * HOUR_MS)
+
+/** How an hour is told on this device: "19:00", or "7:00 pm". */
+const hourAndMinute = (): Intl.DateTimeFormatOptions =>
+  chosenClock() === '12'
+    ? { hour: 'numeric', minute: '2-digit', hourCycle: 'h12' }
+    : { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }
+
+/** The hour of a moment alone, in the zone of the batch where one is known. */
+export const hourTold = (moment: Date, timeZone?: string) =>
+  formatter(hourAndMinute(), timeZone).format(moment)
 
 const THIS_WEEK_H = 144
 
@@ -22,7 +34,7 @@ function formatter(options: Intl.DateTimeFormatOptions, timeZone?: string): Intl
 export function told(moment: Date, timeZone?: string, now = new Date()): string {
   const far = Math.abs(moment.getTime() - now.getTime()) >= THIS_WEEK_H * HOUR_MS
   const day = far ? ({ day: 'numeric', month: 'short' } as const) : {}
-  return formatter({ weekday: 'short', ...day, hour: '2-digit', minute: '2-digit' }, timeZone)
+  return formatter({ weekday: 'short', ...day, ...hourAndMinute() }, timeZone)
     .format(moment)
     .replaceAll(',', '')
 }
@@ -48,5 +60,5 @@ export function toldLocal(moment: string): string {
   const at = new Date(`${moment}Z`)
   if (Number.isNaN(at.getTime())) return moment
   const day = formatter({ weekday: 'short', day: 'numeric', month: 'short' }, 'UTC').format(at)
-  return `${day.replace(',', '')} ${moment.slice(11, 16)}`
+  return `${day.replace(',', '')} ${hourTold(at, 'UTC')}`
 }

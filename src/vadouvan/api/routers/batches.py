@@ -10,6 +10,7 @@ from pydantic import BaseModel
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
+from vadouvan.api.told_in import AsRead
 from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.judgement.judge import unjudged
 from vadouvan.core.weighing.as_weighed import locked_parts_changed
@@ -19,7 +20,7 @@ from vadouvan.formats import batch_file
 from vadouvan.formats.any_file import Brought, read_any
 from vadouvan.formats.archive.kitchen_archive import card_of_batch
 from vadouvan.formats.brought import cut_input
-from vadouvan.formats.card import markdown_of
+from vadouvan.formats.card import card_told_anew, markdown_of
 from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
 from vadouvan.formats.judgement import judgement_out
 from vadouvan.formats.paper_card import cards_pdf
@@ -201,7 +202,7 @@ FileKind = Literal["file", "recipe", "card", "card.pdf"]
 
 
 @router.get("/{identity}/{kind}", response_class=Response)
-def get_batch_file(identity: Identity, kind: FileKind, here: Here) -> Response:
+def get_batch_file(identity: Identity, kind: FileKind, here: Here, as_read: AsRead) -> Response:
     """The batch as a batch file, as a recipe (JSON-LD), or as a card (Markdown or PDF)."""
     kept = here.batches.get(identity)
     if kind == "file" and kept.damaged:
@@ -212,6 +213,7 @@ def get_batch_file(identity: Identity, kind: FileKind, here: Here) -> Response:
     card = card_of_batch(snapshot, here.kitchen, now=here.now())
     if kind == "recipe":
         return _file(write_recipe(snapshot, card), "application/ld+json", f"recipe-{kept.id[:8]}.jsonld")
+    card = card_told_anew(card, as_read)
     if kind == "card":
         return _file(markdown_of(card), "text/markdown; charset=utf-8", f"card-{kept.id[:8]}.md")
     return _file(cards_pdf([card], now=here.now()), "application/pdf", f"card-{kept.id[:8]}.pdf")

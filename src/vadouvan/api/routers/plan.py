@@ -9,6 +9,7 @@ from fastapi import APIRouter, Path, Query, Request, Response
 from pydantic import BaseModel, Field
 
 from vadouvan.api.context import Context, Here
+from vadouvan.api.told_in import AsRead
 from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.said_moment import said_moment
@@ -21,6 +22,7 @@ from vadouvan.errors import InputError, NotKept
 from vadouvan.formats.calendar_file import calendar_text, moved_draft
 from vadouvan.formats.paper import batch_address, code_svg, labels_pdf, today_pdf
 from vadouvan.formats.today import TodayOut, today_out
+from vadouvan.formats.told_anew import model_told_anew
 from vadouvan.store.batches import Origin
 
 router = APIRouter(prefix="/api/plan", tags=["plan"])
@@ -191,19 +193,22 @@ def what_is_next(here: Here, hours: Annotated[float, Query(gt=0, le=24 * 31)] = 
 
 
 @router.get("/today.pdf")
-def today_on_paper(request: Request, here: Here, hours: Annotated[float, Query(gt=0, le=24 * 31)] = 24.0) -> Response:
+def today_on_paper(
+    request: Request, here: Here, as_read: AsRead, hours: Annotated[float, Query(gt=0, le=24 * 31)] = 24.0
+) -> Response:
     """The same list with the labels, as PDF."""
     days = f"{hours / 24:.0f} days" if hours > 24 else f"{hours:.0f} hours"
-    today = what_is_next(here, hours)
+    today = model_told_anew(what_is_next(here, hours), as_read)
     paper = today_pdf(today, title=f"The next {days}", address=str(request.base_url), now=here.now())
     return _pdf(paper, "today")
 
 
 @router.get("/{identity}/label.pdf")
-def label_on_paper(identity: Identity, request: Request, here: Here) -> Response:
+def label_on_paper(identity: Identity, request: Request, here: Here, as_read: AsRead) -> Response:
     """The label of one bag as PDF, with a code that opens the batch."""
     kept, now = here.batches.get(identity), here.now()
-    found = today_out([(kept.id, kept.draft.name, here.judged(kept.draft))], now, timedelta(0))
+    told = today_out([(kept.id, kept.draft.name, here.judged(kept.draft))], now, timedelta(0))
+    found = model_told_anew(told, as_read)
     return _pdf(labels_pdf(found.labels, address=str(request.base_url), now=now), f"label-{identity[:8]}")
 
 

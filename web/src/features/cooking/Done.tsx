@@ -1,3 +1,4 @@
+import { warmthTold } from '../../lib/told'
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
 import { faultOf } from '../timelineRows'
@@ -31,7 +32,7 @@ export function Done({ batch, draft, change }: FireProps) {
       </h2>
       {fire.target_c !== null && (
         <p className="pt-1 text-[2.4rem] leading-tight font-bold">
-          {fire.target_c} <span className="text-[1.2rem] font-semibold">°C in the middle</span>
+          {warmthTold(fire.target_c, 0)} <span className="text-[1.2rem] font-semibold">in the middle</span>
           {fire.is_below && <span className="block text-[1.1rem] text-warn">▲ below guidance</span>}
         </p>
       )}

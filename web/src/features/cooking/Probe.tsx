@@ -1,3 +1,4 @@
+import { warmthTold } from '../../lib/told'
 import { useState } from 'react'
 import type { Batch } from '../../api/client'
 import { useDevices } from '../../api/useDevices'
@@ -19,12 +20,12 @@ export function Probe({ batch }: { batch: Batch }) {
       </h2>
       <p className="py-1 text-[1.3rem] font-semibold" aria-live="polite">
         {weigh.probe_says ||
-          (shown === null ? 'It does not answer: type what it shows.' : `${shown.toFixed(1)} °C now.`)}
+          (shown === null ? 'It does not answer: type what it shows.' : `${warmthTold(shown)} now.`)}
       </p>
       <Curve readings={weigh.probe} target={batch.judgement.fire.target_c} />
       <div className="flex flex-wrap items-center gap-3 pt-1">
         <label className="flex items-center gap-2">
-          <span>{shown === null ? 'It shows' : `${shown.toFixed(1)} °C, or type`}</span>
+          <span>{shown === null ? 'It shows' : `${warmthTold(shown)}, or type`}</span>
           <input
             className="said w-24!"
             placeholder="62 C"
@@ -85,7 +86,7 @@ function Curve({ readings, target }: { readings: { at: string; celsius: number }
       viewBox={`0 0 ${WIDE} ${HIGH}`}
       className="w-full"
       role="img"
-      aria-label={`Core from ${first.celsius} to ${last.celsius} °C in ${Math.round(span / 60_000)} minutes`}
+      aria-label={`Core from ${warmthTold(first.celsius)} to ${warmthTold(last.celsius)} in ${Math.round(span / 60_000)} minutes`}
     >
       {target !== null && (
         <path d={`M0 ${y(target)}H${WIDE}`} stroke="var(--quiet)" strokeDasharray="6 4" fill="none" />

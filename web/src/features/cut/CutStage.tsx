@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Batch, Draft } from '../../api/client'
 import { chooseSystem, chosenSystem, type System } from '../../lib/units'
@@ -15,6 +16,7 @@ interface StageProps {
 /** Cut: questions in the order of the hand, and the section that redraws with each answer. */
 export function CutStage({ batch, draft, change }: StageProps) {
   const [system, setSystem] = useState<System>(chosenSystem)
+  const queries = useQueryClient()
   return (
     <div className="grid gap-6 wide:grid-cols-[minmax(0,1fr)_29rem]">
       <div>
@@ -29,6 +31,7 @@ export function CutStage({ batch, draft, change }: StageProps) {
             const other = system === 'metric' ? 'customary' : 'metric'
             chooseSystem(other)
             setSystem(other)
+            void queries.invalidateQueries()
           }}
         />
         <CubeStrip batch={batch} draft={draft} change={change} system={system} />

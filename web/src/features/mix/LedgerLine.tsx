@@ -20,7 +20,9 @@ interface LedgerLineProps {
 }
 
 const STRIP: Substance[] = ['salt', 'sugar', 'acid', 'fat', 'aroma']
-const bareNumber = (shown: string) => shown.replace(/ g$/, '')
+/** A weight as the server tells it, "33 g" or "1 lb 2 oz": its last unit stands small beside it. */
+const lastUnit = (shown: string) =>
+  /^(?<number>.*) (?<unit>\S+)$/.exec(shown)?.groups ?? { number: shown, unit: '' }
 
 /** One line of the ledger: grams in big figures, the ingredient, what was typed, what it brings. */
 export function LedgerLine({
@@ -42,14 +44,16 @@ export function LedgerLine({
       <div className="text-right text-[1.45rem] font-bold">
         {item && figure ? (
           <Working name={item.name} figure={figure}>
-            {bareNumber(item.grams_shown)}
+            {lastUnit(item.grams_shown).number}
           </Working>
         ) : (
           <span aria-hidden className={fault ? 'text-stop' : 'text-quiet'}>
             {fault ? '?' : '…'}
           </span>
         )}
-        {item && <span className="ml-1 text-base font-normal text-quiet">g</span>}
+        {item && (
+          <span className="ml-1 text-base font-normal text-quiet">{lastUnit(item.grams_shown).unit}</span>
+        )}
       </div>
       <div className="min-w-0">
         <div className="flex flex-wrap items-baseline gap-x-3 wide:flex-nowrap">

@@ -1,3 +1,4 @@
+import { weightTold } from '../../lib/told'
 interface NewLine {
   line_id: string
   text: string
@@ -12,8 +13,6 @@ interface ProposalProps {
   says: { words: string; met: boolean }[]
   onTake: () => void
 }
-
-const grams = (value: number) => (value < 9.95 ? value.toFixed(1) : value.toFixed(0))
 
 /** Worked-out amounts to look at before they are taken over. */
 export function Proposal({ lines, says, onTake }: ProposalProps) {
@@ -33,7 +32,7 @@ export function Proposal({ lines, says, onTake }: ProposalProps) {
           <li key={line.line_id} className="flex justify-between gap-3">
             <b>{line.text}</b>
             <span className="whitespace-nowrap text-quiet">
-              {grams(line.grams_before)} to {grams(line.grams_after)} g
+              {weightTold(line.grams_before)} to {weightTold(line.grams_after)}
             </span>
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { warmthTold, weightTold } from '../../lib/told'
 import { useState } from 'react'
 import { api, type BenchAction } from '../../api/client'
 import { useDevices } from '../../api/useDevices'
@@ -20,8 +21,13 @@ export function Bench() {
       {words}
     </button>
   )
-  const shown = (name: string, value: number | null | undefined, unit: string, state: string | undefined) =>
-    `${name} ${value == null ? (state ?? '') : `${value.toFixed(1)} ${unit}${state === 'settling' ? ', settling' : ''}`}`
+  const shown = (
+    name: string,
+    value: number | null | undefined,
+    tell: (value: number) => string,
+    state: string | undefined,
+  ) =>
+    `${name} ${value == null ? (state ?? '') : `${tell(value)}${state === 'settling' ? ', settling' : ''}`}`
   return (
     <section aria-labelledby="bench">
       <h2 id="bench" className="heading">
@@ -33,7 +39,7 @@ export function Bench() {
       <p className="font-semibold" role="status">
         {broken
           ? 'The readings have stopped coming.'
-          : `${shown('Scale', readings?.scale.value, 'g', readings?.scale.state)} · ${shown('fridge', readings?.fridge.value, '°C', readings?.fridge.state)} · ${shown('probe', readings?.probe.value, '°C', readings?.probe.state)}`}
+          : `${shown('Scale', readings?.scale.value, weightTold, readings?.scale.state)} · ${shown('fridge', readings?.fridge.value, warmthTold, readings?.fridge.state)} · ${shown('probe', readings?.probe.value, warmthTold, readings?.probe.state)}`}
       </p>
       <div className="flex flex-wrap items-center gap-2 py-2">
         <input

@@ -1,11 +1,21 @@
+import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { chooseLight, chosenLight, type Light } from '../../lib/light'
 import { Choice } from '../../components/Choice'
-import { chooseSystem, chosenSystem, type System } from '../../lib/units'
+import {
+  chooseClock,
+  chooseSystem,
+  chosenClock,
+  chosenSystem,
+  type Clock,
+  type System,
+} from '../../lib/units'
 
 /** What is kept on this device alone: units of what is told, and the light. */
 export function ThisDevice() {
   const [system, setSystem] = useState<System>(chosenSystem)
+  const [clock, setClock] = useState<Clock>(chosenClock)
+  const queries = useQueryClient()
   const [light, setLight] = useState<Light>(chosenLight)
   return (
     <section aria-labelledby="device">
@@ -16,17 +26,33 @@ export function ThisDevice() {
         question="Told in"
         value={system}
         options={[
-          { value: 'metric', label: 'millimetres' },
-          { value: 'customary', label: 'inches' },
+          { value: 'metric', label: 'grams, mm, °C' },
+          { value: 'customary', label: 'ounces, inches, °F' },
         ]}
         onChoose={(value) => {
           const chosen: System = value === 'customary' ? 'customary' : 'metric'
           chooseSystem(chosen)
           setSystem(chosen)
+          void queries.invalidateQueries()
+        }}
+      />
+      <Choice
+        question="Clock"
+        value={clock}
+        options={[
+          { value: '24', label: '19:00' },
+          { value: '12', label: '7:00 pm' },
+        ]}
+        onChoose={(value) => {
+          const chosen: Clock = value === '12' ? '12' : '24'
+          chooseClock(chosen)
+          setClock(chosen)
+          void queries.invalidateQueries()
         }}
       />
       <p className="text-[0.95rem] text-quiet">
-        Lengths on drawings. What you type stays as you type it, in any unit; the mix is weighed in grams.
+        For all that is told, on sheets and labels too. What you type stays as you type it, in any unit; what
+        a quarter of an ounce is too much for stays in grams.
       </p>
       <Choice
         question="Light"

@@ -1,3 +1,4 @@
+import { lengthTold } from '../../lib/told'
 import type { ReactNode } from 'react'
 import type { Piece } from '../../api/client'
 import { Section } from '../../components/Section'
@@ -29,7 +30,7 @@ export function DepthMark({ piece, middle, model, value, onMark, children }: Dep
       <div>
         <p className="text-[0.95rem] text-quiet">
           Seasoned how deep, on the knife? Point at it, or slide.
-          {model !== null && ` Dashed: the model’s ${model.toFixed(0)} of ${middle.toFixed(0)} mm.`}
+          {model !== null && ` Dashed: the model’s ${lengthTold(model)} of ${lengthTold(middle)}.`}
         </p>
         <div className="flex flex-wrap items-center gap-x-4">
           <input

@@ -105,7 +105,7 @@ function BagLabel({ label }: { label: Today['labels'][number] }) {
         className="float-right ml-3 size-20 bg-white"
       />
       <p className="font-slab text-[1.35rem] leading-tight">{label.batch}</p>
-      <p>{label.meat}</p>
+      <p>{label.meat_told}</p>
       <dl className="clear-right grid grid-cols-[5.5rem_minmax(0,1fr)] gap-x-3 pt-1">
         <Row name="in" says={label.went_in} />
         {label.turns !== '' && <Row name="turn" says={label.turns} />}

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { gramsTold } from '../../lib/speak'
+import { gramsTold, weightTold } from '../../lib/told'
 import type { AtCounter } from './shared'
 
 /** The clean part, poured off before any raw meat has been in it. */
@@ -12,7 +12,7 @@ export function Aside({ weigh, busy, press, devices }: AtCounter) {
       <h2 className="font-slab text-[2.2rem] leading-tight">Pour off the clean part</h2>
       <p className="text-[1.15rem]">
         {weigh.planned_aside_g > 0
-          ? `${gramsTold(weigh.planned_aside_g)} g are planned${weigh.aside_for === '' ? '' : ` for ${weigh.aside_for}`}.`
+          ? `${weightTold(weigh.planned_aside_g)} are planned${weigh.aside_for === '' ? '' : ` for ${weigh.aside_for}`}.`
           : 'None is planned.'}{' '}
         Only this may be brushed on late or served; what the meat has been in is no sauce.
       </p>
@@ -34,7 +34,7 @@ export function Aside({ weigh, busy, press, devices }: AtCounter) {
               setTyped(gramsTold(-net))
             }}
           >
-            {gramsTold(-net)} g left the scale
+            {weightTold(-net)} left the scale
           </button>
         )}
       </label>

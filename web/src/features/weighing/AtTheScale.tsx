@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Batch, Draft, WeighLine } from '../../api/client'
-import { gramsTold } from '../../lib/speak'
+import { onScale, weightTold } from '../../lib/told'
 import { Advice } from './Advice'
 import { Countdown } from './Countdown'
 import { useTypedGrams, type AtCounter } from './shared'
@@ -62,9 +62,9 @@ function OneLine({ line, weigh, busy, press, devices }: AtCounter & { line: Weig
       </p>
       <h2 className="font-slab text-[2.2rem] leading-tight">{line.name}</h2>
       <p className="text-[1.15rem]">
-        {gramsTold(line.target_g)} g, give or take {gramsTold(line.tolerance_g)} ({GUARDED[line.guards]})
-        {line.spoon !== '' && <> · about {line.spoon}</>}
-        {line.tares_g.length > 0 && <> · {gramsTold(line.weighed_g)} g are in</>}
+        {weightTold(line.target_g)}, give or take {onScale(line.tolerance_g, line.target_g).number} (
+        {GUARDED[line.guards]}){line.spoon !== '' && <> · about {line.spoon}</>}
+        {line.tares_g.length > 0 && <> · {weightTold(line.weighed_g)} are in</>}
       </p>
       <Countdown
         left={line.left_g - shown}
@@ -152,6 +152,6 @@ function scaleWords(broken: boolean, state: string | undefined, net: number | nu
   if (state === undefined) return 'Looking at the scale'
   if (state === 'unplugged') return 'The scale does not answer. Type the figure, or plug it in again.'
   if (state === 'overload') return 'Too much on the scale. Take something off, or type the figure.'
-  const on = `${gramsTold(net ?? 0)} g on the scale since the last tare`
+  const on = `${weightTold(net ?? 0)} on the scale since the last tare`
   return state === 'settling' ? `${on}, still settling` : on
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { gramsTold } from '../../lib/speak'
+import { gramsTold, weightTold } from '../../lib/told'
 import { useTypedGrams, type AtCounter } from './shared'
 
 /** The meat goes in: the clock starts, and the mix is locked. */
@@ -14,9 +14,7 @@ export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
       <h2 className="font-slab text-[2.2rem] leading-tight">Meat into the mix</h2>
       <p className="text-[1.15rem]">{weigh.sentence}</p>
       <p>
-        {weigh.set_aside_g
-          ? `${gramsTold(weigh.set_aside_g)} g stand aside clean.`
-          : 'Nothing is kept clean.'}{' '}
+        {weigh.set_aside_g ? `${weightTold(weigh.set_aside_g)} stand aside clean.` : 'Nothing is kept clean.'}{' '}
         <button
           type="button"
           className="min-h-12 cursor-pointer underline underline-offset-4"
@@ -32,14 +30,14 @@ export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
           <input
             className="said w-40!"
             inputMode="decimal"
-            placeholder={`${gramsTold(weigh.planned_meat_g)} g`}
+            placeholder={weightTold(weigh.planned_meat_g)}
             value={meat}
             onChange={(event) => {
               setMeat(event.target.value)
             }}
           />
         </label>
-        {read.grams !== null && <span className="pb-2 font-semibold">= {gramsTold(read.grams)} g</span>}
+        {read.grams !== null && <span className="pb-2 font-semibold">= {weightTold(read.grams)}</span>}
         {read.fault !== '' && <span className="max-w-80 pb-2 font-semibold text-warn">{read.fault}</span>}
         {net > 50 && (
           <button
@@ -49,7 +47,7 @@ export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
               setMeat(gramsTold(net))
             }}
           >
-            Take {gramsTold(net)} g from the scale
+            Take {weightTold(net)} from the scale
           </button>
         )}
         <label className="grid">

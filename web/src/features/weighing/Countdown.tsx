@@ -1,4 +1,4 @@
-import { gramsTold } from '../../lib/speak'
+import { onScale } from '../../lib/told'
 
 interface CountdownProps {
   left: number
@@ -17,6 +17,7 @@ function toGo(left: number, there: boolean): string {
 export function Countdown({ left, tolerance, target, settled }: CountdownProps) {
   const over = left < -tolerance
   const there = Math.abs(left) <= tolerance
+  const { number, unit } = onScale(Math.abs(left), target)
   const share = Math.min(1.15, Math.max(0, (target - left) / target))
   return (
     <div className="py-1">
@@ -24,8 +25,10 @@ export function Countdown({ left, tolerance, target, settled }: CountdownProps) 
         className={`text-[clamp(5rem,20vw,10.5rem)] leading-none font-bold tabular-nums ${over ? 'text-stop' : ''} ${settled ? '' : 'opacity-70'}`}
         aria-live="off"
       >
-        {gramsTold(Math.abs(left))}
-        <span className="ml-3 text-[2rem] font-semibold">g {toGo(left, there)}</span>
+        {number}
+        <span className="ml-3 text-[2rem] font-semibold">
+          {unit} {toGo(left, there)}
+        </span>
       </p>
       <svg viewBox="0 0 1150 26" className="h-6 w-full" aria-hidden preserveAspectRatio="none">
         <rect x="0" y="8" width="1150" height="10" fill="var(--rule)" />

@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import { labelPaper } from '../../api/addresses'
 import { api, type Batch, type Draft } from '../../api/client'
 import { told } from '../../lib/clock'
-import { gramsTold } from '../../lib/speak'
+import { warmthTold, weightTold } from '../../lib/told'
 import type { AtCounter } from './shared'
 
 interface InTheMixProps extends AtCounter {
@@ -64,12 +64,12 @@ export function InTheMix({ weigh, busy, press, devices, batch, draft }: InTheMix
         ))}
         {weigh.fridge.map((one) => (
           <li key={one.at}>
-            {hour(one.at)}: fridge at {one.celsius} °C
+            {hour(one.at)}: fridge at {warmthTold(one.celsius, 0)}
           </li>
         ))}
         {weigh.later.map((one) => (
           <li key={one.at}>
-            {hour(one.at)}: {gramsTold(one.mass_g)} g {one.words} added later; judged as if from the start
+            {hour(one.at)}: {weightTold(one.mass_g)} {one.words} added later; judged as if from the start
           </li>
         ))}
       </ol>
@@ -90,7 +90,7 @@ function Fridge({ weigh, busy, press, devices }: AtCounter) {
           ? devices.broken || fridge?.state === 'unplugged'
             ? 'The fridge thermometer does not answer.'
             : 'Looking at the fridge.'
-          : `The fridge is at ${shown.toFixed(1)} °C.`}
+          : `The fridge is at ${warmthTold(shown)}.`}
       </span>
       <label className="flex items-center gap-2">
         <span>or type it</span>

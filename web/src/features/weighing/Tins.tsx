@@ -1,5 +1,5 @@
 import type { EventInput, Weigh, WeighLine } from '../../api/client'
-import { gramsTold } from '../../lib/speak'
+import { onScale, warmthTold, weightTold } from '../../lib/told'
 
 const MARKS: Record<string, string> = {
   within: '✓',
@@ -30,7 +30,7 @@ export function Tins({ weigh, busy, press }: TinsProps) {
   return (
     <aside aria-label="All ingredients">
       <p className="text-lg">
-        <b>{gramsTold(weigh.total_g)} g</b> <span className="text-quiet">in the bowl</span>
+        <b>{weightTold(weigh.total_g)}</b> <span className="text-quiet">in the bowl</span>
         {weigh.salt_says !== '' && <span className="block text-quiet">{weigh.salt_says}</span>}
       </p>
       <ul className="grid gap-2 pt-2">
@@ -39,7 +39,7 @@ export function Tins({ weigh, busy, press }: TinsProps) {
         ))}
         {weigh.added.map((added) => (
           <li key={added.at} className="tin px-3 py-1.5 [--tin-fill:var(--raised)]">
-            <b>+ {added.words}</b> <span className="text-quiet">{gramsTold(added.mass_g)} g, added</span>
+            <b>+ {added.words}</b> <span className="text-quiet">{weightTold(added.mass_g)}, added</span>
           </li>
         ))}
       </ul>
@@ -68,8 +68,8 @@ function Tin({ line, busy, press, current }: TinProps) {
         <span className="block text-[0.9rem] text-quiet">
           {WORDS[line.state]}
           {inIt
-            ? `: ${gramsTold(line.weighed_g)} of ${gramsTold(line.target_g)} g${line.by_spoon ? ', by the spoon' : ''}`
-            : `, ${gramsTold(line.target_g)} g`}
+            ? `: ${onScale(line.weighed_g, line.target_g).number} of ${weightTold(line.target_g)}${line.by_spoon ? ', by the spoon' : ''}`
+            : `, ${weightTold(line.target_g)}`}
         </span>
       </span>
       {(inIt || line.state === 'left out') && (
@@ -93,10 +93,10 @@ function Kept({ weigh }: { weigh: Weigh }) {
     <aside aria-label="What went in">
       <h2 className="heading">as it went in</h2>
       <dl className="grid grid-cols-[7rem_minmax(0,1fr)] gap-x-3 pt-2">
-        <Fact name="mix" says={`${gramsTold(weigh.total_g)} g`} />
-        <Fact name="kept clean" says={weigh.set_aside_g ? `${gramsTold(weigh.set_aside_g)} g` : 'nothing'} />
-        {weigh.meat_g !== null && <Fact name="meat" says={`${gramsTold(weigh.meat_g)} g`} />}
-        {weigh.meat_c !== null && <Fact name="it was at" says={`${weigh.meat_c} °C`} />}
+        <Fact name="mix" says={weightTold(weigh.total_g)} />
+        <Fact name="kept clean" says={weigh.set_aside_g ? weightTold(weigh.set_aside_g) : 'nothing'} />
+        {weigh.meat_g !== null && <Fact name="meat" says={weightTold(weigh.meat_g)} />}
+        {weigh.meat_c !== null && <Fact name="it was at" says={warmthTold(weigh.meat_c, 0)} />}
         {weigh.verdict !== null && weigh.verdict !== '' && <Fact name="tasted" says={weigh.verdict} />}
       </dl>
     </aside>

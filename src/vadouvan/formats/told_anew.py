@@ -16,7 +16,7 @@ from vadouvan.core.measures.telling import System
 TOLD = frozenset((
     "about", "accepted", "asks", "assumed", "brought_by", "caution", "changed", "clashes", "comes_out", "costs", "dose",
     "gains", "hour", "in_short", "keeps", "loses", "moved", "not_after", "options", "pull_now", "questions", "remarks",
-    "rule", "salt_line", "sentence", "teaspoon", "trouble", "turns", "undecided", "waiting", "went_in",
+    "rule", "salt_line", "sentence", "table", "teaspoon", "trouble", "turns", "undecided", "waiting", "went_in",
     "why_not_longer", "why_not_now", "wrong",
 ))  # fmt: skip
 ENDINGS = ("says", "told", "shown")

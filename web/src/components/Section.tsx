@@ -1,4 +1,5 @@
 import { lengthTold } from '../lib/told'
+import { chosenSystem } from '../lib/units'
 import { useId, useRef, type PointerEvent } from 'react'
 import { saltAt, type Profile } from '../lib/depth'
 import { contourAt, depthAt, isRound, outline, type Drawn } from '../lib/outline'
@@ -37,7 +38,7 @@ const DOT_PX = 9
 const FULL_DOT_AT = 22
 const MOST_PX_PER_MM = 18
 /** The cut, cut through at its thickest place and true to scale, with a ruler; salt as dots that grow, acid as slants, enzyme as waves. */
-export function Section({ piece, course, room, system = 'metric', seen }: SectionProps) {
+export function Section({ piece, course, room, system = chosenSystem(), seen }: SectionProps) {
   const drawn = toDraw(piece, course?.across ?? false, room)
   const { width, height } = drawn
   const below = (drawn.boneFace ? BONE_PX : 0) + (drawn.coverBelow ? (COVER_PX[piece.cover] ?? 0) : 0)

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { gramsTold, lengthTold, onScale, warmthTold, weightTold } from './told'
+import { gramsTold, lengthTold, onScale, warmthSaid, warmthTold, weightSaid, weightTold } from './told'
 
 describe('weights', () => {
   it('are whole grams from a hundred on', () => {
@@ -37,5 +37,21 @@ describe('lengths and warmth', () => {
       '145 °F',
       '4.0 °C',
     ])
+  })
+})
+
+describe('what is typed as a bare number', () => {
+  it('is in the unit that is asked for; another says its own', () => {
+    expect([weightSaid('1.5', 'oz'), weightSaid('1 1/2', 'oz'), weightSaid('40 g', 'oz')]).toEqual([
+      '1.5 oz',
+      '1 1/2 oz',
+      '40 g',
+    ])
+    expect([weightSaid('1.5', 'g'), weightSaid('', 'oz')]).toEqual(['1.5', ''])
+    expect([
+      warmthSaid('38', 'customary'),
+      warmthSaid('4 C', 'customary'),
+      warmthSaid('4', 'metric'),
+    ]).toEqual(['38 F', '4 C', '4'])
   })
 })

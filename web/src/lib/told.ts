@@ -64,3 +64,13 @@ export function lengthTold(mm: number, system: System = chosenSystem()): string 
   ]
   return `${words.join(' ')} in`
 }
+
+const BARE = /^\s*[\d.,/½¼¾ ]+\s*$/
+
+/** A weight typed as a bare number is one in the unit that its label asks for; any other says its own. */
+export const weightSaid = (text: string, unit: Amount['unit']): string =>
+  unit === 'oz' && BARE.test(text) ? `${text.trim()} oz` : text
+
+/** A temperature typed as a bare number is one in the degrees that this device reads. */
+export const warmthSaid = (text: string, system: System = chosenSystem()): string =>
+  system === 'customary' && BARE.test(text) ? `${text.trim()} F` : text

@@ -1,4 +1,4 @@
-import { warmthTold } from '../../lib/told'
+import { warmthSaid, warmthTold } from '../../lib/told'
 import { useState } from 'react'
 import type { Batch } from '../../api/client'
 import { useDevices } from '../../api/useDevices'
@@ -28,7 +28,7 @@ export function Probe({ batch }: { batch: Batch }) {
           <span>{shown === null ? 'It shows' : `${warmthTold(shown)}, or type`}</span>
           <input
             className="said w-24!"
-            placeholder="62 C"
+            placeholder={warmthTold(62, 0)}
             aria-label="Core in degrees"
             value={typed}
             onChange={(event) => {
@@ -41,11 +41,12 @@ export function Probe({ batch }: { batch: Batch }) {
           className="act"
           disabled={busy || (nothing && shown === null)}
           onClick={() =>
-            void press({ kind: 'probe', ...(nothing ? { celsius: shown } : { degrees: typed }) }).then(
-              (kept) => {
-                if (kept) setTyped('')
-              },
-            )
+            void press({
+              kind: 'probe',
+              ...(nothing ? { celsius: shown } : { degrees: warmthSaid(typed) }),
+            }).then((kept) => {
+              if (kept) setTyped('')
+            })
           }
         >
           Note the core

@@ -41,7 +41,9 @@ export function LedgerLine({
     <li
       className={`grid grid-cols-[4.6rem_minmax(0,1fr)_auto] max-[23rem]:grid-cols-[3.6rem_minmax(0,1fr)_auto] max-[23rem]:gap-x-2 items-center gap-x-3 wide:grid-cols-[5.2rem_minmax(0,1fr)_auto] wide:gap-x-4 border-b border-rule py-px ${chosen ? 'bg-raised' : ''}`}
     >
-      <div className="text-right text-[1.45rem] font-bold">
+      <div
+        className={`text-right font-bold whitespace-nowrap ${(item?.grams_shown.length ?? 0) > 7 ? 'text-[1.1rem]' : 'text-[1.45rem]'}`}
+      >
         {item && figure ? (
           <Working name={item.name} figure={figure}>
             {lastUnit(item.grams_shown).number}

@@ -74,9 +74,9 @@ function Days({ steps }: { steps: Today['steps'] }) {
           .map((step) => (
             <li
               key={`${step.batch_id} ${step.step_id}`}
-              className={`grid break-inside-avoid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-3 border-b border-rule py-1 ${step.hands_on ? '' : 'text-quiet'}`}
+              className={`grid break-inside-avoid grid-cols-[auto_minmax(0,1fr)] gap-x-3 border-b border-rule py-1 ${step.hands_on ? '' : 'text-quiet'}`}
             >
-              <b>{step.hour}</b>
+              <b className="min-w-[4.5rem] whitespace-nowrap">{step.hour}</b>
               <span>
                 <Link to={`/batch/${step.batch_id}/hold`} className="font-slab">
                   {step.batch}:

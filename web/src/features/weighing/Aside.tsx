@@ -1,10 +1,11 @@
 import { useState } from 'react'
-import { gramsTold, weightTold } from '../../lib/told'
+import { gramsTold, onScale, weightSaid, weightTold } from '../../lib/told'
 import type { AtCounter } from './shared'
 
 /** The clean part, poured off before any raw meat has been in it. */
 export function Aside({ weigh, busy, press, devices }: AtCounter) {
-  const [typed, setTyped] = useState(weigh.planned_aside_g > 0 ? gramsTold(weigh.planned_aside_g) : '')
+  const [typed, setTyped] = useState(weigh.planned_aside_g > 0 ? `${gramsTold(weigh.planned_aside_g)} g` : '')
+  const { unit } = onScale(0, Math.max(weigh.planned_aside_g, 100))
   const gross = devices.readings?.scale.value ?? null
   const net = gross === null ? null : gross - weigh.tare_g
   return (
@@ -17,7 +18,7 @@ export function Aside({ weigh, busy, press, devices }: AtCounter) {
         Only this may be brushed on late or served; what the meat has been in is no sauce.
       </p>
       <label className="flex flex-wrap items-center gap-3">
-        <span>Poured off, g</span>
+        <span>Poured off</span>
         <input
           className="said w-32!"
           inputMode="decimal"
@@ -31,7 +32,7 @@ export function Aside({ weigh, busy, press, devices }: AtCounter) {
             type="button"
             className="act"
             onClick={() => {
-              setTyped(gramsTold(-net))
+              setTyped(`${gramsTold(-net)} g`)
             }}
           >
             {weightTold(-net)} left the scale
@@ -43,7 +44,7 @@ export function Aside({ weigh, busy, press, devices }: AtCounter) {
           type="button"
           className="act act-first min-h-16! px-8! text-xl"
           disabled={busy || typed.trim() === ''}
-          onClick={() => void press({ kind: 'set_aside', mass: typed })}
+          onClick={() => void press({ kind: 'set_aside', mass: weightSaid(typed, unit) })}
         >
           It is poured off
         </button>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Batch, Draft, WeighLine } from '../../api/client'
-import { onScale, weightTold } from '../../lib/told'
+import { onScale, weightSaid, weightTold } from '../../lib/told'
 import { Advice } from './Advice'
 import { Countdown } from './Countdown'
 import { useTypedGrams, type AtCounter } from './shared'
@@ -44,14 +44,16 @@ function OneLine({ line, weigh, busy, press, devices }: AtCounter & { line: Weig
   const scale = devices.readings?.scale
   const gross = scale?.value ?? null
   const net = gross === null ? null : gross - weigh.tare_g
-  const read = useTypedGrams(typed, 'weighed')
+  const { unit } = onScale(0, line.target_g)
+  const said = weightSaid(typed, unit)
+  const read = useTypedGrams(said, 'weighed')
   const given = read.grams
   const isTyped = typed.trim() !== ''
   const shown = given ?? net ?? 0
   const settled = given !== null || scale?.state === 'ok'
   const keep = async () => {
     const what = { kind: 'weighed', line_id: line.id } as const
-    if (isTyped) await press({ ...what, mass: typed, how: 'typed' })
+    if (isTyped) await press({ ...what, mass: said, how: 'typed' })
     else if (net !== null) await press({ ...what, mass_g: net, how: 'scale' })
   }
   return (
@@ -76,7 +78,7 @@ function OneLine({ line, weigh, busy, press, devices }: AtCounter & { line: Weig
         role="status"
         className={scale?.state === 'ok' && read.fault === '' ? 'text-quiet' : 'font-semibold text-warn'}
       >
-        {read.fault !== '' ? read.fault : scaleWords(devices.broken, scale?.state, net)}
+        {read.fault !== '' ? read.fault : scaleWords(devices.broken, scale?.state, net, line.target_g)}
       </p>
       <div className="flex flex-wrap items-center gap-3 pt-2">
         <button
@@ -88,12 +90,12 @@ function OneLine({ line, weigh, busy, press, devices }: AtCounter & { line: Weig
           It is in
         </button>
         <label className="flex items-center gap-2">
-          <span>or type grams</span>
+          <span>or type {unit === 'oz' ? 'ounces' : 'grams'}</span>
           <input
             className="said w-28!"
             inputMode="decimal"
             value={typed}
-            aria-label={`Grams of ${line.name}`}
+            aria-label={`${unit === 'oz' ? 'Ounces' : 'Grams'} of ${line.name}`}
             onChange={(event) => {
               setTyped(event.target.value)
             }}
@@ -147,11 +149,12 @@ function OneLine({ line, weigh, busy, press, devices }: AtCounter & { line: Weig
   )
 }
 
-function scaleWords(broken: boolean, state: string | undefined, net: number | null): string {
+function scaleWords(broken: boolean, state: string | undefined, net: number | null, target: number): string {
+  const { number, unit } = onScale(net ?? 0, target)
   if (broken) return 'The readings have stopped coming. Type the figure that the scale shows.'
   if (state === undefined) return 'Looking at the scale'
   if (state === 'unplugged') return 'The scale does not answer. Type the figure, or plug it in again.'
   if (state === 'overload') return 'Too much on the scale. Take something off, or type the figure.'
-  const on = `${weightTold(net ?? 0)} on the scale since the last tare`
+  const on = `${number} ${unit} on the scale since the last tare`
   return state === 'settling' ? `${on}, still settling` : on
 }

@@ -1,12 +1,13 @@
 import { useState } from 'react'
-import { gramsTold, weightTold } from '../../lib/told'
+import { gramsTold, onScale, warmthSaid, weightSaid, weightTold } from '../../lib/told'
 import { useTypedGrams, type AtCounter } from './shared'
 
 /** The meat goes in: the clock starts, and the mix is locked. */
 export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
   const [meat, setMeat] = useState('')
   const [celsius, setCelsius] = useState('')
-  const read = useTypedGrams(meat, 'contact')
+  const said = weightSaid(meat, onScale(0, weigh.planned_meat_g).unit)
+  const read = useTypedGrams(said, 'contact')
   const gross = devices.readings?.scale.value ?? null
   const net = gross === null ? 0 : gross - weigh.tare_g
   return (
@@ -44,7 +45,7 @@ export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
             type="button"
             className="act"
             onClick={() => {
-              setMeat(gramsTold(net))
+              setMeat(`${gramsTold(net)} g`)
             }}
           >
             Take {weightTold(net)} from the scale
@@ -70,8 +71,8 @@ export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
         onClick={() =>
           void press({
             kind: 'contact',
-            ...(meat.trim() === '' ? { mass_g: weigh.planned_meat_g } : { mass: meat }),
-            degrees: celsius,
+            ...(meat.trim() === '' ? { mass_g: weigh.planned_meat_g } : { mass: said }),
+            degrees: warmthSaid(celsius),
           })
         }
       >

@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import { labelPaper } from '../../api/addresses'
 import { api, type Batch, type Draft } from '../../api/client'
 import { told } from '../../lib/clock'
-import { warmthTold, weightTold } from '../../lib/told'
+import { warmthSaid, warmthTold, weightTold } from '../../lib/told'
 import type { AtCounter } from './shared'
 
 interface InTheMixProps extends AtCounter {
@@ -110,7 +110,7 @@ function Fridge({ weigh, busy, press, devices }: AtCounter) {
         onClick={() =>
           void press({
             kind: 'fridge',
-            ...(typed.trim() === '' ? { celsius: shown } : { degrees: typed }),
+            ...(typed.trim() === '' ? { celsius: shown } : { degrees: warmthSaid(typed) }),
           }).then((kept) => {
             if (kept) setTyped('')
           })

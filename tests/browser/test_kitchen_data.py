@@ -171,7 +171,7 @@ class WholeStory(BrowserCase):
         expect(form.get_by_text("Kept. Every mix is judged for it.")).to_be_visible()
 
     def test_light_and_units_of_this_device(self) -> None:
-        """As the device asks for, or chosen; inches on drawings; both stay after a reload."""
+        """As the device asks for, or chosen; ounces, inches and a 12-hour clock wherever something is told."""
         page = self.open("/settings/device")
         page.emulate_media(color_scheme="dark")
         light = page.get_by_role("radiogroup", name="Light")
@@ -181,8 +181,20 @@ class WholeStory(BrowserCase):
         expect(page.locator("html")).to_have_attribute("data-theme", "light")
         light.get_by_role("radio", name="evening").click()
         expect(page.locator("html")).to_have_attribute("data-theme", "evening")
-        page.get_by_role("radiogroup", name="Told in").get_by_role("radio", name="inches").click()
-        self.assertEqual(page.evaluate("localStorage.getItem('vadouvan.units')"), "customary")
+        page.get_by_role("radiogroup", name="Told in").get_by_role("radio", name="ounces").click()
+        page.get_by_role("radiogroup", name="Clock").get_by_role("radio", name="7:00 pm").click()
+        draft = {
+            "name": "Inches", "cut": {"kind": "pork_chop_bone", "mass": "1.2 kg", "thickness": "30 mm"},
+            "mix": [{"id": "1", "text": "30 g salt"}],
+            "meal": {"start": "2026-11-28T19:00", "time_zone": "Europe/Lisbon"},
+        }  # fmt: skip
+        made = self.ask("/api/batches", draft)
+        page.goto(f"{self.kitchen.address}/batch/{made['id']}/mix")
+        expect(page.get_by_text("1.1", exact=True)).to_be_visible()
+        expect(page.get_by_text("oz", exact=True)).to_be_visible()
+        page.get_by_role("link", name=re.compile("^Hold")).click()
+        expect(page.get_by_text(re.compile(r"\d:\d\d [ap]m")).first).to_be_visible()
+        expect(page.get_by_role("img", name="1 1/8 in thick").first).to_be_visible()
 
 
 class FirstMinute(BrowserCase):

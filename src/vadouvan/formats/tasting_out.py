@@ -10,7 +10,9 @@ from pydantic import BaseModel
 
 from vadouvan.core.constants import DIFFUSIVITY_LOG_SD, ENZYME_LOG_SD, SALT_TASTE_LOG_SD
 from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.draft.typed import CutInput
 from vadouvan.core.figure import hours_told
+from vadouvan.core.measures.quantity import THICKNESS, quantity
 from vadouvan.core.tasting.cut_face import ACCEPTED, CutFace, depth_on
 from vadouvan.core.tasting.hold_history import AsHeld
 from vadouvan.core.tasting.learn import Learned, pace_says, salt_says, softening_says
@@ -18,6 +20,7 @@ from vadouvan.core.tasting.logbook import Entry, held_hours
 from vadouvan.core.tasting.next_time import NextTimeAdvice
 from vadouvan.core.tasting.teaching import GROUPS, Tasted, Taught
 from vadouvan.core.tasting.verdict import VerdictInput
+from vadouvan.errors import InputError
 
 PLOTTED = 61
 
@@ -119,6 +122,11 @@ class EntryOut(BaseModel):
     school: str
     held: str
     verdicts: dict[str, str]
+    steps: dict[str, int]
+    shape: str
+    bone: str
+    cover: str
+    thickness_mm: float | None
     eaters: int
     note: str
     from_id: str
@@ -222,6 +230,14 @@ def _learned(name: str, says: str, one: Learned, prior_log_sd: float) -> Learned
     )
 
 
+def _thickness_mm(cut: CutInput, kind: CutKind | None) -> float | None:
+    """As it was typed, or as is usual of the cut; nothing of a cut that is not known."""
+    try:
+        return quantity(cut.thickness, THICKNESS, field="cut.thickness_mm") * 1000
+    except InputError:
+        return kind.thickness_m * 1000 if kind else None
+
+
 def entry_out(entry: Entry, cuts: Mapping[str, CutKind]) -> EntryOut:
     """A logbook entry in the shape that leaves the core."""
     kind = cuts.get(entry.draft.cut.kind)
@@ -238,6 +254,11 @@ def entry_out(entry: Entry, cuts: Mapping[str, CutKind]) -> EntryOut:
         school=entry.draft.aims.school or "per_kg",
         held=hours_told(hours) if hours is not None else "",
         verdicts=dict(entry.verdict_words),
+        steps=dict(entry.steps),
+        shape=entry.draft.cut.shape or (kind.shape if kind else ""),
+        bone=entry.draft.cut.bone or (kind.bone if kind else ""),
+        cover=entry.draft.cut.cover or (kind.cover if kind else ""),
+        thickness_mm=_thickness_mm(entry.draft.cut, kind),
         eaters=len(entry.verdicts),
         note=" ".join(verdict.note for verdict in entry.verdicts if verdict.note),
         from_id=entry.from_id,

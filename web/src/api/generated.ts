@@ -2296,8 +2296,12 @@ export interface components {
          * @description A batch in the logbook.
          */
         EntryOut: {
+            /** Bone */
+            bone: string;
             /** Changed */
             changed: string[];
+            /** Cover */
+            cover: string;
             /** Cut */
             cut: string;
             /** Eaten On */
@@ -2320,10 +2324,18 @@ export interface components {
             note: string;
             /** School */
             school: string;
+            /** Shape */
+            shape: string;
             /** Species */
             species: string;
+            /** Steps */
+            steps: {
+                [key: string]: number;
+            };
             /** Thickness */
             thickness: string;
+            /** Thickness Mm */
+            thickness_mm: number | null;
             /** Verdicts */
             verdicts: {
                 [key: string]: string;

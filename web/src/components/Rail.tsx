@@ -1,3 +1,4 @@
+import { chosenClock } from '../lib/units'
 import { scaleTime } from 'd3-scale'
 import { useEffect, useRef, useState } from 'react'
 import { hoursLater, hoursOfDay, told } from '../lib/clock'
@@ -196,7 +197,7 @@ function spanOf(rows: TimelineRow[], now: Date): [Date, Date] {
 /** Which hours of a day bear a line and a name, so that names stay apart. */
 function hoursTold(days: number, width: number): number[] {
   const pxPerHour = width / (days * 24)
-  const every = [1, 2, 3, 6, 12, 24].find((hours) => hours * pxPerHour >= LABEL_PX) ?? 24
+  const every = [1, 2, 3, 6, 12, 24].find((hours) => hours * pxPerHour >= labelPx()) ?? 24
   const first = every === 24 ? 12 : 0
   return Array.from({ length: 24 / every }, (_, at) => first + at * every)
 }
@@ -206,13 +207,14 @@ function apart(hours: Date[], x: (moment: Date) => number): Set<Date> {
   const kept: Date[] = []
   for (const hour of hours) {
     const before = kept.at(-1)
-    if (!before || x(hour) - x(before) >= LABEL_PX) kept.push(hour)
+    if (!before || x(hour) - x(before) >= labelPx()) kept.push(hour)
   }
   return new Set(kept)
 }
 
 const NEXT_H = 48
-const LABEL_PX = 96
+/** Room for "Sun 12:00", or for "Sun 12:00 pm". */
+const labelPx = () => (chosenClock() === '12' ? 124 : 96)
 const BUTTONS_PX = 200 // hours under the buttons are not told
 const FIRST_STEP_MS = 3_600_000
 

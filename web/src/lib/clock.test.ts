@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { hoursLater, hoursOfDay, told, toldLocal } from './clock'
+import { dayTold, hoursLater, hoursOfDay, told, toldLocal } from './clock'
 import * as units from './units'
 
 const clock = vi.spyOn(units, 'chosenClock').mockReturnValue('24')
@@ -24,6 +24,12 @@ describe('told', () => {
 
   it('is in the zone of the batch', () => {
     expect(told(new Date('2026-11-28T23:30:00Z'), 'Asia/Tokyo', NOW)).toBe('Sun 08:30')
+  })
+})
+
+describe('dayTold', () => {
+  it('is told in the language of the page', () => {
+    expect([dayTold('2026-11-17'), dayTold('some day')]).toEqual(['17 Nov 2026', 'some day'])
   })
 })
 

@@ -55,6 +55,14 @@ export function hoursOfDay(from: Date, to: Date, wanted: number[], timeZone?: st
 /** The browser's own zone, for a batch that has none yet. */
 export const localZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone
 
+/** A day that was, "2026-11-17", as it is told: "17 Nov 2026"; what is no day as it is. */
+export function dayTold(day: string): string {
+  const at = new Date(`${day}T00:00Z`)
+  return Number.isNaN(at.getTime())
+    ? day
+    : formatter({ day: 'numeric', month: 'short', year: 'numeric' }, 'UTC').format(at)
+}
+
 /** A moment as a draft keeps it, told with its date: "Sat 5 Dec 19:00". */
 export function toldLocal(moment: string): string {
   const at = new Date(`${moment}Z`)

@@ -39,14 +39,15 @@ class Entry:
         return f"{self.draft.name} {self.draft.cut.kind} {lines} {notes}".lower()
 
     @cached_property
+    def steps(self) -> dict[Aspect, int]:
+        """Where all eaters together put it, from -2 to 2, for each thing that was tasted."""
+        means = {aspect: mean_step(list(self.verdicts), aspect) for aspect in ASPECTS}
+        return {aspect: round(mean) for aspect, mean in means.items() if mean is not None}
+
+    @cached_property
     def verdict_words(self) -> dict[Aspect, str]:
         """What all eaters together said, for each thing that was tasted."""
-        found = {}
-        for aspect in ASPECTS:
-            step = mean_step(list(self.verdicts), aspect)
-            if step is not None:
-                found[aspect] = WORDS[aspect][STEPS.index(round(step))]
-        return found
+        return {aspect: WORDS[aspect][STEPS.index(step)] for aspect, step in self.steps.items()}
 
 
 @dataclass(frozen=True)

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { LogEntry } from '../../api/client'
 import { threadQuery } from '../../api/queries'
+import { dayTold } from '../../lib/clock'
 import { MakeAgain } from './MakeAgain'
 
 interface EntriesProps {
@@ -38,7 +39,7 @@ export function Entries({ entries, chosen, onChoose }: EntriesProps) {
                     {entry.name}
                   </Link>
                   <span className="text-quiet">
-                    {entry.eaten_on} · {entry.cut}
+                    {dayTold(entry.eaten_on)} · {entry.cut}
                     {entry.held !== '' && ` · ${entry.held} in the mix`}
                   </span>
                 </p>
@@ -95,7 +96,7 @@ function Thread({ id }: { id: string }) {
     <ol aria-label="Repeats of this dish" className="list-decimal pl-6">
       {found.data?.map((one) => (
         <li key={one.id}>
-          <b>{one.eaten_on}</b> {one.changed.join(' ')}{' '}
+          <b>{dayTold(one.eaten_on)}</b> {one.changed.join(' ')}{' '}
           <span className="text-quiet">
             {Object.entries(one.verdicts)
               .map(([aspect, word]) => `${aspect} ${word}`)

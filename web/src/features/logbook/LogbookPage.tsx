@@ -1,3 +1,5 @@
+import { Choice } from '../../components/Choice'
+import { keep, kept } from '../../lib/device'
 import { Pick } from '../../components/Pick'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -6,8 +8,10 @@ import { SALTING_METHODS } from '../saltingMethods'
 import { Beside } from './Beside'
 import { Correction } from './Correction'
 import { Entries } from './Entries'
+import { Wall } from './Wall'
 
 const MOST = 4
+const WALL = 'vadouvan.logbook'
 
 /** What was eaten: found again, side by side, and what was learned from it. */
 export function LogbookPage() {
@@ -21,6 +25,7 @@ export function LogbookPage() {
     page: 0,
   })
   const [chosen, setChosen] = useState<string[]>([])
+  const [wall, setWall] = useState(() => kept(WALL) === 'wall')
   const found = useQuery(logbookQuery(asked))
   const tables = useQuery(tablesQuery)
   const scales = useQuery(scalesQuery)
@@ -110,13 +115,29 @@ export function LogbookPage() {
             }}
           />
         )}
-        <Entries
-          entries={found.data?.entries ?? []}
-          chosen={chosen}
-          onChoose={(id, on) => {
-            setChosen((was) => (on ? [...was, id].slice(-MOST) : was.filter((one) => one !== id)))
+        <Choice
+          question="Shown as"
+          value={wall ? 'wall' : 'list'}
+          options={[
+            { value: 'list', label: 'a list' },
+            { value: 'wall', label: 'a wall of sections' },
+          ]}
+          onChoose={(value) => {
+            keep(WALL, value)
+            setWall(value === 'wall')
           }}
         />
+        {wall ? (
+          <Wall entries={found.data?.entries ?? []} />
+        ) : (
+          <Entries
+            entries={found.data?.entries ?? []}
+            chosen={chosen}
+            onChoose={(id, on) => {
+              setChosen((was) => (on ? [...was, id].slice(-MOST) : was.filter((one) => one !== id)))
+            }}
+          />
+        )}
         {found.data && found.data.count > (asked.page + 1) * 50 && (
           <button
             type="button"

@@ -36,7 +36,7 @@ def new_id() -> str:
 
 
 def context_over(database: Path, tables: Kitchen, now: Clock) -> Context:
-    """What requests need of the kitchen that is kept in a file."""
+    """Everything that requests need of the kitchen that is kept in a file."""
     engine = open_database(database)
     return Context(
         tables,

@@ -68,6 +68,17 @@ class Docstrings(unittest.TestCase):
         nested = {"filled", "mean", "weight"}
         self.assertEqual([name for name in bare if name.split(": ")[1] not in nested], [])
 
+    def test_docstrings_name_what_they_give(self) -> None:
+        """They begin with the thing or the deed, in all of the program, not with "What"."""
+        asking = [
+            f"{path.name}: {text[:60]}"
+            for path in sorted(ROOT.parent.rglob("*.py"))
+            for node in ast.walk(ast.parse(path.read_text()))
+            if isinstance(node, ast.Module | ast.FunctionDef | ast.AsyncFunctionDef | ast.ClassDef)
+            and (text := ast.get_docstring(node) or "").startswith("What ")
+        ]
+        self.assertEqual(asking, [])
+
     def test_public_floats_name_their_unit(self) -> None:
         """A float argument ends in its unit, or is a share, a factor or a plain number told in the docstring."""
         bare = []

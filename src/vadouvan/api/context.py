@@ -1,4 +1,4 @@
-"""What a request needs from the running kitchen, handed over by the composition root."""
+"""The running kitchen as a request needs it, handed over by the composition root."""
 
 from __future__ import annotations
 

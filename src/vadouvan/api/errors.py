@@ -51,13 +51,13 @@ async def _ours(_request: Request, error: Exception) -> JSONResponse:
 
 
 async def _plain(_request: Request, error: Exception) -> JSONResponse:
-    """What the framework refuses by itself, with a sentence of ours."""
+    """Refusals of the framework itself, with a sentence of ours."""
     status, detail = (error.status_code, error.detail) if isinstance(error, HTTPException) else (500, "")
     return _answer(status, SENTENCES.get(status, str(detail)), [])
 
 
 async def _malformed(_request: Request, error: Exception) -> JSONResponse:
-    """What the request held is left out of the answer: it may not even be writable as JSON."""
+    """Leaves what the request held out of the answer: it may not even be writable as JSON."""
     details = error.errors() if isinstance(error, RequestValidationError) else []
     problems = [
         ProblemOut(field=".".join(str(step) for step in item["loc"]), given="", wrong=item["msg"], accepted="")

@@ -46,7 +46,7 @@ class LogbookCache:
             ]
 
     def lessons(self, tasted: Sequence[Tasted], kitchen: Kitchen, *, now: datetime) -> list[Lesson]:
-        """What these batches teach; judged once for each state of theirs and of the kitchen's tables."""
+        """Lessons of these batches; judged once for each state of theirs and of the kitchen's tables."""
         with self._lock:
             tables = (kitchen.cuts, kitchen.pantry, kitchen.household)
             if tables != self._tables:

@@ -86,7 +86,7 @@ def judge(
 
 @refusing
 def cautions(file: BatchFile, as_json: AsJson = False, now: Now = "") -> None:
-    """What to take care of with this batch, the gravest first."""
+    """Cautions for this batch, the gravest first."""
     kitchen = shipped_kitchen()
     found = cautions_of(judge_draft(draft_in(file), kitchen, now=moment_in(now)), kitchen.cautions)
     answer = [{"id": one.id, "kind": one.kind, "where": one.where, "says": one.says} for one in found]
@@ -107,7 +107,7 @@ def read(
 
 @refusing
 def cubes(file: BatchFile, as_json: AsJson = False, now: Now = "") -> None:
-    """What bigger and smaller cubes of the same meat in the same mix would do."""
+    """Effects of bigger and smaller cubes of the same meat in the same mix."""
     found = cube_choices_out(judge_draft(draft_in(file), shipped_kitchen(), now=moment_in(now)))
     lines = (
         f"{'> ' if one.current else '  '}{one.edge_told['metric']:>8}  best {one.best}, {one.span}" for one in found
@@ -160,7 +160,7 @@ def verdict(
     as_json: AsJson = False,
     now: Now = "",
 ) -> None:
-    """What a verdict on a batch asks for next time, and what it teaches of your pace and your salt."""
+    """Changes that a verdict on a batch asks for next time, and what it teaches of your pace and your salt."""
     draft, kitchen, moment = draft_in(file), shipped_kitchen(), moment_in(now)
     words = dict(_pair(one) for one in said or [])
     read_said = read_verdict(VerdictInput("", words, depth))

@@ -1,4 +1,4 @@
-"""What the commands share: files, moments, answers for a reader or a program, refusals with exit code 2."""
+"""Parts shared by the commands: files, moments, answers for a reader or a program, refusals with exit code 2."""
 
 from __future__ import annotations
 
@@ -74,7 +74,7 @@ def text_in(file: Path, accepted: str) -> str:
 
 
 def bytes_in(file: Path) -> bytes:
-    """What a file holds."""
+    """Bytes of a file."""
     try:
         return file.read_bytes()
     except OSError as error:

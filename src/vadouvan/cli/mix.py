@@ -61,7 +61,7 @@ def correct(
     as_json: AsJson = False,
     now: Now = "",
 ) -> None:
-    """What could be added to a mix that tasted wrong, and what each addition does."""
+    """Additions that would mend a mix that tasted wrong, and what each addition does."""
     tastes: dict[str, Taste] = {name: name for name in get_args(Taste)}
     degrees: dict[str, Degree] = {name: name for name in get_args(Degree)}
     found = corrections_for(
@@ -84,7 +84,7 @@ def swaps(
     as_json: AsJson = False,
     now: Now = "",
 ) -> None:
-    """What can stand in for a line, with allergens gained and lost."""
+    """Stand-ins for a line, with allergens gained and lost."""
     found = swaps_of_line(
         draft_in(file), shipped_kitchen(), now=moment_in(now), line_id=str(line), without=frozenset(without or ())
     )

@@ -22,7 +22,7 @@ MOST_PUT_G = 20_000.0
 
 @dataclass(frozen=True)
 class Readings:
-    """What all devices show at one moment."""
+    """Readings of all devices at one moment."""
 
     at: datetime
     scale: Interpretation
@@ -40,7 +40,7 @@ class Devices:
     printer: LabelPrinter = field(default_factory=SimulatedPrinter)
 
     def read(self, now: datetime) -> Readings:
-        """What they show."""
+        """Readings."""
         return Readings(now, self.scale.read(now), self.fridge.read(now), self.probe.read(now))
 
     def handle(self, action: BenchAction, amount: float, now: datetime) -> None:

@@ -1,4 +1,4 @@
-"""What the application asks of a scale, a thermometer, a probe and a printer. Nothing here raises: a device says its
+"""Ports of a scale, a thermometer, a probe and a printer. Nothing here raises: a device says its
 state, and the cook types the figure where it has none.
 """
 
@@ -14,7 +14,7 @@ PrintState = Literal["printed", "no paper", "unplugged"]
 
 @dataclass(frozen=True)
 class Interpretation:
-    """What a device shows: a value in its unit [g or C], or none; and its state."""
+    """Reading of a device: a value in its unit [g or C], or none; and its state."""
 
     value: float | None
     state: State

@@ -22,7 +22,7 @@ class ScriptedReadings:
         self._tared += self.read(now).value or 0.0
 
     def read(self, now: datetime) -> Interpretation:
-        """What was recorded last until now, less the tare; before the first, and for an empty script: unplugged."""
+        """Reading recorded last until now, less the tare; before the first, and for an empty script: unplugged."""
         if self._started is None:
             self._started = now
         seconds = (now - self._started).total_seconds()

@@ -55,7 +55,7 @@ class SimulatedScale:
         self.tared_g = self._at_rest_g(now)
 
     def read(self, now: datetime) -> Interpretation:
-        """What it shows."""
+        """Reading."""
         if not self.plugged:
             return Interpretation(None, "unplugged")
         if self._started is None:
@@ -105,7 +105,7 @@ class SimulatedThermometer:
         self._from_c, self._to_c, self._lag_s, self._since = self._true_c(now), celsius, lag_s, now
 
     def read(self, now: datetime) -> Interpretation:
-        """What it shows, to the tenth."""
+        """Reading to the tenth."""
         if not self.plugged:
             return Interpretation(None, "unplugged")
         return Interpretation(round(self._true_c(now) + noise(self.seed, now, NOISE_C), 1), "ok")

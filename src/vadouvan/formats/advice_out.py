@@ -42,7 +42,7 @@ class AmountsOut(BaseModel):
 
 
 class ChangeOut(BaseModel):
-    """What changes of a substance, the mix or its saltiness."""
+    """Change of a substance, the mix or its saltiness."""
 
     what: str
     before: float
@@ -67,7 +67,7 @@ class CorrectionOut(BaseModel):
 
 
 class SwapOut(BaseModel):
-    """What can stand in for a line, with what it brings."""
+    """Stand-in for a line, with what it brings."""
 
     id: str
     keeps: str

@@ -1,4 +1,4 @@
-"""What a list or a recipe brings, as the answers of a draft."""
+"""Contents of a list or a recipe, as the answers of a draft."""
 
 from __future__ import annotations
 

@@ -81,7 +81,7 @@ def moved_draft(text: str, identity: str, draft: Draft, plan: Plan | None) -> tu
 
 
 def _marks(starts: Mapping[str, datetime], plan: Plan) -> list[tuple[Mark, datetime | None, datetime]]:
-    """What can be moved, where the calendar has it, and where it was. What has been is left alone."""
+    """Moments that can be moved, where the calendar has it, and where it was. What has been is left alone."""
     contact = starts.get("contact")
     put_in = later(contact, timedelta(minutes=CONTACT_MIN)) if contact and plan.meal.contact_at is None else None
     pull = starts.get("pull") if plan.meal.pulled_at is None else None

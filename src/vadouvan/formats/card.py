@@ -33,7 +33,7 @@ class CardLine:
 
     @property
     def beside_grams(self) -> str:
-        """What stands beside the grams: only the name, for a line that was typed in grams."""
+        """Text beside the grams: only the name, for a line that was typed in grams."""
         parts = weighed_parts(self.text)
         return parts[1] if parts and self.grams else self.text
 
@@ -50,7 +50,7 @@ class BesideOnCard:
 
 @dataclass(frozen=True)
 class Card:
-    """What a cook needs of a batch on one page, in words."""
+    """All that a cook needs of a batch on one page, in words."""
 
     name: str
     meat: str

@@ -1,4 +1,4 @@
-"""What leaves the core about the fire."""
+"""Shapes of the fire as they leave the core."""
 
 from __future__ import annotations
 

@@ -13,7 +13,7 @@ from vadouvan.core.hold.worded import named
 
 
 class ConcernOut(BaseModel):
-    """What each hour of the course is worth by one concern, from 0 to 1; rising ones get better with the hours."""
+    """Worth of each hour of the course by one concern, from 0 to 1; rising ones get better with the hours."""
 
     id: str
     name: str

@@ -62,7 +62,7 @@ class PieceOut(BaseModel):
 
 
 class EffectOut(BaseModel):
-    """What one step did, how long it takes, and its caution."""
+    """Effect of one step, how long it takes, and its caution."""
 
     kind: str
     says: str

@@ -39,7 +39,7 @@ class GivenOut(BaseModel):
 
 
 class SourceOut(BaseModel):
-    """What a figure rests on: key of docs/references.md, and its title."""
+    """Source of a figure: key of docs/references.md, and its title."""
 
     key: str
     title: str

@@ -41,7 +41,7 @@ class IngredientOut(BaseModel):
 
 
 class PartOut(BaseModel):
-    """What one line brings of a substance."""
+    """Share of one line in a substance."""
 
     line_id: str
     name: str
@@ -96,7 +96,7 @@ class AllergenOut(BaseModel):
 
 
 class MixOut(BaseModel):
-    """What is known of the mix as a whole; ``on_meat_pct`` of it meets the meat."""
+    """Facts of the mix as a whole; ``on_meat_pct`` of it meets the meat."""
 
     need_says: str
     sufficiency: Sufficiency

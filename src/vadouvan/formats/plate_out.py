@@ -11,7 +11,7 @@ from vadouvan.formats.problem_out import ProblemOut, problem_out
 
 
 class OnPlateOut(BaseModel):
-    """What one part brings to a serving."""
+    """Share of one part in a serving."""
 
     id: str
     title: str

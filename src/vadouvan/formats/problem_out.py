@@ -1,4 +1,4 @@
-"""What has to be mended, as data."""
+"""Problems to mend, as data."""
 
 from __future__ import annotations
 

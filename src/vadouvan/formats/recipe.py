@@ -163,7 +163,7 @@ class _Scripts(HTMLParser):
         self._in_one = self._in_one and tag != "script"
 
     def handle_data(self, data: str) -> None:
-        """What stands in it."""
+        """Text that stands in it."""
         if self._in_one:
             self.found[-1] += data
 

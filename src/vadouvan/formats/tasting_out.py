@@ -1,4 +1,4 @@
-"""What leaves the core about verdicts, what they teach, and the logbook."""
+"""Shapes of verdicts as they leave the core, what they teach, and the logbook."""
 
 from __future__ import annotations
 
@@ -26,7 +26,7 @@ PLOTTED = 61
 
 
 class VerdictOut(BaseModel):
-    """What one eater said."""
+    """Verdict of one eater."""
 
     eater: str
     words: dict[str, str]
@@ -35,7 +35,7 @@ class VerdictOut(BaseModel):
 
 
 class NextTimeOut(BaseModel):
-    """What to change next time, and what it costs elsewhere."""
+    """Change for next time, and what it costs elsewhere."""
 
     id: str
     says: str
@@ -180,7 +180,7 @@ def cut_face_out(face: CutFace, thickness_m: float | None) -> CutFaceOut:
 
 
 def correction_out(found: Taught, tasted: Sequence[Tasted]) -> OwnCorrectionOut:
-    """What was learned, in the shape that leaves the core."""
+    """Lessons in the shape that leaves the core."""
     pace = [
         _learned(family, pace_says(one, GROUPS[family]), one, DIFFUSIVITY_LOG_SD.value)
         for family, one in found.pace.items()

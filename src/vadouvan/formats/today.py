@@ -31,7 +31,7 @@ class TodayStepOut(BaseModel):
 
 
 class BagLabelOut(BaseModel):
-    """What belongs on a bag in a fridge that others use as well."""
+    """Label of a bag in a fridge that others use as well."""
 
     batch_id: str
     batch: str

@@ -1,4 +1,4 @@
-"""What leaves the core about a weigh-in."""
+"""Shapes of a weigh-in as they leave the core."""
 
 from __future__ import annotations
 
@@ -55,7 +55,7 @@ class WayOut(BaseModel):
 
 
 class OvershootOut(BaseModel):
-    """What an overshoot means: lines to change elsewhere, or ways out."""
+    """Meaning of an overshoot: lines to change elsewhere, or ways out."""
 
     line_id: str
     over_g: float
@@ -65,7 +65,7 @@ class OvershootOut(BaseModel):
 
 
 class AddedOut(BaseModel):
-    """What was added besides the plan, and when."""
+    """Addition besides the plan, and when."""
 
     words: str
     mass_g: float

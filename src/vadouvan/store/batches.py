@@ -27,7 +27,7 @@ Check = Callable[[Draft, Draft], None]
 
 @dataclass(frozen=True)
 class Origin:
-    """What a change was made from: a revision, and the draft of it, if it is known; ``prefer`` settles a clash."""
+    """Ground of a change: a revision, and the draft of it, if it is known; ``prefer`` settles a clash."""
 
     revision: int = 0
     since: Draft | None = None

@@ -13,7 +13,7 @@ T = TypeVar("T")
 
 @dataclass(frozen=True)
 class MadeFrom(Generic[T]):
-    """What a change was made from, if that is known; ``prefer`` settles what both sides changed."""
+    """Ground that a change was made from, if that is known; ``prefer`` settles what both sides changed."""
 
     since: T | None = None
     prefer: Side | None = None

@@ -15,7 +15,7 @@ from vadouvan.store.rows import BatchRow, CutFaceRow
 
 
 class CutFaces:
-    """What was photographed of each batch."""
+    """Photographs of the cut face, one a batch."""
 
     def __init__(self, engine: Engine) -> None:
         self._engine = engine

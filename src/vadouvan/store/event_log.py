@@ -27,7 +27,7 @@ class DraftMoved(VadouvanError):
 
 
 class EventLog:
-    """What was pressed, batch by batch."""
+    """Presses, batch by batch."""
 
     def __init__(self, engine: Engine) -> None:
         self._engine = engine

@@ -68,7 +68,7 @@ class KitchenFile:
 
     @property
     def engine(self) -> Engine:
-        """What reads and writes it."""
+        """Reader and writer of it."""
         return self._engine
 
     @property

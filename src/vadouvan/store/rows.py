@@ -54,7 +54,7 @@ class EventRow(Base):
 
 
 class VerdictRow(Base):
-    """What one eater said of a batch, as JSON; ``forgotten`` if nothing is learned from it, ``insisted`` if always."""
+    """Verdict of one eater on a batch, as JSON; ``forgotten`` if nothing is learned from it, ``insisted`` if always."""
 
     __tablename__ = "verdict"
 

@@ -23,7 +23,7 @@ ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "hou
 
 
 class KeptSettings:
-    """What the cook set once for all batches."""
+    """Settings of the cook for all batches."""
 
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
@@ -38,7 +38,7 @@ class KeptSettings:
         return self._keep_beside(ROUTINE, said, routine_in, RoutineInput(), made_from)
 
     def shared(self) -> SharedInput:
-        """What all batches share as typed; nothing until something was said."""
+        """Fridge and tubs as typed; nothing until something was said."""
         return shared_in(self._said(SHARED))
 
     def keep_shared(self, said: SharedInput, made_from: MadeFrom[SharedInput] | None = None) -> SharedInput:
@@ -54,7 +54,7 @@ class KeptSettings:
         return self._keep_beside(HOUSEHOLD, said, household_in, HouseholdInput(), made_from)
 
     def correction(self) -> OwnCorrection:
-        """What verdicts have taught; nothing until they have."""
+        """Lessons of the verdicts; nothing until they have."""
         raw = self._said(CORRECTION)
         if not raw:
             return NOTHING_LEARNED
@@ -111,7 +111,7 @@ def routine_in(raw: dict[str, Any]) -> RoutineInput:
 
 
 def shared_in(raw: dict[str, Any]) -> SharedInput:
-    """What is shared, in a row."""
+    """Fridge and tubs, in a row."""
     return SharedInput(**raw)
 
 

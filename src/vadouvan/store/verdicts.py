@@ -57,7 +57,7 @@ LessonWeight = Literal["usual", "forgotten", "insisted"]
 
 
 class Verdicts:
-    """What was said of the batches; each eater has one verdict on a batch."""
+    """Verdicts on the batches; each eater has one verdict on a batch."""
 
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
@@ -107,7 +107,7 @@ class Verdicts:
             }
 
     def said_of(self, identities: Sequence[str]) -> dict[str, list[VerdictInput]]:
-        """What was said of these batches, the oldest first."""
+        """Verdicts on these batches, the oldest first."""
         wanted = set(identities)
         found: dict[str, list[VerdictInput]] = {name: [] for name in identities}
         with reading(self._engine) as session:

@@ -85,7 +85,7 @@ export interface paths {
         };
         /**
          * Get Cube Series
-         * @description What bigger and smaller cubes of the same meat in the same mix would do; empty while not judged.
+         * @description Effects of bigger and smaller cubes of the same meat in the same mix; empty while not judged.
          */
         get: operations["get_cube_series_api_batches__identity__cubes_get"];
         put?: never;
@@ -205,7 +205,7 @@ export interface paths {
         };
         /**
          * Read Devices
-         * @description What the devices show now.
+         * @description Readings of the devices now.
          */
         get: operations["read_devices_api_devices_get"];
         put?: never;
@@ -391,7 +391,7 @@ export interface paths {
         put?: never;
         /**
          * Preview Archive
-         * @description What taking an archive in would do; nothing is changed.
+         * @description Effects that taking an archive in would have; nothing is changed.
          */
         post: operations["preview_archive_api_kitchen_archive_preview_post"];
         delete?: never;
@@ -489,7 +489,7 @@ export interface paths {
         };
         /**
          * See Outcome
-         * @description What the model works out for a guided example.
+         * @description Results of the model for a guided example.
          */
         get: operations["see_outcome_api_lessons__identity__get"];
         put?: never;
@@ -511,7 +511,7 @@ export interface paths {
         put?: never;
         /**
          * Read Line As Typed
-         * @description What a line being typed would weigh; a line that cannot be read is an answer, not an error.
+         * @description Weight of a line being typed; a line that cannot be read is an answer, not an error.
          */
         post: operations["read_line_as_typed_api_lines_reading_post"];
         delete?: never;
@@ -631,7 +631,7 @@ export interface paths {
         put?: never;
         /**
          * Ask Corrections
-         * @description What could be added after tasting, and what each addition does.
+         * @description Additions after tasting, and what each addition does.
          */
         post: operations["ask_corrections_api_mix_corrections_post"];
         delete?: never;
@@ -691,7 +691,7 @@ export interface paths {
         put?: never;
         /**
          * Ask Swaps
-         * @description What can stand in for a line.
+         * @description Stand-ins for a line.
          */
         post: operations["ask_swaps_api_mix_swaps_post"];
         delete?: never;
@@ -775,7 +775,7 @@ export interface paths {
         put?: never;
         /**
          * Read Label As Typed
-         * @description What a label being typed gives.
+         * @description Contents by a label that is being typed.
          */
         post: operations["read_label_as_typed_api_own_ingredients_reading_post"];
         delete?: never;
@@ -879,7 +879,7 @@ export interface paths {
         put?: never;
         /**
          * Read Moment
-         * @description What "tomorrow 19:00" or "Sat 7 pm" means now, in that zone.
+         * @description Meaning of "tomorrow 19:00" or "Sat 7 pm" now, in that zone.
          */
         post: operations["read_moment_api_plan_moment_post"];
         delete?: never;
@@ -1043,7 +1043,7 @@ export interface paths {
         put?: never;
         /**
          * Read Calendar
-         * @description What was moved in a calendar that was written here.
+         * @description Moves made in a calendar that was written here.
          */
         post: operations["read_calendar_api_plan__identity__from_calendar_post"];
         delete?: never;
@@ -1193,7 +1193,7 @@ export interface paths {
         };
         /**
          * Get Correction
-         * @description What verdicts have taught, how sure it is, and what it rests on.
+         * @description Lessons of the verdicts, how sure it is, and what it rests on.
          */
         get: operations["get_correction_api_taste_correction_get"];
         put?: never;
@@ -1253,7 +1253,7 @@ export interface paths {
         };
         /**
          * Get Taste
-         * @description What was said of a batch, and what to change next time.
+         * @description Verdicts on a batch, and what to change next time.
          */
         get: operations["get_taste_api_taste__identity__get"];
         /**
@@ -1390,7 +1390,7 @@ export interface components {
     schemas: {
         /**
          * AddedOut
-         * @description What was added besides the plan, and when.
+         * @description Addition besides the plan, and when.
          */
         AddedOut: {
             /**
@@ -1407,7 +1407,7 @@ export interface components {
         };
         /**
          * AgainBody
-         * @description What is other about the cut; empty is as it was.
+         * @description Other answers about the cut; empty is as it was.
          */
         AgainBody: {
             /**
@@ -1446,7 +1446,7 @@ export interface components {
         };
         /**
          * AimsInput
-         * @description What the mix should come to: the school of salting with what it asks for, and other aims.
+         * @description Aims of the mix: the school of salting with what it asks for, and other aims.
          */
         AimsInput: {
             /**
@@ -1542,7 +1542,7 @@ export interface components {
         };
         /**
          * BagLabelOut
-         * @description What belongs on a bag in a fridge that others use as well.
+         * @description Label of a bag in a fridge that others use as well.
          */
         BagLabelOut: {
             /** Batch */
@@ -1692,7 +1692,7 @@ export interface components {
         };
         /**
          * ChangeOut
-         * @description What changes of a substance, the mix or its saltiness.
+         * @description Change of a substance, the mix or its saltiness.
          */
         ChangeOut: {
             /** After */
@@ -1843,7 +1843,7 @@ export interface components {
         };
         /**
          * ConcernOut
-         * @description What each hour of the course is worth by one concern, from 0 to 1; rising ones get better with the hours.
+         * @description Worth of each hour of the course by one concern, from 0 to 1; rising ones get better with the hours.
          */
         ConcernOut: {
             /** Id */
@@ -1881,7 +1881,7 @@ export interface components {
         };
         /**
          * CorrectionsQuestion
-         * @description What could be added to a mix that tasted wrong.
+         * @description Additions that would mend a mix that tasted wrong.
          */
         CorrectionsQuestion: {
             /**
@@ -2277,7 +2277,7 @@ export interface components {
         };
         /**
          * EffectOut
-         * @description What one step did, how long it takes, and its caution.
+         * @description Effect of one step, how long it takes, and its caution.
          */
         EffectOut: {
             /** Caution */
@@ -2861,7 +2861,7 @@ export interface components {
         };
         /**
          * LabelAnswer
-         * @description What a label gives, with what was assumed; or what is wrong with it.
+         * @description Contents by a label, with what was assumed; or what is wrong with it.
          */
         LabelAnswer: {
             /**
@@ -3033,7 +3033,7 @@ export interface components {
         };
         /**
          * LineAnswer
-         * @description What a line being typed would weigh, or what is wrong with it; ``items`` where it holds several ingredients.
+         * @description Weight of a line being typed, or what is wrong with it; ``items`` where it holds several ingredients.
          */
         LineAnswer: {
             /** Band Shown */
@@ -3240,7 +3240,7 @@ export interface components {
         };
         /**
          * MergeOut
-         * @description What taking an archive in does, or did: counts by fate, each thing, and notes on the archive itself.
+         * @description Effects of taking an archive in: counts by fate, each thing, and notes on the archive itself.
          */
         MergeOut: {
             /** Counts */
@@ -3256,7 +3256,7 @@ export interface components {
         };
         /**
          * MixOut
-         * @description What is known of the mix as a whole; ``on_meat_pct`` of it meets the meat.
+         * @description Facts of the mix as a whole; ``on_meat_pct`` of it meets the meat.
          */
         MixOut: {
             /** Allergens */
@@ -3350,7 +3350,7 @@ export interface components {
         };
         /**
          * MovedOut
-         * @description What a calendar moved, in words, and the draft with it; nothing is kept yet.
+         * @description Moves made in a calendar, in words, and the draft with it; nothing is kept yet.
          */
         MovedOut: {
             draft: components["schemas"]["Draft"];
@@ -3375,7 +3375,7 @@ export interface components {
         };
         /**
          * NextTimeOut
-         * @description What to change next time, and what it costs elsewhere.
+         * @description Change for next time, and what it costs elsewhere.
          */
         NextTimeOut: {
             /** Costs */
@@ -3433,7 +3433,7 @@ export interface components {
         };
         /**
          * OnPlateOut
-         * @description What one part brings to a serving.
+         * @description Share of one part in a serving.
          */
         OnPlateOut: {
             /** Id */
@@ -3469,7 +3469,7 @@ export interface components {
         };
         /**
          * OvershootOut
-         * @description What an overshoot means: lines to change elsewhere, or ways out.
+         * @description Meaning of an overshoot: lines to change elsewhere, or ways out.
          */
         OvershootOut: {
             /** Changes */
@@ -3595,7 +3595,7 @@ export interface components {
         };
         /**
          * PartOut
-         * @description What one line brings of a substance.
+         * @description Share of one line in a substance.
          */
         PartOut: {
             /** G Per Kg */
@@ -3617,7 +3617,7 @@ export interface components {
         };
         /**
          * PastedOut
-         * @description What a pasted text holds: the mix, or several to choose from, what stands beside it, as a glaze does, and
+         * @description Contents of a pasted text: the mix, or several to choose from, what stands beside it, as a glaze does, and
          *     lines of nothing but meat.
          */
         PastedOut: {
@@ -3815,7 +3815,7 @@ export interface components {
         };
         /**
          * PrintedOut
-         * @description What the printer answered.
+         * @description Answer of the printer.
          */
         PrintedOut: {
             /** Says */
@@ -3889,7 +3889,7 @@ export interface components {
         };
         /**
          * ReadingOut
-         * @description What one device shows.
+         * @description Reading of one device.
          */
         ReadingOut: {
             /** State */
@@ -3899,7 +3899,7 @@ export interface components {
         };
         /**
          * ReadingsOut
-         * @description What all devices show: grams, and degrees in the fridge and at the probe.
+         * @description Readings of all devices: grams, and degrees in the fridge and at the probe.
          */
         ReadingsOut: {
             fridge: components["schemas"]["ReadingOut"];
@@ -4147,7 +4147,7 @@ export interface components {
         };
         /**
          * SourceOut
-         * @description What a figure rests on: key of docs/references.md, and its title.
+         * @description Source of a figure: key of docs/references.md, and its title.
          */
         SourceOut: {
             /** Key */
@@ -4315,7 +4315,7 @@ export interface components {
         };
         /**
          * SwapOut
-         * @description What can stand in for a line, with what it brings.
+         * @description Stand-in for a line, with what it brings.
          */
         SwapOut: {
             /** Check */
@@ -4343,7 +4343,7 @@ export interface components {
         };
         /**
          * SwapsQuestion
-         * @description What can stand in for a line, without these allergens.
+         * @description Stand-ins for a line, without these allergens.
          */
         SwapsQuestion: {
             draft: components["schemas"]["Draft"];
@@ -4357,7 +4357,7 @@ export interface components {
         };
         /**
          * TableOut
-         * @description What the batches want at the same time while each is planned on its own: a sentence each.
+         * @description Clashes of the batches while each is planned on its own: a sentence each.
          */
         TableOut: {
             /** Clashes */
@@ -4365,7 +4365,7 @@ export interface components {
         };
         /**
          * TablesOut
-         * @description What a cook can choose from.
+         * @description Tables to choose from.
          */
         TablesOut: {
             /** Cuts */
@@ -4375,7 +4375,7 @@ export interface components {
         };
         /**
          * TakenOut
-         * @description What happens to one thing of an archive: ``says`` completes a sentence that begins with its name.
+         * @description Fate of one thing of an archive: ``says`` completes a sentence that begins with its name.
          */
         TakenOut: {
             /** Fate */
@@ -4467,7 +4467,7 @@ export interface components {
         };
         /**
          * TogetherOut
-         * @description What was moved, in words, and what found no place.
+         * @description Moves, in words, and what found no place.
          */
         TogetherOut: {
             /** Left Out */
@@ -4584,7 +4584,7 @@ export interface components {
         };
         /**
          * VerdictOut
-         * @description What one eater said.
+         * @description Verdict of one eater.
          */
         VerdictOut: {
             /** Depth */

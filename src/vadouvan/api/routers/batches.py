@@ -34,7 +34,7 @@ Identity = Annotated[str, Path(max_length=64)]
 
 @dataclass(frozen=True)
 class Marks:
-    """What is known of a batch besides its draft: its mix has met the meat; somebody tasted it."""
+    """Facts of a batch besides its draft: its mix has met the meat; somebody tasted it."""
 
     locked: bool = False
     tasted: bool = False
@@ -187,7 +187,7 @@ def _locked_check(identity: str, here: Context) -> Check | None:
 
 @router.get("/{identity}/cubes")
 def get_cube_series(identity: Identity, here: Here) -> list[CubeChoiceOut]:
-    """What bigger and smaller cubes of the same meat in the same mix would do; empty while not judged."""
+    """Effects of bigger and smaller cubes of the same meat in the same mix; empty while not judged."""
     judgement = here.judged(here.batches.get(identity).draft)
     return cube_choices_out(judgement)
 

@@ -23,14 +23,14 @@ EVERY_S = 0.25
 
 
 class ReadingOut(BaseModel):
-    """What one device shows."""
+    """Reading of one device."""
 
     value: float | None
     state: str
 
 
 class ReadingsOut(BaseModel):
-    """What all devices show: grams, and degrees in the fridge and at the probe."""
+    """Readings of all devices: grams, and degrees in the fridge and at the probe."""
 
     scale: ReadingOut
     fridge: ReadingOut
@@ -45,7 +45,7 @@ class BenchBody(BaseModel):
 
 
 class PrintedOut(BaseModel):
-    """What the printer answered."""
+    """Answer of the printer."""
 
     state: Literal["printed", "no paper", "unplugged"]
     says: str
@@ -53,7 +53,7 @@ class PrintedOut(BaseModel):
 
 @router.get("")
 def read_devices(here: Here) -> ReadingsOut:
-    """What the devices show now."""
+    """Readings of the devices now."""
     return _readings(here)
 
 

@@ -29,7 +29,7 @@ _BODY = {"requestBody": {"content": {"application/octet-stream": {"schema": {"ty
 
 
 class TakenOut(BaseModel):
-    """What happens to one thing of an archive: ``says`` completes a sentence that begins with its name."""
+    """Fate of one thing of an archive: ``says`` completes a sentence that begins with its name."""
 
     kind: str
     name: str
@@ -38,7 +38,7 @@ class TakenOut(BaseModel):
 
 
 class MergeOut(BaseModel):
-    """What taking an archive in does, or did: counts by fate, each thing, and notes on the archive itself."""
+    """Effects of taking an archive in: counts by fate, each thing, and notes on the archive itself."""
 
     says: str
     counts: dict[str, int]
@@ -64,7 +64,7 @@ def get_archive(here: Here) -> Response:
 
 @router.post("/archive/preview", openapi_extra=_BODY)
 async def preview_archive(request: Request, here: Here, *, settings: bool = False) -> MergeOut:
-    """What taking an archive in would do; nothing is changed."""
+    """Effects that taking an archive in would have; nothing is changed."""
     data = await _body(request)
     return await run_in_threadpool(_preview, data, here, with_settings=settings)
 

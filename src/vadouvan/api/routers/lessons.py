@@ -70,7 +70,7 @@ def list_lessons(here: Here) -> list[LessonOut]:
 
 @router.get("/{identity}")
 def see_outcome(identity: Annotated[str, Path(max_length=64)], here: Here) -> OutcomeOut:
-    """What the model works out for a guided example."""
+    """Results of the model for a guided example."""
     lesson = LESSONS.get(identity)
     if lesson is None:
         raise NotKept("lesson", identity)

@@ -52,14 +52,14 @@ def ask_amounts(question: AmountsQuestion, here: Here) -> AmountsOut:
 
 @router.post("/corrections")
 def ask_corrections(question: CorrectionsQuestion, here: Here) -> list[CorrectionOut]:
-    """What could be added after tasting, and what each addition does."""
+    """Additions after tasting, and what each addition does."""
     found = corrections_for(question.draft, here.kitchen, now=here.now(), taste=question.taste, degree=question.degree)
     return [correction_out(correction) for correction in found]
 
 
 @router.post("/swaps")
 def ask_swaps(question: SwapsQuestion, here: Here) -> list[SwapOut]:
-    """What can stand in for a line."""
+    """Stand-ins for a line."""
     found = swaps_of_line(
         question.draft,
         here.kitchen,

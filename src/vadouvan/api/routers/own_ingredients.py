@@ -43,7 +43,7 @@ def list_own_ingredients(here: Here) -> list[OwnIngredientOut]:
 
 @router.post("/reading")
 def read_label_as_typed(body: LabelBody, here: Here) -> LabelAnswer:
-    """What a label being typed gives."""
+    """Contents by a label that is being typed."""
     return _reading(body, "typed", here)
 
 

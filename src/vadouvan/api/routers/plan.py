@@ -60,7 +60,7 @@ class PlanOfferOut(BaseModel):
 
 @router.post("/moment")
 def read_moment(question: MomentQuestion, here: Here) -> MomentAnswer:
-    """What "tomorrow 19:00" or "Sat 7 pm" means now, in that zone."""
+    """Meaning of "tomorrow 19:00" or "Sat 7 pm" now, in that zone."""
     zone = time_zone(question.time_zone, field="time_zone")
     moment = said_moment(question.text, zone, here.now(), field="moment")
     return MomentAnswer(at=f"{moment:%Y-%m-%dT%H:%M}")
@@ -80,7 +80,7 @@ class CalendarBody(BaseModel):
 
 
 class MovedOut(BaseModel):
-    """What a calendar moved, in words, and the draft with it; nothing is kept yet."""
+    """Moves made in a calendar, in words, and the draft with it; nothing is kept yet."""
 
     says: list[str]
     draft: Draft
@@ -117,7 +117,7 @@ def move(body: MoveBody, here: Here) -> MoveOut:
 
 
 class TableOut(BaseModel):
-    """What the batches want at the same time while each is planned on its own: a sentence each."""
+    """Clashes of the batches while each is planned on its own: a sentence each."""
 
     clashes: list[str]
 
@@ -134,7 +134,7 @@ class LeftOutOut(BaseModel):
 
 
 class TogetherOut(BaseModel):
-    """What was moved, in words, and what found no place."""
+    """Moves, in words, and what found no place."""
 
     moved: list[str]
     left_out: list[LeftOutOut]
@@ -237,7 +237,7 @@ def batch_as_calendar(identity: Identity, here: Here) -> Response:
 
 @router.post("/{identity}/from-calendar")
 def read_calendar(identity: Identity, body: CalendarBody, here: Here) -> MovedOut:
-    """What was moved in a calendar that was written here."""
+    """Moves made in a calendar that was written here."""
     kept = here.batches.get(identity)
     plan = here.judged(kept.draft).plan
     draft, says = moved_draft(body.text, identity, kept.draft, plan)

@@ -61,7 +61,7 @@ def get_pantry(here: Here, search: Annotated[str, Query(max_length=80)] = "") ->
 
 @router.post("/lines/reading")
 def read_line_as_typed(question: LineQuestion, here: Here) -> LineAnswer:
-    """What a line being typed would weigh; a line that cannot be read is an answer, not an error."""
+    """Weight of a line being typed; a line that cannot be read is an answer, not an error."""
     pantry = here.kitchen.pantry
     meat_kg = None if question.meat_g is None else question.meat_g / 1000
     singles = single_lines(question.text, pantry)

@@ -119,7 +119,7 @@ def list_scales() -> dict[str, list[str]]:
 
 @router.get("/taste/correction")
 def get_correction(here: Here) -> OwnCorrectionOut:
-    """What verdicts have taught, how sure it is, and what it rests on."""
+    """Lessons of the verdicts, how sure it is, and what it rests on."""
     tasted = here.logbook_cache.tasted()
     return correction_out(_taught(tasted, here), tasted)
 
@@ -134,7 +134,7 @@ def weigh_lesson(body: LessonBody, here: Here) -> OwnCorrectionOut:
 
 @router.get("/taste/{identity}")
 def get_taste(identity: Identity, here: Here) -> TasteOut:
-    """What was said of a batch, and what to change next time."""
+    """Verdicts on a batch, and what to change next time."""
     kept = here.batches.get(identity)
     said = here.verdicts.of(identity)
     verdicts = list(readable_verdicts(one.said for one in said))
@@ -225,7 +225,7 @@ def make_next(identity: Identity, here: Here) -> BatchOut:
 
 
 class LogbookQuestion(BaseModel):
-    """What is looked for; empty is anything."""
+    """Query of the logbook; empty is anything."""
 
     search: Annotated[str, Field(max_length=200)] = ""
     cut: Annotated[str, Field(max_length=200)] = ""
@@ -271,7 +271,7 @@ def follow_thread(identity: Identity, here: Here) -> list[EntryOut]:
 
 
 class AgainBody(BaseModel):
-    """What is other about the cut; empty is as it was."""
+    """Other answers about the cut; empty is as it was."""
 
     model_config = ConfigDict(extra="forbid")
 

@@ -76,7 +76,7 @@ class LineItem(BaseModel):
 
 
 class LineAnswer(BaseModel):
-    """What a line being typed would weigh, or what is wrong with it; ``items`` where it holds several ingredients."""
+    """Weight of a line being typed, or what is wrong with it; ``items`` where it holds several ingredients."""
 
     name: str | None = None
     shown: str | None = None
@@ -110,7 +110,7 @@ class IngredientNameOut(BaseModel):
 
 
 class TablesOut(BaseModel):
-    """What a cook can choose from."""
+    """Tables to choose from."""
 
     cuts: list[CutOut]
     ingredients: list[IngredientNameOut]

@@ -23,7 +23,7 @@ class AmountsQuestion(BaseModel):
 
 
 class CorrectionsQuestion(BaseModel):
-    """What could be added to a mix that tasted wrong."""
+    """Additions that would mend a mix that tasted wrong."""
 
     draft: Draft
     taste: Taste
@@ -31,7 +31,7 @@ class CorrectionsQuestion(BaseModel):
 
 
 class SwapsQuestion(BaseModel):
-    """What can stand in for a line, without these allergens."""
+    """Stand-ins for a line, without these allergens."""
 
     draft: Draft
     line_id: Annotated[str, Field(max_length=64)]
@@ -59,7 +59,7 @@ class PastedMixOut(BaseModel):
 
 
 class PastedOut(BaseModel):
-    """What a pasted text holds: the mix, or several to choose from, what stands beside it, as a glaze does, and
+    """Contents of a pasted text: the mix, or several to choose from, what stands beside it, as a glaze does, and
     lines of nothing but meat.
     """
 

@@ -36,7 +36,7 @@ class LabelChange(LabelBody):
 
 
 class LabelAnswer(BaseModel):
-    """What a label gives, with what was assumed; or what is wrong with it."""
+    """Contents by a label, with what was assumed; or what is wrong with it."""
 
     item: PantryItemOut | None = None
     assumed: list[str] = []

@@ -69,7 +69,7 @@ class Amounts:
 
 @dataclass(frozen=True)
 class Asked:
-    """What is needed to ask about amounts: cut, hold, bowl and salt of a draft that can be judged."""
+    """Ground to ask about amounts: cut, hold, bowl and salt of a draft that can be judged."""
 
     cut: Cut
     hold: Hold

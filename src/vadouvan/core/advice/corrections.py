@@ -55,7 +55,7 @@ _TASTED: dict[Taste, Callable[[Ingredient], float]] = {
 
 @dataclass(frozen=True)
 class CorrectionEffect:
-    """What changes of a substance (or of ``heat``, ``mass``): before and after, in the unit told."""
+    """Change of a substance (or of ``heat``, ``mass``): before and after, in the unit told."""
 
     what: str
     before: float

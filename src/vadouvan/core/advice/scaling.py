@@ -91,7 +91,7 @@ def _texts(draft: Draft, lines: tuple[NewLine, ...]) -> tuple[LineInput, ...]:
 
 
 def _beside(draft: Draft, read: tuple[Companion, ...], factor: float) -> tuple[CompanionInput, ...]:
-    """What stands beside the marinade goes with the meat too; a line that could not be weighed stays as typed."""
+    """Scales what stands beside the marinade with the meat too; a line that could not be weighed stays as typed."""
     texts = {
         one.id: "\n".join(_line(line, factor).text if isinstance(line, Portion) else line.given for line in one.lines)
         for one in read

@@ -68,7 +68,7 @@ def swaps_for(
     items: Mapping[str, Ingredient],
     without: frozenset[str] = frozenset(),
 ) -> list[SwapOffer]:
-    """What can stand in for a line, known swaps first, then others of its kind; none that holds an allergen of
+    """Stand-ins for a line, known swaps first, then others of its kind; none that holds an allergen of
     ``without``, named or possible.
     """
     known = [_worked_out(portion, swap, at_contact, items) for swap in table if swap.swap_from == portion.ingredient.id]
@@ -152,7 +152,7 @@ def _effects(portion: Portion, new: Sequence[Portion], at_contact: MixToSwapIn) 
 
 
 def _enzyme_says(portion: Portion, new: Sequence[Portion]) -> str:
-    """What becomes of a live enzyme."""
+    """Fate of a live enzyme."""
     had = _units(portion)
     has = sum(_units(part) for part in new)
     if had == has == 0:

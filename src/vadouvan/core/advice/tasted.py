@@ -13,7 +13,7 @@ from vadouvan.errors import InputError
 
 
 def corrections_for(draft: Draft, kitchen: Kitchen, *, now: datetime, taste: Taste, degree: Degree) -> list[Correction]:
-    """What could be added against a fault; raises InputError when the draft cannot be judged."""
+    """Additions against a fault; raises InputError when the draft cannot be judged."""
     at_contact = board_of(draft, kitchen, now=now).at_contact
     return corrections(at_contact.whole, at_contact.served_kg, at_contact.film, taste, degree, kitchen.pantry)
 
@@ -21,7 +21,7 @@ def corrections_for(draft: Draft, kitchen: Kitchen, *, now: datetime, taste: Tas
 def swaps_of_line(
     draft: Draft, kitchen: Kitchen, *, now: datetime, line_id: str, without: frozenset[str] = frozenset()
 ) -> list[SwapOffer]:
-    """What can stand in for a line, leaving out what holds an allergen of ``without``.
+    """Stand-ins for a line, leaving out what holds an allergen of ``without``.
 
     Raises InputError when the draft cannot be judged or has no such line.
     """

@@ -130,7 +130,7 @@ def _lay(block: Sequence[Task], until: datetime, routine: Routine | None, steps:
 
 
 def _lay_exactly(run: Sequence[Task], until: datetime, steps: list[PlanStep]) -> datetime:
-    """What is on the heat, one after another to the minute from a round start; the last takes what is left over."""
+    """Blocks on the heat, one after another to the minute from a round start; the last takes what is left over."""
     total = sum(task.minutes for task in run)
     start = at = later(until, -timedelta(minutes=in_steps(total)))
     laid = []

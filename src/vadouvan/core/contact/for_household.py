@@ -1,4 +1,4 @@
-"""What a mix means for those who eat it: allergens that somebody keeps off, and salt for those low in it."""
+"""Meaning of a mix for those who eat it: allergens that somebody keeps off, and salt for those low in it."""
 
 from __future__ import annotations
 

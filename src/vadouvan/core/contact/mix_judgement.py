@@ -38,7 +38,7 @@ from vadouvan.core.parsing.amount import Portion
 
 @dataclass(frozen=True)
 class MixJudgement:
-    """What is known of a mix; ``salt`` is missing while the hold cannot be read.
+    """Facts of a mix; ``salt`` is missing while the hold cannot be read.
 
     ``mix_spans`` tell the same per kilogram of mix; ``notes`` are heat and sodium in words.
     """
@@ -213,7 +213,7 @@ def _target(targets: Mapping[Aim, float], substance: Substance) -> float | None:
 
 
 def _school_says(mix: MixInterpretation, salt: SaltState | None) -> str:
-    """What the chosen school means here, and what stays in the bag."""
+    """Meaning of the chosen school here, and what stays in the bag."""
     salting = mix.salting
     words = []
     if salting.school == "spoon_per_pound" and salting.spoon_salt is not None:

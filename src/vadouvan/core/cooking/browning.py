@@ -95,7 +95,7 @@ def hardest(stages: Sequence[CookStage], *, dark_is_meant: bool = False) -> Expo
 
 
 def sugar_says(sugar_kg_per_m2: float, exposure: Exposure | None, portions: Sequence[Portion]) -> tuple[str, bool]:
-    """What that much browning sugar [kg/m2] does at the hardest stage, and whether it burns; nothing if it bears it."""
+    """Words for so much browning sugar [kg/m2] at the hardest stage, and whether it burns; nothing if it bears it."""
     if exposure is None or sugar_kg_per_m2 <= 0.2 * exposure.limit:
         return "", False
     told = (

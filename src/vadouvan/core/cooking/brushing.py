@@ -29,7 +29,7 @@ def used_raw(stages: Sequence[CookStage]) -> str:
 
 
 def brushing_told(stages: Sequence[CookStage], set_aside_kg: float, boiled: bool) -> Iterator[Told]:
-    """What to mind when brushing."""
+    """Remarks on brushing."""
     if used_raw(stages):
         yield Told("brush-used", "stop", used_raw(stages))
     if any(stage.brush == "clean" for stage in stages) and set_aside_kg <= 0:

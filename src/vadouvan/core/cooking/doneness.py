@@ -44,7 +44,7 @@ class Doneness:
 
 
 def guidance_for(cut: Cut) -> Guidance | None:
-    """What guidance asks of a cut as it was prepared; none for plants.
+    """Guidance for a cut as it was prepared; none for plants.
 
     Whole red meat that was pricked, slit or stuffed counts as non-intact: bacteria of the surface are inside.
     """
@@ -56,7 +56,7 @@ def guidance_for(cut: Cut) -> Guidance | None:
 
 
 def _by_kind(cut: Cut) -> Guidance | None:
-    """What the authorities ask of its kind; a row of the table of cuts may ask for more, never for less."""
+    """Guidance of the authorities for its kind; a row of the table of cuts may ask for more, never for less."""
     kind, family = cut.kind, cut.kind.family
     if family == "plant":
         return None

@@ -34,7 +34,7 @@ class Sauce:
 
     @property
     def yield_kg(self) -> float:
-        """What reaches the table [kg]."""
+        """Mass that reaches the table [kg]."""
         return self.boiled_kg + self.dilution_kg
 
 
@@ -67,7 +67,7 @@ def cooked_along(mix_kg: float, salt_kg: float, meat_kg: float) -> Sauce:
 
 
 def sauce_of(left_kg: float, salt_kg: float, boil_s: float, reduce_to_kg: float | None) -> Sauce:
-    """What the used mix comes to after a boil of so long, or boiled down to so much."""
+    """The used mix after a boil of so long, or boiled down to so much."""
     if left_kg < SAUCE_WORTH_KG.value:
         says = f"Only about {number_told(left_kg * 1000)} g stay behind: not worth a sauce. Throw it away."
         return Sauce(left_kg, 0.0, 0.0, 0.0, "discard", says)

@@ -1,4 +1,4 @@
-"""What the hold left on the surface: mix that clings, its water and sugar against the heat, enzyme still alive."""
+"""The surface after the hold: mix that clings, its water and sugar against the heat, enzyme still alive."""
 
 from __future__ import annotations
 
@@ -60,7 +60,7 @@ class Exposed:
 def surface_left(
     cut: Cut, portions: Sequence[Portion], consistency: Consistency, left: Left, exposed: Exposed
 ) -> SurfaceLeft:
-    """What is on the surface when it meets the heat, after it was patted, wiped or left as it is."""
+    """The surface when it meets the heat, after it was patted, wiped or left as it is."""
     stages = exposed.stages
     mass_kg = sum(portion.mass_kg.value for portion in portions)
     thick, thin = CLINGS_THICK_KG_PER_M2.value, CLINGS_THIN_KG_PER_M2.value

@@ -1,4 +1,4 @@
-"""What lies over the meat and resists: skin, fat, membrane, shell.
+"""Covers over the meat that resist: skin, fat, membrane, shell.
 
 Resistance is told as the length of lean meat that resists as much: thickness over the share of
 it that lets salt through (``calibration``; uncertain by a factor of 2.5 either way).

@@ -1,4 +1,4 @@
-"""What was done to the piece before the mix: each step's effect, time and caution.
+"""Preparation of the piece before the mix: each step's effect, time and caution.
 
 A step changes what the model sees (weight, cover, way in, water on the surface) or says that it
 changes nothing but time. Steps apply in the order they were done.

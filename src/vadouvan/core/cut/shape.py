@@ -74,7 +74,7 @@ class Size:
 
 @dataclass(frozen=True)
 class Openness:
-    """What lets the mix in: bone, and the cover's resistance [m] on one face or all round."""
+    """Ways in for the mix: bone, and the cover's resistance [m] on one face or all round."""
 
     bone: Bone = "none"
     bone_share: float = 0.0

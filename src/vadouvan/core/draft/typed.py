@@ -88,7 +88,7 @@ class LineInput:
 
 @dataclass(frozen=True)
 class AimsInput:
-    """What the mix should come to: the school of salting with what it asks for, and other aims."""
+    """Aims of the mix: the school of salting with what it asks for, and other aims."""
 
     school: Text = ""
     spoon_salt: Text = ""

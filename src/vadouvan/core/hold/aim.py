@@ -1,4 +1,4 @@
-"""What a hold is for: how much of each aim counts, as the cook says, or as the mix tells where nothing is said."""
+"""Aims of a hold: how much of each aim counts, as the cook says, or as the mix tells where nothing is said."""
 
 from __future__ import annotations
 

@@ -1,4 +1,4 @@
-"""What each hour of a hold is worth, concern by concern, in 0 to 1 and without a step (Harrington 1965, from memory).
+"""Worth of each hour of a hold, concern by concern, in 0 to 1 and without a step (Harrington 1965, from memory).
 
 Rising concerns (seasoned, aroma, and what else is the aim) never fall with the hour, falling ones (salty, sour, soft,
 texture) never rise, so that their minimum has one hill. What no hour can mend, such as a rub with too much salt, is a

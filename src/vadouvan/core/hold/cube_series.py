@@ -1,4 +1,4 @@
-"""What a bigger or smaller cube would do: surface, paste needed, window."""
+"""Effects of a bigger or smaller cube: surface, paste needed, window."""
 
 from __future__ import annotations
 

@@ -1,4 +1,4 @@
-"""What can set an end of the window: each limit with its hour and its words."""
+"""Limits of the window: each limit with its hour and its words."""
 
 from __future__ import annotations
 

@@ -1,4 +1,4 @@
-"""What the vessel, the air, the turns and the fridge mean for a hold: remarks and warnings."""
+"""Remarks on the vessel, the air, the turns and the fridge and warnings."""
 
 from __future__ import annotations
 

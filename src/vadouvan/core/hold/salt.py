@@ -79,7 +79,7 @@ class SaltCourse:
 
 @dataclass(frozen=True)
 class EarlierContact:
-    """What was on the meat before, on its own, for so long on salt's clock."""
+    """The earlier bath, on its own, for so long on salt's clock."""
 
     contact: SaltContact
     tau_m2: float
@@ -108,7 +108,7 @@ def salt_course(piece: Piece, contact: SaltContact, earlier: EarlierContact | No
 
 
 def _begun(piece: Piece, earlier: EarlierContact | None, cells: int) -> Array:
-    """What is in the meat when the contact begins [kg/kg water, by cell]."""
+    """Salt in the meat when the contact begins [kg/kg water, by cell]."""
     if earlier is None or earlier.contact.salt_kg <= 0:
         return np.zeros(cells)
     first = earlier.contact

@@ -14,7 +14,7 @@ DIFFERS_BY = 0.05
 
 
 def told_at(course: TimeCourse, index: int) -> str:
-    """What salt, acid and softening have done by the hour of an index."""
+    """State of salt, acid and softening by the hour of an index."""
     parts = [f"{hours_told(float(course.hours[index]))}:"]
     salt = float(course.average[index]) * 1000
     if float(course.salt.max()) > 0:
@@ -36,7 +36,7 @@ def _roughly_mm(depth_m: float) -> str:
 
 
 def why_not_longer(window: Window) -> str:
-    """What ends it, and what would come next."""
+    """Limit that ends it, and what would come next."""
     latest = window.latest
     later = sorted((one for one in latest.others if one.hours < 24 * 30), key=lambda one: one.hours)
     ends = _with_hour(latest.limit.says, f"by about {hours_told(latest.hours, 'down')}", latest.limit.hours)
@@ -52,7 +52,7 @@ def _with_hour(says: str, when: str, hours: float) -> str:
 
 
 def why_not_now(window: Window) -> str:
-    """What has not happened yet before it opens, and before it is best."""
+    """Concerns not met before it opens, and before it is best."""
     best = window.best
     words = f"Why not now? {_capital(window.earliest.limit.says)}: that takes {window.earliest_told}."
     if window.straight:

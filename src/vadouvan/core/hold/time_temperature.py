@@ -39,7 +39,7 @@ class Pace:
         return np.asarray(np.interp(tau_m2, tau, knots))
 
     def tau_at(self, hours: float) -> float:
-        """What salt's clock shows at an hour [m2]."""
+        """Salt's clock at an hour [m2]."""
         knots, tau = self._salt_clock()
         return float(np.interp(hours, knots, tau))
 

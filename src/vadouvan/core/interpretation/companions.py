@@ -63,7 +63,7 @@ class Companion:
 
     @property
     def table_kg(self) -> float:
-        """What there is of it once it is boiled down or thinned [kg]: its water goes, never more."""
+        """Mass of it once it is boiled down or thinned [kg]: its water goes, never more."""
         wanted_kg = self.reduction.of(self.mass_kg)
         return self.mass_kg if wanted_kg is None else max(wanted_kg, self.mass_kg - self.water_kg)
 
@@ -94,12 +94,12 @@ class Companion:
 
     @property
     def mass_kg(self) -> float:
-        """What its lines weigh [kg]."""
+        """Mass of its lines [kg]."""
         return sum(portion.mass_kg.value for portion in self.portions)
 
 
 def kind_named(title: str) -> CompanionKind:
-    """What a heading names, a sauce where it names nothing we know.
+    """Kind that a heading names, a sauce where it names nothing we know.
 
     >>> kind_named("late honey glaze"), kind_named("for the gravy"), kind_named("to serve")
     ('glaze', 'sauce', 'finish')

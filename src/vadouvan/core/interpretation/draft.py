@@ -38,7 +38,7 @@ APPETITES: dict[str, Appetite] = {"light": "light", "normal": "normal", "hearty"
 
 @dataclass(frozen=True)
 class Interpretation:
-    """What could be read of a draft, with the notes made on the way."""
+    """Reading of a draft, with the notes made on the way."""
 
     cut: Cut | None
     mix: MixInterpretation
@@ -67,7 +67,7 @@ class Interpretation:
 
     @property
     def problems(self) -> list[InputError]:
-        """What has to be mended."""
+        """Problems to mend."""
         return self.notes.problems
 
     @property
@@ -77,7 +77,7 @@ class Interpretation:
 
     @property
     def assumed(self) -> dict[str, str]:
-        """What was assumed, by field path."""
+        """Assumptions, by field path."""
         return self.notes.assumed
 
     @property

@@ -224,7 +224,7 @@ _AS_IT_GROWS = re.compile(
 
 
 def _fresh_or_dried(said: SaidLine, ingredient: Ingredient, pantry: Pantry) -> tuple[Ingredient, SaidLine]:
-    """What comes fresh and dried, by the spoon and without a word which, is a guess.
+    """Marks as a guess what comes fresh and dried, by the spoon and without a word which.
 
     A teaspoon of a herb is of the dried one, a tablespoon of the fresh; where what is kept dry is another part of the
     plant, it is that: a spoon of coriander is ground seed.
@@ -367,7 +367,7 @@ def _size(said: str, notes: Notes) -> tuple[float | None, float | None]:
 
 
 def _set_aside(said: QuantityInput, notes: Notes) -> SetAside:
-    """What is kept clean, as a weight, a share, spoons or a volume, and what becomes of it."""
+    """The part kept clean, as a weight, a share, spoons or a volume, and what becomes of it."""
     text = said.set_aside.strip()
     plain = SetAside(
         use=said.set_aside_for.strip(), reduction=reduced_to(said.set_aside_to, "quantity.set_aside_to", notes)

@@ -1,4 +1,4 @@
-"""What comes up while a draft is read: problems, assumptions, open questions."""
+"""Notes made while a draft is read: problems, assumptions, open questions."""
 
 from __future__ import annotations
 

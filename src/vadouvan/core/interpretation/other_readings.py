@@ -1,4 +1,4 @@
-"""What a line that cannot be read may mean: lines to choose from, each with its grams."""
+"""Readings of a line that cannot be read: lines to choose from, each with its grams."""
 
 from __future__ import annotations
 

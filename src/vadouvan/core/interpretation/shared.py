@@ -21,7 +21,7 @@ class SharedInput:
 
 
 def read_shared(said: SharedInput) -> SharedKitchen:
-    """What is shared; raises BadInput with every field that is wrong."""
+    """Fridge and tubs as read; raises BadInput with every field that is wrong."""
     problems: list[InputError] = []
     fridge_l = None
     tubs: list[float] = []

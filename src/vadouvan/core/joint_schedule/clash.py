@@ -1,4 +1,4 @@
-"""What two placed dishes, or all of them, cannot share: the rules that the planner keeps, told in words."""
+"""Clashes of placed dishes: the rules that the planner keeps, told in words."""
 
 from __future__ import annotations
 
@@ -46,7 +46,7 @@ def has_room(way: Placed, placed: Sequence[Placed], kitchen: SharedKitchen) -> b
 
 
 def clashes_with(way: Placed, placed: Sequence[Placed], kitchen: SharedKitchen) -> Iterator[Clash]:
-    """What keeps one more dish from its place beside others that go together, found one by one."""
+    """Reasons that keep one more dish from its place beside others that go together, found one by one."""
     everyone = [way, *placed]
     yield from _no_tub(everyone, kitchen)
     yield from _too_full(everyone, kitchen)
@@ -100,7 +100,7 @@ def _tub_words(dish: Dish, kitchen: SharedKitchen) -> str:
 
 
 def why_left_out(dish: Dish, placed: Sequence[Placed], kitchen: SharedKitchen) -> str:
-    """What keeps a dish from a place beside the others: what stands in most of its ways, in words."""
+    """Reason that keeps a dish from a place beside the others: what stands in most of its ways, in words."""
     every = max(1, len(dish.contacts) // MOST_WAYS)
     ways = [
         Placed(dish, contact, pull, tub)

@@ -43,7 +43,7 @@ class Batch:
 
 @dataclass(frozen=True)
 class _Facts:
-    """What is known of a batch with a meal."""
+    """Facts of a batch with a meal."""
 
     batch: Batch
     cut: Cut

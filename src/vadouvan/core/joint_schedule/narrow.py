@@ -1,4 +1,4 @@
-"""What the best plan of several dishes could need, known before it is searched for: how many fit, and which places."""
+"""Bounds on the best plan of several dishes, known before it is searched for: how many fit, and which places."""
 
 from __future__ import annotations
 

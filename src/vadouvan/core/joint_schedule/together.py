@@ -47,7 +47,7 @@ class Together:
 
 
 def clashes_as_planned(batches: Sequence[Batch], shared: SharedKitchen, clock: Clock) -> list[Clash]:
-    """What does not go together while each batch is planned without the others."""
+    """Clashes while each batch is planned without the others."""
     dishes = as_planned(batches, clock)
     return clashes(_in_tubs(dishes, shared), shared)
 

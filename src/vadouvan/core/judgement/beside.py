@@ -1,4 +1,4 @@
-"""What is done beside the meat on the same clock: heating up, coating, brushing on, boiling down, the gravy, and the
+"""Work beside the meat on the same clock: heating up, coating, brushing on, boiling down, the gravy, and the
 cook's own steps.
 
 None of it holds the meat up: each stands where the meat's own steps leave it room.
@@ -135,7 +135,7 @@ def _brushed_on(
 def _into_the_pot(
     reading: Interpretation, companions: Sequence[Companion], by_id: dict[str, PlanStep]
 ) -> Iterator[PlanStep]:
-    """What cooks with it, when the first covered stage begins, or the first of all."""
+    """Companions that cook with it, when the first covered stage begins, or the first of all."""
     moist = next((number for number, stage in enumerate(reading.stages, start=1) if stage.place in MOIST), 1)
     step = by_id.get(stage_id(moist))
     for one in companions:
@@ -144,7 +144,7 @@ def _into_the_pot(
 
 
 def _at_its_moment(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
-    """What the cook has given a moment, counted from the first heat or to the end of the last."""
+    """Companions that have a moment of their own, counted from the first heat or to the end of the last."""
     first, last = by_id.get("cook"), by_id.get(stage_id(max(1, len(reading.stages))))
     for one in reading.companions:
         if one.moment is None or first is None or last is None:
@@ -166,7 +166,7 @@ def _boiled(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[Pla
 
 
 def _clean_part(reading: Interpretation, mix: MixJudgement, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
-    """What was set aside clean and is boiled down for the table."""
+    """The part that was set aside clean and is boiled down for the table."""
     aside_kg = mix.at_contact.set_aside_kg
     to_kg = reading.mix.set_aside.reduction.of(aside_kg)
     if aside_kg <= 0 or to_kg is None:

@@ -35,7 +35,7 @@ SPIRIT_FROM, FLARES_FROM_KG = 0.20, 0.030  # share of alcohol, and how much of i
 
 @dataclass(frozen=True)
 class Known:
-    """What triggers look at."""
+    """Ground that triggers look at."""
 
     judgement: Judgement
     cut: Cut
@@ -95,7 +95,7 @@ def _cold(known: Known) -> bool:
 
 
 def _stopped(*ids: str) -> Callable[[Known], bool]:
-    """What the one list of stops says, told as a caution too."""
+    """The one list of stops, told as a caution too."""
     return lambda known: any(stop.id in ids for stop in known.judgement.stops)
 
 

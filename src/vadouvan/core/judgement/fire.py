@@ -22,7 +22,7 @@ from vadouvan.core.mix.consistency import Consistency
 
 @dataclass(frozen=True)
 class FireJudgement:
-    """What is known of the fire; ``told`` is what to mind, gravest first."""
+    """Facts of the fire; ``told`` is what to mind, gravest first."""
 
     doneness: Doneness
     surface: SurfaceLeft
@@ -66,7 +66,7 @@ def fire_judgement(
 def _sauce(
     fire: FireInterpretation, scenario: HoldScenario, mix_kg: float, surface: SurfaceLeft, held_h: float
 ) -> Sauce:
-    """What stays in the bag: the mix less what clings, the salt less what went in and clings; in a pot all of it."""
+    """Remainder in the bag: the mix less what clings, the salt less what went in and clings; in a pot all of it."""
     if scenario.hold.cooked_in_mix:
         return cooked_along(mix_kg, scenario.balance.salt_kg, scenario.cut.meat_kg)
     left_kg = max(0.0, mix_kg - surface.clings_kg)

@@ -167,7 +167,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
 
 
 def _occasion(reading: Interpretation) -> tuple[Figure | None, float | None]:
-    """What the occasion needs, and how many servings the meat on the board gives."""
+    """Needs of the occasion, and how many servings the meat on the board gives."""
     cut, occasion = reading.cut, reading.occasion
     if cut is None or occasion is None:
         return None, None

@@ -1,4 +1,4 @@
-"""What is eaten: the meat with what stays on it, and every mix beside it, over the servings."""
+"""The plate as it is eaten: the meat with what stays on it, and every mix beside it, over the servings."""
 
 from __future__ import annotations
 
@@ -37,7 +37,7 @@ SALTED = ((0.3, "hardly salted"), (0.7, "mild"), (1.5, "salted as a sauce is"), 
 
 @dataclass(frozen=True)
 class OnPlate:
-    """What one part brings to a serving [kg]; salt is all its sodium told as salt."""
+    """Share of one part in a serving [kg]; salt is all its sodium told as salt."""
 
     id: str
     title: str
@@ -126,7 +126,7 @@ def _salt_and_sugar(lines: Sequence[Portion]) -> tuple[float, float]:
 
 
 def _told(one: Companion, reading: Interpretation, mix: MixJudgement, cut: Cut, servings: float) -> Iterator[str]:
-    """What a cook asks of such a mix: a glaze is no sauce, a dip no brine."""
+    """Judgement by the kind of mix: a glaze is no sauce, a dip no brine."""
     if not one.portions:
         yield "Nothing in it can be weighed yet."
         return
@@ -218,7 +218,7 @@ def _coating_told(one: Companion, reading: Interpretation, cut: Cut) -> str:
 
 
 def _how_thick(one: Companion) -> Iterator[str]:
-    """What its starch makes of it once it has boiled: flour counts half."""
+    """Thickness by its starch once it has boiled: flour counts half."""
     starch_kg = sum(_thickens(line) * line.mass_kg.value for line in one.portions)
     share = starch_kg / one.table_kg
     if starch_kg <= 0:

@@ -37,7 +37,7 @@ def judgement_sentence(window: Window, cut: Cut) -> str:
 
 
 def _mark_words(window: Window) -> str:
-    """What to think of the best hour there is; nothing where it is good."""
+    """Opinion of the best hour there is; nothing where it is good."""
     if window.mark >= COMPROMISE:
         return ""
     words = "Not recommended" if window.mark < NOT_RECOMMENDED else "A compromise"
@@ -94,7 +94,7 @@ def stop_sentence(stops: Sequence[Stop]) -> str:
 
 
 def without_words(reading: Interpretation) -> str:
-    """What it was judged without; nothing where every line counts."""
+    """Lines that it was judged without; nothing where every line counts."""
     lines = ", ".join(f'"{one.given.strip()[:60]}"' for one in reading.unweighed)
     return f" Judged without {lines}: not weighed, and it seasons little." if lines else ""
 

@@ -39,7 +39,7 @@ class Stop:
 
 @dataclass(frozen=True)
 class StopFacts:
-    """What stops are looked for in: the draft as read, its cut, its hold and its mix."""
+    """Ground that stops are looked for on: the draft as read, its cut, its hold and its mix."""
 
     reading: Interpretation
     cut: Cut

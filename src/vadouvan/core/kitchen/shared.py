@@ -1,4 +1,4 @@
-"""What all batches share: room in the fridge, and tubs."""
+"""Things that all batches share: room in the fridge, and tubs."""
 
 from __future__ import annotations
 

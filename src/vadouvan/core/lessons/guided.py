@@ -55,7 +55,7 @@ class GuidedLesson:
 
 @dataclass(frozen=True)
 class Outcome:
-    """What came out: the option that is right, in words why, and both sides to look at."""
+    """Outcome: the option that is right, in words why, and both sides to look at."""
 
     right: int
     says: str

@@ -27,7 +27,7 @@ _SHARE: dict[Substance, Callable[[Ingredient], Interval]] = {
 
 @dataclass(frozen=True)
 class Contribution:
-    """What one line adds of a substance, per kilogram of meat [kg/kg]."""
+    """Share of one line in a substance, per kilogram of meat [kg/kg]."""
 
     line_id: str
     ingredient: str
@@ -42,7 +42,7 @@ class Film:
     acid_kg: float = 0.0
 
     def parts(self, substance: Substance, meat_kg: float) -> tuple[Contribution, ...]:
-        """What the film adds of a substance, per kg of meat."""
+        """Share of the film in a substance, per kg of meat."""
         if substance != "acid" or self.acid_kg <= 0:
             return ()
         return (Contribution("rinse", "Acid rinse", Interval.exactly(self.acid_kg / meat_kg)),)
@@ -62,7 +62,7 @@ class Tenderiser:
 
 @dataclass(frozen=True)
 class FirstStep:
-    """What goes on the meat before the rest, on its own for so long [s]: its salt, water [kg] and enzyme."""
+    """The first contact, before the rest, on its own for so long [s]: its salt, water [kg] and enzyme."""
 
     salt_kg: float
     water_kg: float

@@ -1,4 +1,4 @@
-"""What leaves a mix while it is made, and what that leaves behind: steam, water fried off, what is strained out."""
+"""Losses of a mix while it is made, and what that leaves behind: steam, water fried off, what is strained out."""
 
 from __future__ import annotations
 
@@ -71,14 +71,14 @@ def fried(portion: Portion) -> tuple[Portion, float]:
 
 @dataclass(frozen=True)
 class Lifted:
-    """What comes out: the share of the mix that goes along with it [1], and what it leaves behind."""
+    """Loss: the share of the mix that goes along with it [1], and what it leaves behind."""
 
     share_along: float
     left_behind: tuple[Portion, ...]
 
 
 def lifting(kept: Sequence[Portion], out: Sequence[Portion], *, cooked: bool) -> Lifted:
-    """What fishing or straining these lines out does to the rest.
+    """Effects of fishing or straining these lines out.
 
     Wet pieces drip; dried ones have soaked up their weight. What they had that dissolves stays in part:
     more when they were cut open, more when it was cooked.

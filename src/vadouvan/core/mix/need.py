@@ -59,7 +59,7 @@ class Vessel:
 
 @dataclass(frozen=True)
 class SetAside:
-    """What is kept clean before contact: a weight or a share of the ready mix; ``use`` in words; boiled down or not."""
+    """Part kept clean before contact: a weight or a share of the ready mix; ``use`` in words; its boiling."""
 
     mass_kg: float | None = None
     share: float | None = None

@@ -38,7 +38,7 @@ def in_measures(
 
 
 def misses(rows: np.ndarray, wanted: np.ndarray, counts: np.ndarray, exact: np.ndarray) -> float:
-    """What rounding tries to lower: relative misses of the aims, and a little for leaving the exact amounts."""
+    """Cost that rounding lowers: relative misses of the aims, and a little for leaving the exact amounts."""
     away = (counts - exact) / np.maximum(exact, 1.0)
     return float(np.sum((rows @ counts - wanted) ** 2) + PULL**2 * np.sum(away**2))
 

@@ -163,7 +163,7 @@ def _weighing(portion: Portion, mass_kg: float) -> Portion:
 
 
 def _also(asked: MixToSalt, after: Sequence[Portion]) -> str:
-    """What else changes by enough to matter, in g per kg of meat."""
+    """Other changes that matter, in g per kg of meat."""
     old, new = (balance_of(portions, asked.aims.meat_kg, asked.film) for portions in (asked.portions, after))
     moved = []
     for name in SUBSTANCES:

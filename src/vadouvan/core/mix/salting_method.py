@@ -40,7 +40,7 @@ def spoon_target(salt: Ingredient, spoons: float) -> float:
 
 
 def spoon_words(salt: Ingredient, spoons: float) -> str:
-    """What a spoon per pound comes to with this salt; the same spoon of another is lean, right or strong."""
+    """Salt of a spoon per pound with this salt; the same spoon of another is lean, right or strong."""
     grams = spoon_target(salt, spoons) * 1000
     strength = "lean" if grams < 8.5 else "well seasoned" if grams <= 13.5 else "strong"
     return (
@@ -49,18 +49,18 @@ def spoon_words(salt: Ingredient, spoons: float) -> str:
 
 
 def run_off_words(salt_kg: float) -> str:
-    """What clings to bag, tray and drip of a paste."""
+    """Loss of a paste to bag, tray and drip."""
     low, high = (number_told(salt_kg * share * 1000) for share in (PASTE_RUN_OFF.low, PASTE_RUN_OFF.high))
     return f"Of the salt {low} to {high} g stays on bag and tray; what is still on the meat is eaten."
 
 
 def settled_words(left_kg: float) -> str:
-    """What stays in a bath that has settled."""
+    """Salt that stays in a bath that has settled."""
     return f"When it has settled, {number_told(left_kg * 1000)} g of the salt stays in the bag."
 
 
 def strong_bath_words(left_kg: float, bath_s: float, gain_per_h: float) -> str:
-    """What stays in a strong bath when it is stopped, and how fast the meat is still gaining [kg/kg per h]."""
+    """Salt that stays in a strong bath when it is stopped, and how fast the meat is still gaining [kg/kg per h]."""
     return (
         f"Out at {hours_told(bath_s / 3600)}: {number_told(left_kg * 1000)} g of the salt stays in the bag. "
         f"Each hour longer adds {number_told(gain_per_h * 1000)} g a kilogram."

@@ -27,7 +27,7 @@ REACHED_WITHIN = 0.02
 
 @dataclass(frozen=True)
 class Aims:
-    """What the mix should bring: ``salt``, ``sugar``, ``acid`` in kg per kg of meat, ``total`` in kg.
+    """Targets of the mix: ``salt``, ``sugar``, ``acid`` in kg per kg of meat, ``total`` in kg.
 
     ``heat`` is in Scoville units per kg of meat, averaged over its weight.
 
@@ -126,7 +126,7 @@ def aim_rows(free: Sequence[Portion], fixed: Sequence[Portion], aims: Aims) -> t
 
 
 def salt_share_and_target(aims: Aims) -> tuple[Callable[[Ingredient], float], float]:
-    """What an ingredient counts towards the salt aim, and what all lines together have to come to [kg]."""
+    """Share of an ingredient in the salt aim, and what all lines together have to come to [kg]."""
     value = aims.values["salt"]
     return _row_share("salt", value, aims), _target("salt", value, aims)
 
@@ -162,7 +162,7 @@ def _polished(
 
 
 def reached_by(portions: Sequence[Portion], amounts: Mapping[str, float], aims: Aims) -> tuple[Reached, ...]:
-    """What amounts by line [kg] bring of each aim."""
+    """Totals of each aim, of amounts by line [kg]."""
     brought = []
     for aim, value in aims.values.items():
         total = sum(_SHARE[aim](portion.ingredient) * amounts[portion.line_id] for portion in portions)

@@ -61,7 +61,7 @@ class SaltState:
 
 @dataclass(frozen=True)
 class BathCourse:
-    """What a strong bath does until it is stopped: share of its salt taken up [1], gain then [kg/kg per h]."""
+    """Uptake from a strong bath until it is stopped: share of its salt taken up [1], gain then [kg/kg per h]."""
 
     uptake: float
     gain_per_h: float

@@ -74,7 +74,7 @@ class Pantry:
 
     @property
     def plain_salt(self) -> Ingredient:
-        """What "salt" means with no more said."""
+        """Salt that "salt" means with no more said."""
         return self.by_id[self.by_name[_plain(PLAIN_SALT_NAME)]]
 
     def find(self, names: Sequence[str], *, field: str, given: str) -> Ingredient:

@@ -252,7 +252,7 @@ def _weighed_beside(beside: str, parts: _Parts | None) -> _Parts | None:
 
 
 def _refuse_a_second_amount(text: str, parts: tuple[str, ...], field: str) -> None:
-    """What follows is another ingredient, not a preparation: nothing of a line is dropped."""
+    """Tells that what follows is another ingredient, not a preparation: nothing of a line is dropped."""
     for part in parts:
         found = leading_number(re.sub(r"^\s*(?:and|plus|with|\+|&)\s+", "", part.strip()))
         another = found is not None and not re.match(r"^\s*an?\b", part, re.IGNORECASE)

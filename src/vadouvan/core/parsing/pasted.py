@@ -244,7 +244,7 @@ def _blocks(text: str) -> list[PastedMix]:
 
 
 def kind_of_part(title: str) -> Kind:
-    """What stands under a heading: the mix, a mix beside it, or no lines at all."""
+    """Kind of part under a heading: the mix, a mix beside it, or no lines at all."""
     words = _words(title)
     if words & _NO_LINES:
         return "none"
@@ -266,7 +266,7 @@ def is_told_of_all(line: str) -> bool:
 
 
 def heading_of(line: str) -> str | None:
-    """What a heading names, if a line is one: it ends in a colon, or holds no figure and only words of headings."""
+    """Name in a heading, if a line is one: it ends in a colon, or holds no figure and only words of headings."""
     if (
         not line
         or len(line) > _LONGEST

@@ -39,7 +39,7 @@ _BY_WEIGHT = re.compile(
 
 @dataclass(frozen=True)
 class Rate:
-    """What ``per_kg`` of meat gets, as a line of its own."""
+    """Portion of ``per_kg`` of meat, as a line of its own."""
 
     line: str
     per_kg: float

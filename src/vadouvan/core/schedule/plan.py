@@ -59,7 +59,7 @@ class Plan:
 
 @dataclass(frozen=True)
 class Work:
-    """What is to be done before contact, in order, the least time from the pull to the table, and how long it waits
+    """Steps before contact, in order, the least time from the pull to the table, and how long it waits
     raw between the two.
     """
 
@@ -130,7 +130,7 @@ def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, work: 
 
 
 def _costs(window: Window, hold_h: float) -> str:
-    """What a hold of the cook's own hours costs, in words; nothing inside the window."""
+    """Cost of a hold of the cook's own hours, in words; nothing inside the window."""
     if hold_h < window.safe_earliest_h:
         return f"{hours_told(hold_h)} is short of {window.earliest_told}, when {window.earliest.limit.says}."
     if hold_h > window.safe_latest_h:

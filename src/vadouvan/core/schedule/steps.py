@@ -52,7 +52,7 @@ def thaw_minutes(mass_kg: float) -> float:
 
 
 def work_of(cut: Cut, mix: MixJudgement, fire: FireInterpretation, lead: timedelta) -> Work:
-    """What is done before contact, the least time from the pull to the table, and how much of a lead it waits raw."""
+    """Steps before contact, the least time from the pull to the table, and how much of a lead it waits raw."""
     waits = max(timedelta(0), lead - most_hot(cut, fire))
     return Work(before_contact(cut, mix), least_lead(cut, fire), waits if cut.kind.needs_cold else timedelta(0))
 
@@ -120,7 +120,7 @@ def _shop(cut: Cut, before: Sequence[PlanStep], routine: Routine, now: datetime)
 
 
 def _prepare(cut: Cut) -> Iterator[Task]:
-    """What is done to the cut: hands-on work together, soaking and the like on their own."""
+    """Steps on the cut: hands-on work together, soaking and the like on their own."""
     hands = 0.0
     for number, effect in enumerate(cut.prepared.effects):
         if effect.hands_on:

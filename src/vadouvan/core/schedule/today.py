@@ -1,4 +1,4 @@
-"""What is to be done next across all batches, in the order of the clock, and where two of them want the same hands."""
+"""Next steps across all batches, in the order of the clock, and where two of them want the same hands."""
 
 from __future__ import annotations
 

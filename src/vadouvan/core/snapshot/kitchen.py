@@ -20,7 +20,7 @@ from vadouvan.core.weighing.event import LoggedEvent
 
 @dataclass(frozen=True)
 class VerdictSnapshot:
-    """What one eater said, when, and whether nothing is learned from it, or something come what may."""
+    """Verdict of one eater, when, and whether nothing is learned from it, or something come what may."""
 
     said: VerdictInput
     at: datetime
@@ -57,7 +57,7 @@ class OwnLabel:
 
 @dataclass(frozen=True)
 class KitchenSettings:
-    """What was set once for all batches; none where nothing was."""
+    """Settings made once for all batches; none where nothing was."""
 
     routine: RoutineInput | None = None
     shared: SharedInput | None = None

@@ -35,7 +35,7 @@ FATES: dict[Fate, str] = {
 
 @dataclass(frozen=True)
 class Taken:
-    """What happens to one thing of the other kitchen."""
+    """Fate of one thing of the other kitchen."""
 
     kind: ThingKind
     name: str
@@ -44,7 +44,7 @@ class Taken:
 
 @dataclass(frozen=True)
 class Merge:
-    """What is written into this kitchen, whole by identity, and each thing told."""
+    """Writes into this kitchen, whole by identity, and each thing told."""
 
     batches: tuple[BatchSnapshot, ...]
     labels: tuple[OwnLabel, ...]
@@ -58,7 +58,7 @@ class Merge:
 
 
 def merged(here: KitchenSnapshot, there: KitchenSnapshot, *, with_settings: bool = False) -> Merge:
-    """What taking ``there`` into ``here`` comes to; settings are taken over where nothing was set, or if asked for."""
+    """Result of taking ``there`` into ``here``; settings are taken over where nothing was set, or if asked for."""
     told: list[Taken] = []
     cuts, cut_ids = _cuts(here, there, told)
     labels = _labels(here, there, told)

@@ -19,7 +19,7 @@ DEPTHS = 120
 
 @dataclass(frozen=True)
 class AsHeld:
-    """What a tasted batch was: its case at the model's own pace, and how long it was in the mix.
+    """A tasted batch: its case at the model's own pace, and how long it was in the mix.
 
     ``opens_h`` is the hour at which its window opens.
     ``is_coated``: salted by what lies on it, all of which is eaten but for what runs off.

@@ -1,4 +1,4 @@
-"""What to change next time in hours: how long until the seasoning is right through, and baths that salt by time."""
+"""Changes for next time in hours: how long until the seasoning is right through, and baths that salt by time."""
 
 from __future__ import annotations
 

@@ -1,4 +1,4 @@
-"""What verdicts and depths teach: the cook's own factors on diffusion, on softening and on the salt target.
+"""Lessons of verdicts and depths: the cook's own factors on diffusion, on softening and on the salt target.
 
 All are worked out on a grid, so that "right through", which is only a lower bound, counts as what it is.
 """

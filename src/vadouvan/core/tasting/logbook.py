@@ -46,13 +46,13 @@ class Entry:
 
     @cached_property
     def verdict_words(self) -> dict[Aspect, str]:
-        """What all eaters together said, for each thing that was tasted."""
+        """Word of all eaters together, for each thing that was tasted."""
         return {aspect: WORDS[aspect][STEPS.index(step)] for aspect, step in self.steps.items()}
 
 
 @dataclass(frozen=True)
 class Asked:
-    """What is looked for; empty is anything. ``verdict`` is an aspect with its word: "salt: a little too much"."""
+    """Query of the logbook; empty is anything. ``verdict`` is an aspect with its word: "salt: a little too much"."""
 
     search: str = ""
     cut: str = ""

@@ -1,4 +1,4 @@
-"""What to change next time, in grams and hours, with what each change costs elsewhere."""
+"""Changes for next time, in grams and hours, with what each change costs elsewhere."""
 
 from __future__ import annotations
 
@@ -211,7 +211,7 @@ def _less_fruit(plain: Draft, judgement: Judgement, factor: float) -> tuple[tupl
 
 
 def _costs(before: Judgement, after: Judgement) -> tuple[str, ...]:
-    """What else moves: each substance per kilogram of meat, and the window."""
+    """Other moves: each substance per kilogram of meat, and the window."""
     costs = []
     if before.balance is not None and after.balance is not None:
         for substance in ("salt", "sugar", "acid"):

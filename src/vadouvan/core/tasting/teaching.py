@@ -1,4 +1,4 @@
-"""What all tasted batches together teach: the cook's own correction, and what it rests on."""
+"""Lessons of all tasted batches together: the cook's own correction, and what it rests on."""
 
 from __future__ import annotations
 
@@ -67,7 +67,7 @@ class Taught:
 
     @property
     def correction(self) -> OwnCorrection:
-        """What the judgement takes over."""
+        """Corrections that the judgement takes over."""
         softening: dict[str, dict[str, float]] = defaultdict(dict)
         for (family, enzyme), learned in self.softening.items():
             softening[family][enzyme] = learned.factor
@@ -77,7 +77,7 @@ class Taught:
 
 @dataclass(frozen=True)
 class Lesson:
-    """What one batch teaches: of the pace in a family of meat, of salt, of its fruit; or why it teaches nothing."""
+    """Lesson of one batch: of the pace in a family of meat, of salt, of its fruit; or why it teaches nothing."""
 
     batch_id: str
     family: str
@@ -90,13 +90,13 @@ class Lesson:
 
 
 def taught(batches: Iterable[Tasted], kitchen: Kitchen, *, now: datetime) -> Taught:
-    """What tasted batches teach; batches that cannot be judged, or whose lesson was forgotten, teach nothing."""
+    """Lessons of tasted batches; batches that cannot be judged, or whose lesson was forgotten, teach nothing."""
     lessons = (lesson_of(batch, kitchen, now=now) for batch in batches)
     return learned_from([lesson for lesson in lessons if lesson is not None])
 
 
 def lesson_of(batch: Tasted, kitchen: Kitchen, *, now: datetime) -> Lesson | None:
-    """What one batch teaches: it is judged at the model's own pace and the usual target, whatever was learned since."""
+    """Lesson of one batch: it is judged at the model's own pace and the usual target, whatever was learned since."""
     held = as_held(judge(batch.draft, kitchen.with_correction(NOTHING_LEARNED), now=now)) if batch.counts else None
     if held is None:
         return None
@@ -155,7 +155,7 @@ def learned_from(lessons: Iterable[Lesson]) -> Taught:
 
 
 def learned_says(found: Taught, batch_id: str) -> str:
-    """What verdicts made of the household's salt, and whether this batch had a part in it, in words."""
+    """The household's salt as verdicts made it, and whether this batch had a part in it, in words."""
     left_out = found.left_out.get(batch_id)
     own = f" This batch is {left_out}." if left_out else ""
     return f"{salt_says(found.salt)}{own}"

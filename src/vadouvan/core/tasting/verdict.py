@@ -109,7 +109,7 @@ def _check_length(field_name: str, text: str, longest: int, problems: list[Input
 
 
 def mean_step(verdicts: list[Verdict], aspect: Aspect) -> float | None:
-    """What all eaters together say of one thing, from -2 to 2; none if nobody did.
+    """Mean of all eaters on one thing, from -2 to 2; none if nobody did.
 
     >>> mean_step([Verdict("a", {"salt": 1}), Verdict("b", {"salt": 0}), Verdict("c", {})], "salt")
     0.5

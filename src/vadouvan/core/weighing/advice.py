@@ -17,7 +17,7 @@ from vadouvan.errors import InputError
 
 @dataclass(frozen=True)
 class ScaleAdvice:
-    """What an overshoot means: how far it is over [kg], in words; other lines with new amounts, or ways out."""
+    """An overshoot: how far it is over [kg], in words; other lines with new amounts, or ways out."""
 
     line_id: str
     over_kg: float

@@ -1,4 +1,4 @@
-"""What is to be weighed: each line with its grams, how near is near enough, its bowl and its spoon."""
+"""Lines to weigh: each line with its grams, how near is near enough, its bowl and its spoon."""
 
 from __future__ import annotations
 

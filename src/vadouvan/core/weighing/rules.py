@@ -24,7 +24,7 @@ AT_THE_SCALE = ("weighed", "taken_back", "skipped", "left_out", "added")
 
 @dataclass(frozen=True)
 class Counter:
-    """What a press is checked against: the lines, the record, and how much meat the vessel holds [kg], if known."""
+    """Ground that a press is checked on: the lines, the record, and how much meat the vessel holds [kg], if known."""
 
     lines: Sequence[LineToWeigh]
     record: WeighState
@@ -32,7 +32,7 @@ class Counter:
 
     @property
     def phase(self) -> Phase:
-        """What comes next."""
+        """The next phase."""
         record = self.record
         if record.pulled_at is not None:
             return "out"

@@ -69,7 +69,7 @@ def probe_forecast(session: Session) -> Forecast | None:
 
 
 def carry_out(session: Session, event: CounterEvent, kitchen: Kitchen, *, now: datetime) -> Carried:
-    """What a press does; raises InputError for one that cannot be now."""
+    """State after a press; raises InputError for one that cannot be now."""
     check(event, session.counter)
     if event.kind in ("added", "later"):
         line = LineInput("weigh", grams_of(event.words.strip(), event.mass_kg or 0.0))
@@ -94,7 +94,7 @@ def carry_out(session: Session, event: CounterEvent, kitchen: Kitchen, *, now: d
 
 
 def _check_can_be_judged(after: Judgement) -> None:
-    """What goes in is locked: a weight that the cut cannot have would lock what nobody could mend."""
+    """Checks what goes in before it is locked: a weight that the cut cannot have would lock what nobody could mend."""
     for problem in after.reading.problems:
         raise InputError(field=problem.field, given=problem.given, wrong=problem.wrong, accepted=problem.accepted)
     for stop in after.stops:
@@ -102,7 +102,7 @@ def _check_can_be_judged(after: Judgement) -> None:
 
 
 def questions_of(session: Session, now: datetime) -> dict[EventKind, str]:
-    """What is asked before a press that would be hard to mend: lines far off or missing, a pull before its time."""
+    """Question before a press that would be hard to mend: lines far off or missing, a pull before its time."""
     asked: dict[EventKind, str] = {}
     off = [words for line in session.lines if (words := _off(line, session.record))]
     if off and not session.record.is_locked:

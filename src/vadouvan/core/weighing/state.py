@@ -67,7 +67,7 @@ class WeighState:
         return self.contact is not None
 
     def weighed_kg(self, line_id: str) -> float:
-        """What a line came to, all its tares together [kg]."""
+        """Mass of a line, all its tares together [kg]."""
         return sum(self.tares.get(line_id, ()))
 
     @property

@@ -36,12 +36,12 @@ _DEEDS: dict[EventKind, str] = {
 
 
 def typed_mass_kg(text: str, kind: EventKind) -> float:
-    """What was typed at the counter as a weight [kg]; raises InputError for what is none, or may be two things."""
+    """Weight as typed at the counter [kg]; raises InputError for what is none, or may be two things."""
     return quantity(text, _MEAT if kind == "contact" else _LINE, field="weigh.mass")
 
 
 def typed_celsius(text: str) -> float:
-    """What was typed at the counter as a temperature [C]; raises InputError for what is none."""
+    """Temperature as typed at the counter [C]; raises InputError for what is none."""
     return degrees(text, field="weigh.celsius", low=COLDEST_C, high=WARMEST_C, accepted=_DEGREES)
 
 

@@ -73,7 +73,7 @@ class Overshoot:
         return judge(self.present, self.kitchen, now=self.now)
 
     def figure(self, draft: Draft) -> float | None:
-        """What the line guards, for a draft: salt as it comes to in the meat, else per kg of meat.
+        """Figure that the line guards, for a draft: salt as it comes to in the meat, else per kg of meat.
 
         The mix on its cut is enough for it; a whole judgement for each way would keep the scale waiting.
         """
@@ -109,7 +109,7 @@ def guarded(balance: Balance, salt: SaltState | None, guards: str) -> float | No
 
 
 def ways_out(slip: Overshoot) -> tuple[Way, ...]:
-    """What helps, the least trouble first; nothing where the figure is still as planned."""
+    """Ways that help, the least trouble first; nothing where the figure is still as planned."""
     before, wanted = slip.figure(slip.present), slip.figure(slip.with_line(slip.line.mass_kg))
     if before is None or wanted is None or before <= wanted:
         return ()
@@ -143,7 +143,7 @@ def _taken_out(slip: Overshoot) -> Iterator[tuple[Way, Draft]]:
 
 
 def _additions(slip: Overshoot) -> Iterator[tuple[Way, Draft]]:
-    """What thins a bath; a paste is eaten whole, so there it will be found not to help."""
+    """Ways that thin a bath; a paste is eaten whole, so there it will be found not to help."""
     unlocked = replace(slip.present, mix=tuple(replace(one, locked="") for one in slip.present.mix))
     try:
         found = corrections_for(
@@ -210,7 +210,7 @@ def _jar(slip: Overshoot) -> Iterator[tuple[Way, Draft]]:
 
 
 def _going_on(slip: Overshoot, before: float) -> Iterator[Way]:
-    """What it comes to if nothing is done; of salt outside, most can be rinsed off before the heat."""
+    """Result if nothing is done; of salt outside, most can be rinsed off before the heat."""
     unit = UNITS[slip.line.guards]
     judgement = slip.judgement
     if slip.line.guards != "salt" or judgement.scenario is None or judgement.salt is None or judgement.window is None:

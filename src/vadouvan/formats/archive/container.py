@@ -40,7 +40,7 @@ class FileLine(BaseModel):
 
 
 class Manifest(BaseModel):
-    """What an archive says of itself."""
+    """Manifest of an archive."""
 
     format: Annotated[str, Field(max_length=60)]
     version: int

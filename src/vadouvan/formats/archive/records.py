@@ -1,4 +1,4 @@
-"""What happened to a batch, as a file beside the batch file: presses, verdicts, and what it goes on from."""
+"""Record of a batch, as a file beside the batch file: presses, verdicts, and what it goes on from."""
 
 from __future__ import annotations
 
@@ -51,7 +51,7 @@ class EventPart(Part):
 
 
 class VerdictPart(Part):
-    """What one eater said; ``teaches`` is false if nothing is learned from it, ``insisted`` if it always counts."""
+    """Verdict of one eater; ``teaches`` is false if nothing is learned from it, ``insisted`` if it always counts."""
 
     eater: Text = ""
     words: dict[Text, Text] = {}

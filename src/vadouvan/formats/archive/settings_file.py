@@ -16,7 +16,7 @@ from vadouvan.formats.archive.container import refused
 
 
 class SettingsFile(BaseModel):
-    """What was set once for all batches; null where nothing was."""
+    """Settings made once for all batches; null where nothing was."""
 
     model_config = ConfigDict(extra="forbid")
 

@@ -58,7 +58,7 @@ def labels_in(text: str, *, name: str) -> tuple[OwnLabel, ...]:
 
 
 def logbook_csv(entries: Iterable[Entry], cuts: Mapping[str, CutKind]) -> str:
-    """What was eaten, a line each, for a spreadsheet; it is not read back, the batches are."""
+    """Meals eaten, a line each, for a spreadsheet; it is not read back, the batches are."""
     return write_csv(LOGBOOK_COLUMNS, (_entry_row(entry, cuts) for entry in entries))
 
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from pathlib import Path
-from typing import Annotated, TypeVar, get_args
+from typing import Annotated
 
 import typer
 
@@ -15,10 +15,7 @@ from vadouvan.core.mix.measure import Measures
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.parsing.label import LabelInput, read_label
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.errors import InputError
 from vadouvan.formats.advice_out import amounts_out, correction_out, swap_out
-
-T = TypeVar("T")
 
 
 def add_to(app: typer.Typer) -> None:
@@ -56,21 +53,13 @@ def amounts(
 @refusing
 def correct(
     file: BatchFile,
-    taste: Annotated[str, typer.Argument(help=", ".join(get_args(Taste)))],
-    degree: Annotated[str, typer.Option(help=", ".join(get_args(Degree)))] = "clearly",
+    taste: Annotated[Taste, typer.Argument(help="How it tasted.")],
+    degree: Annotated[Degree, typer.Option(help="By how much.")] = "clearly",
     as_json: AsJson = False,
     now: Now = "",
 ) -> None:
     """Additions that would mend a mix that tasted wrong, and what each addition does."""
-    tastes: dict[str, Taste] = {name: name for name in get_args(Taste)}
-    degrees: dict[str, Degree] = {name: name for name in get_args(Degree)}
-    found = corrections_for(
-        draft_in(file),
-        shipped_kitchen(),
-        now=moment_in(now),
-        taste=_one_of(tastes, taste, "taste"),
-        degree=_one_of(degrees, degree, "degree"),
-    )
+    found = corrections_for(draft_in(file), shipped_kitchen(), now=moment_in(now), taste=taste, degree=degree)
     answers = [correction_out(one) for one in found]
     lines = [f"{one.says} ({'; '.join(effect.says for effect in one.effects)})" for one in answers]
     tell(answers, lines or ["Nothing that could be added helps."], as_json=as_json)
@@ -114,13 +103,6 @@ def label(
               "assumed": list(reading.assumed)}  # fmt: skip
     lines = [f"{what:8} {share * 100:.1f} g/100 g" for what, share in shares.items()]
     tell(answer, [*lines, *(f"assumed: {words}" for words in reading.assumed)], as_json=as_json)
-
-
-def _one_of(choices: dict[str, T], said: str, field: str) -> T:
-    if said not in choices:
-        accepted = "Choose from " + ", ".join(choices) + "."
-        raise InputError(field=field, given=said, wrong=f'"{said}" is none of them.', accepted=accepted)
-    return choices[said]
 
 
 def _allergens(gains: list[str], loses: list[str]) -> str:

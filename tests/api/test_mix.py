@@ -105,13 +105,23 @@ class Holds(unittest.TestCase):
         self.assertEqual(bad.status_code, 422)
         self.assertTrue(bad.json()["problems"][0]["accepted"])
 
-    def test_the_course_is_in_one_batch_and_not_in_the_list(self) -> None:
-        """Salt by depth and hour, as many rows as hours."""
-        made = self.client.post("/api/batches", json=STEAK).json()
-        course = made["judgement"]["course"]
+    def test_what_lies_behind_an_answer_is_asked_for_by_itself(self) -> None:
+        """The course of a hold and the working of a figure; an answer to an edit stays small."""
+        made = self.client.post("/api/batches", json=STEAK)
+        batch = made.json()
+        self.assertLess(len(made.content), 20_000)
+        self.assertNotIn("course", batch["judgement"])
+        course = self.client.get(f"/api/batches/{batch['id']}/course").json()
         self.assertEqual(len(course["salt_g_per_kg"]), len(course["hours"]))
         self.assertEqual(len(course["salt_g_per_kg"][0]), len(course["depth_mm"]))
-        self.assertIsNone(self.client.get("/api/batches").json()[0]["judgement"]["course"])
+        self.assertNotIn("rule", batch["judgement"]["figures"]["window.best"])
+        for name in batch["judgement"]["figures"]:
+            working = self.client.get(f"/api/batches/{batch['id']}/working", params={"figure": name}).json()
+            self.assertTrue(working["rule"], name)
+        unknown = self.client.get(f"/api/batches/{batch['id']}/working", params={"figure": "charm"})
+        self.assertEqual(unknown.status_code, 404)
+        empty = self.client.post("/api/batches", json={}).json()
+        self.assertIsNone(self.client.get(f"/api/batches/{empty['id']}/course").json())
 
     def test_lessons(self) -> None:
         """Questions without answers; each answer on its own."""

@@ -20,7 +20,7 @@ from vadouvan.core.kitchen.household import Household
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.label import readable_labels
 from vadouvan.devices.counter import Devices
-from vadouvan.formats.judgement import JudgementOut
+from vadouvan.formats.judgement import JudgementShown
 from vadouvan.store.batches import Batches, KeptBatch
 from vadouvan.store.cut_faces import CutFaces
 from vadouvan.store.event_log import EventLog
@@ -81,9 +81,9 @@ class Context:
         """A draft judged in this kitchen as of now."""
         return self._judged.of(draft, self.kitchen, now=self.now())
 
-    def judged_out(self, draft: Draft, *, with_course: bool) -> JudgementOut:
-        """The same as it leaves the core."""
-        return self._judged.out_of(draft, self.kitchen, now=self.now(), with_course=with_course)
+    def judged_shown(self, draft: Draft) -> JudgementShown:
+        """The same as a page shows it."""
+        return self._judged.shown_of(draft, self.kitchen, now=self.now())
 
     @cached_property
     def _last(self) -> _LastKitchen:

@@ -3,14 +3,14 @@
 from __future__ import annotations
 
 from collections import OrderedDict
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from datetime import datetime
 from threading import Lock
 
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
-from vadouvan.formats.judgement import JudgementOut, judgement_out
+from vadouvan.formats.judgement import JudgementShown, judgement_shown
 
 MOST_KEPT = 256
 
@@ -21,7 +21,7 @@ class _Kept:
 
     kitchen: Kitchen
     judgement: Judgement
-    out: dict[bool, JudgementOut] = field(default_factory=dict)
+    shown: JudgementShown | None = None
 
 
 class Judged:
@@ -35,13 +35,12 @@ class Judged:
         """The judgement of a draft as of the minute."""
         return self._of(draft, kitchen, now).judgement
 
-    def out_of(self, draft: Draft, kitchen: Kitchen, *, now: datetime, with_course: bool) -> JudgementOut:
-        """The same as it leaves the core, with its course or without; made once."""
+    def shown_of(self, draft: Draft, kitchen: Kitchen, *, now: datetime) -> JudgementShown:
+        """The same as a page shows it; made once."""
         kept = self._of(draft, kitchen, now)
-        found = kept.out.get(with_course)
-        if found is None:
-            found = kept.out[with_course] = judgement_out(kept.judgement, kitchen, with_course=with_course)
-        return found
+        if kept.shown is None:
+            kept.shown = judgement_shown(kept.judgement, kitchen)
+        return kept.shown
 
     def _of(self, draft: Draft, kitchen: Kitchen, now: datetime) -> _Kept:
         minute = now.replace(second=0, microsecond=0)

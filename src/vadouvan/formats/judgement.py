@@ -8,6 +8,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import asdict
 from datetime import datetime, timedelta
+from typing import Any
 
 from pydantic import BaseModel
 
@@ -45,18 +46,28 @@ class SourceOut(BaseModel):
     title: str
 
 
-class FigureOut(BaseModel):
-    """A figure as told, with its band and its working."""
+class FigureShown(BaseModel):
+    """A figure as told, with its band."""
 
+    name: str
     value: float
     unit: str
     shown: str
     low: float | None
     high: float | None
     band_shown: str | None
+
+
+class WorkingOut(BaseModel):
+    """How a figure was worked out."""
+
     rule: str
     inputs: list[GivenOut]
     sources: list[SourceOut]
+
+
+class FigureOut(FigureShown, WorkingOut):
+    """A figure as told, with its band and its working."""
 
 
 class LimitOut(BaseModel):
@@ -152,8 +163,8 @@ class PlanOut(BaseModel):
     next_step: PlanStepOut | None
 
 
-class JudgementOut(BaseModel):
-    """All answers about a batch; what could not be answered is null."""
+class JudgementShown(BaseModel):
+    """All answers about a batch that a page shows at once; what could not be answered is null."""
 
     sentence: str
     salt_g_per_kg: float | None = None
@@ -187,25 +198,82 @@ class JudgementOut(BaseModel):
     piece: PieceOut | None = None
     preparation: list[EffectOut]
     occasion: OccasionOut | None = None
-    course: CourseOut | None = None
     remarks: list[RemarkOut]
     stops: list[StopOut]
     why_not_longer: str = ""
     why_not_now: str = ""
-    figures: dict[str, FigureOut]
+    figures: Mapping[str, FigureShown]
     assumed: dict[str, str]
     problems: list[ProblemOut]
     unweighed: list[ProblemOut] = []
     waiting: list[str]
 
 
+class JudgementOut(JudgementShown):
+    """The same with all that lies behind it: the working of each figure, and the course of the hold."""
+
+    figures: Mapping[str, FigureOut]
+    course: CourseOut | None = None
+
+
 def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool = True) -> JudgementOut:
     """A judgement in the shape that leaves the core; the kitchen gives the words of cautions and sources."""
-    figures = {figure.name: figure_out(figure, kitchen.sources) for figure in judgement.all_figures}
+    return JudgementOut.model_construct(
+        **_shown(judgement, kitchen),
+        figures={figure.name: figure_out(figure, kitchen.sources) for figure in judgement.all_figures},
+        course=course_out(judgement.course) if with_course and judgement.course else None,
+    )
+
+
+def judgement_shown(judgement: Judgement, kitchen: Kitchen) -> JudgementShown:
+    """The part of it that a page shows at once."""
+    figures = {figure.name: _figure_shown(figure) for figure in judgement.all_figures}
+    return JudgementShown.model_construct(**_shown(judgement, kitchen), figures=figures)
+
+
+def _figure_shown(figure: Figure) -> FigureShown:
+    """A figure for the page, which draws it: six digits are more than it can show."""
+    fields = _figure(figure)
+    return FigureShown(**fields | {name: _six_digits(fields[name]) for name in ("value", "low", "high")})
+
+
+def _six_digits(value: float | None) -> float | None:
+    return None if value is None else float(f"{value:.6g}")
+
+
+def working_out(figure: Figure, titles: Mapping[str, str]) -> WorkingOut:
+    """The working of a figure as data; ``titles`` of sources by key."""
+    return WorkingOut(
+        rule=figure.working.rule,
+        inputs=[GivenOut(name=given.name, value=given.value, unit=given.unit) for given in figure.working.inputs],
+        sources=[SourceOut(key=key, title=titles[key]) for key in figure.working.sources],
+    )
+
+
+def figure_out(figure: Figure, titles: Mapping[str, str]) -> FigureOut:
+    """A figure as data; ``titles`` of sources by key."""
+    working = working_out(figure, titles)
+    return FigureOut(**_figure(figure), rule=working.rule, inputs=working.inputs, sources=working.sources)
+
+
+def _figure(figure: Figure) -> dict[str, Any]:
+    return {
+        "name": figure.name,
+        "value": figure.value,
+        "unit": figure.unit,
+        "shown": figure.shown,
+        "low": figure.low,
+        "high": figure.high,
+        "band_shown": figure.band_shown,
+    }
+
+
+def _shown(judgement: Judgement, kitchen: Kitchen) -> dict[str, Any]:
+    values = {figure.name: figure.value for figure in judgement.all_figures}
     cut = judgement.reading.cut
-    return JudgementOut(
+    return dict(
         sentence=judgement.sentence,
-        **{name: _value(figures, name) for name in _TOLD_AS_NUMBERS},
+        **{name: values.get(name) for name in _TOLD_AS_NUMBERS},
         salt_says=judgement.salt.says if judgement.salt else None,
         salt_line=judgement.salt_line,
         held_told=judgement.held_told,
@@ -223,12 +291,10 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool =
         piece=piece_out(cut) if cut else None,
         preparation=effects_out(cut, kitchen.cautions) if cut else [],
         occasion=occasion_out(judgement),
-        course=course_out(judgement.course) if with_course and judgement.course else None,
         stops=[StopOut(id=one.id, says=one.says, accepted=one.accepted) for one in judgement.stops],
         remarks=[RemarkOut(id=one.id, kind=one.kind, says=one.says) for one in judgement.remarks],
         why_not_longer=why_not_longer(judgement.window) if judgement.window and not judgement.stops else "",
         why_not_now=why_not_now(judgement.window) if judgement.window and not judgement.stops else "",
-        figures=figures,
         assumed=judgement.reading.assumed,
         problems=[problem_out(problem) for problem in judgement.reading.problems],
         unweighed=[problem_out(problem) for problem in judgement.reading.unweighed],
@@ -248,26 +314,6 @@ _TOLD_AS_NUMBERS = (
     "salt_in_meat_g_per_kg",
     "salt_left_g",
 )
-
-
-def figure_out(figure: Figure, titles: Mapping[str, str]) -> FigureOut:
-    """A figure as data; ``titles`` of sources by key."""
-    working = figure.working
-    return FigureOut(
-        value=figure.value,
-        unit=figure.unit,
-        shown=figure.shown,
-        low=figure.low,
-        high=figure.high,
-        band_shown=figure.band_shown,
-        rule=working.rule,
-        inputs=[GivenOut(name=given.name, value=given.value, unit=given.unit) for given in working.inputs],
-        sources=[SourceOut(key=key, title=titles[key]) for key in working.sources],
-    )
-
-
-def _value(figures: dict[str, FigureOut], name: str) -> float | None:
-    return figures[name].value if name in figures else None
 
 
 def _limit(limit: Limit) -> LimitOut:

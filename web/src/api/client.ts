@@ -11,7 +11,7 @@ export type Companion = Schemas['CompanionOut']
 export type PlateOut = Schemas['PlateOut']
 export type Problem = Schemas['ProblemOut']
 export type CutAsked = Schemas['CutAskedOut']
-export type Figure = Schemas['FigureOut']
+export type Figure = Schemas['FigureShown']
 export type Ingredient = Schemas['IngredientOut']
 export type Trouble = Schemas['TroubleOut']
 export type CubeChoice = Schemas['CubeChoiceOut']
@@ -91,6 +91,14 @@ export const api = {
   },
   cubes: async (identity: string) =>
     answered(await client.GET('/api/batches/{identity}/cubes', { params: { path: { identity } } })),
+  course: async (identity: string) =>
+    answered(await client.GET('/api/batches/{identity}/course', { params: { path: { identity } } })),
+  working: async (identity: string, figure: string) =>
+    answered(
+      await client.GET('/api/batches/{identity}/working', {
+        params: { path: { identity }, query: { figure } },
+      }),
+    ),
   keepCut: async (batch: string, name: string) =>
     answered(await client.POST('/api/own-cuts', { body: { batch, name } })),
   fromFile: async (text: string) => answered(await client.POST('/api/batches/from-file', { body: { text } })),

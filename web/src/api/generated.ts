@@ -13,7 +13,7 @@ export interface paths {
         };
         /**
          * List Batches
-         * @description Batches in hand in the order they were made, judged but without their course; tasted ones are in the logbook.
+         * @description Batches in hand in the order they were made, judged; tasted ones are in the logbook.
          */
         get: operations["list_batches_api_batches_get"];
         put?: never;
@@ -76,6 +76,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{identity}/course": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Course Of Batch
+         * @description Salt, acid and softening at each hour of the hold; nothing while it cannot be judged.
+         */
+        get: operations["course_of_batch_api_batches__identity__course_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{identity}/cubes": {
         parameters: {
             query?: never;
@@ -130,6 +150,26 @@ export interface paths {
          * @description Go one change back; the same batch if there is none.
          */
         post: operations["undo_change_api_batches__identity__undo_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{identity}/working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Working Of Figure
+         * @description Inputs, rule and sources of one figure of the judgement.
+         */
+        get: operations["working_of_figure_api_batches__identity__working_get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1587,7 +1627,7 @@ export interface components {
             draft: components["schemas"]["Draft"];
             /** Id */
             id: string;
-            judgement: components["schemas"]["JudgementOut"];
+            judgement: components["schemas"]["JudgementShown"];
             /** Locked */
             locked: boolean;
             /** Revision */
@@ -2432,12 +2472,34 @@ export interface components {
             inputs: components["schemas"]["GivenOut"][];
             /** Low */
             low: number | null;
+            /** Name */
+            name: string;
             /** Rule */
             rule: string;
             /** Shown */
             shown: string;
             /** Sources */
             sources: components["schemas"]["SourceOut"][];
+            /** Unit */
+            unit: string;
+            /** Value */
+            value: number;
+        };
+        /**
+         * FigureShown
+         * @description A figure as told, with its band.
+         */
+        FigureShown: {
+            /** Band Shown */
+            band_shown: string | null;
+            /** High */
+            high: number | null;
+            /** Low */
+            low: number | null;
+            /** Name */
+            name: string;
+            /** Shown */
+            shown: string;
             /** Unit */
             unit: string;
             /** Value */
@@ -2757,7 +2819,7 @@ export interface components {
         };
         /**
          * JudgementOut
-         * @description All answers about a batch; what could not be answered is null.
+         * @description The same with all that lies behind it: the working of each figure, and the course of the hold.
          */
         JudgementOut: {
             /** Acid G Per Kg */
@@ -2781,6 +2843,109 @@ export interface components {
             /** Figures */
             figures: {
                 [key: string]: components["schemas"]["FigureOut"];
+            };
+            fire: components["schemas"]["FireOut"];
+            /** Heat Shu */
+            heat_shu?: number | null;
+            /**
+             * Held Told
+             * @default
+             */
+            held_told: string;
+            /** Ingredients */
+            ingredients: components["schemas"]["IngredientOut"][];
+            /** Made G */
+            made_g?: number | null;
+            mix?: components["schemas"]["MixOut"] | null;
+            /** Needed Mix G */
+            needed_mix_g?: number | null;
+            occasion?: components["schemas"]["OccasionOut"] | null;
+            /** Ph */
+            ph?: number | null;
+            piece?: components["schemas"]["PieceOut"] | null;
+            plan?: components["schemas"]["PlanOut"] | null;
+            /** Plan Says */
+            plan_says: string;
+            plate?: components["schemas"]["PlateOut"] | null;
+            /** Preparation */
+            preparation: components["schemas"]["EffectOut"][];
+            /** Problems */
+            problems: components["schemas"]["ProblemOut"][];
+            /** Pull Now */
+            pull_now: string;
+            /** Remarks */
+            remarks: components["schemas"]["RemarkOut"][];
+            /** Salt G Per Kg */
+            salt_g_per_kg?: number | null;
+            /** Salt In Meat G Per Kg */
+            salt_in_meat_g_per_kg?: number | null;
+            /** Salt Left G */
+            salt_left_g?: number | null;
+            /**
+             * Salt Line
+             * @default
+             */
+            salt_line: string;
+            /** Salt Offers */
+            salt_offers: components["schemas"]["SaltOfferOut"][];
+            /** Salt Says */
+            salt_says?: string | null;
+            /** Sentence */
+            sentence: string;
+            /** Set Aside G */
+            set_aside_g?: number | null;
+            /** Sodium Mg Per Serving */
+            sodium_mg_per_serving?: number | null;
+            /** Spans */
+            spans: components["schemas"]["SpanOut"][];
+            /** Stops */
+            stops: components["schemas"]["StopOut"][];
+            /** Sugar G Per Kg */
+            sugar_g_per_kg?: number | null;
+            /**
+             * Unweighed
+             * @default []
+             */
+            unweighed: components["schemas"]["ProblemOut"][];
+            /** Waiting */
+            waiting: string[];
+            /**
+             * Why Not Longer
+             * @default
+             */
+            why_not_longer: string;
+            /**
+             * Why Not Now
+             * @default
+             */
+            why_not_now: string;
+            window?: components["schemas"]["WindowOut"] | null;
+        };
+        /**
+         * JudgementShown
+         * @description All answers about a batch that a page shows at once; what could not be answered is null.
+         */
+        JudgementShown: {
+            /** Acid G Per Kg */
+            acid_g_per_kg?: number | null;
+            /** Aroma G Per Kg */
+            aroma_g_per_kg?: number | null;
+            /** Assumed */
+            assumed: {
+                [key: string]: string;
+            };
+            /**
+             * Companions
+             * @default []
+             */
+            companions: components["schemas"]["CompanionOut"][];
+            /** Enzyme Pct */
+            enzyme_pct?: number | null;
+            /** Fat G Per Kg */
+            fat_g_per_kg?: number | null;
+            /** Figures */
+            figures: {
+                [key: string]: components["schemas"]["FigureShown"];
             };
             fire: components["schemas"]["FireOut"];
             /** Heat Shu */
@@ -4741,6 +4906,18 @@ export interface components {
             straight_to_heat: components["schemas"]["StraightOut"];
         };
         /**
+         * WorkingOut
+         * @description How a figure was worked out.
+         */
+        WorkingOut: {
+            /** Inputs */
+            inputs: components["schemas"]["GivenOut"][];
+            /** Rule */
+            rule: string;
+            /** Sources */
+            sources: components["schemas"]["SourceOut"][];
+        };
+        /**
          * LineChangeOut
          * @description A line to add (empty ``line_id``) or to change, and its text.
          */
@@ -5071,6 +5248,55 @@ export interface operations {
             };
         };
     };
+    course_of_batch_api_batches__identity__course_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CourseOut"] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
     get_cube_series_api_batches__identity__cubes_get: {
         parameters: {
             query?: never;
@@ -5195,6 +5421,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    working_of_figure_api_batches__identity__working_get: {
+        parameters: {
+            query: {
+                figure: string;
+            };
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingOut"];
                 };
             };
             /** @description Not Found */

@@ -29,6 +29,12 @@ export const cubesQuery = (identity: string, revision: number) =>
     queryFn: () => api.cubes(identity),
     placeholderData: keepPreviousData,
   })
+export const courseQuery = (identity: string, revision: number) =>
+  queryOptions({
+    queryKey: ['course', identity, revision],
+    queryFn: () => api.course(identity),
+    placeholderData: keepPreviousData,
+  })
 export const lineQuery = (text: string, meatG?: number) =>
   queryOptions({
     queryKey: ['line', text, meatG],

@@ -1,6 +1,7 @@
+import { WorkingsContext } from '../components/Working'
 import { lazy, Suspense } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import type { Batch, Draft, Problem } from '../api/client'
+import { api, type Batch, type Draft, type Problem } from '../api/client'
 import { useBatch, type Side } from '../api/useBatch'
 import { PlanRail } from './PlanRail'
 import { Brought } from './Brought'
@@ -65,65 +66,72 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
   if (state.status === 'missing') return <Missing sentence={state.sentence} />
   const Stage = stages[name]
   return (
-    <div className="flex min-h-dvh flex-col">
-      <title>{`${state.draft.name || 'Unnamed batch'}, ${name} · Vadouvan`}</title>
-      <BatchHeader
-        batch={state.batch}
-        draft={state.draft}
-        status={state.status}
-        stage={name}
-        change={change}
-        step={(way) => void step(way)}
-      />
-      <main className="grow px-4 py-3 wide:px-7">
-        <h1 className="sr-only">
-          {state.draft.name || 'Unnamed batch'}: {name}
-        </h1>
-        <Brought draft={state.draft} change={change} />
-        {state.status === 'conflict' && <Conflict clashes={state.clashes} prefer={prefer} />}
-        {state.status === 'refused' && (
-          <div
-            role="alert"
-            className="mb-3 flex flex-wrap items-center gap-4 rounded-md border-2 border-stop bg-raised p-3"
-          >
-            <p className="grow">Not kept. {state.says}</p>
-            <button
-              type="button"
-              className="act"
-              onClick={() => {
-                giveUp(state.batch)
-              }}
+    <WorkingsContext
+      value={{
+        key: [identity, state.batch.revision],
+        ask: (figure) => api.working(identity, figure),
+      }}
+    >
+      <div className="flex min-h-dvh flex-col">
+        <title>{`${state.draft.name || 'Unnamed batch'}, ${name} · Vadouvan`}</title>
+        <BatchHeader
+          batch={state.batch}
+          draft={state.draft}
+          status={state.status}
+          stage={name}
+          change={change}
+          step={(way) => void step(way)}
+        />
+        <main className="grow px-4 py-3 wide:px-7">
+          <h1 className="sr-only">
+            {state.draft.name || 'Unnamed batch'}: {name}
+          </h1>
+          <Brought draft={state.draft} change={change} />
+          {state.status === 'conflict' && <Conflict clashes={state.clashes} prefer={prefer} />}
+          {state.status === 'refused' && (
+            <div
+              role="alert"
+              className="mb-3 flex flex-wrap items-center gap-4 rounded-md border-2 border-stop bg-raised p-3"
             >
-              Back to what is kept
-            </button>
-          </div>
-        )}
-        {state.batch.locked && (name === 'cut' || name === 'mix') && (
-          <p className="mb-3 rounded-md border-2 border-rule bg-raised p-3">
-            The meat is in the mix: cut and mix stay as they were weighed. What is added now is noted under
-            Weigh-in.
-          </p>
-        )}
-        <fieldset disabled={state.batch.locked && (name === 'cut' || name === 'mix')} className="contents">
-          <Suspense
-            fallback={
-              <p className="p-4" data-opening="">
-                Opening
-              </p>
-            }
-          >
-            <Stage batch={state.batch} draft={state.draft} change={change} refresh={refresh} />
-          </Suspense>
-        </fieldset>
-      </main>
-      <Foot
-        batch={{ ...state.batch, draft: state.draft }}
-        stage={name}
-        onMoved={(draft) => {
-          change(() => draft)
-        }}
-      />
-    </div>
+              <p className="grow">Not kept. {state.says}</p>
+              <button
+                type="button"
+                className="act"
+                onClick={() => {
+                  giveUp(state.batch)
+                }}
+              >
+                Back to what is kept
+              </button>
+            </div>
+          )}
+          {state.batch.locked && (name === 'cut' || name === 'mix') && (
+            <p className="mb-3 rounded-md border-2 border-rule bg-raised p-3">
+              The meat is in the mix: cut and mix stay as they were weighed. What is added now is noted under
+              Weigh-in.
+            </p>
+          )}
+          <fieldset disabled={state.batch.locked && (name === 'cut' || name === 'mix')} className="contents">
+            <Suspense
+              fallback={
+                <p className="p-4" data-opening="">
+                  Opening
+                </p>
+              }
+            >
+              <Stage batch={state.batch} draft={state.draft} change={change} refresh={refresh} />
+            </Suspense>
+          </fieldset>
+        </main>
+        <Foot
+          batch={{ ...state.batch, draft: state.draft }}
+          stage={name}
+          onMoved={(draft) => {
+            change(() => draft)
+          }}
+        />
+      </div>
+    </WorkingsContext>
   )
 }
 

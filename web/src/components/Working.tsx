@@ -1,16 +1,31 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react'
-import type { ReactNode } from 'react'
+import { useQuery } from '@tanstack/react-query'
+import { createContext, useContext, type ReactNode } from 'react'
 
-/** How a figure came about, as the server tells it. */
-export interface WorkingOf {
+/** A figure as the server tells it. */
+export interface FigureShown {
+  name: string
   shown: string
   band_shown: string | null
   value: number
   unit: string
+}
+
+/** How a figure came about, as the server tells it. */
+export interface WorkingTold {
   rule: string
   inputs: { name: string; value: number; unit: string }[]
   sources: { key: string; title: string }[]
 }
+
+interface Workings {
+  /** What the figures belong to, and which state of it. */
+  key: (string | number)[]
+  ask: (figure: string) => Promise<WorkingTold>
+}
+
+/** Where the workings of a batch's figures are asked for; they come when one is opened. */
+export const WorkingsContext = createContext<Workings | null>(null)
 
 const exact = (value: number) => Number(value.toPrecision(4)).toString()
 
@@ -21,7 +36,7 @@ export function Working({
   children,
 }: {
   name: string
-  figure: WorkingOf
+  figure: FigureShown
   children: ReactNode
 }) {
   return (
@@ -40,23 +55,38 @@ export function Working({
           {name}: {exact(figure.value)} {figure.unit === '1' ? '' : figure.unit}
         </p>
         {figure.band_shown !== null && <p className="text-quiet">four times in five {figure.band_shown}</p>}
-        <p className="mt-2">{figure.rule}</p>
-        <ul className="mt-2 max-h-56 overflow-y-auto">
-          {figure.inputs.map((input, index) => (
-            <li key={index} className="flex justify-between gap-3 border-t border-rule py-0.5">
-              <span>{input.name}</span>
-              <span className="whitespace-nowrap font-semibold">
-                {exact(input.value)} {input.unit}
-              </span>
-            </li>
-          ))}
-        </ul>
-        {figure.sources.length > 0 && (
-          <p className="mt-2 text-sm text-quiet">
-            Rests on {figure.sources.map((source) => source.title).join('; ')}.
-          </p>
-        )}
+        <Told figure={figure.name} />
       </PopoverPanel>
     </Popover>
+  )
+}
+
+function Told({ figure }: { figure: string }) {
+  const workings = useContext(WorkingsContext)
+  const told = useQuery({
+    queryKey: ['working', ...(workings?.key ?? []), figure],
+    queryFn: () => workings?.ask(figure) ?? null,
+  })
+  if (told.error) return <p className="mt-2 text-warn">{told.error.message}</p>
+  if (!told.data) return <p className="mt-2 text-quiet">Looking</p>
+  return (
+    <>
+      <p className="mt-2">{told.data.rule}</p>
+      <ul className="mt-2 max-h-56 overflow-y-auto">
+        {told.data.inputs.map((input, index) => (
+          <li key={index} className="flex justify-between gap-3 border-t border-rule py-0.5">
+            <span>{input.name}</span>
+            <span className="whitespace-nowrap font-semibold">
+              {exact(input.value)} {input.unit}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {told.data.sources.length > 0 && (
+        <p className="mt-2 text-sm text-quiet">
+          Rests on {told.data.sources.map((source) => source.title).join('; ')}.
+        </p>
+      )}
+    </>
   )
 }

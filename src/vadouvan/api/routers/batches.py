@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Annotated, Literal
 
-from fastapi import APIRouter, Path, Response
+from fastapi import APIRouter, Path, Query, Response
 from pydantic import BaseModel
 
 from vadouvan.api.context import Context, Here
@@ -15,14 +15,15 @@ from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.judgement.judge import unjudged
 from vadouvan.core.weighing.as_weighed import locked_parts_changed
 from vadouvan.core.weighing.state import state_of
-from vadouvan.errors import InputError
+from vadouvan.errors import InputError, NotKept
 from vadouvan.formats import batch_file
 from vadouvan.formats.any_file import Brought, read_any
 from vadouvan.formats.archive.kitchen_archive import card_of_batch
 from vadouvan.formats.brought import cut_input
 from vadouvan.formats.card import card_told_anew, markdown_of
+from vadouvan.formats.course_out import CourseOut, course_out
 from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
-from vadouvan.formats.judgement import judgement_out
+from vadouvan.formats.judgement import WorkingOut, judgement_shown, working_out
 from vadouvan.formats.paper_card import cards_pdf
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.store.batches import Check, KeptBatch, Origin, Way
@@ -40,15 +41,15 @@ class Marks:
     tasted: bool = False
 
 
-def answer(kept: KeptBatch, here: Context, marks: Marks | None = None, *, with_course: bool = True) -> BatchOut:
+def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchOut:
     """A kept batch as the page gets it, judged as of now."""
     if marks is None:
         marks = Marks(kept.id in here.events.in_contact(kept.id), bool(here.verdicts.of(kept.id)))
     if kept.damaged:
         kitchen = here.kitchen
-        judged = judgement_out(unjudged("its row is damaged", kitchen, now=here.now()), kitchen, with_course=False)
+        judged = judgement_shown(unjudged("its row is damaged", kitchen, now=here.now()), kitchen)
     else:
-        judged = here.judged_out(kept.draft, with_course=with_course)
+        judged = here.judged_shown(kept.draft)
     return BatchOut(
         id=kept.id,
         revision=kept.revision,
@@ -63,9 +64,9 @@ def answer(kept: KeptBatch, here: Context, marks: Marks | None = None, *, with_c
 
 @router.get("")
 def list_batches(here: Here) -> list[BatchOut]:
-    """Batches in hand in the order they were made, judged but without their course; tasted ones are in the logbook."""
+    """Batches in hand in the order they were made, judged; tasted ones are in the logbook."""
     locked = here.events.in_contact()
-    return [answer(kept, here, Marks(kept.id in locked), with_course=False) for kept in here.in_hand()]
+    return [answer(kept, here, Marks(kept.id in locked)) for kept in here.in_hand()]
 
 
 @router.post("", status_code=201)
@@ -196,6 +197,22 @@ def get_cube_series(identity: Identity, here: Here) -> list[CubeChoiceOut]:
 def remove_batch(identity: Identity, here: Here) -> None:
     """Remove a batch."""
     here.batches.remove(identity)
+
+
+@router.get("/{identity}/course")
+def course_of_batch(identity: Identity, here: Here) -> CourseOut | None:
+    """Salt, acid and softening at each hour of the hold; nothing while it cannot be judged."""
+    course = here.judged(here.batches.get(identity).draft).course
+    return course_out(course) if course else None
+
+
+@router.get("/{identity}/working")
+def working_of_figure(identity: Identity, here: Here, figure: Annotated[str, Query(max_length=100)]) -> WorkingOut:
+    """Inputs, rule and sources of one figure of the judgement."""
+    found = next((one for one in here.judged(here.batches.get(identity).draft).all_figures if one.name == figure), None)
+    if found is None:
+        raise NotKept("figure", figure)
+    return working_out(found, here.kitchen.sources)
 
 
 FileKind = Literal["file", "recipe", "card", "card.pdf"]

@@ -6,7 +6,7 @@ from pydantic import BaseModel, Field
 
 from vadouvan.core.draft.merging import Side
 from vadouvan.core.draft.typed import Draft
-from vadouvan.formats.judgement import JudgementOut
+from vadouvan.formats.judgement import JudgementShown
 from vadouvan.formats.problem_out import ProblemOut
 
 
@@ -18,7 +18,7 @@ class BatchOut(BaseModel):
     id: str
     revision: int
     draft: Draft
-    judgement: JudgementOut
+    judgement: JudgementShown
     can_undo: bool
     can_redo: bool
     locked: bool

@@ -1,3 +1,5 @@
+import { useQuery } from '@tanstack/react-query'
+import { courseQuery } from '../../api/queries'
 import { profileAt } from '../../lib/depth'
 import type { Batch } from '../../api/client'
 import { Section } from '../../components/Section'
@@ -6,7 +8,8 @@ import { KeepCut } from './KeepCut'
 
 /** The section with its facts, in the units that the cook reads. */
 export function Drawing({ batch, system, onTurn }: { batch: Batch; system: System; onTurn: () => void }) {
-  const { piece, course, window } = batch.judgement
+  const { piece, window } = batch.judgement
+  const course = useQuery(courseQuery(batch.id, batch.revision)).data
   if (!piece) {
     return (
       <p className="rounded-md border-2 border-dashed border-rule p-8 text-center text-quiet">

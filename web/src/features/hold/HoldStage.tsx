@@ -1,6 +1,8 @@
 import { TabGroup, TabPanel, TabPanels } from '@headlessui/react'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Batch } from '../../api/client'
+import { courseQuery } from '../../api/queries'
 import { DrawerTabs } from '../../components/DrawerTabs'
 import { ProfileCurve } from '../../components/ProfileCurve'
 import { nearest } from '../../components/HourSlider'
@@ -20,7 +22,8 @@ const DRAWERS = ['Answers', 'Limits', 'Plan', 'Vessel', 'Curve'] as const
 /** Hold: the judgement in a sentence, the window, the cut through time, and what sets each limit. */
 export function HoldStage({ batch, draft, change }: AnswersProps) {
   const { judgement } = batch
-  const { window, piece, course } = judgement
+  const { window, piece } = judgement
+  const course = useQuery(courseQuery(batch.id, batch.revision)).data
   const [asked, setAsked] = useState<number>()
   const hour = asked ?? window?.best.hours ?? 1
   const beside = useBeside(draft, hour)
@@ -69,7 +72,11 @@ export function HoldStage({ batch, draft, change }: AnswersProps) {
               <Answers batch={batch} draft={draft} change={change} />
             </TabPanel>
             <TabPanel>
-              <Limits batch={batch} at={course ? nearest(course.hours, hour) : 0} />
+              <Limits
+                batch={batch}
+                course={course ?? undefined}
+                at={course ? nearest(course.hours, hour) : 0}
+              />
             </TabPanel>
             <TabPanel>
               <PlanSteps batch={batch} draft={draft} change={change} />

@@ -1,9 +1,15 @@
-import type { Batch } from '../../api/client'
+import type { Batch, Course } from '../../api/client'
 import { Working } from '../../components/Working'
 import { Concerns } from './Concerns'
 
+interface LimitsProps {
+  batch: Batch
+  course: Course | undefined
+  at: number
+}
+
 /** Each end of the window with the limit that sets it; what each hour is worth; why not longer, why not now. */
-export function Limits({ batch, at }: { batch: Batch; at: number }) {
+export function Limits({ batch, course, at }: LimitsProps) {
   const { window, stops, figures, why_not_longer: longer, why_not_now: sooner } = batch.judgement
   if (stops.length > 0)
     return (
@@ -18,7 +24,7 @@ export function Limits({ batch, at }: { batch: Batch; at: number }) {
   if (!window) return <p className="text-quiet">There is no window yet.</p>
   return (
     <>
-      {batch.judgement.course && <Concerns course={batch.judgement.course} window={window} at={at} />}
+      {course && <Concerns course={course} window={window} at={at} />}
       <dl className="border-t border-rule">
         {(['earliest', 'best', 'latest'] as const).map((name) => {
           const edge = window[name]

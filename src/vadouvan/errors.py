@@ -112,6 +112,13 @@ class Busy(VadouvanError):
         super().__init__("The kitchen is busy with another change. Nothing of this one was kept; try again.")
 
 
+class Stopped(VadouvanError):
+    """Long work was stopped by the cook before anything of it was kept."""
+
+    def __init__(self) -> None:
+        super().__init__("Stopped, as you asked. Nothing was changed.")
+
+
 class NotWritten(VadouvanError):
     """A change could not be written: ``says`` is the database's own word for it. Nothing of the change was kept."""
 

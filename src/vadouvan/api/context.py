@@ -12,6 +12,7 @@ from fastapi import Depends, Request
 
 from vadouvan.api.judged import Judged
 from vadouvan.api.logbook_cache import LogbookCache
+from vadouvan.api.long_work import LongWork
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.interpretation.household import read_household
 from vadouvan.core.interpretation.routine import read_routine
@@ -88,6 +89,11 @@ class Context:
     @cached_property
     def _last(self) -> _LastKitchen:
         return _LastKitchen()
+
+    @cached_property
+    def long_work(self) -> LongWork:
+        """Work that takes long, while it goes on."""
+        return LongWork()
 
     @cached_property
     def _judged(self) -> Judged:

@@ -10,7 +10,7 @@ from fastapi.responses import JSONResponse
 from starlette.exceptions import HTTPException
 
 from vadouvan.api.schemas.batch import TroubleOut
-from vadouvan.errors import BadInput, Busy, InputError, NotKept, NotWritten, Overtaken, VadouvanError
+from vadouvan.errors import BadInput, Busy, InputError, NotKept, NotWritten, Overtaken, Stopped, VadouvanError
 from vadouvan.formats.problem_out import ProblemOut, problem_out
 
 STATUS: dict[type[VadouvanError], int] = {
@@ -18,6 +18,7 @@ STATUS: dict[type[VadouvanError], int] = {
     BadInput: 422,
     NotKept: 404,
     Overtaken: 409,
+    Stopped: 409,
     Busy: 503,
     NotWritten: 507,
 }

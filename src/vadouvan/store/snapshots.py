@@ -15,6 +15,7 @@ from sqlalchemy.orm import Session
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot, OwnLabel, VerdictSnapshot
 from vadouvan.core.snapshot.merging import Merge
 from vadouvan.errors import NotKept
+from vadouvan.progress import EVERY, Tell, silently
 from vadouvan.shapes import draft_to_json
 from vadouvan.store.batches import draft_in
 from vadouvan.store.cut_faces import cut_face_in, cut_face_row
@@ -68,7 +69,7 @@ class Snapshots:
                 session.get(CutFaceRow, identity),
             )
 
-    def take_in(self, merging: Merging, *, now: datetime) -> Merge:
+    def take_in(self, merging: Merging, *, now: datetime, tell: Tell = silently) -> Merge:
         """Write what a merge with the kitchen as it stands brings; all of it or, if anything fails, nothing.
 
         The merge is worked out while nobody else writes, so that a press or an edit of that moment is never undone.
@@ -81,11 +82,15 @@ class Snapshots:
             for label in merge.labels:
                 session.add(OwnIngredientRow(id=label.id, label=label_text(label.said), made_at=moment))
             known = set(session.scalars(select(BatchRow.id)))
-            _add(session, [batch for batch in merge.batches if batch.id not in known], moment)
-            for batch in merge.batches:
-                if batch.id in known:
-                    for row in _rows_about(batch):
-                        session.merge(row)
+            new = [batch for batch in merge.batches if batch.id not in known]
+            for start in range(0, len(new), EVERY):
+                tell("Writing", start, len(merge.batches))
+                _add(session, new[start : start + EVERY], moment)
+            for number, batch in enumerate(batch for batch in merge.batches if batch.id in known):
+                if number % EVERY == 0:
+                    tell("Writing", len(new) + number, len(merge.batches))
+                for row in _rows_about(batch):
+                    session.merge(row)
             _put_settings(session, merge.settings)
             return merge
 

@@ -170,6 +170,10 @@ export const api = {
     sent<Merge>(`/api/kitchen/archive/preview?settings=${settings}`, file),
   takeArchiveIn: (file: File, settings: boolean) =>
     sent<Merge>(`/api/kitchen/archive?settings=${settings}`, file),
+  work: async () => answered(await client.GET('/api/kitchen/work')),
+  stopWork: async () => {
+    await client.POST('/api/kitchen/work/stop')
+  },
   restore: (file: File) => sent<StoreCheck>('/api/kitchen/restore', file),
   checkStore: async () => answered(await client.GET('/api/kitchen/check')),
   removeEverything: async (sure: string) =>

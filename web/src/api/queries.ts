@@ -35,6 +35,13 @@ export const courseQuery = (identity: string, revision: number) =>
     queryFn: () => api.course(identity),
     placeholderData: keepPreviousData,
   })
+/** How far long work is; looked at twice a second while it is waited for. */
+export const workQuery = queryOptions({
+  queryKey: ['work'],
+  queryFn: api.work,
+  refetchInterval: 500,
+  gcTime: 0,
+})
 export const lineQuery = (text: string, meatG?: number) =>
   queryOptions({
     queryKey: ['line', text, meatG],

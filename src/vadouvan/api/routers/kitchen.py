@@ -14,6 +14,7 @@ from starlette.background import BackgroundTask
 
 from vadouvan.api.context import Context, Here
 from vadouvan.api.routers.tasting import learn
+from vadouvan.core.snapshot.kitchen import KitchenSnapshot
 from vadouvan.core.snapshot.merging import FATES, Merge, merged
 from vadouvan.errors import InputError
 from vadouvan.formats.archive.container import LARGEST_ARCHIVE_BYTES, too_large
@@ -76,6 +77,27 @@ async def take_archive_in(request: Request, here: Here, *, settings: bool = Fals
     return await run_in_threadpool(_take_in, data, here, with_settings=settings)
 
 
+class WorkOut(BaseModel):
+    """Work that goes on: the part that is being done, and how far it is."""
+
+    what: str
+    done: int
+    total: int
+
+
+@router.get("/work")
+def look_at_work(here: Here) -> WorkOut | None:
+    """How far the long work of this kitchen is; nothing while none goes on."""
+    work = here.long_work.now
+    return None if work is None else WorkOut(what=work.what, done=work.done, total=work.total)
+
+
+@router.post("/work/stop", status_code=204)
+def stop_work(here: Here) -> None:
+    """Stop the long work that goes on, before anything of it is kept."""
+    here.long_work.stop()
+
+
 @router.get("/backup", response_class=FileResponse)
 def get_backup(here: Here) -> FileResponse:
     """A copy of the kitchen's file, with undo and all, taken while it is in use; sent from the disk, piece by piece."""
@@ -124,13 +146,20 @@ def remove_everything(here: Here, sure: Annotated[str, Query(max_length=40)] = "
 
 
 def _preview(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
-    there, notes = kitchen_to_take_in(data, here.tables.pantry)
+    with here.long_work.going_on() as tell:
+        there, notes = kitchen_to_take_in(data, here.tables.pantry, tell)
     return _merge_out(merged(here.snapshots.read(), there, with_settings=with_settings), notes, done=False)
 
 
 def _take_in(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
-    there, notes = kitchen_to_take_in(data, here.tables.pantry)
-    merge = here.snapshots.take_in(lambda own: merged(own, there, with_settings=with_settings), now=here.now())
+    with here.long_work.going_on() as tell:
+        there, notes = kitchen_to_take_in(data, here.tables.pantry, tell)
+
+        def merging(own: KitchenSnapshot) -> Merge:
+            """With the kitchen as it stands."""
+            return merged(own, there, with_settings=with_settings)
+
+        merge = here.snapshots.take_in(merging, now=here.now(), tell=tell)
     learn(here)
     return _merge_out(merge, notes, done=True)
 

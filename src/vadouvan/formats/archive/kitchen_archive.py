@@ -31,6 +31,7 @@ from vadouvan.formats.card import Card, card_of, markdown_of
 from vadouvan.formats.paper_card import cards_pdf
 from vadouvan.formats.photograph import read_small
 from vadouvan.formats.recipe import write_recipe
+from vadouvan.progress import EVERY, Tell, silently
 
 BATCHES, RECORDS, RECIPES, CARDS, PHOTOGRAPHS = "batches", "records", "recipes", "cards", "photographs"
 DAMAGED = "damaged"
@@ -87,14 +88,14 @@ def write_archive(snapshot: KitchenSnapshot, kitchen: Kitchen, *, now: datetime)
     return pack(packed, now=now)
 
 
-def read_archive(data: bytes) -> tuple[KitchenSnapshot, tuple[str, ...]]:
+def read_archive(data: bytes, tell: Tell = silently) -> tuple[KitchenSnapshot, tuple[str, ...]]:
     """The kitchen in an archive, and notes on what was missing or changed in it; raises FormatError or BadInput."""
     unpacked = unpack(data, needed=NEEDED)
     for path in (PANTRY, OWN_CUTS, SETTINGS):
         if path not in unpacked.files:
             raise refused(f"The archive lacks {path}.")
     snapshot = KitchenSnapshot(
-        tuple(_batches(unpacked)),
+        tuple(_batches(unpacked, tell)),
         labels_in(_text(unpacked, PANTRY), name=PANTRY),
         read_cuts(_text(unpacked, OWN_CUTS), name=OWN_CUTS),
         read_settings(_text(unpacked, SETTINGS), name=SETTINGS),
@@ -102,9 +103,9 @@ def read_archive(data: bytes) -> tuple[KitchenSnapshot, tuple[str, ...]]:
     return snapshot, unpacked.notes
 
 
-def kitchen_to_take_in(data: bytes, pantry: Pantry) -> tuple[KitchenSnapshot, tuple[str, ...]]:
+def kitchen_to_take_in(data: bytes, pantry: Pantry, tell: Tell = silently) -> tuple[KitchenSnapshot, tuple[str, ...]]:
     """The kitchen in an archive, once its settings are known to be usable; raises FormatError."""
-    snapshot, notes = read_archive(data)
+    snapshot, notes = read_archive(data, tell)
     try:
         check_settings(snapshot.settings, pantry)
     except BadInput as error:
@@ -145,10 +146,13 @@ def _latest(cards: list[tuple[BatchSnapshot, Card]]) -> list[tuple[BatchSnapshot
     return sorted(cards, key=lambda pair: pair[0].made_at, reverse=True)[:MOST_ON_PAPER]
 
 
-def _batches(unpacked: Unpacked) -> list[BatchSnapshot]:
+def _batches(unpacked: Unpacked, tell: Tell) -> list[BatchSnapshot]:
     found: dict[str, BatchSnapshot] = {}
     batch_paths = {path for path in unpacked.files if path.startswith(f"{BATCHES}/") and path != SCHEMA}
-    for path in sorted(path for path in unpacked.files if path.startswith(f"{RECORDS}/")):
+    records = sorted(path for path in unpacked.files if path.startswith(f"{RECORDS}/"))
+    for number, path in enumerate(records):
+        if number % EVERY == 0:
+            tell("Reading the archive", number, len(records))
         batch_path = f"{BATCHES}/{path.removeprefix(f'{RECORDS}/')}"
         if batch_path not in batch_paths:
             raise refused(f"{path} has no batch file beside it ({batch_path}).")

@@ -2,6 +2,7 @@ import { askAnew } from '../../api/askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, type Merge } from '../../api/client'
+import { LongWork } from './LongWork'
 import { FileButton } from '../../components/FileButton'
 
 interface Looked {
@@ -15,14 +16,18 @@ export function ArchiveIn() {
   const [looked, setLooked] = useState<Looked>()
   const [done, setDone] = useState('')
   const [trouble, setTrouble] = useState('')
+  const [goesOn, setGoesOn] = useState(false)
   const queries = useQueryClient()
   const attempt = async (work: () => Promise<void>) => {
     setTrouble('')
     setDone('')
+    setGoesOn(true)
     try {
       await work()
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error))
+    } finally {
+      setGoesOn(false)
     }
   }
   const look = (file: File, withSettings: boolean) =>
@@ -48,7 +53,8 @@ export function ArchiveIn() {
       >
         Take an archive in
       </FileButton>
-      {looked && (
+      {goesOn && <LongWork />}
+      {looked && !goesOn && (
         <Preview
           looked={looked}
           onSettings={(wanted) => void look(looked.file, wanted)}

@@ -14,6 +14,7 @@ from tests.drafts import NOW
 from tests.saturday import saturday_drafts
 from vadouvan.api.routers import kitchen as router
 from vadouvan.core.draft.typed import Draft
+from vadouvan.store import snapshots
 
 SURE = {"sure": "remove everything"}
 
@@ -61,6 +62,31 @@ class WholeKitchenOverHttp(unittest.TestCase):
         self.assertEqual(after, before)
         again = self.client.post("/api/kitchen/archive", content=archive.content).json()
         self.assertEqual((again["says"], again["counts"]["same"]), ("Nothing was new.", 4))
+
+    def test_a_long_archive_shows_how_far_it_is_and_is_stopped(self) -> None:
+        """While it is read and written the work is shown; stopped in the middle of writing, nothing of it is kept."""
+        archive = self.client.get("/api/kitchen/archive").content
+        self.client.delete("/api/kitchen", params=SURE)
+        self.assertIsNone(self.client.get("/api/kitchen/work").json())
+        other = TestClient(self.app, base_url="http://127.0.0.1")
+        seen: list[Any] = []
+
+        def first_written(*written: Any) -> None:
+            """Another device looks, and stops it, once a part of it is written."""
+            add(*written)
+            seen.append(other.get("/api/kitchen/work").json())
+            other.post("/api/kitchen/work/stop")
+
+        add = snapshots._add
+        with patch.object(snapshots, "EVERY", 1), patch.object(snapshots, "_add", first_written):
+            stopped = self.client.post("/api/kitchen/archive", content=archive)
+        self.assertEqual(stopped.status_code, 409)
+        self.assertEqual(stopped.json()["sentence"], "Stopped, as you asked. Nothing was changed.")
+        self.assertEqual(seen, [{"what": "Writing", "done": 0, "total": 2, "can_stop": True}])
+        self.assertEqual(self.client.get("/api/batches").json(), [])
+        self.assertIsNone(self.client.get("/api/kitchen/work").json())
+        done = self.client.post("/api/kitchen/archive", content=archive).json()
+        self.assertEqual(done["says"], "Taken in: 2 batches, 1 ingredient, 1 setting.")
 
     def test_settings_only_if_asked(self) -> None:
         """Those that differ stay; asked for, they are taken over."""

@@ -8,17 +8,27 @@ from dataclasses import dataclass
 from threading import Lock
 
 from vadouvan.errors import Stopped
-from vadouvan.progress import Tell
 
 
 @dataclass
 class Work:
-    """One piece of work: the part that is being done, how far it is, and whether it is to stop."""
+    """One piece of work: the part that is being done, how far it is, and whether it can still be stopped, or is to."""
 
     what: str = ""
     done: int = 0
     total: int = 0
+    can_stop: bool = True
     is_to_stop: bool = False
+
+    def tell(self, what: str, done: int, total: int) -> None:
+        """Show how far it is; raises Stopped when it is to stop."""
+        if self.is_to_stop:
+            raise Stopped
+        self.what, self.done, self.total = what, done, total
+
+    def kept(self, what: str) -> None:
+        """From here on it is kept: this last part cannot be stopped any more."""
+        self.what, self.done, self.total, self.can_stop = what, 0, 0, False
 
 
 class LongWork:
@@ -41,20 +51,13 @@ class LongWork:
                 work.is_to_stop = True
 
     @contextmanager
-    def going_on(self) -> Iterator[Tell]:
-        """For as long as it takes: gives what tells how far it is, which raises Stopped when it is to stop."""
+    def going_on(self) -> Iterator[Work]:
+        """Work that is shown for as long as it takes."""
         work = Work()
-
-        def tell(what: str, done: int, total: int) -> None:
-            """Show how far it is."""
-            if work.is_to_stop:
-                raise Stopped
-            work.what, work.done, work.total = what, done, total
-
         with self._lock:
             self._going_on.append(work)
         try:
-            yield tell
+            yield work
         finally:
             with self._lock:
                 self._going_on.remove(work)

@@ -4950,6 +4950,8 @@ export interface components {
          * @description Work that goes on: the part that is being done, and how far it is.
          */
         WorkOut: {
+            /** Can Stop */
+            can_stop: boolean;
             /** Done */
             done: number;
             /** Total */

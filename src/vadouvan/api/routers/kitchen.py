@@ -83,13 +83,14 @@ class WorkOut(BaseModel):
     what: str
     done: int
     total: int
+    can_stop: bool
 
 
 @router.get("/work")
 def look_at_work(here: Here) -> WorkOut | None:
     """How far the long work of this kitchen is; nothing while none goes on."""
     work = here.long_work.now
-    return None if work is None else WorkOut(what=work.what, done=work.done, total=work.total)
+    return None if work is None else WorkOut(what=work.what, done=work.done, total=work.total, can_stop=work.can_stop)
 
 
 @router.post("/work/stop", status_code=204)
@@ -146,21 +147,22 @@ def remove_everything(here: Here, sure: Annotated[str, Query(max_length=40)] = "
 
 
 def _preview(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
-    with here.long_work.going_on() as tell:
-        there, notes = kitchen_to_take_in(data, here.tables.pantry, tell)
+    with here.long_work.going_on() as work:
+        there, notes = kitchen_to_take_in(data, here.tables.pantry, work.tell)
     return _merge_out(merged(here.snapshots.read(), there, with_settings=with_settings), notes, done=False)
 
 
 def _take_in(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
-    with here.long_work.going_on() as tell:
-        there, notes = kitchen_to_take_in(data, here.tables.pantry, tell)
+    with here.long_work.going_on() as work:
+        there, notes = kitchen_to_take_in(data, here.tables.pantry, work.tell)
 
         def merging(own: KitchenSnapshot) -> Merge:
             """With the kitchen as it stands."""
             return merged(own, there, with_settings=with_settings)
 
-        merge = here.snapshots.take_in(merging, now=here.now(), tell=tell)
-    learn(here)
+        merge = here.snapshots.take_in(merging, now=here.now(), tell=work.tell)
+        work.kept("Working out what they teach")
+        learn(here)
     return _merge_out(merge, notes, done=True)
 
 

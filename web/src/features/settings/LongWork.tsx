@@ -10,16 +10,20 @@ export function LongWork() {
     <div role="group" aria-label="Going on" className="grid gap-2 rounded-md border-2 border-rule p-3">
       <label className="grid gap-1">
         <span>
-          {known ? `${work.what}: ${String(work.done)} of ${String(work.total)} batches` : 'Going on'}
+          {known
+            ? `${work.what}: ${String(work.done)} of ${String(work.total)} batches`
+            : (work?.what ?? 'Going on')}
         </span>
         <progress
           className="h-4 w-full accent-enamel"
           {...(known ? { value: work.done, max: work.total } : {})}
         />
       </label>
-      <button type="button" className="act justify-self-start" onClick={() => void api.stopWork()}>
-        Stop it
-      </button>
+      {work?.can_stop !== false && (
+        <button type="button" className="act justify-self-start" onClick={() => void api.stopWork()}>
+          Stop it
+        </button>
+      )}
     </div>
   )
 }

@@ -196,6 +196,31 @@ class WholeStory(BrowserCase):
         expect(page.get_by_text(re.compile(r"\d:\d\d [ap]m")).first).to_be_visible()
         expect(page.get_by_role("img", name="1 1/8 in thick").first).to_be_visible()
 
+    def test_letters_as_keys_jump_and_are_turned_off(self) -> None:
+        """From part to part of a page and back; turned off, a letter does nothing."""
+        draft = {"name": "Keys", "cut": {"kind": "pork_chop_bone"}, "mix": [{"id": "1", "text": "5 g salt"}]}
+        made = self.ask("/api/batches", draft)
+        page = self.open(f"/batch/{made['id']}/mix")
+        page.get_by_role("tab", name="Balance").wait_for()
+        page.keyboard.press("Escape")
+        page.evaluate("document.activeElement.blur()")
+        named = "document.activeElement.getAttribute('aria-label') ?? document.activeElement.textContent.slice(0, 20)"
+        parts = []
+        for _ in range(12):
+            page.keyboard.press("j")
+            parts.append(page.evaluate(named))
+        self.assertIn("Balance", parts)
+        self.assertGreater(len(set(parts)), 2)
+        self.assertEqual(parts[0], parts[len(set(parts))], "from the last to the first")
+        page.keyboard.press("J")
+        self.assertEqual(page.evaluate(named), parts[-2])
+        page.goto(f"{self.kitchen.address}/settings/device")
+        page.get_by_role("radiogroup", name="Single letters as keys").get_by_role("radio", name="do nothing").click()
+        page.evaluate("document.activeElement.blur()")
+        page.keyboard.press("p")
+        page.keyboard.press("g")
+        self.assertTrue(page.url.endswith("/settings/device"))
+
 
 class FirstMinute(BrowserCase):
     """An empty kitchen: no sign-up, no tour."""

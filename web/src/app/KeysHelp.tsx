@@ -1,5 +1,6 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useState } from 'react'
+import { jump } from './jump'
 import { useKeys } from './keys'
 
 const KEYS = [
@@ -18,6 +19,7 @@ const KEYS = [
   ['s', 'settings (not in a batch)'],
   ['b', 'back to the counter'],
   ['n', 'start a batch (on the counter)'],
+  ['j', 'to the next part of the page; J to the one before'],
   ['?', 'this list'],
 ] as const
 
@@ -28,6 +30,12 @@ export function KeysHelp() {
     '?': () => {
       setOpen(true)
     },
+    j: () => {
+      jump(1)
+    },
+    J: () => {
+      jump(-1)
+    },
   })
   return (
     <Dialog open={open} onClose={setOpen} className="relative z-30">
@@ -35,7 +43,9 @@ export function KeysHelp() {
       <div className="fixed inset-0 grid place-items-center p-4">
         <DialogPanel className="min-w-80 rounded-md border-2 border-enamel bg-raised p-6">
           <DialogTitle className="text-xl">Keys</DialogTitle>
-          <p className="text-quiet">They act while no field has the focus.</p>
+          <p className="text-quiet">
+            They act while no field has the focus; turned off under Settings, this device.
+          </p>
           <dl className="mt-3 grid grid-cols-[3rem_1fr] gap-y-2">
             {KEYS.map(([key, what]) => (
               <div key={key} className="contents">

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react'
+import { keysAct } from '../lib/letters'
 
-/** Single keys that act only while no field has the focus. */
+/** Single keys that act only while no field has the focus, unless they were turned off on this device. */
 export function useKeys(actions: Record<string, () => void>): void {
   const latest = useRef(actions)
   useEffect(() => {
@@ -8,7 +9,7 @@ export function useKeys(actions: Record<string, () => void>): void {
   })
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return
+      if (!keysAct() || event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return
       const action = latest.current[event.key]
       if (action === undefined) return
       event.preventDefault()

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { chooseLight, chosenLight, type Light } from '../../lib/light'
+import { keysAct, letKeysAct } from '../../lib/letters'
 import { Choice } from '../../components/Choice'
 import {
   chooseClock,
@@ -16,6 +17,7 @@ export function ThisDevice() {
   const [system, setSystem] = useState<System>(chosenSystem)
   const [clock, setClock] = useState<Clock>(chosenClock)
   const queries = useQueryClient()
+  const [letters, setLetters] = useState(() => (keysAct() ? 'on' : 'off'))
   const [light, setLight] = useState<Light>(chosenLight)
   return (
     <section aria-labelledby="device">
@@ -52,8 +54,20 @@ export function ThisDevice() {
       />
       <p className="text-[0.95rem] text-quiet">
         For all that is told, on sheets and labels too. What you type stays as you type it, in any unit; what
-        a quarter of an ounce is too much for stays in grams.
+        a a quarter of an ounce it stays in grams.
       </p>
+      <Choice
+        question="Single letters as keys"
+        value={letters}
+        options={[
+          { value: 'on', label: 'act' },
+          { value: 'off', label: 'do nothing' },
+        ]}
+        onChoose={(value) => {
+          letKeysAct(value === 'on')
+          setLetters(value)
+        }}
+      />
       <Choice
         question="Light"
         value={light}

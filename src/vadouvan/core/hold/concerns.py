@@ -40,7 +40,7 @@ class Concern:
 def concerns_of(scenario: HoldScenario, hours: Array) -> tuple[Concern, ...]:
     """Every concern that bears on this hold, at these hours [h]."""
     kept, balance = kept_share(scenario), scenario.balance
-    aims = aim_weights(scenario.hold.aim, balance.paste_kg, scenario.cut.meat_kg)
+    aims = aim_weights(scenario.hold.aim, balance.paste_kg, scenario.cut.meat_kg, scenario.cut.kind.family)
     found = (
         _seasoned(scenario, hours, kept, aims),
         _aroma(scenario, hours, kept),
@@ -204,7 +204,9 @@ def _tenderised(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Conce
 
 def _cured(hours: Array, aims: AimWeights) -> Concern | None:
     """How far a bed of paste has come, where that is the aim."""
-    return None if aims.cure <= 0 else Concern("cured", True, 1 - aims.cure * np.exp(-hours / levels.CURED_H))
+    if aims.cure_share <= 0:
+        return None
+    return Concern("cured", True, 1 - np.exp(-hours / (levels.CURED_H * aims.cure_share)))
 
 
 def _soured(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:

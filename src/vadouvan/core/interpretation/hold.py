@@ -62,7 +62,7 @@ def read_hold(
 
 def _aim(said: HoldInput, cut: Cut | None, mix: MixInterpretation, notes: Notes) -> HoldAim | None:
     """Aim of the hold, if the cook says so; else the mix tells, and that is noted as assumed."""
-    usual = aim_assumed(mix.portions, cut.meat_kg) if cut is not None else "season"
+    usual = aim_assumed(mix.portions, cut) if cut is not None else "season"
     chosen = notes.choice(said.aim, AIMS, (usual, usual), "hold.aim")
     return chosen if said.aim in AIMS else None
 

@@ -53,8 +53,8 @@ export function ThisDevice() {
         }}
       />
       <p className="text-[0.95rem] text-quiet">
-        For all that is told, on sheets and labels too. What you type stays as you type it, in any unit; what
-        a a quarter of an ounce it stays in grams.
+        For all that is told, on sheets and labels too. What you type stays as you type it, in any unit; less
+        than a quarter of an ounce stays in grams.
       </p>
       <Choice
         question="Single letters as keys"

@@ -53,6 +53,7 @@ def _line(path: str, method: str, operation: dict[str, Any]) -> str:
 def _named(kind: str, part: dict[str, Any]) -> str:
     """The schema of a body by its name, or its media type."""
     schema = part.get("schema", {})
+    schema = next((one for one in schema.get("anyOf", ()) if "$ref" in one), schema)  # or nothing
     many = "items" in schema
     name = str((schema.get("items", schema)).get("$ref", "")).rsplit("/", 1)[-1]
     return (f"{name}[]" if many else name) or kind

@@ -1,8 +1,8 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { lazy, StrictMode, Suspense, type ReactNode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { createBrowserRouter, RouterProvider } from 'react-router'
-import { Broken } from './app/Broken'
+import { BrowserRouter, Route, Routes } from 'react-router'
+import { Guarded } from './app/Broken'
 import { DeviceNotice } from './app/DeviceNotice'
 import { KeysHelp } from './app/KeysHelp'
 import { Outbox } from './app/Outbox'
@@ -48,34 +48,40 @@ const counter = (
     <CounterPage />
   </ViewShell>
 )
-const view = (path: string, title: string, page: ReactNode) => ({
-  path,
-  errorElement: <Broken />,
-  element: (
-    <ViewShell title={title}>
-      <Suspense fallback={opening}>{page}</Suspense>
-    </ViewShell>
-  ),
-})
-const router = createBrowserRouter([
-  { path: '/', element: counter, errorElement: <Broken /> },
-  view('/today', 'Today', <TodayPage />),
-  view('/logbook', 'Logbook', <LogbookPage />),
-  view('/pantry', 'Pantry', <PantryPage />),
-  view('/learn', 'Learn', <LearnPage />),
-  view('/cautions', 'Cautions', <CautionsPage />),
-  view('/settings/:part?', 'Settings', <SettingsPage />),
-  {
-    path: '/batch/:identity/:stage?',
-    errorElement: <Broken />,
-    element: (
-      <Suspense fallback={opening}>
-        <BatchPage />
-      </Suspense>
-    ),
-  },
-  { path: '*', element: counter, errorElement: <Broken /> },
-])
+const view = (path: string, title: string, page: ReactNode) => (
+  <Route
+    key={path}
+    path={path}
+    element={
+      <Guarded key={path}>
+        <ViewShell title={title}>
+          <Suspense fallback={opening}>{page}</Suspense>
+        </ViewShell>
+      </Guarded>
+    }
+  />
+)
+const views = (
+  <Routes>
+    {view('/today', 'Today', <TodayPage />)}
+    {view('/logbook', 'Logbook', <LogbookPage />)}
+    {view('/pantry', 'Pantry', <PantryPage />)}
+    {view('/learn', 'Learn', <LearnPage />)}
+    {view('/cautions', 'Cautions', <CautionsPage />)}
+    {view('/settings/:part?', 'Settings', <SettingsPage />)}
+    <Route
+      path="/batch/:identity/:stage?"
+      element={
+        <Guarded key="batch">
+          <Suspense fallback={opening}>
+            <BatchPage />
+          </Suspense>
+        </Guarded>
+      }
+    />
+    <Route path="*" element={<Guarded key="counter">{counter}</Guarded>} />
+  </Routes>
+)
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1 } } })
 const root = document.getElementById('root')
 if (root === null) throw new Error('index.html has no #root')
@@ -86,7 +92,7 @@ createRoot(root).render(
       <TextureDefinitions />
       <DeviceNotice />
       <Outbox />
-      <RouterProvider router={router} />
+      <BrowserRouter>{views}</BrowserRouter>
       <KeysHelp />
     </QueryClientProvider>
   </StrictMode>,

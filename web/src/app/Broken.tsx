@@ -1,9 +1,9 @@
-import { Link, useRouteError } from 'react-router'
+import { Component, type ReactNode } from 'react'
+import { Link } from 'react-router'
 import { deviceRefuses } from '../lib/device'
 
 /** A fault of the page: what was typed is still held, and there is a way on. */
-export function Broken() {
-  const fault = useRouteError()
+function Broken({ fault }: { fault: unknown }) {
   return (
     <main className="grid justify-items-start gap-4 p-8">
       <h1 className="font-slab text-[2rem]">This page broke</h1>
@@ -30,4 +30,21 @@ export function Broken() {
       </div>
     </main>
   )
+}
+
+interface GuardedProps {
+  children: ReactNode
+}
+
+/** A view whose fault takes no other away: what broke is told in its place. */
+export class Guarded extends Component<GuardedProps, { fault: unknown }> {
+  override state: { fault: unknown } = { fault: undefined }
+
+  static getDerivedStateFromError(fault: unknown) {
+    return { fault: fault ?? new Error('Something broke, and did not say what.') }
+  }
+
+  override render() {
+    return this.state.fault === undefined ? this.props.children : <Broken fault={this.state.fault} />
+  }
 }

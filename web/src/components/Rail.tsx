@@ -1,5 +1,5 @@
 import { chosenClock } from '../lib/units'
-import { scaleTime } from 'd3-scale'
+import { timeScale } from '../lib/scale'
 import { useEffect, useRef, useState } from 'react'
 import { hoursLater, hoursOfDay, told } from '../lib/clock'
 import { HANDLE_PX, RailHandle } from './RailHandle'
@@ -68,9 +68,7 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
   const names = width < 700 ? 0 : NAMES_PX
   const span = useRailSpan(spanOf(rows, now), now, frame)
   const { domain } = span
-  const x = scaleTime()
-    .domain(domain)
-    .range([names, width - 8])
+  const x = timeScale(domain, [names, width - 8])
   const step = names === 0 ? NARROW_LANE_PX : LANE_PX
   const height = 26 + Math.max(rows.length, 1) * step + 6
   const mark = Math.max(x(now), names === 0 ? 26 : 0) // the word stays on a narrow screen

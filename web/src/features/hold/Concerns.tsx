@@ -1,4 +1,4 @@
-import { scaleLog } from 'd3-scale'
+import { logScale } from '../../lib/scale'
 import type { Course, HoldWindow } from '../../api/client'
 
 const WIDE = 200
@@ -15,7 +15,7 @@ interface ConcernsProps {
 export function Concerns({ course, window, at }: ConcernsProps) {
   const { hours, concerns, worst } = course
   const first = hours[0] ?? 1
-  const x = scaleLog([first, hours.at(-1) ?? 2], [0, WIDE]).clamp(true)
+  const x = logScale([first, hours.at(-1) ?? 2], [0, WIDE])
   const edges = [window.safe_earliest_hours, window.best.hours, window.safe_latest_hours]
   return (
     <table className="w-full text-[0.95rem]" aria-label="What each hour is worth">

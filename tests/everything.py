@@ -38,6 +38,7 @@ class Ran:
     failed: int
     skipped: int
     seconds: float
+    worked_s: float  # of processor time, with what it started and waited for
 
 
 class Told(unittest.TestResult):
@@ -102,7 +103,7 @@ def in_order(names: Sequence[str]) -> list[str]:
 def ran(name: str) -> Ran:
     """Run one class in this process."""
     os.chdir(ROOT)
-    started = perf_counter()
+    started, worked = perf_counter(), _worked_s()
     if name == DOCTESTS:
         tests = [test for test in found(with_browser=False) if name_of(test) == DOCTESTS]
         suite = unittest.TestSuite(tests)
@@ -114,7 +115,7 @@ def ran(name: str) -> Ran:
     suite.run(result)
     failed = len(result.failures) + len(result.errors) + len(result.unexpectedSuccesses)
     skipped = len(result.skipped) + len(result.expectedFailures)
-    return Ran(name, result.testsRun, failed, skipped, perf_counter() - started)
+    return Ran(name, result.testsRun, failed, skipped, perf_counter() - started, _worked_s() - worked)
 
 
 def main() -> int:
@@ -132,11 +133,11 @@ def main() -> int:
         for future in as_completed([pool.submit(ran, name) for name in names]):
             one = future.result()
             done.append(one)
-            print(f"{'ok' if not one.failed else 'FAILED'} {one.run:4} in {one.seconds:6.1f} s  {one.name}", flush=True)
+            how = f"in {one.seconds:6.1f} s, {one.worked_s:6.1f} s of processor time"
+            print(f"{'ok' if not one.failed else 'FAILED'} {one.run:4} {how}  {one.name}", flush=True)
     failed, skipped = sum(one.failed for one in done), sum(one.skipped for one in done)
     run = sum(one.run for one in done)
-    used = sum(resource.getrusage(who).ru_utime + resource.getrusage(who).ru_stime for who in _WHO)
-    print(f"{perf_counter() - started:.0f} s on the clock, {used:.0f} s of processor time")
+    print(f"{perf_counter() - started:.0f} s on the clock, {_worked_s():.0f} s of processor time")
     for one in done:
         if one.failed:
             print(f"failed: {one.name}")
@@ -144,7 +145,10 @@ def main() -> int:
     return 0 if failed == 0 and run > 0 else 1
 
 
-_WHO = (resource.RUSAGE_SELF, resource.RUSAGE_CHILDREN)
+def _worked_s() -> float:
+    used = [resource.getrusage(who) for who in (resource.RUSAGE_SELF, resource.RUSAGE_CHILDREN)]
+    return sum(one.ru_utime + one.ru_stime for one in used)
+
 
 if __name__ == "__main__":
     sys.exit(main())

@@ -246,6 +246,7 @@ class Amounts(unittest.TestCase):
         for text, grams in (
             ("1 (1-inch) piece ginger, peeled", 15.2),
             ("one 2-inch knob of ginger", 30.5),
+            ("2 x 2cm pieces of ginger", 24.0),
             ("1 14-ounce can coconut milk", 396.9),
             ("8 fluid ounces buttermilk", 243.7),
             ("1 gallon water", 3777.0),

@@ -32,6 +32,9 @@ _PACKED = re.compile(
 _COUNT_BEFORE_PACK = re.compile(
     rf"^(?P<count>\d+|an?|one|two|three)\s+{_PACK}(?=\(){_SIZE}(?:of\s+)?(?P<name>.+)$", re.IGNORECASE
 )
+_SO_LONG = re.compile(
+    r"^(?P<count>\d{1,2})\s*[x×]\s*(?P<length>\d+(?:[.,]\d+)?)\s*-?(?P<unit>cm|mm|inch|in)\b", re.IGNORECASE
+)
 _PIECE = re.compile(r"\b(?:-?\s*)(?:piece|pieces|length|lengths)\s+(?:of\s+)?(?=[a-z])", re.IGNORECASE)
 _THUMB = re.compile(r"\bthumb(?:-?sized?)?(?:\s+piece)?(?:\s+of)?\s+", re.IGNORECASE)
 _SUM = re.compile(r"^(?:\+|plus\b|and\b|&)\s*(?=[\d½¼¾⅓⅔]|a\b|one\b|half\b|two\b)", re.IGNORECASE)
@@ -68,10 +71,15 @@ def tidied(text: str) -> Tidied:
     text = without_bullet(text)
     bare = _ABOUT.sub("", text)
     about = bare != text
-    bare = _OTHER_UNITS.sub("", _JOINED.sub(r"\1 \2", bare))
+    bare = _OTHER_UNITS.sub("", _JOINED.sub(r"\1 \2", _SO_LONG.sub(_together, bare)))
     bare, rough = plainly_said(bare)
     bare = _PIECE.sub(" ", _THUMB.sub("knob ", bare)).strip()
     return Tidied(_summed(_unpacked(bare)), about or rough)
+
+
+def _together(found: re.Match[str]) -> str:
+    """Pieces of one length, end to end: "2 x 3 cm pieces" are 6 cm."""
+    return f"{int(found['count']) * float(found['length'].replace(',', '.')):g} {found['unit']}"
 
 
 def _unpacked(text: str) -> str:

@@ -36,6 +36,7 @@ READ = (
     ("1 tsp pepper, cayenne", "cayenne"),
     # an amount behind its name
     ("fish sauce, 2 tbsp", "fish_sauce"),
+    ("Ginger (grated): 1 tbsp", "ginger_fresh"),
     ("Honey: 30 g", "honey"),
     ("lemon juice from 1 lemon", "lemon_juice"),
     # zest or juice by what stands behind
@@ -514,6 +515,19 @@ class Cuts(unittest.TestCase):
                 named = cut_named(text, KITCHEN.cuts)
                 assert named is not None
                 self.assertEqual((named.kind, named.shape, named.thickness), (kind, shape, thickness))
+        for text, kind, shape, thickness, side in (
+            ("800g beef sirloin cut into 3 cm cubes", "beef_sirloin", "cube", "3 cm", ""),
+            ("1½ pounds boneless chicken thighs, cut into 1½-inch pieces", "chicken_thigh", "", "", "1½ inch"),
+            ("1 kg lamb leg, in 4cm chunks", "lamb_shoulder_cubes", "", "4cm", ""),
+        ):
+            with self.subTest(text):
+                named = cut_named(text, KITCHEN.cuts)
+                assert named is not None
+                self.assertEqual((named.kind, named.shape, named.thickness, named.side), (kind, shape, thickness, side))
+        flat = read_any("600 g salmon fillet, cut into 4 cm pieces\n2 tbsp soy sauce", KITCHEN).draft
+        found = judged(flat).reading
+        self.assertEqual((flat.cut.width, flat.cut.length, found.problems), ("4 cm", "4 cm", []))
+        self.assertIn("about 13 pieces", found.assumed["cut.pieces"])
         self.assertIsNone(cut_named("1 kg pork tenderloin, sliced", KITCHEN.cuts))
         self.assertIsNone(cut_named("400 g beef sirloin, thinly sliced", KITCHEN.cuts))
         strips = judged(Draft(cut=CutInput(kind="turkey_breast", mass="600 g", shape="strip"))).reading

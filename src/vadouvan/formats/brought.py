@@ -10,4 +10,12 @@ def cut_input(named: CutNamed | None) -> CutInput:
     """A cut that a line names; nothing said where none does."""
     if named is None:
         return CutInput()
-    return CutInput(kind=named.kind, mass=named.mass, shape=named.shape, thickness=named.thickness, pieces=named.pieces)
+    return CutInput(
+        kind=named.kind,
+        mass=named.mass,
+        shape=named.shape,
+        thickness=named.thickness,
+        width=named.side,
+        length=named.side,
+        pieces=named.pieces,
+    )

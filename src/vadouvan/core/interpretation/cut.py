@@ -71,6 +71,8 @@ def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
         return None
     if pieces is None:
         piece_kg = _slice_kg(kind, thickness_m) if sliced else usual_piece_kg(kind, shape, thickness_m, bone_share)
+        if width_m and length_m and shape == "slab":  # of a told length and width: as many as there are of that size
+            piece_kg = kind.density_kg_per_m3 * thickness_m * width_m * length_m
         pieces = _assumed_pieces("slices" if sliced else shape, meat_kg, piece_kg, notes)
     cut = Cut(
         kind=kind,

@@ -100,6 +100,9 @@ _TURNED = re.compile(
     r"^(?P<name>[^\W\d_][^\d,:()½¼¾⅓⅔]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(?:x\s*)?"
     r"(?P<amount>[\d½¼¾⅓⅔][^,]*?)\)?(?P<tail>,.*)?$"
 )
+_STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
+    r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
+)
 MOST_KG = 10.0
 MOST_QUALIFYING = 3  # words beside a name that can make another ingredient of it
 ABOUT = 0.15  # "about" widens an amount by so much either way
@@ -209,6 +212,9 @@ def amount_first(text: str) -> str:
     taken = re.match(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", text, re.IGNORECASE)
     if taken:
         return f"{taken[1]} of {taken[2]}"
+    beside = _STATE_BESIDE.match(text)
+    if beside:
+        return f"{beside['amount']} {beside['name'].strip()}, {beside['state']}"
     turned = _TURNED.match(text)
     if turned is None or leading_number(turned["name"]) is not None:
         return text

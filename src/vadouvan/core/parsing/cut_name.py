@@ -17,7 +17,7 @@ from rapidfuzz import fuzz, process
 
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.measures.quantity import MASS, quantity
+from vadouvan.core.measures.quantity import MASS, SIDE, quantity
 from vadouvan.errors import InputError
 
 _THICK = re.compile(r"^(?P<name>.*), (?P<thickness>[^,]{1,40}) thick$", re.DOTALL)
@@ -81,10 +81,8 @@ _OPTIONAL = frozenset((
 _INTO = r"(?:,?\s*(?:thinly |thickly )?(?:cut|sliced)?\s*(?:up\s+)?(?:in|into)?\s*(?:thin|thick|long|even|wide)?\s*)"
 _CUT_INTO = (
     (re.compile(rf"{_INTO}\b(?:strips?|batons?|ribbons?)\b", re.IGNORECASE), "strip"),
-    (
-        re.compile(rf"{_INTO}\b(?:medallions?|slices?|slabs?|steaks?|rounds?|escalopes?|sliced)\b", re.IGNORECASE),
-        "slab",
-    ),
+    (re.compile(rf"{_INTO}\b(?:medallions?|slices?|sliced|slabs?|steaks?|escalopes?)\b", re.IGNORECASE), "slab"),
+    (re.compile(rf"{_INTO}\b(?:cubes?|chunks?|dice|diced|cubed)\b", re.IGNORECASE), "cube"),
 )
 LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
 LEAST_GUESSED, SURE = 5, 84.0
@@ -100,6 +98,7 @@ class CutNamed:
     thickness: str = ""
     pieces: str = ""
     shape: str = ""
+    side: str = ""  # length and width of pieces that are no thicker than the whole cut
 
 
 def line_of(mass: str, kind: CutKind, thickness: str) -> str:
@@ -117,7 +116,21 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     if figures is None:
         return None
     kind = _meant(figures.words, cuts)
-    return figures.of(kind) if kind is not None else _cut_up(figures, cuts)
+    named = figures.of(kind) if kind is not None else _cut_up(figures, cuts)
+    return named if named is None or not figures.is_into else _in_pieces(named, cuts[named.kind])
+
+
+def _in_pieces(named: CutNamed, kind: CutKind) -> CutNamed:
+    """A cut in pieces of a told edge: cubes, or flat pieces of a cut that is thinner than their edge."""
+    if kind.shape == "cube" or named.shape or not named.thickness:
+        return named
+    try:
+        edge_m = quantity(named.thickness, SIDE, field="cut.width_mm")
+    except InputError:
+        return named
+    if edge_m <= kind.thickness_high_m:
+        return replace(named, shape="cube", pieces="")
+    return replace(named, thickness="", side=named.thickness, pieces="")
 
 
 def _cut_up(figures: _Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
@@ -125,10 +138,12 @@ def _cut_up(figures: _Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     for word, shape in _CUT_INTO:
         found = word.search(figures.words)
         kind = _meant(word.sub(" ", figures.words), cuts) if found is not None else None
-        if kind is None or (shape == "slab" and not figures.size and not _slab_as_usual(figures.words, cuts[kind])):
+        if kind is None or not (figures.size or shape == "strip" or _slab_as_usual(shape, figures.words, cuts[kind])):
             continue
         named = figures.of(kind)
         if named is not None:
+            if shape == "cube":
+                return _in_pieces(named, cuts[kind])
             return replace(named, shape=shape if shape != cuts[kind].shape else "")
     return None
 
@@ -154,9 +169,9 @@ def _ends_in(name: str, said: frozenset[str]) -> bool:
     return said <= frozenset(words) and words[-1] in said
 
 
-def _slab_as_usual(words: str, kind: CutKind) -> bool:
+def _slab_as_usual(shape: str, words: str, kind: CutKind) -> bool:
     """Whether slices of a thickness that is not told are as thick as the table has this cut."""
-    return kind.shape == "slab" and re.search(r"\bthin", words, re.IGNORECASE) is None
+    return shape == kind.shape == "slab" and re.search(r"\bthin", words, re.IGNORECASE) is None
 
 
 @dataclass(frozen=True)
@@ -169,6 +184,7 @@ class _Figures:
     is_counted: bool
     size: str
     is_each: bool
+    is_into: bool
 
     def of(self, kind: str) -> CutNamed | None:
         """So much of a cut; nothing if no kitchen has so little or so much of it."""
@@ -206,9 +222,7 @@ def _figures(text: str) -> _Figures | None:
         return None
     is_one = re.match(r"^\s*(?:an?|whole|rack|side)\b", text, re.IGNORECASE) is not None
     count = int(counted.group(1)) if counted else 1 if is_one else None
-    return _Figures(
-        plain, weight, count, counted is not None, size["size"].strip() if size else "", each_of is not None
-    )
+    return _Figures(plain, weight, count, counted is not None, _size_said(size), each_of is not None, _is_into(text))
 
 
 def meat_among(lines: Sequence[str], cuts: Mapping[str, CutKind]) -> tuple[int | None, CutNamed | None]:
@@ -217,6 +231,16 @@ def meat_among(lines: Sequence[str], cuts: Mapping[str, CutKind]) -> tuple[int |
     if not found:
         return None, None
     return next(((place, named) for place, named in found if cuts[named.kind].is_animal), found[0])
+
+
+def _size_said(size: re.Match[str] | None) -> str:
+    """A size as it was written, "1½-inch" with a gap."""
+    return "" if size is None else re.sub(r"\s*-\s*", " ", size["size"]).strip()
+
+
+def _is_into(text: str) -> bool:
+    """Whether the meat is cut into pieces whose edge is told, and not as thick as is told."""
+    return re.search(r"\b(?:in|into)\b[^,;]*\b(?:pieces|chunks|cubes|dice)\b", text, re.IGNORECASE) is not None
 
 
 @dataclass(frozen=True)

@@ -37,6 +37,7 @@ _OTHER_PARTS = frozenset(("ingredients", "meat"))
 _STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|you will need|the)\b", re.IGNORECASE)
 _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
+    r"|^(?:directions|instructions|method|steps|notes?|preparation|equipment)\s*:"
     r"|^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn)\b|^\(",
     re.IGNORECASE,
 )

@@ -47,6 +47,7 @@ class Retold(unittest.TestCase):
             ("12 g of browning sugar to the square metre", "12 g of browning sugar to the square metre"),
             ("Sat 00:05 and 12:00, 23:59", "Sat 12:05 am and 12:00 pm, 11:59 pm"),
             ("2 h 10, 1:1.4", "2 h 10, 1:1.4"),
+            ("4 x 200 g, 30 mm x 40 mm", "4 x 7.1 oz, 1 1/8 in x 1 5/8 in"),
             ('"250 g" comes to 250 g', '"250 g" comes to 8.8 oz'),
         ):
             with self.subTest(told):

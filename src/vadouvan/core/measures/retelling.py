@@ -19,7 +19,7 @@ CLOCKS: tuple[Clock, ...] = ("24", "12")
 
 _N = r"\d+(?:,\d{3})*(?:\.\d+)?"
 _QUANTITY = re.compile(
-    rf"(?<![\w.,/])(?:(?P<low>{_N})\s*(?P<joint>to|and|or|x|–)\s*)?(?P<high>{_N})(?P<gap>\s?)"
+    rf"(?<![\w.,/])(?:(?P<low>{_N})\s*(?P<joint>to|and|or|–)\s*)?(?P<high>{_N})(?P<gap>\s?)"
     r"(?P<unit>kg|g|mm|cm²|cm|ml|°C|C)(?![\w²])(?!\s?/)(?!\s(?:a|per|to the|in a) (?:kilogram|kilo|kg|square|litre))",
 )
 _QUOTED = re.compile(r"\"[^\"]*\"|“[^”]*”")

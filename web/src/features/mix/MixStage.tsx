@@ -90,7 +90,7 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
   }
   const tooMany = faultOf(batch, 'mix')
   return (
-    <div className="wide:flex wide:max-h-[calc(100dvh-13.2rem)] wide:flex-col">
+    <div className="wide:flex wide:max-h-[calc(100dvh-14.4rem)] wide:flex-col">
       <QuantityBar batch={batch} onMakeEnough={onMakeEnough} />
       {judgement.mix?.household.map((says) => (
         <p key={says} className="mb-1 border-l-4 border-stop pl-2 font-semibold">

@@ -6,11 +6,12 @@ from pydantic import BaseModel
 
 from vadouvan.core.advice.amounts import Amounts, NewLine
 from vadouvan.core.advice.corrections import Correction, CorrectionEffect
-from vadouvan.core.advice.scaling import Scaled
+from vadouvan.core.advice.scaling import MoreId, Scaled
 from vadouvan.core.advice.swaps import SwapOffer
 from vadouvan.core.draft.typed import CompanionInput
 from vadouvan.core.figure import number_told
 from vadouvan.core.mix.measure import weighed_parts
+from vadouvan.core.mix.solver import Aim
 
 
 class NewLineOut(BaseModel):
@@ -26,7 +27,7 @@ class NewLineOut(BaseModel):
 class AimReachedOut(BaseModel):
     """One aim, and what these amounts bring of it."""
 
-    aim: str
+    aim: Aim
     wanted: float
     got: float
     unit: str
@@ -85,7 +86,7 @@ class SwapOut(BaseModel):
 class MoreOut(BaseModel):
     """A way to have as much mix as the new shape takes."""
 
-    id: str
+    id: MoreId
     says: str
     lines: list[NewLineOut]
 

@@ -165,7 +165,7 @@ def _steps(judgement: Judgement) -> Iterator[str]:
     for step in judgement.steps:
         lasts = f" ({number_told(step.minutes)} min)" if step.minutes > 0 else ""
         yield f"{step.says}{lasts}"
-        if step.id == "contact":
+        if step.kind == "contact":
             yield judgement.sentence
             if judgement.salt_line:
                 yield judgement.salt_line

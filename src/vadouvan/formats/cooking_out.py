@@ -7,8 +7,9 @@ from datetime import datetime
 from pydantic import BaseModel
 
 from vadouvan.core.cooking.doneness import guidance_for
-from vadouvan.core.cooking.sauce import Sauce
+from vadouvan.core.cooking.sauce import Sauce, SauceFate
 from vadouvan.core.cooking.stages import CookStage
+from vadouvan.core.cooking.surface import ToldKind
 from vadouvan.core.judgement.beside import of_the_fire
 from vadouvan.core.judgement.fire import FireJudgement
 from vadouvan.core.judgement.judge import Judgement
@@ -25,7 +26,7 @@ class ToldOut(BaseModel):
     """Something to mind at the fire."""
 
     id: str
-    kind: str
+    kind: ToldKind
     says: str
 
 
@@ -37,7 +38,7 @@ class SauceOut(BaseModel):
     salt_pct: float
     dilution_g: float
     yield_g: float
-    verdict: str
+    verdict: SauceFate
     says: str
 
 

@@ -7,6 +7,8 @@ from collections.abc import Iterable
 from pydantic import BaseModel
 
 from vadouvan.core.figure import hours_told
+from vadouvan.core.hold.concerns import ConcernName
+from vadouvan.core.hold.remarks import RemarkKind
 from vadouvan.core.hold.telling import told_at
 from vadouvan.core.hold.time_course import TimeCourse
 from vadouvan.core.hold.worded import named
@@ -15,7 +17,7 @@ from vadouvan.core.hold.worded import named
 class ConcernOut(BaseModel):
     """Worth of each hour of the course by one concern, from 0 to 1; rising ones get better with the hours."""
 
-    id: str
+    id: ConcernName
     name: str
     rises: bool
     worth: list[float]
@@ -46,7 +48,7 @@ class RemarkOut(BaseModel):
     """A remark on the hold; ``kind`` is note, warn or stop."""
 
     id: str
-    kind: str
+    kind: RemarkKind
     says: str
 
 

@@ -12,9 +12,9 @@ from typing import Any
 
 from pydantic import BaseModel
 
-from vadouvan.core.clock.chain import PlanStep
+from vadouvan.core.clock.chain import DeedKind, Place, PlanStep, Zone
 from vadouvan.core.figure import Figure, hours_told
-from vadouvan.core.hold.limits import Limit
+from vadouvan.core.hold.limits import Basis, Limit
 from vadouvan.core.hold.telling import why_not_longer, why_not_now
 from vadouvan.core.hold.window import Edge, Window
 from vadouvan.core.judgement.judge import Judgement
@@ -76,7 +76,7 @@ class LimitOut(BaseModel):
     limit: str
     hours: float
     says: str
-    basis: str
+    basis: Basis
 
 
 class EdgeOut(BaseModel):
@@ -130,15 +130,16 @@ class StopOut(BaseModel):
 
 
 class PlanStepOut(BaseModel):
-    """One step on the clock; ``waits_for`` is the id of the step before it."""
+    """One step on the clock; ``kind`` is what it is, ``waits_for`` the id of the step before it."""
 
     id: str
+    kind: DeedKind
     says: str
     at: datetime
     minutes: float
     hands_on: bool
-    place: str
-    zone: str
+    place: Place
+    zone: Zone
     waits_for: str
 
 
@@ -374,6 +375,7 @@ def _plan(plan: Plan, judgement: Judgement) -> PlanOut:
 def _plan_step(step: PlanStep) -> PlanStepOut:
     return PlanStepOut(
         id=step.id,
+        kind=step.kind,
         says=step.says,
         at=step.at,
         minutes=step.minutes,

@@ -12,6 +12,7 @@ from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.judgement.judge import Judgement
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
+from vadouvan.core.mix.making import MakingId, StepKind
 from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.mix.need import Sufficiency
 from vadouvan.core.mix.span import SaltSpan
@@ -80,10 +81,10 @@ class SaltOfferOut(BaseModel):
 class MakingStepOut(BaseModel):
     """One step of making the mix, or something to mind; ``kind`` is note, warn or stop."""
 
-    id: str
+    id: MakingId
     says: str
     minutes: float
-    kind: str
+    kind: StepKind
     hands_on: bool
 
 

@@ -4,12 +4,15 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass
+from typing import Literal
 
 import numpy as np
 from pydantic import BaseModel
 
 from vadouvan.core.constants import DIFFUSIVITY_LOG_SD, ENZYME_LOG_SD, SALT_TASTE_LOG_SD
+from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.draft.typed import CutInput
 from vadouvan.core.figure import hours_told
 from vadouvan.core.measures.quantity import THICKNESS, quantity
@@ -123,9 +126,9 @@ class EntryOut(BaseModel):
     held: str
     verdicts: dict[str, str]
     steps: dict[str, int]
-    shape: str
-    bone: str
-    cover: str
+    shape: ShapeName | Literal[""]
+    bone: Bone | Literal[""]
+    cover: Cover | Literal[""]
     thickness_mm: float | None
     eaters: int
     note: str

@@ -90,7 +90,7 @@ def _label(identity: str, name: str, judgement: Judgement, plan: Plan) -> BagLab
         batch=name or "Unnamed batch",
         meat_told=_meat(cut) if cut else "",
         went_in=_moment(plan.contact_at),
-        turns=", ".join(_moment(step.at) for step in judgement.steps if step.id.startswith("turn-")),
+        turns=", ".join(_moment(step.at) for step in judgement.steps if step.kind == "turn"),
         comes_out=_moment(plan.pull_at),
         not_after=_moment(plan.pull_until),
         table=_moment(plan.meal.at),

@@ -10,7 +10,8 @@ from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.mix.measure import weighed_parts
 from vadouvan.core.weighing.advice import ScaleAdvice
 from vadouvan.core.weighing.event import EventKind
-from vadouvan.core.weighing.lines import LineToWeigh, next_line
+from vadouvan.core.weighing.lines import LineToWeigh, State, WhichBowl, next_line
+from vadouvan.core.weighing.rules import Phase
 from vadouvan.core.weighing.session import Session, probe_forecast, questions_of
 from vadouvan.core.weighing.state import AddedLine, WeighState
 from vadouvan.core.weighing.telling import told_of
@@ -26,12 +27,12 @@ class WeighLineOut(BaseModel):
     target_g: float
     tolerance_g: float
     guards: str
-    bowl: str
+    bowl: WhichBowl
     spoon: str
     weighed_g: float
     tares_g: list[float]
     left_g: float
-    state: str
+    state: State
     by_spoon: bool
 
 
@@ -84,7 +85,7 @@ class WeighOut(BaseModel):
     """A batch at the counter; ``number`` is that of the last press, which the next one has to name."""
 
     number: int
-    phase: str
+    phase: Phase
     lines: list[WeighLineOut]
     current: str | None
     undecided: list[str]

@@ -1511,8 +1511,11 @@ export interface components {
          * @description One aim, and what these amounts bring of it.
          */
         AimReachedOut: {
-            /** Aim */
-            aim: string;
+            /**
+             * Aim
+             * @enum {string}
+             */
+            aim: "salt" | "sugar" | "acid" | "heat" | "total";
             /** Got */
             got: number;
             /** Met */
@@ -1744,16 +1747,22 @@ export interface components {
         CautionOut: {
             /** Id */
             id: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "note" | "warn" | "stop";
             /** Says */
             says: string;
             /** Source */
             source: string;
             /** Standing */
             standing: string;
-            /** Where */
-            where: string;
+            /**
+             * Where
+             * @enum {string}
+             */
+            where: "cut" | "mix" | "hold" | "fire" | "all";
         };
         /**
          * ChangeBody
@@ -1926,8 +1935,11 @@ export interface components {
          * @description Worth of each hour of the course by one concern, from 0 to 1; rising ones get better with the hours.
          */
         ConcernOut: {
-            /** Id */
-            id: string;
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "seasoned" | "aroma" | "tenderised" | "cured" | "soured" | "salty" | "sour" | "soft" | "texture";
             /** Name */
             name: string;
             /** Rises */
@@ -2154,15 +2166,24 @@ export interface components {
          * @description A cut that a line may mean, as an answer about the cut.
          */
         CutMeantOut: {
-            /** Bone */
-            bone: string;
-            /** Cover */
-            cover: string;
+            /**
+             * Bone
+             * @enum {string}
+             */
+            bone: "none" | "face" | "edge" | "ribs" | "core";
+            /**
+             * Cover
+             * @enum {string}
+             */
+            cover: "none" | "skin" | "fat" | "rind" | "membrane" | "shell";
             cut: components["schemas"]["CutInput"];
             /** Name */
             name: string;
-            /** Shape */
-            shape: string;
+            /**
+             * Shape
+             * @enum {string}
+             */
+            shape: "slab" | "strip" | "cylinder" | "cube" | "cuboid" | "ball" | "irregular";
             /** Thickness Mm */
             thickness_mm: number;
         };
@@ -2176,18 +2197,27 @@ export interface components {
              * @default []
              */
             also_called: string[];
-            /** Bone */
-            bone: string;
-            /** Cover */
-            cover: string;
+            /**
+             * Bone
+             * @enum {string}
+             */
+            bone: "none" | "face" | "edge" | "ribs" | "core";
+            /**
+             * Cover
+             * @enum {string}
+             */
+            cover: "none" | "skin" | "fat" | "rind" | "membrane" | "shell";
             /** Id */
             id: string;
             /** Name */
             name: string;
             /** Own */
             own: boolean;
-            /** Shape */
-            shape: string;
+            /**
+             * Shape
+             * @enum {string}
+             */
+            shape: "slab" | "strip" | "cylinder" | "cube" | "cuboid" | "ball" | "irregular";
             /** Species */
             species: string;
         };
@@ -2377,11 +2407,11 @@ export interface components {
          */
         EntryOut: {
             /** Bone */
-            bone: string;
+            bone: ("none" | "face" | "edge" | "ribs" | "core") | "";
             /** Changed */
             changed: string[];
             /** Cover */
-            cover: string;
+            cover: ("none" | "skin" | "fat" | "rind" | "membrane" | "shell") | "";
             /** Cut */
             cut: string;
             /** Eaten On */
@@ -2405,7 +2435,7 @@ export interface components {
             /** School */
             school: string;
             /** Shape */
-            shape: string;
+            shape: ("slab" | "strip" | "cylinder" | "cube" | "cuboid" | "ball" | "irregular") | "";
             /** Species */
             species: string;
             /** Steps */
@@ -3227,8 +3257,11 @@ export interface components {
          * @description A limit, its hour and its words.
          */
         LimitOut: {
-            /** Basis */
-            basis: string;
+            /**
+             * Basis
+             * @enum {string}
+             */
+            basis: "salt" | "acid" | "enzyme" | "quality" | "safety" | "aroma";
             /** Hours */
             hours: number;
             /** Limit */
@@ -3375,10 +3408,16 @@ export interface components {
         MakingStepOut: {
             /** Hands On */
             hands_on: boolean;
-            /** Id */
-            id: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "lift" | "fry" | "simmer" | "reduce" | "cool" | "cool-first" | "ice" | "pound" | "burns" | "stains" | "alcohol" | "set-aside" | "vessel" | "first";
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "note" | "warn" | "stop";
             /** Minutes */
             minutes: number;
             /** Says */
@@ -3520,8 +3559,11 @@ export interface components {
          * @description A way to have as much mix as the new shape takes.
          */
         MoreOut: {
-            /** Id */
-            id: string;
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "everything" | "neutral";
             /** Lines */
             lines: components["schemas"]["NewLineOut"][];
             /** Says */
@@ -3973,7 +4015,7 @@ export interface components {
         };
         /**
          * PlanStepOut
-         * @description One step on the clock; ``waits_for`` is the id of the step before it.
+         * @description One step on the clock; ``kind`` is what it is, ``waits_for`` the id of the step before it.
          */
         PlanStepOut: {
             /**
@@ -3985,16 +4027,27 @@ export interface components {
             hands_on: boolean;
             /** Id */
             id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "lift" | "fry" | "simmer" | "reduce" | "cool" | "cool-first" | "ice" | "pound" | "burns" | "stains" | "alcohol" | "set-aside" | "vessel" | "first" | "shop" | "thaw-out" | "thaw" | "prepare" | "weigh" | "contact" | "turn" | "freeze" | "pull" | "dries" | "brine-rest" | "travels" | "temper" | "wait" | "heat-up" | "cook" | "brush" | "rest" | "keep-warm" | "serve" | "coat" | "glaze" | "pot" | "moment" | "boil-mix" | "reduce-clean" | "sauce" | "dip" | "finish" | "own" | "frozen-out" | "frozen-thawed" | "frozen-pull" | "frozen-serve" | "freeze-cooked";
             /** Minutes */
             minutes: number;
-            /** Place */
-            place: string;
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "shop" | "counter" | "fridge" | "freezer" | "cold box" | "stove" | "oven" | "grill" | "table";
             /** Says */
             says: string;
             /** Waits For */
             waits_for: string;
-            /** Zone */
-            zone: string;
+            /**
+             * Zone
+             * @enum {string}
+             */
+            zone: "none" | "frozen" | "cold" | "warm" | "hot";
         };
         /**
          * PlateOut
@@ -4118,8 +4171,11 @@ export interface components {
         RemarkOut: {
             /** Id */
             id: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "note" | "warn";
             /** Says */
             says: string;
         };
@@ -4245,8 +4301,11 @@ export interface components {
             salt_pct: number;
             /** Says */
             says: string;
-            /** Verdict */
-            verdict: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "serve" | "dilute" | "discard" | "along";
             /** Yield G */
             yield_g: number;
         };
@@ -4583,10 +4642,16 @@ export interface components {
          * @description Fate of one thing of an archive: ``says`` completes a sentence that begins with its name.
          */
         TakenOut: {
-            /** Fate */
-            fate: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Fate
+             * @enum {string}
+             */
+            fate: "new" | "same" | "added_to" | "beside" | "kept" | "replaced";
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "batch" | "ingredient" | "cut" | "settings";
             /** Name */
             name: string;
             /** Says */
@@ -4689,8 +4754,11 @@ export interface components {
         ToldOut: {
             /** Id */
             id: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "note" | "warn" | "stop";
             /** Says */
             says: string;
         };
@@ -4859,8 +4927,11 @@ export interface components {
             meat_g: number | null;
             /** Number */
             number: number;
-            /** Phase */
-            phase: string;
+            /**
+             * Phase
+             * @enum {string}
+             */
+            phase: "weigh" | "taste" | "set_aside" | "contact" | "hold" | "out";
             /** Planned Aside G */
             planned_aside_g: number;
             /** Planned Meat G */
@@ -4897,8 +4968,11 @@ export interface components {
          * @description A line at the scale; ``left_g`` counts down to nothing and below.
          */
         WeighLineOut: {
-            /** Bowl */
-            bowl: string;
+            /**
+             * Bowl
+             * @enum {string}
+             */
+            bowl: "main" | "first";
             /** By Spoon */
             by_spoon: boolean;
             /** Guards */
@@ -4911,8 +4985,11 @@ export interface components {
             name: string;
             /** Spoon */
             spoon: string;
-            /** State */
-            state: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "open" | "short" | "within" | "over" | "skipped" | "left out";
             /** Tares G */
             tares_g: number[];
             /** Target G */

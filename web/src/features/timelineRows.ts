@@ -20,7 +20,7 @@ export function timelineRowsOf(batches: Batch[]): TimelineRow[] {
         meal: new Date(plan.meal_at),
         ends: window.latest.says,
         ticks: plan.steps
-          .filter((step) => step.hands_on && step.id !== 'serve')
+          .filter((step) => step.hands_on && step.kind !== 'serve')
           .map((step) => ({ at: new Date(step.at), says: step.says })),
         movable: movable(plan),
       },

@@ -11,6 +11,8 @@ from pydantic import BaseModel
 from vadouvan.api.context import Context, Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
 from vadouvan.api.told_in import AsRead
+from vadouvan.core.cut.cover import Cover
+from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.judgement.judge import unjudged
 from vadouvan.core.weighing.as_weighed import locked_parts_changed
@@ -79,9 +81,9 @@ class CutMeantOut(BaseModel):
     """A cut that a line may mean, as an answer about the cut."""
 
     name: str
-    shape: str
-    bone: str
-    cover: str
+    shape: ShapeName
+    bone: Bone
+    cover: Cover
     thickness_mm: float
     cut: CutInput
 

@@ -9,7 +9,7 @@ from pydantic import BaseModel
 
 from vadouvan.api.context import Here
 from vadouvan.core.judgement.caution_triggers import cautions_of
-from vadouvan.core.kitchen.caution import Caution
+from vadouvan.core.kitchen.caution import Caution, CautionKind, Where
 from vadouvan.core.kitchen.kitchen import Kitchen
 
 router = APIRouter(prefix="/api/cautions", tags=["cautions"])
@@ -19,8 +19,8 @@ class CautionOut(BaseModel):
     """One caution, where it applies, and what it rests on."""
 
     id: str
-    kind: str
-    where: str
+    kind: CautionKind
+    where: Where
     says: str
     source: str
     standing: str

@@ -15,7 +15,7 @@ from starlette.background import BackgroundTask
 from vadouvan.api.context import Context, Here
 from vadouvan.api.routers.tasting import learn
 from vadouvan.core.snapshot.kitchen import KitchenSnapshot
-from vadouvan.core.snapshot.merging import FATES, Merge, merged
+from vadouvan.core.snapshot.merging import FATES, Fate, Merge, ThingKind, merged
 from vadouvan.errors import InputError
 from vadouvan.formats.archive.container import LARGEST_ARCHIVE_BYTES, too_large
 from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_archive
@@ -32,9 +32,9 @@ _BODY = {"requestBody": {"content": {"application/octet-stream": {"schema": {"ty
 class TakenOut(BaseModel):
     """Fate of one thing of an archive: ``says`` completes a sentence that begins with its name."""
 
-    kind: str
+    kind: ThingKind
     name: str
-    fate: str
+    fate: Fate
     says: str
 
 

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from pydantic import BaseModel, Field
 
+from vadouvan.core.cut.cover import Cover
+from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.draft.merging import Side
 from vadouvan.core.draft.typed import Draft
 from vadouvan.formats.judgement import JudgementShown
@@ -93,9 +95,9 @@ class CutOut(BaseModel):
     id: str
     name: str
     species: str
-    shape: str
-    bone: str
-    cover: str
+    shape: ShapeName
+    bone: Bone
+    cover: Cover
     own: bool
     also_called: list[str] = []
 

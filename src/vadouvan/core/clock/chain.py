@@ -8,37 +8,69 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Literal
 
 from vadouvan.core.clock.routine import A_STEP, Routine, later, on_a_step
+from vadouvan.core.mix.making import MakingId
 
 Place = Literal["shop", "counter", "fridge", "freezer", "cold box", "stove", "oven", "grill", "table"]
 Zone = Literal["none", "frozen", "cold", "warm", "hot"]
+DeedKind = Literal[
+    MakingId,
+    "shop", "thaw-out", "thaw", "prepare", "weigh", "contact", "turn", "freeze",
+    "pull", "dries", "brine-rest", "travels", "temper", "wait", "heat-up", "cook", "brush", "rest", "keep-warm",
+    "serve", "coat", "glaze", "pot", "moment", "boil-mix", "reduce-clean", "sauce", "dip", "finish", "own",
+    "frozen-out", "frozen-thawed", "frozen-pull", "frozen-serve", "freeze-cooked",
+]  # fmt: skip
+"""What a step on the clock is, whatever it says: rules ask for this, never for its id or its words."""
 
 FIVE = 5.0
 LONGEST_WAIT = timedelta(days=2)  # hands have to be free at some time within it
 LEAST_MIN = 5.0  # shorter ones follow each other without harm
+LEAVES_ROOM: frozenset[DeedKind] = frozenset({"cook", "shop"})
+
+
+def step_id(kind: DeedKind, of: str = "") -> str:
+    """The id of a step within its plan: its kind, and which of several it is.
+
+    >>> step_id("pull"), step_id("turn", "2")
+    ('pull', 'turn-2')
+    """
+    return f"{kind}-{of}" if of else kind
 
 
 @dataclass(frozen=True)
 class Task:
-    """A step before it has its place on the clock; ``zone`` is where the meat is meanwhile, if it is about meat."""
+    """A step before it has its place on the clock; ``zone`` is where the meat is meanwhile, if it is about meat.
 
-    id: str
+    ``of`` tells several of one kind apart.
+    """
+
+    kind: DeedKind
     says: str
     minutes: float
     hands_on: bool
     place: Place
     zone: Zone = "none"
+    of: str = ""
+
+    @property
+    def id(self) -> str:
+        """Its id within the plan."""
+        return step_id(self.kind, self.of)
+
+    def laid_at(self, moment: datetime, length_min: float) -> PlanStep:
+        """The step when it has its place on the clock, and its length there."""
+        return PlanStep(self.kind, self.says, moment, length_min, self.hands_on, self.place, "", self.zone, self.of)
 
 
 @dataclass(frozen=True)
 class PlanStep:
-    """One step on the clock; ``zone`` is how warm the meat is meanwhile, ``waits_for`` the step before it."""
+    """One step on the clock; ``zone`` is how warm the meat is meanwhile, ``waits_for`` the id of the step before it."""
 
-    id: str
+    kind: DeedKind
     says: str
     at: datetime
     minutes: float
@@ -46,6 +78,12 @@ class PlanStep:
     place: Place
     waits_for: str = ""
     zone: Zone = "none"
+    of: str = ""
+
+    @property
+    def id(self) -> str:
+        """Its id within the plan."""
+        return step_id(self.kind, self.of)
 
     @property
     def ends(self) -> datetime:
@@ -59,7 +97,7 @@ class PlanStep:
         Cooking is hands-on from end to end but leaves room for more; a bag is turned in passing; one trip shops for
         every batch.
         """
-        return self.hands_on and self.minutes >= LEAST_MIN and not self.id.startswith(("cook", "shop"))
+        return self.hands_on and self.minutes >= LEAST_MIN and self.kind not in LEAVES_ROOM
 
 
 def in_steps(length_min: float) -> float:
@@ -108,7 +146,7 @@ def laid_before(end: datetime, tasks: Sequence[Task], routine: Routine | None = 
     until = _lay_exactly(on_heat, until, steps)
     _lay(block, until, routine if steps else None, steps)
     return [
-        PlanStep(step.id, step.says, step.at, step.minutes, step.hands_on, step.place, before, step.zone)
+        replace(step, waits_for=before)
         for step, before in zip(steps, ["", *(step.id for step in steps[:-1])], strict=True)
     ]
 
@@ -123,7 +161,7 @@ def _lay(block: Sequence[Task], until: datetime, routine: Routine | None, steps:
     laid = []
     for task in block:
         minutes = in_steps(task.minutes)
-        laid.append(PlanStep(task.id, task.says, at, minutes, task.hands_on, task.place, "", task.zone))
+        laid.append(task.laid_at(at, minutes))
         at = later(at, timedelta(minutes=minutes))
     steps[:0] = laid
     return start
@@ -136,7 +174,7 @@ def _lay_exactly(run: Sequence[Task], until: datetime, steps: list[PlanStep]) ->
     laid = []
     for task in run:
         minutes = task.minutes + (in_steps(total) - total if task is run[-1] else 0.0)
-        laid.append(PlanStep(task.id, task.says, at, minutes, task.hands_on, task.place, "", task.zone))
+        laid.append(task.laid_at(at, minutes))
         at = later(at, timedelta(minutes=minutes))
     steps[:0] = laid
     return start

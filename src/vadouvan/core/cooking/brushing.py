@@ -9,7 +9,7 @@ from datetime import datetime, timedelta
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import later
 from vadouvan.core.constants import AFTER_LAST_BRUSH
-from vadouvan.core.cooking.stages import CookStage
+from vadouvan.core.cooking.stages import CookStage, of_stage
 from vadouvan.core.cooking.surface import Told
 
 
@@ -44,10 +44,8 @@ def brushing_told(stages: Sequence[CookStage], set_aside_kg: float, boiled: bool
 
 def last_brush(stages: Sequence[CookStage], steps: Sequence[PlanStep]) -> LastBrush | None:
     """The last brush: so long before the end of the last brushed stage that the heat still gets at it."""
-    ids = [
-        "cook" if number == 1 else f"cook-{number}" for number, stage in enumerate(stages, start=1) if stage.brush != ""
-    ]
-    ends = [step.ends for step in steps if step.id in ids]
+    brushed = [of_stage(number) for number, stage in enumerate(stages, start=1) if stage.brush != ""]
+    ends = [step.ends for step in steps if step.kind == "cook" and step.of in brushed]
     if not ends:
         return None
     minutes = AFTER_LAST_BRUSH.value

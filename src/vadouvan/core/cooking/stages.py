@@ -35,6 +35,15 @@ USUAL_HEAT_C: dict[CookPlace, float] = {
 MOIST: frozenset[CookPlace] = frozenset(("pot", "parcel", "steamer"))
 
 
+def of_stage(number: int) -> str:
+    """Which step on the heat a stage is, counted from 1: the first is just "cook".
+
+    >>> of_stage(1), of_stage(2)
+    ('', '2')
+    """
+    return "" if number == 1 else str(number)
+
+
 @dataclass(frozen=True)
 class CookStage:
     """One stage; what was not said is None. ``heat_c`` as it is set, ``fan`` in moving air, time [min], core [C].

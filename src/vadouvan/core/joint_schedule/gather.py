@@ -11,6 +11,7 @@ from vadouvan.core.clock.chain import PlanStep, laid_before
 from vadouvan.core.clock.meal import Meal
 from vadouvan.core.clock.routine import Routine, hours_between, later
 from vadouvan.core.contact.mix_judgement import MixJudgement
+from vadouvan.core.cooking.stages import of_stage
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.hold.window import Window
@@ -173,11 +174,11 @@ def _pull_choice(facts: _Facts, plan: Plan, slots: int, clock: Clock) -> Choice:
     fire = facts.batch.judgement.reading.fire
     shifted = replace(plan, pull_at=later(plan.pull_at, -early), meal=replace(plan.meal, early=plan.meal.early + early))
     steps = laid_before(plan.meal.at, after_the_pull(shifted, facts.cut, facts.mix, fire))
-    heats = {("cook" if number == 1 else f"cook-{number}"): stage for number, stage in enumerate(fire.stages, start=1)}
+    heats = {of_stage(number): stage.plain_heat_c for number, stage in enumerate(fire.stages, start=1)}
     oven = tuple(
         OvenUse(clock.stretch(step), heat)
         for step in steps
-        if step.place == "oven" and step.id in heats and (heat := heats[step.id].plain_heat_c) is not None
+        if step.kind == "cook" and step.place == "oven" and (heat := heats.get(step.of)) is not None
     )
     return Choice(clock.slot(shifted.pull_at), slots * SLOT_MIN / 60 * EARLY_COST, _hands(steps, clock), oven)
 

@@ -9,11 +9,11 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from datetime import timedelta
 
-from vadouvan.core.clock.chain import Place, PlanStep
+from vadouvan.core.clock.chain import DeedKind, Place, PlanStep, step_id
 from vadouvan.core.clock.routine import later
 from vadouvan.core.constants import PAN_BOILS_OFF_KG_PER_S
 from vadouvan.core.contact.mix_judgement import MixJudgement
-from vadouvan.core.cooking.stages import MOIST, CookPlace, CookStage, as_given
+from vadouvan.core.cooking.stages import MOIST, CookPlace, CookStage, as_given, of_stage
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import number_told
 from vadouvan.core.interpretation.companions import Companion, CompanionKind, glaze_rounds
@@ -43,7 +43,7 @@ DEEDS: dict[CompanionKind, str] = {
     "pot": "In with it: {title}.",
     "coating": "Coat it with {title}.",
 }
-MAY_BEGIN_BEFORE = ("heat-up", "own", "reduce-clean", "sauce")
+MAY_BEGIN_BEFORE: frozenset[DeedKind] = frozenset({"heat-up", "own", "reduce-clean", "sauce"})
 ROUND_EVERY_MIN, ROUND_MIN, MOST_ROUNDS = 5.0, 2.0, 4
 COAT_MIN, SAUCE_MIN, SMALL_MIN, BOIL_UP_MIN = 10.0, 10.0, 2.0, 3.0
 SLOW_SAUCE_MIN = 60.0
@@ -71,13 +71,8 @@ def beside(reading: Interpretation, mix: MixJudgement, cut: Cut, steps: Sequence
 
 def of_the_fire(steps: Sequence[PlanStep]) -> list[PlanStep]:
     """The steps from the pull on, and those of the fire that begin before it."""
-    out = next((step.at for step in steps if step.id == "pull"), None)
-    return [step for step in steps if out is not None and (step.at >= out or step.id.startswith(MAY_BEGIN_BEFORE))]
-
-
-def stage_id(number: int) -> str:
-    """The id of the step of a stage, counted from 1."""
-    return "cook" if number == 1 else f"cook-{number}"
+    out = next((step.at for step in steps if step.kind == "pull"), None)
+    return [step for step in steps if out is not None and (step.at >= out or step.kind in MAY_BEGIN_BEFORE)]
 
 
 def _minutes(length_min: float) -> timedelta:
@@ -88,14 +83,16 @@ def _heating_up(stages: Sequence[CookStage], by_id: dict[str, PlanStep]) -> Iter
     """Each place before its first stage."""
     seen: set[Place] = set()
     for number, stage in enumerate(stages, start=1):
-        step, place = by_id.get(stage_id(number)), COOKED_AT[stage.place]
+        step, place = by_id.get(step_id("cook", of_stage(number))), COOKED_AT[stage.place]
         length = HEATS_UP_MIN.get(stage.place)
         if step is None or length is None or (place in seen and place != "stove"):
             continue
         seen.add(place)
         at = f" to {number_told(stage.heat_c)} °C" if stage.heat_c is not None else ""
         says = HEATS_UP[stage.place].format(at=at)
-        yield PlanStep(f"heat-up-{number}", says, later(step.at, -_minutes(length)), length, False, place, step.id)
+        yield PlanStep(
+            "heat-up", says, later(step.at, -_minutes(length)), length, False, place, step.id, of=str(number)
+        )
 
 
 def _coating(companions: Sequence[Companion], by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
@@ -104,7 +101,7 @@ def _coating(companions: Sequence[Companion], by_id: dict[str, PlanStep]) -> Ite
         if one.kind == "coating" and first is not None:
             says = f"Coat it, and shake off what is loose: {one.title}."
             at = later(first.at, -_minutes(COAT_MIN))
-            yield PlanStep(f"coat-{one.id}", says, at, COAT_MIN, True, "counter", "pull")
+            yield PlanStep("coat", says, at, COAT_MIN, True, "counter", "pull", of=one.id)
 
 
 def _brushed_on(
@@ -112,7 +109,7 @@ def _brushed_on(
 ) -> Iterator[PlanStep]:
     """A glaze in thin rounds over the last minutes of the last dry heat."""
     dry = [number for number, stage in enumerate(reading.stages, start=1) if stage.place not in MOIST]
-    last = by_id.get(stage_id(dry[-1])) if dry else None
+    last = by_id.get(step_id("cook", of_stage(dry[-1]))) if dry else None
     for one in companions:
         if one.kind != "glaze" or last is None or not one.portions:
             continue
@@ -122,13 +119,14 @@ def _brushed_on(
             at = later(last.ends, -_minutes(min(left, last.minutes)))
             which = f", round {number} of {rounds}" if rounds > 1 else ""
             yield PlanStep(
-                f"glaze-{one.id}-{number}",
+                "glaze",
                 f"Brush on {one.title}{which}, thinly.",
                 at,
                 ROUND_MIN,
                 True,
                 last.place,
                 last.id,
+                of=f"{one.id}-{number}",
             )
 
 
@@ -137,15 +135,16 @@ def _into_the_pot(
 ) -> Iterator[PlanStep]:
     """Companions that cook with it, when the first covered stage begins, or the first of all."""
     moist = next((number for number, stage in enumerate(reading.stages, start=1) if stage.place in MOIST), 1)
-    step = by_id.get(stage_id(moist))
+    step = by_id.get(step_id("cook", of_stage(moist)))
     for one in companions:
         if one.kind == "pot" and step is not None:
-            yield PlanStep(f"pot-{one.id}", f"In with it: {one.title}.", step.at, SMALL_MIN, True, step.place, step.id)
+            says = DEEDS["pot"].format(title=one.title)
+            yield PlanStep("pot", says, step.at, SMALL_MIN, True, step.place, step.id, of=one.id)
 
 
 def _at_its_moment(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
     """Companions that have a moment of their own, counted from the first heat or to the end of the last."""
-    first, last = by_id.get("cook"), by_id.get(stage_id(max(1, len(reading.stages))))
+    first, last = by_id.get("cook"), by_id.get(step_id("cook", of_stage(max(1, len(reading.stages)))))
     for one in reading.companions:
         if one.moment is None or first is None or last is None:
             continue
@@ -153,7 +152,7 @@ def _at_its_moment(reading: Interpretation, by_id: dict[str, PlanStep]) -> Itera
         at = later(first.at, by) if one.moment.of == "start" else later(last.ends, -by)
         during = first if at < first.ends else last
         says = DEEDS[one.kind].format(title=one.title)
-        yield PlanStep(f"moment-{one.id}", says, at, SMALL_MIN, True, during.place, during.id)
+        yield PlanStep("moment", says, at, SMALL_MIN, True, during.place, during.id, of=one.id)
 
 
 def _boiled(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
@@ -191,11 +190,11 @@ def _to_the_table(companions: Sequence[Companion], by_id: dict[str, PlanStep]) -
             if one.thinned_by_kg > 0:
                 down = f", thinned with {number_told(one.thinned_by_kg * 1000)} g water"
             says = f"Make {one.title}{down}."
-            yield PlanStep(f"sauce-{one.id}", says, later(serve.at, -_minutes(length)), length, True, "stove", "")
+            yield PlanStep("sauce", says, later(serve.at, -_minutes(length)), length, True, "stove", of=one.id)
         elif one.kind in ("dip", "finish"):
             says = f"Set out {one.title}." if one.kind == "dip" else f"Over it at the last: {one.title}."
             at = later(serve.at, -_minutes(SMALL_MIN))
-            yield PlanStep(f"{one.kind}-{one.id}", says, at, SMALL_MIN, True, "table", "rest")
+            yield PlanStep(one.kind, says, at, SMALL_MIN, True, "table", "rest", of=one.id)
 
 
 def _own(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
@@ -204,4 +203,4 @@ def _own(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanSt
     for one in reading.fire.own_steps:
         at = later(serve.at, -_minutes(one.before_min + one.minutes))
         says = one.what if one.what.endswith((".", "!", "?")) else f"{one.what}."
-        yield PlanStep(f"own-{one.id}", says, at, one.minutes, False, "stove", "")
+        yield PlanStep("own", says, at, one.minutes, False, "stove", of=one.id)

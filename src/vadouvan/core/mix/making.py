@@ -68,11 +68,17 @@ class Making:
     strained: bool = False
 
 
+MakingId = Literal[
+    "lift", "fry", "simmer", "reduce", "cool", "cool-first", "ice", "pound", "burns", "stains", "alcohol", "set-aside",
+    "vessel", "first",
+]  # fmt: skip
+
+
 @dataclass(frozen=True)
 class MakingStep:
     """One thing to do, or to mind, with its minutes; ``kind`` of a caution, or a plain step."""
 
-    id: str
+    id: MakingId
     says: str
     minutes: float = 0.0
     kind: StepKind = "note"

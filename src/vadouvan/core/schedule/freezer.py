@@ -88,8 +88,8 @@ def _later_steps(
         PlanStep("frozen-thawed", waits, thawed_at, 0.0, False, "fridge", "frozen-out", "cold"),
         PlanStep("frozen-pull", "The frozen part out of the mix; drain, and pat it dry.", pull_at, DRY_MIN,
                  True, "counter", "frozen-thawed", "none"),
-        PlanStep("cook-frozen", "Cook the frozen part, and rest it.", cook_at, max(0.0, minutes), True, "stove",
-                 "frozen-pull", "hot"),
+        PlanStep("cook", "Cook the frozen part, and rest it.", cook_at, max(0.0, minutes), True, "stove",
+                 "frozen-pull", "hot", of="frozen"),
         PlanStep("frozen-serve", "The frozen part on the table.", eaten_at, 0.0, True, "table", "cook-frozen"),
     )  # fmt: skip
 

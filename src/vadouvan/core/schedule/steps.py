@@ -23,7 +23,7 @@ from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cooking.brushing import last_brush
 from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.lead import DRY_MIN, LEAST_COOK_MIN, TEMPERED, least_lead, least_on_heat, rest_minutes
-from vadouvan.core.cooking.stages import CookPlace, CookStage
+from vadouvan.core.cooking.stages import CookPlace, CookStage, of_stage
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.mix.consistency import consistency_of
 from vadouvan.core.schedule.plan import Plan, Work
@@ -75,7 +75,9 @@ def steps_of(
     after = laid_before(plan.meal.at, after_the_pull(plan, cut, mix, fire))
     brush = last_brush(fire.stages, after)
     if brush is not None:
-        step = PlanStep("brush-last", "Brush for the last time.", brush.at, BRUSH_MIN, True, "stove", "cook", "hot")
+        step = PlanStep(
+            "brush", "Brush for the last time.", brush.at, BRUSH_MIN, True, "stove", "cook", "hot", of="last"
+        )
         after = sorted([*after, step], key=lambda one: one.at.timestamp())
     return [*_shop(cut, before, routine, now), *before, *_turns(plan, cut, mix, routine), *after]
 
@@ -126,7 +128,7 @@ def _prepare(cut: Cut) -> Iterator[Task]:
         if effect.hands_on:
             hands += effect.minutes
         elif effect.minutes > 0:
-            yield Task(f"prepare-{number}", effect.says, effect.minutes, False, "fridge", "cold")
+            yield Task("prepare", effect.says, effect.minutes, False, "fridge", "cold", of=str(number))
     if hands > 0:
         yield Task("prepare", "Prepare the cut.", hands, True, "counter", _warm(cut))
 
@@ -165,9 +167,8 @@ def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterato
         quarter = timedelta(hours=hours / 6)
         moment = routine.nearest_free(wanted, first=later(wanted, -quarter), last=later(wanted, quarter))
         if moment is not None:
-            yield PlanStep(
-                f"turn-{number}", "Turn the bag, or stir the tub.", moment, TURN_MIN, True, "fridge", "contact"
-            )
+            says = "Turn the bag, or stir the tub."
+            yield PlanStep("turn", says, moment, TURN_MIN, True, "fridge", "contact", of=str(number))
 
 
 def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, fire: FireInterpretation) -> list[Task]:
@@ -234,7 +235,7 @@ def _cook(stages: Sequence[CookStage], spare: float) -> Iterator[Task]:
     for number, stage in enumerate(stages, start=1):
         minutes = LEAST_COOK_MIN + spare if stage.minutes is None else stage.minutes
         place = COOKED_AT[stage.place]
-        yield Task("cook" if number == 1 else f"cook-{number}", stage.says, minutes, True, place, "hot")
+        yield Task("cook", stage.says, minutes, True, place, "hot", of=of_stage(number))
 
 
 def _bathed(mix: MixJudgement) -> bool:

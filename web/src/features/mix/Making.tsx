@@ -135,7 +135,7 @@ function Steps({ mix }: { mix: Mix }) {
     <>
       <ol className="mt-1 grid gap-1 border-t border-rule pt-1">
         {mix.steps.map((step) => {
-          const kind = step.kind as keyof typeof MARK
+          const kind = step.kind
           return (
             <li key={step.id} className={LOOK[kind]}>
               {MARK[kind]}

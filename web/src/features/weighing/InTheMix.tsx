@@ -15,7 +15,7 @@ interface InTheMixProps extends AtCounter {
 export function InTheMix({ weigh, busy, press, devices, batch, draft }: InTheMixProps) {
   const zone = draft.meal.time_zone || undefined
   const hour = (at: string) => told(new Date(at), zone)
-  const turns = batch.judgement.plan?.steps.filter((step) => step.id.startsWith('turn-')) ?? []
+  const turns = batch.judgement.plan?.steps.filter((step) => step.kind === 'turn') ?? []
   const next = turns[weigh.turned_at.length]
   const out = weigh.pulled_at !== null
   return (

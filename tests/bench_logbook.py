@@ -12,7 +12,6 @@ from functools import partial
 from pathlib import Path
 
 from tests.saturday import eaten_logbook
-from vadouvan.api.logbook_cache import LogbookCache
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot
 from vadouvan.core.snapshot.merging import Merge
 from vadouvan.core.tasting.logbook import Asked, Entry, found
@@ -21,6 +20,7 @@ from vadouvan.store.batches import Batches
 from vadouvan.store.database import open_database
 from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.verdicts import Verdicts
+from vadouvan.use_cases.logbook_cache import LogbookCache
 
 EATEN_BY = datetime(2026, 11, 25, tzinfo=UTC)
 RUNS = 9

@@ -9,7 +9,8 @@ from typing import Any
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import CutInput, Draft, HoldInput, MealInput
-from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.data.tables import shipped_kitchen
 
 NOW = datetime(2026, 11, 25, 9, 0, tzinfo=UTC)

@@ -57,12 +57,15 @@ class Python(Checked):
         self.passes(BIN / "lint-imports", "--no-cache")
 
     def test_import_rules_fail_on_a_breach(self) -> None:
-        """Core importing sqlite3, a lower room of core a higher one, a router importing SQLAlchemy: each is caught."""
+        """Core importing sqlite3, a lower room of core a higher one, a router SQLAlchemy, formats the judge,
+        a use case FastAPI: each is caught."""
         for module, line in (
             ("core/judgement/judge.py", "import sqlite3\n"),
             ("core/mix/balance.py", "import vadouvan.core.hold.window\n"),
             ("api/routers/batches.py", "import sqlalchemy\n"),
             ("store/batches.py", "import vadouvan.formats.batch_file\nimport fastapi\n"),
+            ("formats/card.py", "import vadouvan.core.judgement.judge\n"),
+            ("use_cases/learning.py", "import fastapi\n"),
         ):
             with self.subTest(module=module), tempfile.TemporaryDirectory() as folder:
                 shutil.copytree(ROOT / "src", Path(folder) / "src")

@@ -8,8 +8,6 @@ from pathlib import Path
 from fastapi import FastAPI
 
 from vadouvan.api.app import make_app
-from vadouvan.api.context import Context
-from vadouvan.api.routers.tasting import learn
 from vadouvan.clock import Clock, clock_from
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.snapshot.kitchen import KitchenSnapshot
@@ -28,6 +26,8 @@ from vadouvan.store.own_ingredients import OwnIngredients
 from vadouvan.store.settings_kept import KeptSettings
 from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.verdicts import Verdicts
+from vadouvan.use_cases.learning import learn
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 
 def new_id() -> str:
@@ -35,10 +35,10 @@ def new_id() -> str:
     return str(uuid.uuid4())
 
 
-def context_over(database: Path, tables: Kitchen, now: Clock) -> Context:
+def context_over(database: Path, tables: Kitchen, now: Clock) -> RunningKitchen:
     """Everything that requests need of the kitchen that is kept in a file."""
     engine = open_database(database)
-    return Context(
+    return RunningKitchen(
         tables,
         Batches(engine),
         OwnCuts(engine),
@@ -55,7 +55,7 @@ def context_over(database: Path, tables: Kitchen, now: Clock) -> Context:
     )
 
 
-def fill_kitchen(context: Context, snapshot: KitchenSnapshot) -> None:
+def fill_kitchen(context: RunningKitchen, snapshot: KitchenSnapshot) -> None:
     """Write a whole kitchen into an empty one, in one transaction, and learn from its verdicts."""
     context.snapshots.take_in(lambda own: merged(own, snapshot), now=context.now())
     learn(context)

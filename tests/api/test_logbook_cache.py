@@ -12,10 +12,10 @@ from fastapi.testclient import TestClient
 from tests.api.kitchen import kitchen_app
 from tests.drafts import NOW
 from tests.saturday import eaten_logbook
-from vadouvan.api.context import Context
-from vadouvan.api.logbook_cache import LogbookCache
 from vadouvan.core.snapshot.kitchen import KitchenSettings
 from vadouvan.core.snapshot.merging import Merge
+from vadouvan.use_cases.logbook_cache import LogbookCache
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 WORDS = {"eater": "Odile", "words": {"salt": "a little too much"}, "depth": "8 mm"}
 
@@ -27,7 +27,7 @@ class InStep(unittest.TestCase):
         """Three eaten batches, the shelf read once."""
         app = kitchen_app(self)
         self.client = TestClient(app, base_url="http://127.0.0.1")
-        self.context: Context = app.state.context
+        self.context: RunningKitchen = app.state.context
         self.ids = []
         for one in eaten_logbook(NOW)[:3]:
             made = self.client.post("/api/batches", json=asdict(one.draft)).json()
@@ -85,7 +85,7 @@ class InStep(unittest.TestCase):
 
     def test_the_latest_teach(self) -> None:
         """No more than are learned from, and of those the latest."""
-        with patch("vadouvan.api.logbook_cache.MOST_LESSONS", 2):
+        with patch("vadouvan.use_cases.logbook_cache.MOST_LESSONS", 2):
             taught = [one.draft.meal.pulled for one in self.context.logbook_cache.tasted()]
         every = sorted(one.eaten_on for one in self.context.logbook_cache.entries())
         self.assertEqual(taught, every[-2:])

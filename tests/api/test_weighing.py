@@ -74,7 +74,7 @@ class Together(OneBatch):
                 edited.append(self.client.put(f"/api/batches/{self.batch['id']}", json=change).status_code)
             return carry_out(*args, **kwargs)
 
-        with patch("vadouvan.api.routers.weighing.carry_out", side_effect=with_an_edit):
+        with patch("vadouvan.use_cases.counter.carry_out", side_effect=with_an_edit):
             self.event("contact", mass_g=950, celsius=4)
         kept = self.client.get(f"/api/batches/{self.batch['id']}").json()
         self.assertEqual((edited, kept["draft"]["name"], kept["locked"]), ([200], "Typed meanwhile", True))

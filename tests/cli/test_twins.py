@@ -26,9 +26,9 @@ from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, Kitch
 from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.formats import batch_file
-from vadouvan.formats.archive.kitchen_archive import write_archive
 from vadouvan.formats.archive.records import write_record
 from vadouvan.store.database import open_database
+from vadouvan.use_cases.cards import write_archive
 
 LEGS, SKEWERS, FLANK = saturday_drafts(NOW)[:3]
 COLLAR = next(one.draft for one in eaten_logbook(NOW) if one.draft.name == "Pork collar, mustard and cider")

@@ -23,7 +23,7 @@ from vadouvan.core.draft.typed import (
     QuantityInput,
     StageInput,
 )
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.errors import InputError
 
 THIGHS = of_kind("chicken_thigh_bone", "1.2 kg", "", "", "12 g salt", "40 g yoghurt")

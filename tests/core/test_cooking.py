@@ -21,7 +21,7 @@ from vadouvan.core.cooking.surface import is_slow
 from vadouvan.core.draft.typed import Draft, FireInput, QuantityInput, StageInput, StepInput
 from vadouvan.core.interpretation.fire import CORE_ACCEPTED
 from vadouvan.core.judgement.fire import FireJudgement
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 
 SALTED = ("12 g salt", "60 g yoghurt")
 START = datetime(2026, 11, 28, 17, 0, tzinfo=UTC)

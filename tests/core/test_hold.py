@@ -22,7 +22,7 @@ from vadouvan.core.draft.typed import CutInput, Draft, HoldInput, MakingInput, Q
 from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity
 from vadouvan.core.hold.time_course import TimeCourse
 from vadouvan.core.hold.time_temperature import Pace
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.lessons.guided import LESSONS, outcome
 from vadouvan.errors import InputError
 

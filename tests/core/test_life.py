@@ -23,7 +23,8 @@ from vadouvan.core.draft.typed import (
     StepInput,
 )
 from vadouvan.core.judgement.caution_triggers import cautions_called_for
-from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.schedule.moving import moved
 from vadouvan.errors import InputError
 

@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 from tests.drafts import judged, of_kind, steak
 from tests.mixes import marked, portions
 from vadouvan.core.draft.typed import Draft, MakingInput, QuantityInput
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.mix.leaving import simmered_off, water_of
 from vadouvan.core.mix.making import Making, cooling_s, cools_in_time, ice_share, make, water_to_add_kg
 

@@ -14,7 +14,7 @@ from vadouvan.core.constants import SODIUM_SHARE_OF_SALT
 from vadouvan.core.contact.allergens import allergens_of
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import CompanionInput, Draft, FireInput, OccasionInput, StageInput
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.judgement.plate import Plate
 from vadouvan.data.tables import shipped_kitchen
 

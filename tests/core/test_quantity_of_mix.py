@@ -14,7 +14,7 @@ from tests.mixes import ITEMS, KITCHEN, salty
 from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.contact.mix_at_contact import MixAtContact
 from vadouvan.core.draft.typed import AimsInput, Draft, HoldInput, QuantityInput
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.mix.consistency import OF_FORM
 from vadouvan.core.mix.need import SetAside, Vessel, need_of
 from vadouvan.core.mix.salting_method import spoon_target

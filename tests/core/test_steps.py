@@ -18,7 +18,8 @@ from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import DaySpan, Routine, hours_between, later
 from vadouvan.core.draft.typed import AimsInput, Draft, LineInput, MakingInput, MealInput, QuantityInput
-from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.judgement import Judgement
 
 LISBON = ZoneInfo("Europe/Lisbon")
 WEEK = Routine(work=DaySpan(time(8, 0), time(16, 30), frozenset(range(5))))

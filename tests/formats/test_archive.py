@@ -31,8 +31,9 @@ from vadouvan.demo import DEMO_SHARED
 from vadouvan.errors import FormatError, VadouvanError
 from vadouvan.formats.archive import container
 from vadouvan.formats.archive.csv_text import read_csv, write_csv
-from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, read_archive, write_archive
+from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, read_archive
 from vadouvan.formats.archive.tables import pantry_csv
+from vadouvan.use_cases.cards import write_archive
 
 KITCHEN = shipped_kitchen()
 FORMULA = '=HYPERLINK("x","y")'

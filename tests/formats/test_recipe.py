@@ -22,8 +22,8 @@ from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.formats.any_file import read_any
-from vadouvan.formats.archive.kitchen_archive import card_of_batch
 from vadouvan.formats.recipe import read_recipe, write_recipe
+from vadouvan.use_cases.cards import card_of_batch
 
 KITCHEN = shipped_kitchen()
 CUTS = KITCHEN.cuts

@@ -19,10 +19,10 @@ from tests.saturday import saturday_drafts
 from vadouvan.core.measures.retelling import ToldIn, retold
 from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.formats.archive.kitchen_archive import card_of_batch
 from vadouvan.formats.card import card_told_anew, markdown_of
 from vadouvan.formats.judgement import judgement_out
 from vadouvan.formats.told_anew import json_told_anew, model_told_anew, told_in_of
+from vadouvan.use_cases.cards import card_of_batch
 
 OURS = ToldIn("customary", "12")
 KITCHEN = shipped_kitchen()

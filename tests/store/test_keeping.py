@@ -19,13 +19,14 @@ from vadouvan.core.judgement.judge import judge
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import FormatError, NoKitchen, Overtaken
-from vadouvan.formats.archive.kitchen_archive import read_archive, write_archive
+from vadouvan.formats.archive.kitchen_archive import read_archive
 from vadouvan.store.batches import Batches, KeptBatch, Origin
 from vadouvan.store.database import open_database
 from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.states import MIGRATIONS, known_states, newest_state
 from vadouvan.store.verdicts import Verdicts
+from vadouvan.use_cases.cards import write_archive
 
 OLDER = Path(__file__).parents[1] / "cases" / "kitchens"
 

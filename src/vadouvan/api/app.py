@@ -14,7 +14,6 @@ from starlette.middleware.base import RequestResponseEndpoint
 
 from vadouvan import __version__
 from vadouvan.api.body_limit import BodiesLimited
-from vadouvan.api.context import Context
 from vadouvan.api.errors import add_error_handlers
 from vadouvan.api.origin import OwnNamesOnly, OwnPagesOnly
 from vadouvan.api.routers import (
@@ -37,6 +36,7 @@ from vadouvan.api.routers import (
 from vadouvan.api.schemas.batch import TroubleOut
 from vadouvan.api.told_in import ToldAsRead
 from vadouvan.errors import NotKept
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 # The page loads nothing from elsewhere, and says so to the browser.
 SAFE_HEADERS = {
@@ -48,7 +48,7 @@ SAFE_HEADERS = {
 }
 
 
-def make_app(context: Context, web_dir: Path | None = None) -> FastAPI:
+def make_app(context: RunningKitchen, web_dir: Path | None = None) -> FastAPI:
     """The application over a kitchen; with ``web_dir`` it serves the built page too."""
 
     @asynccontextmanager

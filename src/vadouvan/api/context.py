@@ -1,127 +1,16 @@
-"""The running kitchen as a request needs it, handed over by the composition root."""
+"""The running kitchen as a request gets it, handed over by the composition root."""
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from dataclasses import dataclass, replace
-from datetime import datetime
-from functools import cached_property
 from typing import Annotated, cast
 
 from fastapi import Depends, Request
 
-from vadouvan.api.judged import Judged
-from vadouvan.api.logbook_cache import LogbookCache
-from vadouvan.api.long_work import LongWork
-from vadouvan.core.draft.typed import Draft
-from vadouvan.core.interpretation.household import read_household
-from vadouvan.core.interpretation.routine import read_routine
-from vadouvan.core.judgement.judge import Judgement
-from vadouvan.core.kitchen.household import Household
-from vadouvan.core.kitchen.kitchen import Kitchen
-from vadouvan.core.parsing.label import readable_labels
-from vadouvan.devices.counter import Devices
-from vadouvan.formats.judgement import JudgementShown
-from vadouvan.store.batches import Batches, KeptBatch
-from vadouvan.store.cut_faces import CutFaces
-from vadouvan.store.event_log import EventLog
-from vadouvan.store.keeping import KitchenFile
-from vadouvan.store.own_cuts import OwnCuts
-from vadouvan.store.own_ingredients import OwnIngredients
-from vadouvan.store.settings_kept import KeptSettings
-from vadouvan.store.snapshots import Snapshots
-from vadouvan.store.verdicts import Verdicts
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 
-@dataclass
-class _LastKitchen:
-    """The kitchen last put together, with what it was put together from: one value, since requests run side by side."""
-
-    known: tuple[object, Kitchen] | None = None
+def _context(request: Request) -> RunningKitchen:
+    return cast(RunningKitchen, request.app.state.context)
 
 
-@dataclass(frozen=True)
-class Context:
-    """The kitchen's tables, its batches, what is on its counter, and its clock and identity source."""
-
-    tables: Kitchen
-    batches: Batches
-    own_cuts: OwnCuts
-    own_ingredients: OwnIngredients
-    settings: KeptSettings
-    events: EventLog
-    verdicts: Verdicts
-    cut_faces: CutFaces
-    snapshots: Snapshots
-    file: KitchenFile
-    devices: Devices
-    now: Callable[[], datetime]
-    new_id: Callable[[], str]
-
-    @property
-    def kitchen(self) -> Kitchen:
-        """The shipped tables with the cook's own cuts, ingredients, week and what verdicts have taught.
-
-        The same value until one of them changes.
-        """
-        state, known = self.settings.state(), self._last.known
-        if known is not None and known[0] == state:
-            return known[1]
-        labels = [(kept.id, kept.said) for kept in self.own_ingredients.all()]
-        kitchen = (
-            self.tables.with_cuts(self.own_cuts.all())
-            .with_ingredients(readable_labels(labels, self.tables.pantry.by_id))
-            .with_routine(read_routine(self.settings.routine()))
-            .with_household(self.household())
-            .with_correction(self.settings.correction())
-        )
-        self._last.known = (state, kitchen)
-        return kitchen
-
-    def judged(self, draft: Draft) -> Judgement:
-        """A draft judged in this kitchen as of now."""
-        return self._judged.of(draft, self.kitchen, now=self.now())
-
-    def judged_shown(self, draft: Draft) -> JudgementShown:
-        """The same as a page shows it."""
-        return self._judged.shown_of(draft, self.kitchen, now=self.now())
-
-    @cached_property
-    def _last(self) -> _LastKitchen:
-        return _LastKitchen()
-
-    @cached_property
-    def long_work(self) -> LongWork:
-        """Work that takes long, while it goes on."""
-        return LongWork()
-
-    @cached_property
-    def _judged(self) -> Judged:
-        return Judged()
-
-    def household(self) -> Household:
-        """The household; a salt that the pantry no longer has is passed over."""
-        said = self.settings.household()
-        known = said.salt in self.tables.pantry.by_id
-        return read_household(said if known else replace(said, salt=""), self.tables.pantry)
-
-    def started(self, draft: Draft) -> Draft:
-        """A new batch with the household's way of salting, where it says none itself."""
-        school = self.settings.household().school
-        return draft if draft.aims.school or not school else replace(draft, aims=replace(draft.aims, school=school))
-
-    def in_hand(self) -> list[KeptBatch]:
-        """Batches that nobody has tasted yet."""
-        return self.batches.in_hand()
-
-    @cached_property
-    def logbook_cache(self) -> LogbookCache:
-        """The logbook in memory."""
-        return LogbookCache(self.batches, self.verdicts)
-
-
-def _context(request: Request) -> Context:
-    return cast(Context, request.app.state.context)
-
-
-Here = Annotated[Context, Depends(_context)]
+Here = Annotated[RunningKitchen, Depends(_context)]

@@ -6,12 +6,12 @@ import json
 from typing import Any, cast
 
 from vadouvan.api.app import make_app
-from vadouvan.api.context import Context
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 
 def openapi_text() -> str:
     """The document of the HTTP interface; needs no running kitchen."""
-    app = make_app(cast(Context, None))
+    app = make_app(cast(RunningKitchen, None))
     return json.dumps(app.openapi(), indent=1, sort_keys=True) + "\n"
 
 

@@ -32,13 +32,10 @@ from vadouvan.core.tasting.again import made_again
 from vadouvan.core.tasting.next_time import all_taken, next_time
 from vadouvan.core.tasting.teaching import Tasted, taught
 from vadouvan.core.tasting.verdict import VerdictInput, read_verdict
-from vadouvan.core.weighing.advice import advice_on
-from vadouvan.core.weighing.session import session_of
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
 from vadouvan.formats.any_file import read_any
-from vadouvan.formats.archive.kitchen_archive import card_of_batch
 from vadouvan.formats.archive.records import read_batch
 from vadouvan.formats.card import card_told_anew, markdown_of
 from vadouvan.formats.cut_out import cube_choices_out
@@ -48,6 +45,8 @@ from vadouvan.formats.recipe import write_recipe
 from vadouvan.formats.tasting_out import NextTimeOut, correction_out
 from vadouvan.formats.told_anew import model_told_anew
 from vadouvan.formats.weighing_out import weigh_out
+from vadouvan.use_cases.cards import card_of_batch
+from vadouvan.use_cases.counter import counter_stand
 
 CardForm = Literal["markdown", "pdf", "recipe"]
 Said = Annotated[list[str] | None, typer.Option(help='A verdict, such as "salt=a little too much"; again for more.')]
@@ -215,9 +214,8 @@ def weigh(
     kitchen, moment = shipped_kitchen(), moment_in(now)
     accepted = "Batch and record are JSON in UTF-8."
     batch = read_batch(text_in(record, accepted), text_in(file, accepted), name=str(record))
-    session = session_of(batch.draft, batch.events, kitchen, now=moment)
-    advice = advice_on(session.draft, session.lines, session.record, kitchen, now=moment)
-    answer = weigh_out(session, advice, moment)
+    stand = counter_stand(batch.draft, batch.events, kitchen, now=moment)
+    answer = weigh_out(stand.session, stand.advice, moment)
     lines = [
         answer.sentence or answer.salt_says,
         *(says for one in answer.advice for says in (one.says, *(f"  {way.says}" for way in one.ways))),

@@ -14,8 +14,10 @@ from vadouvan.core.snapshot.kitchen import KitchenSnapshot, kitchen_of
 from vadouvan.core.snapshot.merging import FATES, Merge, merged
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError, NoKitchen, VadouvanError
-from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_archive
+from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in
 from vadouvan.settings import Settings
+from vadouvan.use_cases.archives import put_back
+from vadouvan.use_cases.cards import write_archive
 
 if TYPE_CHECKING:
     from vadouvan.store.keeping import KitchenFile
@@ -81,8 +83,7 @@ def restore(file: Annotated[Path, typer.Argument(help="A backup.")], data_dir: D
     """Put a backup in the place of the kitchen, which is kept beside it first."""
     bytes_in(file)
     with _opened(data_dir, may_be_new=True) as (_, kept):
-        aside = kept.folder / f"kitchen-before-restore-{moment_in(''):%Y-%m-%d-%H%M%S-%f}.sqlite"
-        checked = kept.restore(file, aside=aside)
+        checked, aside = put_back(kept, file, now=moment_in(""))
     typer.echo(f"Put back, {checked.rows} rows. The kitchen as it was is kept in {aside}.")
 
 

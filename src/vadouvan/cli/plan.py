@@ -2,26 +2,28 @@
 
 from __future__ import annotations
 
-from datetime import timedelta
+from datetime import datetime, timedelta
+from functools import partial
 from pathlib import Path
-from typing import Annotated, get_args
+from typing import Annotated
 
 import typer
 
 from vadouvan.cli.common import AsJson, BatchFile, ClockRead, Now, Units, draft_in, moment_in, refusing, tell
 from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.interpretation.shared import SharedInput, read_shared
-from vadouvan.core.joint_schedule.gather import Batch, Clock
-from vadouvan.core.joint_schedule.together import clashes_as_planned, plan_together
+from vadouvan.core.joint_schedule.gather import Clock
+from vadouvan.core.joint_schedule.together import plan_together
 from vadouvan.core.judgement.judge import judge
+from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.retelling import ToldIn
-from vadouvan.core.schedule.moving import Mark, moved
+from vadouvan.core.schedule.moving import Mark
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.errors import InputError
 from vadouvan.formats import batch_file
 from vadouvan.formats.calendar_file import calendar_text
 from vadouvan.formats.today import today_out
 from vadouvan.formats.told_anew import model_told_anew
+from vadouvan.use_cases.planning import Judging, at_the_table, clashes_told, move_mark
 
 BatchFiles = Annotated[list[Path], typer.Argument(help="Batch files.")]
 
@@ -43,24 +45,14 @@ def offers(file: BatchFile, as_json: AsJson = False, now: Now = "") -> None:
 @refusing
 def move(
     file: BatchFile,
-    mark: Annotated[str, typer.Argument(help="meal, pull or start.")],
+    mark: Annotated[Mark, typer.Argument(help="The mark that moves.")],
     to: Annotated[str, typer.Argument(help='A moment with its offset, such as "2026-11-28T20:00+00:00".')],
     now: Now = "",
 ) -> None:
     """Print the batch file with its meal, its pull or its start at another moment; its plan goes to standard error."""
-    kitchen, moment = shipped_kitchen(), moment_in(now)
-    draft = draft_in(file)
-    plan = judge(draft, kitchen, now=moment).plan
-    marks: dict[str, Mark] = {name: name for name in get_args(Mark)}
-    if mark not in marks:
-        accepted = "Choose from " + ", ".join(marks) + "."
-        raise InputError(field="mark", given=mark, wrong=f'"{mark}" is no mark of a plan.', accepted=accepted)
-    if plan is None:
-        accepted = "Say the meal, and mend what stops the plan."
-        raise InputError(field="plan", given=mark, wrong="This batch has no plan to move.", accepted=accepted)
-    other = moved(draft, plan, marks[mark], moment_in(to))
-    typer.echo(batch_file.write(other), nl=False)
-    typer.echo(judge(other, kitchen, now=moment).plan_says, err=True)
+    moved = move_mark(draft_in(file), mark, moment_in(to), _judging(shipped_kitchen(), moment_in(now)))
+    typer.echo(batch_file.write(moved.draft), nl=False)
+    typer.echo(moved.says, err=True)
 
 
 @refusing
@@ -74,12 +66,12 @@ def together(
     """Several batches planned around each other: what clashed, what moves, what finds no place and why."""
     kitchen, moment = shipped_kitchen(), moment_in(now)
     shared = read_shared(SharedInput(fridge, tubs))
-    drafts = [(str(file), draft_in(file)) for file in files]
-    batches = [Batch(name, draft, judge(draft, kitchen, now=moment)) for name, draft in drafts]
+    judging = _judging(kitchen, moment)
+    batches = at_the_table([(str(file), draft_in(file)) for file in files], judging)
     clock = Clock(moment, kitchen.routine)
-    clashes = [clash.says for clash in clashes_as_planned(batches, shared, clock)]
+    clashes = clashes_told(batches, shared, clock)
     plan = plan_together(batches, shared, kitchen, clock)
-    moved = {one.batch.id: judge(one.draft, kitchen, now=moment).plan_says for one in plan.moved}
+    moved = {one.batch.id: judging(one.draft).plan_says for one in plan.moved}
     left = {one.batch.id: f"{one.says} {one.later_says}".strip() for one in plan.left_out}
     answer = {"clashes": clashes, "moved": moved, "left_out": left, "proven": plan.proven}
     lines = [*clashes, *(f"{name}: {says}" for name, says in (*moved.items(), *left.items()))]
@@ -111,3 +103,7 @@ def calendar(files: BatchFiles, now: Now = "") -> None:
     drafts = [(file.stem, draft_in(file)) for file in files]
     plans = [(name, draft.name, judge(draft, kitchen, now=moment).steps) for name, draft in drafts]
     typer.echo(calendar_text(plans, now=moment), nl=False)
+
+
+def _judging(kitchen: Kitchen, now: datetime) -> Judging:
+    return partial(judge, kitchen=kitchen, now=now)

@@ -11,7 +11,7 @@ from vadouvan.core.contact.allergens import allergens_of, allergens_told
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.interpretation.companions import CompanionKind
 from vadouvan.core.interpretation.draft import Interpretation
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.retelling import ToldIn, retold
 from vadouvan.core.mix.measure import as_weighed_g, weighed_parts

@@ -12,7 +12,7 @@ from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import ToldKind
 from vadouvan.core.judgement.beside import of_the_fire
 from vadouvan.core.judgement.fire import FireJudgement
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 
 
 class StageOut(BaseModel):

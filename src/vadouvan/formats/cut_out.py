@@ -10,7 +10,7 @@ from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.shape import Bone, Face, ShapeName, bone_radius_m, open_faces
 from vadouvan.core.hold.cube_series import cube_series
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.caution import Caution
 from vadouvan.core.measures.telling import SYSTEMS, System, area_told, length_told, mass_told
 

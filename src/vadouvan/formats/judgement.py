@@ -17,7 +17,7 @@ from vadouvan.core.figure import Figure, hours_told
 from vadouvan.core.hold.limits import Basis, Limit
 from vadouvan.core.hold.telling import why_not_longer, why_not_now
 from vadouvan.core.hold.window import Edge, Window
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.judgement.sentences import straight_says, window_in_short
 from vadouvan.core.judgement.stops import StopId
 from vadouvan.core.kitchen.kitchen import Kitchen

@@ -10,7 +10,7 @@ from vadouvan.core.contact.allergens import allergens_of, allergens_told
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.interpretation.draft import Interpretation
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, Substance
 from vadouvan.core.mix.making import MakingId, StepKind
 from vadouvan.core.mix.measure import weighed_text

@@ -10,7 +10,7 @@ from pydantic import BaseModel
 from vadouvan.core.clock.telling import dated
 from vadouvan.core.contact.allergens import allergens_of, contains, may_contain
 from vadouvan.core.cut.cut import Cut
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.core.schedule.today import DayStep, coming_steps
 

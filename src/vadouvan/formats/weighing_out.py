@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from datetime import datetime
 
 from pydantic import BaseModel
@@ -115,7 +116,7 @@ class WeighOut(BaseModel):
     last_says: str
 
 
-def weigh_out(session: Session, advice: list[ScaleAdvice], now: datetime) -> WeighOut:
+def weigh_out(session: Session, advice: Sequence[ScaleAdvice], now: datetime) -> WeighOut:
     """A session in the shape that leaves the core."""
     record, reading = session.record, session.judgement.reading
     mix, cut = session.judgement.mix, reading.cut

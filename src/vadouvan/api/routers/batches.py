@@ -8,19 +8,16 @@ from typing import Annotated, Literal
 from fastapi import APIRouter, Path, Query, Response
 from pydantic import BaseModel
 
-from vadouvan.api.context import Context, Here
+from vadouvan.api.context import Here
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
 from vadouvan.api.told_in import AsRead
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.judgement.judge import unjudged
-from vadouvan.core.weighing.as_weighed import locked_parts_changed
-from vadouvan.core.weighing.state import state_of
-from vadouvan.errors import InputError, NotKept
+from vadouvan.errors import NotKept
 from vadouvan.formats import batch_file
 from vadouvan.formats.any_file import Brought, read_any
-from vadouvan.formats.archive.kitchen_archive import card_of_batch
 from vadouvan.formats.brought import cut_input
 from vadouvan.formats.card import card_told_anew, markdown_of
 from vadouvan.formats.course_out import CourseOut, course_out
@@ -28,7 +25,10 @@ from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
 from vadouvan.formats.judgement import WorkingOut, judgement_shown, working_out
 from vadouvan.formats.paper_card import cards_pdf
 from vadouvan.formats.recipe import write_recipe
-from vadouvan.store.batches import Check, KeptBatch, Origin, Way
+from vadouvan.store.batches import KeptBatch, Origin, Way
+from vadouvan.use_cases.cards import card_of_batch
+from vadouvan.use_cases.changing import check_of
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 router = APIRouter(prefix="/api/batches", tags=["batches"])
 
@@ -43,7 +43,7 @@ class Marks:
     tasted: bool = False
 
 
-def answer(kept: KeptBatch, here: Context, marks: Marks | None = None) -> BatchOut:
+def answer(kept: KeptBatch, here: RunningKitchen, marks: Marks | None = None) -> BatchOut:
     """A kept batch as the page gets it, judged as of now."""
     if marks is None:
         marks = Marks(kept.id in here.events.in_contact(kept.id), bool(here.verdicts.of(kept.id)))
@@ -112,7 +112,7 @@ def make_batch_from_file(body: BatchFileBody, here: Here) -> BroughtOut:
     return BroughtOut(batch=answer(kept, here), notes=list(brought.notes), asks=_asks(brought, here))
 
 
-def _asks(brought: Brought, here: Context) -> CutAskedOut | None:
+def _asks(brought: Brought, here: RunningKitchen) -> CutAskedOut | None:
     if not brought.cuts_meant:
         return None
     kinds = [(here.kitchen.cuts[one.kind], one) for one in brought.cuts_meant]
@@ -141,7 +141,7 @@ def get_batch(identity: Identity, here: Here) -> BatchOut:
 @router.put("/{identity}")
 def change_batch(identity: Identity, change: ChangeBody, here: Here) -> BatchOut:
     """Keep a changed draft beside what was changed elsewhere; 409 where both changed one field, with both values."""
-    check = _locked_check(identity, here)
+    check = check_of(identity, here)
     origin = Origin(change.revision, change.since, change.prefer)
     kept = here.batches.change(identity, change.draft, origin, now=here.now(), check=check)
     return answer(kept, here)
@@ -159,33 +159,9 @@ def redo_change(identity: Identity, at: AtBody, here: Here) -> BatchOut:
     return _stepped(identity, "redo", at, here)
 
 
-def _stepped(identity: str, way: Way, at: AtBody, here: Context) -> BatchOut:
-    check = _locked_check(identity, here)
+def _stepped(identity: str, way: Way, at: AtBody, here: RunningKitchen) -> BatchOut:
+    check = check_of(identity, here)
     return answer(here.batches.step(identity, way, revision=at.revision, now=here.now(), check=check), here)
-
-
-def _locked_check(identity: str, here: Context) -> Check | None:
-    """Refuses changes to what is locked once the meat is in the mix, and to moments that the counter noted."""
-    logged = here.events.of(identity)
-    record = state_of(logged)
-    was_in = any(one.event.kind == "contact" for one in logged)
-    if not was_in:
-        return None
-
-    def check(before: Draft, after: Draft) -> None:
-        changed = locked_parts_changed(before, after) if record.is_locked else []
-        if changed:
-            wrong = "The meat is in the mix: cut and mix stay as they were weighed."
-            accepted = "Note what you add under Weigh-in; plan, hold and fire may still change."
-            raise InputError(field=changed[0], given=changed[0], wrong=wrong, accepted=accepted)
-        noted_there = before.meal.contact != after.meal.contact or (
-            before.meal.pulled != after.meal.pulled and record.pulled_at is not None
-        )
-        if noted_there:
-            wrong = "When it went in and came out was noted at the counter."
-            raise InputError(field="meal", given="", wrong=wrong, accepted="Take it back under Weigh-in.")
-
-    return check
 
 
 @router.get("/{identity}/cubes")

@@ -11,11 +11,12 @@ from fastapi import APIRouter, Path, Query, Request
 from fastapi.responses import StreamingResponse
 from pydantic import BaseModel, Field
 
-from vadouvan.api.context import Context, Here
+from vadouvan.api.context import Here
 from vadouvan.devices.counter import BenchAction
 from vadouvan.devices.ports import Interpretation
 from vadouvan.formats.paper import labels_pdf
 from vadouvan.formats.today import today_out
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 router = APIRouter(prefix="/api/devices", tags=["devices"])
 
@@ -63,7 +64,7 @@ async def stream_readings(here: Here, most: Annotated[int | None, Query(ge=1, le
     return StreamingResponse(_events(here, most), media_type="text/event-stream", headers={"Cache-Control": "no-store"})
 
 
-async def _events(here: Context, most: int | None) -> AsyncIterator[str]:
+async def _events(here: RunningKitchen, most: int | None) -> AsyncIterator[str]:
     sent = 0
     while most is None or sent < most:
         yield f"data: {_readings(here).model_dump_json()}\n\n"
@@ -95,7 +96,7 @@ PRINT_SAYS = {
 }
 
 
-def _readings(here: Context) -> ReadingsOut:
+def _readings(here: RunningKitchen) -> ReadingsOut:
     found = here.devices.read(here.now())
     return ReadingsOut(scale=_reading(found.scale), fridge=_reading(found.fridge), probe=_reading(found.probe))
 

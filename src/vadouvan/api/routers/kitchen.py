@@ -12,14 +12,17 @@ from fastapi.responses import FileResponse
 from pydantic import BaseModel
 from starlette.background import BackgroundTask
 
-from vadouvan.api.context import Context, Here
-from vadouvan.api.routers.tasting import learn
+from vadouvan.api.context import Here
 from vadouvan.core.snapshot.kitchen import KitchenSnapshot
 from vadouvan.core.snapshot.merging import FATES, Fate, Merge, ThingKind, merged
 from vadouvan.errors import InputError
 from vadouvan.formats.archive.container import LARGEST_ARCHIVE_BYTES, too_large
-from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in, write_archive
+from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in
 from vadouvan.store.keeping import Checked
+from vadouvan.use_cases.archives import beside, put_back
+from vadouvan.use_cases.cards import write_archive
+from vadouvan.use_cases.learning import learn
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 router = APIRouter(prefix="/api/kitchen", tags=["kitchen"])
 
@@ -141,18 +144,18 @@ def remove_everything(here: Here, sure: Annotated[str, Query(max_length=40)] = "
     if sure != CLEAR_WORD:
         wrong = "Removing everything has to be said in words."
         raise InputError(field="sure", given=sure, wrong=wrong, accepted=f'Write "{CLEAR_WORD}".')
-    aside = _aside(here, "removed")
+    aside = beside(here.file, "removed", now=here.now())
     here.snapshots.clear(first=lambda: here.file.backup(aside))
     return CheckOut(says=f"Everything was removed. A backup of it is kept in {aside}.", rows=0, findings=[])
 
 
-def _preview(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
+def _preview(data: bytes, here: RunningKitchen, *, with_settings: bool) -> MergeOut:
     with here.long_work.going_on() as work:
         there, notes = kitchen_to_take_in(data, here.tables.pantry, work.tell)
     return _merge_out(merged(here.snapshots.read(), there, with_settings=with_settings), notes, done=False)
 
 
-def _take_in(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
+def _take_in(data: bytes, here: RunningKitchen, *, with_settings: bool) -> MergeOut:
     with here.long_work.going_on() as work:
         there, notes = kitchen_to_take_in(data, here.tables.pantry, work.tell)
 
@@ -166,9 +169,8 @@ def _take_in(data: bytes, here: Context, *, with_settings: bool) -> MergeOut:
     return _merge_out(merge, notes, done=True)
 
 
-def _restore(source: Path, here: Context) -> CheckOut:
-    aside = _aside(here, "before-restore")
-    checked = here.file.restore(source, aside=aside)
+def _restore(source: Path, here: RunningKitchen) -> CheckOut:
+    checked, aside = put_back(here.file, source, now=here.now())
     learn(here)
     says = f"Put back, {checked.rows} rows. The kitchen as it was is kept in {aside}."
     return CheckOut(says=says, rows=checked.rows, findings=[])
@@ -178,10 +180,6 @@ def _backup_too_large(size: int) -> InputError:
     wrong = f"This is {size // 1_000_000} MB or more."
     accepted = f"A backup of up to {LARGEST_BACKUP_BYTES // 1_000_000} MB is put back; kitchens are smaller."
     return InputError(field="backup", given="", wrong=wrong, accepted=accepted)
-
-
-def _aside(here: Context, why: str) -> Path:
-    return here.file.folder / f"kitchen-{why}-{here.now():%Y-%m-%d-%H%M%S-%f}.sqlite"
 
 
 def _checked(checked: Checked) -> CheckOut:

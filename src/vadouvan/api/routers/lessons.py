@@ -7,13 +7,14 @@ from typing import Annotated
 from fastapi import APIRouter, Path
 from pydantic import BaseModel
 
-from vadouvan.api.context import Context, Here
+from vadouvan.api.context import Here
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.core.lessons.guided import LESSONS, Held, outcome
 from vadouvan.errors import NotKept
 from vadouvan.formats.course_out import CourseOut, course_out
 from vadouvan.formats.cut_out import PieceOut, piece_out
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 router = APIRouter(prefix="/api/lessons", tags=["lessons"])
 
@@ -80,7 +81,7 @@ def see_outcome(identity: Annotated[str, Path(max_length=64)], here: Here) -> Ou
     )
 
 
-def _asked(name: str, draft: Draft, here: Context) -> SideAskedOut:
+def _asked(name: str, draft: Draft, here: RunningKitchen) -> SideAskedOut:
     cut = read_draft(draft, here.tables, now=here.now()).cut
     if cut is None:
         raise ValueError(f"the lesson's {name} has no cut")

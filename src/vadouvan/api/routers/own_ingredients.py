@@ -6,7 +6,7 @@ from typing import Annotated
 
 from fastapi import APIRouter, Path
 
-from vadouvan.api.context import Context, Here
+from vadouvan.api.context import Here
 from vadouvan.api.schemas.own_ingredient import LabelAnswer, LabelBody, LabelChange, OwnIngredientOut
 from vadouvan.api.schemas.pantry import pantry_item_out
 from vadouvan.core.parsing.label import as_label, read_label
@@ -14,18 +14,19 @@ from vadouvan.errors import InputError
 from vadouvan.formats.problem_out import problem_out
 from vadouvan.store.beside import MadeFrom
 from vadouvan.store.own_ingredients import OwnIngredient
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 router = APIRouter(prefix="/api/own-ingredients", tags=["own ingredients"])
 
 Identity = Annotated[str, Path(max_length=64)]
 
 
-def _answer(kept: OwnIngredient, here: Context) -> OwnIngredientOut:
+def _answer(kept: OwnIngredient, here: RunningKitchen) -> OwnIngredientOut:
     body = LabelBody.model_validate(kept.said)
     return OwnIngredientOut(id=kept.id, said=body, reading=_reading(body, kept.id, here))
 
 
-def _reading(body: LabelBody, identity: str, here: Context) -> LabelAnswer:
+def _reading(body: LabelBody, identity: str, here: RunningKitchen) -> LabelAnswer:
     """A label's ingredient, or what is wrong with it: an answer either way."""
     try:
         reading = read_label(body.to_core(), identity, here.tables.pantry.by_id)

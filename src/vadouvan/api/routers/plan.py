@@ -8,22 +8,18 @@ from typing import Annotated
 from fastapi import APIRouter, Path, Query, Request, Response
 from pydantic import BaseModel, Field
 
-from vadouvan.api.context import Context, Here
+from vadouvan.api.context import Here
 from vadouvan.api.told_in import AsRead
 from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.said_moment import said_moment
 from vadouvan.core.draft.typed import Draft
-from vadouvan.core.interpretation.shared import read_shared
-from vadouvan.core.joint_schedule.gather import Batch, Clock
-from vadouvan.core.joint_schedule.together import clashes_as_planned, plan_together
-from vadouvan.core.schedule.moving import Mark, moved
-from vadouvan.errors import InputError, NotKept
+from vadouvan.core.schedule.moving import Mark
 from vadouvan.formats.calendar_file import calendar_text, moved_draft
 from vadouvan.formats.paper import batch_address, code_svg, labels_pdf, today_pdf
 from vadouvan.formats.today import TodayOut, today_out
 from vadouvan.formats.told_anew import model_told_anew
-from vadouvan.store.batches import Origin
+from vadouvan.use_cases.planning import clashes_told, move_mark, plan_and_keep_together, table_in_hand
 
 router = APIRouter(prefix="/api/plan", tags=["plan"])
 
@@ -104,16 +100,8 @@ class MoveOut(BaseModel):
 @router.post("/move")
 def move(body: MoveBody, here: Here) -> MoveOut:
     """The draft with its meal, its pull or its start at another moment; nothing is kept yet."""
-    draft = body.draft
-    plan = here.judged(draft).plan
-    if plan is None:
-        accepted = "Say the meal, and mend what stops the plan."
-        raise InputError(field="plan", given=body.mark, wrong="This batch has no plan to move.", accepted=accepted)
-    to = body.to if body.to.tzinfo is not None else body.to.replace(tzinfo=plan.meal.at.tzinfo)
-    after = moved(draft, plan, body.mark, to)
-    judgement = here.judged(after)
-    says = judgement.sentence if judgement.stops else judgement.plan_says
-    return MoveOut(draft=after, says=says)
+    moved = move_mark(body.draft, body.mark, body.to, here.judged)
+    return MoveOut(draft=moved.draft, says=moved.says)
 
 
 class TableOut(BaseModel):
@@ -144,26 +132,13 @@ class TogetherOut(BaseModel):
 @router.get("/table")
 def look_at_table(here: Here) -> TableOut:
     """Whether all batches go together."""
-    batches, clock = _at_the_table(here)
-    found = clashes_as_planned(batches, read_shared(here.settings.shared()), clock)
-    return TableOut(clashes=list(dict.fromkeys(clash.says for clash in found)))
+    return TableOut(clashes=clashes_told(*table_in_hand(here)))
 
 
 @router.post("/table")
 def plan_table_together(here: Here) -> TogetherOut:
     """Plan all batches together and keep it: starts, and what is done early and kept warm."""
-    batches, clock = _at_the_table(here)
-    plan = plan_together(batches, read_shared(here.settings.shared()), here.kitchen, clock)
-    said = []
-    for one in plan.moved:
-        # What was typed while the plan was worked out stands, also where the plan would move it.
-        origin = Origin(since=one.batch.draft, prefer="theirs")
-        try:
-            kept = here.batches.change(one.batch.id, one.draft, origin, now=here.now())
-        except NotKept:
-            said.append(f"{one.batch.name}: removed meanwhile.")
-            continue
-        said.append(f"{one.batch.name}: {here.judged(kept.draft).plan_says}")
+    plan = plan_and_keep_together(here)
     left = [
         LeftOutOut(
             batch_id=one.batch.id,
@@ -175,13 +150,7 @@ def plan_table_together(here: Here) -> TogetherOut:
         )
         for one in plan.left_out
     ]
-    return TogetherOut(moved=said, left_out=left, proven=plan.proven)
-
-
-def _at_the_table(here: Context) -> tuple[list[Batch], Clock]:
-    kitchen, now = here.kitchen, here.now()
-    batches = [Batch(one.id, one.draft, here.judged(one.draft)) for one in here.in_hand()]
-    return batches, Clock(now, kitchen.routine)
+    return TogetherOut(moved=list(plan.says), left_out=left, proven=plan.proven)
 
 
 @router.get("/today")

@@ -8,19 +8,18 @@ from fastapi import APIRouter, Path, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, ConfigDict, Field
 
-from vadouvan.api.context import Context, Here
+from vadouvan.api.context import Here
 from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut
 from vadouvan.api.schemas.text import Text
 from vadouvan.core.draft.merging import Side
 from vadouvan.core.draft.typed import CutInput
-from vadouvan.core.tasting.again import made_again
 from vadouvan.core.tasting.cut_face import FaceMarks, Point
 from vadouvan.core.tasting.hold_history import as_held
 from vadouvan.core.tasting.logbook import MOST_BESIDE, Asked, found, side_by_side, thread_of
-from vadouvan.core.tasting.next_time import all_taken, next_time
-from vadouvan.core.tasting.teaching import Tasted, Taught, learned_from, learned_says
-from vadouvan.core.tasting.verdict import ASPECTS, WORDS, VerdictInput, read_verdict, readable_verdicts
+from vadouvan.core.tasting.next_time import next_time
+from vadouvan.core.tasting.teaching import learned_says
+from vadouvan.core.tasting.verdict import ASPECTS, WORDS, VerdictInput, readable_verdicts
 from vadouvan.errors import InputError, NotKept
 from vadouvan.formats.photograph import LARGEST_BYTES, made_small
 from vadouvan.formats.tasting_out import (
@@ -36,7 +35,11 @@ from vadouvan.formats.tasting_out import (
     taste_out,
 )
 from vadouvan.store.beside import MadeFrom
-from vadouvan.store.verdicts import Descent, LessonWeight
+from vadouvan.store.verdicts import LessonWeight
+from vadouvan.use_cases.learning import learn, taught_by
+from vadouvan.use_cases.running_kitchen import RunningKitchen
+from vadouvan.use_cases.tasting import again, next_batch
+from vadouvan.use_cases.tasting import keep_verdict as keep_one_verdict
 
 router = APIRouter(prefix="/api", tags=["taste"])
 
@@ -44,11 +47,6 @@ Identity = Annotated[str, Path(max_length=64)]
 Asking = Annotated[str, Query(max_length=200)]
 PAGE = 50
 _PICTURE = {"requestBody": {"content": {"image/jpeg": {"schema": {"type": "string", "format": "binary"}}}}}
-
-
-def learn(here: Context) -> None:
-    """Work the correction out anew from all verdicts, and keep it."""
-    here.settings.keep_correction(_taught(here.logbook_cache.tasted(), here).correction)
 
 
 class VerdictBody(BaseModel):
@@ -121,7 +119,7 @@ def list_scales() -> dict[str, list[str]]:
 def get_correction(here: Here) -> OwnCorrectionOut:
     """Lessons of the verdicts, how sure it is, and what it rests on."""
     tasted = here.logbook_cache.tasted()
-    return correction_out(_taught(tasted, here), tasted)
+    return correction_out(taught_by(tasted, here), tasted)
 
 
 @router.post("/taste/lesson")
@@ -149,7 +147,7 @@ def get_taste(identity: Identity, here: Here) -> TasteOut:
         held,
         advice,
         CameFrom(name, origin.says) if origin else CameFrom(),
-        learned_says(_taught(here.logbook_cache.tasted(), here), identity),
+        learned_says(taught_by(here.logbook_cache.tasted(), here), identity),
         _cut_face(identity, here),
     )
 
@@ -157,11 +155,8 @@ def get_taste(identity: Identity, here: Here) -> TasteOut:
 @router.put("/taste/{identity}")
 def keep_verdict(identity: Identity, body: VerdictKept, here: Here) -> TasteOut:
     """Keep what one eater said; the cook's own correction follows. 409 where it was said elsewhere otherwise."""
-    said = body.to_core()
-    read_verdict(said)
     made_from = MadeFrom(None if body.since is None else body.since.to_core(), body.prefer)
-    here.verdicts.keep(identity, said, now=here.now(), made_from=made_from)
-    learn(here)
+    keep_one_verdict(identity, body.to_core(), made_from, here)
     return get_taste(identity, here)
 
 
@@ -208,7 +203,7 @@ def remove_photograph(identity: Identity, here: Here) -> TasteOut:
     return get_taste(identity, here)
 
 
-def _with_photograph(identity: str, data: bytes, here: Context) -> TasteOut:
+def _with_photograph(identity: str, data: bytes, here: RunningKitchen) -> TasteOut:
     here.cut_faces.keep(identity, made_small(data))
     return get_taste(identity, here)
 
@@ -216,12 +211,7 @@ def _with_photograph(identity: str, data: bytes, here: Context) -> TasteOut:
 @router.post("/taste/{identity}/next", status_code=201)
 def make_next(identity: Identity, here: Here) -> BatchOut:
     """The next batch of the same dish, with every change that the verdicts ask for."""
-    kept = here.batches.get(identity)
-    verdicts = list(readable_verdicts(one.said for one in here.verdicts.of(identity)))
-    draft, says = all_taken(kept.draft, verdicts, here.kitchen, now=here.now())
-    made = here.batches.add(here.new_id(), draft, now=here.now())
-    here.verdicts.note_descent(Descent(made.id, identity, tuple(says)))
-    return answer(made, here)
+    return answer(next_batch(identity, here), here)
 
 
 class LogbookQuestion(BaseModel):
@@ -283,18 +273,10 @@ class AgainBody(BaseModel):
 @router.post("/logbook/{identity}/again", status_code=201)
 def make_again(identity: Identity, body: AgainBody, here: Here) -> BatchOut:
     """A batch of the logbook made again, on another cut if one is said: its amounts are worked out anew."""
-    kept = here.batches.get(identity)
-    draft, says = made_again(kept.draft, here.kitchen, now=here.now(), cut=CutInput(**body.model_dump()))
-    made = here.batches.add(here.new_id(), draft, now=here.now())
-    here.verdicts.note_descent(Descent(made.id, identity, says))
-    return answer(made, here)
+    return answer(again(identity, CutInput(**body.model_dump()), here), here)
 
 
-def _taught(tasted: list[Tasted], here: Context) -> Taught:
-    return learned_from(here.logbook_cache.lessons(tasted, here.kitchen, now=here.now()))
-
-
-def _cut_face(identity: str, here: Context) -> CutFaceOut | None:
+def _cut_face(identity: str, here: RunningKitchen) -> CutFaceOut | None:
     face = here.cut_faces.of(identity)
     if face is None:
         return None
@@ -302,5 +284,5 @@ def _cut_face(identity: str, here: Context) -> CutFaceOut | None:
     return cut_face_out(face, cut.thickness_m if cut else None)
 
 
-def _is_kept(identity: str, here: Context) -> bool:
+def _is_kept(identity: str, here: RunningKitchen) -> bool:
     return bool(here.batches.some([identity]))

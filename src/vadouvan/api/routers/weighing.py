@@ -7,19 +7,16 @@ from typing import Annotated
 from fastapi import APIRouter, Path
 from pydantic import BaseModel, ConfigDict, Field
 
-from vadouvan.api.context import Context, Here
+from vadouvan.api.context import Here
 from vadouvan.api.schemas.text import Text
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import number_told
-from vadouvan.core.weighing.advice import advice_on
 from vadouvan.core.weighing.event import CounterEvent, EventKind, How
-from vadouvan.core.weighing.session import Session, carry_out, session_of
 from vadouvan.core.weighing.telling import typed_celsius, typed_mass_kg
-from vadouvan.errors import Busy, Overtaken
 from vadouvan.formats.weighing_out import WeighOut, weigh_out
-from vadouvan.store.event_log import DraftMoved
+from vadouvan.use_cases.counter import CounterStand, press, stand_of
+from vadouvan.use_cases.running_kitchen import RunningKitchen
 
-TRIES = 5  # of an event whose draft is being typed in at the same moment
 router = APIRouter(prefix="/api/weigh", tags=["weigh"])
 
 Identity = Annotated[str, Path(max_length=64)]
@@ -91,35 +88,15 @@ def typed(body: TypedBody) -> TypedAnswer:
 @router.get("/{identity}")
 def look(identity: Identity, here: Here) -> WeighAnswer:
     """Where the weigh-in stands."""
-    return _answer(_session(identity, here), here)
+    return _answer(stand_of(identity, here), here)
 
 
 @router.post("/{identity}")
 def event(identity: Identity, body: EventBody, here: Here) -> WeighAnswer:
     """Carry a press out; 422 if it cannot be now, 409 if another came first."""
-    said = body.to_core()
-    for left in reversed(range(TRIES)):
-        session, now = _session(identity, here), here.now()
-        if body.after != session.record.number:
-            raise Overtaken(identity, expected=body.after, stored=session.record.number)
-        carried = carry_out(session, said, here.kitchen, now=now)
-        try:
-            here.events.note(identity, carried.logged, draft=carried.draft, made_from=session.draft, now=now)
-        except DraftMoved:
-            if left == 0:
-                raise Busy from None
-        else:
-            break
-    return _answer(_session(identity, here), here)
+    return _answer(press(identity, body.to_core(), body.after, here), here)
 
 
-def _session(identity: str, here: Context) -> Session:
-    kept = here.batches.get(identity)
-    return session_of(kept.draft, here.events.of(identity), here.kitchen, now=here.now())
-
-
-def _answer(session: Session, here: Context) -> WeighAnswer:
-    now = here.now()
-    advice = advice_on(session.draft, session.lines, session.record, here.kitchen, now=now)
-    out = weigh_out(session, advice, now)
-    return WeighAnswer(**dict(out), draft=session.present)
+def _answer(stand: CounterStand, here: RunningKitchen) -> WeighAnswer:
+    out = weigh_out(stand.session, stand.advice, here.now())
+    return WeighAnswer(**dict(out), draft=stand.session.present)

@@ -9,7 +9,8 @@ from typing import Literal
 from vadouvan.core.advice.amounts import amounts_for
 from vadouvan.core.draft.typed import Draft, LineInput, StepInput
 from vadouvan.core.hold.telling import between_hours, differences
-from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.quantity import CONTACT, quantity
 from vadouvan.errors import InputError

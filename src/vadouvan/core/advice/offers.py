@@ -9,7 +9,8 @@ from datetime import datetime, timedelta
 from vadouvan.core.clock.routine import hours_between, later
 from vadouvan.core.draft.typed import YES, Draft
 from vadouvan.core.figure import number_told
-from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.schedule.moving import LONGEST_LEAD_H
 from vadouvan.core.schedule.plan import DRYING, Plan

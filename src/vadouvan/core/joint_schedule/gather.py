@@ -16,7 +16,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.hold.window import Window
 from vadouvan.core.joint_schedule.dish import SLOT_MIN, Choice, Dish, OvenUse, Placed, Stretch
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.mix.need import LIQUID_DENSITY
 from vadouvan.core.schedule.plan import Plan, Work, plan_for
 from vadouvan.core.schedule.steps import after_the_pull, work_of

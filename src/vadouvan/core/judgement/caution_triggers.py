@@ -14,7 +14,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.storage import room_minutes, used_share
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.judgement.stops import is_curing
 from vadouvan.core.kitchen.caution import Caution
 from vadouvan.core.mix.balance import Balance

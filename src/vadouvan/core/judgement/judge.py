@@ -1,99 +1,31 @@
-"""The judgement of one batch: what is in the mix, when to put the meat in, when to take it out."""
+"""Judging one batch: what is in the mix, when to put the meat in, when to take it out."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime
-from functools import cached_property
 
-from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.contact.mix_at_contact import mix_at_contact
-from vadouvan.core.contact.mix_judgement import MixJudgement, grams_figure, mix_judgement
+from vadouvan.core.contact.mix_judgement import grams_figure, mix_judgement
 from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import Figure, Given, Towards, Working, hours_told
-from vadouvan.core.hold.remarks import Remark, remarks_on
+from vadouvan.core.hold.remarks import remarks_on
 from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
-from vadouvan.core.hold.time_course import TimeCourse, hold_course
 from vadouvan.core.hold.window import Edge, Window, window_of
 from vadouvan.core.interpretation.draft import Interpretation, read_draft
 from vadouvan.core.interpretation.notes import Notes
-from vadouvan.core.judgement.fire import FireJudgement, fire_judgement
+from vadouvan.core.judgement.fire import fire_judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.judgement.planned import planned_of
-from vadouvan.core.judgement.plate import Plate, plate_of
+from vadouvan.core.judgement.plate import plate_of
 from vadouvan.core.judgement.salt_told import salt_figures, salt_line
-from vadouvan.core.judgement.salt_ways import salt_ways
 from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence, without_words
-from vadouvan.core.judgement.stops import Stop, StopFacts, curing_stops, stops_of
+from vadouvan.core.judgement.stops import StopFacts, curing_stops, stops_of
 from vadouvan.core.kitchen.kitchen import Kitchen
-from vadouvan.core.mix.balance import Balance
-from vadouvan.core.mix.salt_offers import SaltOffer
-from vadouvan.core.mix.span import SaltState
-from vadouvan.core.pantry.pantry import Pantry
-from vadouvan.core.schedule.plan import Plan
 from vadouvan.core.schedule.pull_now import pull_now
 from vadouvan.core.schedule.steps import next_hands_on
 from vadouvan.errors import InputError
-
-
-@dataclass(frozen=True)
-class Judgement:
-    """All answers about a batch. What could not be answered is empty, and ``sentence`` says why.
-
-    ``stops`` are what is unsafe: with one there is no plan, and no window to act on.
-    """
-
-    reading: Interpretation
-    sentence: str
-    mix: MixJudgement | None = None
-    figures: tuple[Figure, ...] = ()
-    grams: tuple[Figure, ...] = ()
-    needed: Figure | None = None
-    servings: float | None = None
-    window: Window | None = None
-    scenario: HoldScenario | None = None
-    remarks: tuple[Remark, ...] = ()
-    plan: Plan | None = None
-    plan_says: str = ""
-    pull_now: str = ""
-    salt_line: str = ""
-    held_told: str = ""
-    fire: FireJudgement | None = None
-    plate: Plate | None = None
-    steps: tuple[PlanStep, ...] = ()
-    warm_min: float = 0.0
-    next_step: PlanStep | None = None
-    stops: tuple[Stop, ...] = ()
-    pantry: Pantry | None = None
-
-    @cached_property
-    def offers(self) -> tuple[SaltOffer, ...]:
-        """Ways to bring the salt to its target; each is a judgement of its own, so only when looked at."""
-        if self.mix is None or self.scenario is None or self.pantry is None:
-            return ()
-        return salt_ways(self.reading, self.mix, self.scenario, self.pantry)
-
-    @cached_property
-    def course(self) -> TimeCourse | None:
-        """Salt, acid and softening hour by hour, worked out when it is first looked at: most answers do without."""
-        return None if self.scenario is None or self.window is None else hold_course(self.scenario, self.window)
-
-    @property
-    def all_figures(self) -> tuple[Figure, ...]:
-        """Every figure of the answer."""
-        needed = (self.needed,) if self.needed else ()
-        plate = self.plate.figures if self.plate else ()
-        return (*(self.mix.figures if self.mix else ()), *self.figures, *self.grams, *needed, *plate)
-
-    @property
-    def balance(self) -> Balance | None:
-        """The balance of what meets the meat."""
-        return self.mix.at_contact.balance if self.mix else None
-
-    @property
-    def salt(self) -> SaltState | None:
-        """Salt against its target."""
-        return self.mix.salt if self.mix else None
 
 
 def judge(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:

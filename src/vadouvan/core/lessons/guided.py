@@ -19,7 +19,8 @@ from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.hold.scenario import hold_scenario
 from vadouvan.core.hold.time_course import TimeCourse
 from vadouvan.core.hold.window import Window
-from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 
 

@@ -12,7 +12,7 @@ from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.constants import PASTE_RUN_OFF, VISIBLE_SALT_KG_PER_KG_WATER
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.scenario import HoldScenario, hold_scenario
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 
 DEPTHS = 120
 

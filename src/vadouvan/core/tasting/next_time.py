@@ -10,7 +10,8 @@ from datetime import datetime
 from vadouvan.core.constants import SALT_STEP
 from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.figure import hours_told, number_told
-from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.parsing.amount import Portion

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import SALT_TARGET_KG_PER_KG
-from vadouvan.core.judgement.judge import Judgement
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.mix.measure import in_spoons
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion

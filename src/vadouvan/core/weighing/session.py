@@ -12,7 +12,8 @@ from vadouvan.core.cooking.stages import USUAL_HEAT_C, CookStage
 from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.interpretation.mix import portion_of
-from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.weighing.as_weighed import after_press, as_weighed, grams_of, taken_back
 from vadouvan.core.weighing.event import CounterEvent, EventKind, LoggedEvent

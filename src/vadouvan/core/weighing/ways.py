@@ -20,7 +20,8 @@ from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.figure import number_told
 from vadouvan.core.hold.scenario import hold_scenario
 from vadouvan.core.interpretation.draft import read_draft
-from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import Balance
 from vadouvan.core.mix.measure import weighed_parts

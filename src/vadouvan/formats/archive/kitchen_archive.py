@@ -8,12 +8,10 @@ the plan as a calendar, each batch as a recipe and as a card.
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from datetime import datetime
 
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.interpretation.draft import read_draft
-from vadouvan.core.judgement.judge import Judgement, judge
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSnapshot, check_settings
@@ -27,7 +25,7 @@ from vadouvan.formats.archive.records import read_batch, write_record
 from vadouvan.formats.archive.settings_file import read_cuts, read_settings, write_cuts, write_settings
 from vadouvan.formats.archive.tables import labels_in, logbook_csv, pantry_csv
 from vadouvan.formats.calendar_file import calendar_text
-from vadouvan.formats.card import Card, card_of, markdown_of
+from vadouvan.formats.card import Card, markdown_of
 from vadouvan.formats.paper_card import cards_pdf
 from vadouvan.formats.photograph import read_small
 from vadouvan.formats.recipe import write_recipe
@@ -58,20 +56,25 @@ the rest is made from them.
 """
 
 
-def write_archive(snapshot: KitchenSnapshot, kitchen: Kitchen, *, now: datetime) -> bytes:
-    """The archive of a kitchen; ``kitchen`` has the tables with the cook's own in them."""
+@dataclass(frozen=True)
+class BatchOnCard:
+    """A batch with its card, and the steps of its plan while it is in hand."""
+
+    batch: BatchSnapshot
+    card: Card
+    steps: tuple[PlanStep, ...] = ()
+
+
+def pack_archive(
+    snapshot: KitchenSnapshot, kitchen: Kitchen, on_cards: Sequence[BatchOnCard], *, now: datetime
+) -> bytes:
+    """The archive of a kitchen, its readable batches on cards; ``kitchen`` has the tables with the cook's own."""
     files: dict[str, str | bytes] = {"README.txt": READ_ME, SCHEMA: batch_shape.json_schema()}
-    plans: list[tuple[str, str, tuple[PlanStep, ...]]] = []
-    cards: list[tuple[BatchSnapshot, Card]] = []
-    for batch in snapshot.batches:
-        if batch.damaged:  # its text as it is, to be mended by hand; nothing of it is taken in again
-            files[f"{DAMAGED}/{batch.id}.txt"] = batch.damaged
-            continue
-        judgement = _in_hand(batch, kitchen, now)
-        card = _card(batch, kitchen, judgement, now)
-        cards.append((batch, card))
-        if judgement is not None and judgement.plan is not None:
-            plans.append((batch.id, batch.draft.name, judgement.steps))
+    for damaged in snapshot.batches:
+        if damaged.damaged:  # its text as it is, to be mended by hand; nothing of it is taken in again
+            files[f"{DAMAGED}/{damaged.id}.txt"] = damaged.damaged
+    for one in on_cards:
+        batch, card = one.batch, one.card
         files[f"{BATCHES}/{batch.id}.json"] = batch_file.write(batch.draft)
         files[f"{RECORDS}/{batch.id}.json"] = write_record(batch)
         if batch.cut_face is not None:
@@ -82,8 +85,9 @@ def write_archive(snapshot: KitchenSnapshot, kitchen: Kitchen, *, now: datetime)
     files[OWN_CUTS] = write_cuts(snapshot.cuts)
     files[SETTINGS] = write_settings(snapshot.settings)
     files[LOGBOOK] = logbook_csv(entries_of(snapshot.batches), kitchen.cuts)
+    plans = [(one.batch.id, one.batch.draft.name, one.steps) for one in on_cards if one.steps]
     files["plans.ics"] = calendar_text(plans, now=now)
-    files[f"{CARDS}/cards.pdf"] = cards_pdf([card for _, card in _latest(cards)], now=now)
+    files[f"{CARDS}/cards.pdf"] = cards_pdf([one.card for one in _latest(on_cards)], now=now)
     packed = {path: data if isinstance(data, bytes) else data.encode() for path, data in files.items()}
     return pack(packed, now=now)
 
@@ -113,11 +117,6 @@ def kitchen_to_take_in(data: bytes, pantry: Pantry, tell: Tell = silently) -> tu
     return snapshot, notes
 
 
-def card_of_batch(batch: BatchSnapshot, kitchen: Kitchen, *, now: datetime) -> Card:
-    """The card of one batch: what to do while it is in hand, what was done once it was tasted."""
-    return _card(batch, kitchen, _in_hand(batch, kitchen, now), now)
-
-
 def entries_of(batches: Sequence[BatchSnapshot]) -> list[Entry]:
     """The batches that were tasted, as entries of the logbook; a verdict that cannot be read is left out of them."""
     return [
@@ -133,17 +132,8 @@ def entries_of(batches: Sequence[BatchSnapshot]) -> list[Entry]:
     ]
 
 
-def _in_hand(batch: BatchSnapshot, kitchen: Kitchen, now: datetime) -> Judgement | None:
-    return None if batch.verdicts else judge(batch.draft, kitchen, now=now)
-
-
-def _card(batch: BatchSnapshot, kitchen: Kitchen, judgement: Judgement | None, now: datetime) -> Card:
-    reading = judgement.reading if judgement else read_draft(batch.draft, kitchen, now=now)
-    return card_of(batch, kitchen, reading, judgement)
-
-
-def _latest(cards: list[tuple[BatchSnapshot, Card]]) -> list[tuple[BatchSnapshot, Card]]:
-    return sorted(cards, key=lambda pair: pair[0].made_at, reverse=True)[:MOST_ON_PAPER]
+def _latest(on_cards: Sequence[BatchOnCard]) -> list[BatchOnCard]:
+    return sorted(on_cards, key=lambda one: one.batch.made_at, reverse=True)[:MOST_ON_PAPER]
 
 
 def _batches(unpacked: Unpacked, tell: Tell) -> list[BatchSnapshot]:

@@ -8,7 +8,8 @@ from datetime import datetime
 from threading import Lock
 
 from vadouvan.core.draft.typed import Draft
-from vadouvan.core.judgement.judge import Judgement, judge
+from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.formats.judgement import JudgementShown, judgement_shown
 

@@ -58,7 +58,8 @@ class Python(Checked):
 
     def test_import_rules_fail_on_a_breach(self) -> None:
         """Core importing sqlite3, a lower room of core a higher one, a router SQLAlchemy, formats the judge,
-        a use case FastAPI: each is caught."""
+        a use case FastAPI: each is caught.
+        """
         for module, line in (
             ("core/judgement/judge.py", "import sqlite3\n"),
             ("core/mix/balance.py", "import vadouvan.core.hold.window\n"),

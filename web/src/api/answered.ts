@@ -15,6 +15,11 @@ export class Refused extends Error {
   }
 }
 
+/** What went wrong, in words. */
+export function toldOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error)
+}
+
 interface Result<T> {
   data?: T
   error?: unknown

@@ -6,7 +6,7 @@ import { askAnew } from './askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useReducer, useRef } from 'react'
 import { dropUnsaved, heldUnsaved, holdUnsaved, setOpen } from '../lib/unsaved'
-import { Refused } from './answered'
+import { Refused, toldOf } from './answered'
 import { api, type Batch, type Draft, type Problem } from './client'
 import { sendHeld, settleHeld, underWay } from './outbox'
 
@@ -80,7 +80,7 @@ async function loaded(identity: string): Promise<Action> {
     const since = held?.since ?? batch.draft
     return { type: 'loaded', batch, since, draft: held?.draft ?? batch.draft }
   } catch (error) {
-    const sentence = error instanceof Error ? error.message : String(error)
+    const sentence = toldOf(error)
     return { type: 'missing', sentence }
   }
 }

@@ -2,7 +2,7 @@
 import { askAnew } from './askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Refused } from './answered'
+import { Refused, toldOf } from './answered'
 import type { Problem } from './client'
 
 export interface Keep {
@@ -30,7 +30,7 @@ export function useKeep(): Keep {
     } catch (error) {
       setProblems(error instanceof Refused ? error.problems : [])
       setOvertaken(error instanceof Refused && error.status === 409)
-      setAnswer(error instanceof Error ? error.message : String(error))
+      setAnswer(toldOf(error))
       return false
     }
   }

@@ -2,7 +2,7 @@
 import { askAnew } from './askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useState } from 'react'
-import { Refused } from './answered'
+import { Refused, toldOf } from './answered'
 import { api, type EventInput, type Weigh } from './client'
 import { weighQuery } from './queries'
 
@@ -34,7 +34,7 @@ export function useWeigh(identity: string): WeighState {
         return true
       } catch (error) {
         const overtaken = error instanceof Refused && error.status === 409
-        setTrouble(overtaken ? ELSEWHERE : error instanceof Error ? error.message : String(error))
+        setTrouble(overtaken ? ELSEWHERE : toldOf(error))
         await queries.invalidateQueries({ queryKey: weighQuery(identity).queryKey })
         return false
       } finally {

@@ -1,3 +1,4 @@
+import { useAttempt } from '../api/useAttempt'
 import { askAnew } from '../api/askAnew'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
@@ -18,19 +19,16 @@ const WRITTEN = [
 /** Write the batch to a file, or throw it away. */
 export function BatchActions({ batch }: { batch: Batch }) {
   const [asking, setAsking] = useState(false)
-  const [refused, setRefused] = useState('')
+  const { attempt, trouble: refused } = useAttempt()
   const queries = useQueryClient()
   const go = useNavigate()
-  const remove = async () => {
-    try {
+  const remove = () =>
+    attempt(async () => {
       await api.remove(batch.id)
       dropUnsaved(batch.id)
       await askAnew(queries, 'batches')
       await go('/')
-    } catch (error) {
-      setRefused(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   return (
     <div className="grid">
       <Menu>

@@ -1,3 +1,4 @@
+import { useAttempt } from '../api/useAttempt'
 import { useEffect, useState } from 'react'
 import { keepAsNew, sendHeld, type Waiting } from '../api/outbox'
 import { dropUnsaved, leftUnsent } from '../lib/unsaved'
@@ -7,7 +8,7 @@ const LOOKS_EVERY_MS = 3000
 /** What was typed and is not kept yet: sent from any page as soon as it can be, and told while it waits. */
 export function Outbox() {
   const [waiting, setWaiting] = useState<Waiting[]>([])
-  const [trouble, setTrouble] = useState('')
+  const { attempt, trouble } = useAttempt()
   useEffect(() => {
     let current = true
     let timer = 0
@@ -23,15 +24,11 @@ export function Outbox() {
       window.clearTimeout(timer)
     }
   }, [])
-  const settle = async (one: Waiting, work: () => Promise<void> | void) => {
-    try {
+  const settle = (one: Waiting, work: () => Promise<void> | void) =>
+    attempt(async () => {
       await work()
-      setTrouble('')
       setWaiting((was) => was.filter((other) => other !== one))
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   if (waiting.length === 0) return null
   return (
     <section aria-label="Not sent yet" className="border-b-2 border-warn bg-raised px-4 py-1">

@@ -1,3 +1,4 @@
+import { toldOf } from '../api/answered'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, type Batch, type Draft } from '../api/client'
@@ -25,7 +26,7 @@ export function PlanRail({ batches, now, current, onMoved }: PlanRailProps) {
     try {
       return (await api.move({ draft: batch.draft, mark, to: to.toISOString() })).says
     } catch (error) {
-      return error instanceof Error ? error.message : String(error)
+      return toldOf(error)
     }
   }
   const takeBack = async () => {
@@ -43,7 +44,7 @@ export function PlanRail({ batches, now, current, onMoved }: PlanRailProps) {
       setDone({ id, before: batch.draft, after: draft, says })
       return true
     } catch (error) {
-      setRefused(error instanceof Error ? error.message : String(error))
+      setRefused(toldOf(error))
       return false
     }
   }

@@ -1,6 +1,6 @@
+import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, type Batch } from '../../api/client'
 import { batchesQuery } from '../../api/queries'
@@ -14,32 +14,24 @@ import { Together } from './Together'
 
 /** Making batches from nothing, from a pasted list or from a file, and opening what was made. */
 export function useStart() {
-  const [trouble, setTrouble] = useState('')
+  const { attempt, trouble } = useAttempt()
   const queries = useQueryClient()
   const go = useNavigate()
-  const open = async (making: Promise<Batch>, stage: string) => {
-    try {
+  const open = (making: Promise<Batch>, stage: string) =>
+    attempt(async () => {
       const batch = await making
-      setTrouble('')
       await askAnew(queries, 'batches')
       await go(`/batch/${batch.id}/${stage}`)
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   /** A text becomes a batch; what could not be taken over is told on its page. */
-  const bring = async (text: string, stage: string) => {
-    try {
+  const bring = (text: string, stage: string) =>
+    attempt(async () => {
       const brought = await api.fromFile(text)
-      setTrouble('')
       await askAnew(queries, 'batches')
       await go(`/batch/${brought.batch.id}/${stage}`, {
         state: { notes: brought.notes, asks: brought.asks ?? undefined },
       })
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   return {
     trouble,
     fromNothing: () => open(api.make(BLANK), 'cut'),

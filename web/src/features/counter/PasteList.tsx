@@ -1,3 +1,4 @@
+import { useAttempt } from '../../api/useAttempt'
 import { useState } from 'react'
 import { api, type Pasted } from '../../api/client'
 import { WhichMix } from '../../components/WhichMix'
@@ -13,16 +14,13 @@ export function PasteList({ onPaste }: { onPaste: (text: string) => void }) {
   const [open, setOpen] = useState(false)
   const [text, setText] = useState('')
   const [pasted, setPasted] = useState<Pasted>()
-  const [trouble, setTrouble] = useState('')
-  const read = async () => {
-    try {
+  const { attempt, trouble } = useAttempt()
+  const read = () =>
+    attempt(async () => {
       const found = await api.pasted(text)
       if (found.mixes.length > 1) setPasted(found)
       else onPaste(text)
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   if (!open) {
     return (
       <button

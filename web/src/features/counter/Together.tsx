@@ -1,3 +1,4 @@
+import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -9,22 +10,13 @@ export function Together() {
   const table = useQuery(tableQuery)
   const queries = useQueryClient()
   const [plan, setPlan] = useState<Plan>()
-  const [busy, setBusy] = useState(false)
-  const [trouble, setTrouble] = useState('')
+  const { attempt, trouble, busy } = useAttempt()
   const clashes = table.data?.clashes ?? []
-  const again = () => askAnew(queries, 'batches')
-  const attempt = async (work: () => Promise<void>) => {
-    setBusy(true)
-    try {
+  const change = (work: () => Promise<void>) =>
+    attempt(async () => {
       await work()
-      await again()
-      setTrouble('')
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    } finally {
-      setBusy(false)
-    }
-  }
+      await askAnew(queries, 'batches')
+    })
   const takeLater = async (left: Plan['left_out'][number]) => {
     if (!left.draft) return
     const { revision } = await api.batch(left.batch_id)
@@ -49,7 +41,7 @@ export function Together() {
           className="act act-first mt-2"
           disabled={busy}
           onClick={() =>
-            void attempt(async () => {
+            void change(async () => {
               setPlan(await api.planTogether())
             })
           }
@@ -82,7 +74,7 @@ export function Together() {
                 type="button"
                 className="act mt-1"
                 disabled={busy}
-                onClick={() => void attempt(() => takeLater(left))}
+                onClick={() => void change(() => takeLater(left))}
               >
                 {left.later_says}
               </button>

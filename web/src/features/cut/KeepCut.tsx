@@ -1,3 +1,4 @@
+import { toldOf } from '../../api/answered'
 import { askAnew } from '../../api/askAnew'
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
@@ -17,7 +18,7 @@ export function KeepCut({ batch }: { batch: Batch }) {
       setAnswer(`Kept as ${kept.name}.`)
       setAsking(false)
     } catch (error) {
-      setAnswer(error instanceof Error ? error.message : String(error))
+      setAnswer(toldOf(error))
     }
   }
   return (

@@ -1,3 +1,4 @@
+import { toldOf } from '../../api/answered'
 import { useState } from 'react'
 import { calendarAddress } from '../../api/addresses'
 import { api } from '../../api/client'
@@ -13,7 +14,7 @@ export function CalendarActions({ batch, change }: Omit<AnswersProps, 'draft'>) 
       if (moved.says.length > 0) change(() => moved.draft)
       setAnswer(moved.says.length > 0 ? `Taken over: ${moved.says.join('; ')}.` : 'Nothing was moved there.')
     } catch (error) {
-      setAnswer(error instanceof Error ? error.message : String(error))
+      setAnswer(toldOf(error))
     }
   }
   return (

@@ -1,3 +1,4 @@
+import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
@@ -17,20 +18,17 @@ interface MakeAgainProps {
 export function MakeAgain({ entry, onClose }: MakeAgainProps) {
   const tables = useQuery(tablesQuery)
   const [cut, setCut] = useState({ kind: '', mass: '', thickness: '' })
-  const [trouble, setTrouble] = useState('')
+  const { attempt, trouble, quiet } = useAttempt()
   const queries = useQueryClient()
   const go = useNavigate()
-  const make = async () => {
-    try {
+  const make = () =>
+    attempt(async () => {
       const batch = await api.makeAgain(entry.id, cut)
       await askAnew(queries, 'batches')
       await go(`/batch/${batch.id}/mix`)
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   const say = (part: Partial<typeof cut>) => {
-    setTrouble('')
+    quiet()
     setCut((was) => ({ ...was, ...part }))
   }
   return (

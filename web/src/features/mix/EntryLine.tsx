@@ -1,3 +1,4 @@
+import { useAttempt } from '../../api/useAttempt'
 import { useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useState } from 'react'
 import { lineQuery } from '../../api/queries'
@@ -17,13 +18,14 @@ export function EntryLine({
 }) {
   const [text, setText] = useState('')
   const [several, setSeveral] = useState<Pasted>()
-  const [trouble, setTrouble] = useState('')
+  const { attempt, trouble } = useAttempt()
+  const [leftOut, setLeftOut] = useState('')
   const reading = useQuery(lineQuery(useDeferredValue(text), meatG))
   const answer = text === '' ? undefined : reading.data
-  const paste = async (pasted: string) => {
-    try {
+  const paste = (pasted: string) =>
+    attempt(async () => {
       const found = await api.pasted(pasted)
-      setTrouble(
+      setLeftOut(
         found.meat.length > 0 ? `Left out, the meat stands under Cut: ${found.meat.join('; ')}.` : '',
       )
       if (found.mixes.length > 1) setSeveral(found)
@@ -32,10 +34,7 @@ export function EntryLine({
           found.mixes.flatMap((mix) => mix.lines),
           found.companions,
         )
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   return (
     <form
       className="mt-3 rounded-md border-2 border-enamel bg-raised px-4 py-2"
@@ -99,7 +98,7 @@ export function EntryLine({
           }}
         />
       )}
-      {trouble !== '' && <p role="alert">{trouble}</p>}
+      {trouble + leftOut !== '' && <p role="alert">{trouble || leftOut}</p>}
       {several && (
         <WhichMix
           mixes={several.mixes}

@@ -1,3 +1,4 @@
+import { toldOf } from '../../api/answered'
 import { TabGroup, TabPanel, TabPanels } from '@headlessui/react'
 import { useState } from 'react'
 import { api, type Draft } from '../../api/client'
@@ -37,7 +38,7 @@ export function MixStage({ batch, draft, change }: DrawerProps) {
           .join('; '),
       )
     } catch (error) {
-      setSays(error instanceof Error ? error.message : String(error))
+      setSays(toldOf(error))
     }
   }
   return (

@@ -1,3 +1,4 @@
+import { toldOf } from '../../api/answered'
 import { useState } from 'react'
 
 /** One question to the kitchen at a time: its answer, and what went wrong. */
@@ -11,7 +12,7 @@ export function useAsking<T>() {
       setAnswer(found)
       return found
     } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
+      setTrouble(toldOf(error))
       setAnswer(undefined)
       return undefined
     }

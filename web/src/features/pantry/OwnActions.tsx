@@ -1,3 +1,4 @@
+import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -10,16 +11,8 @@ export function OwnActions({ item }: { item: PantryItem }) {
   const own = useQuery(ownIngredientsQuery)
   const queries = useQueryClient()
   const [start, setStart] = useState<Label>()
-  const [trouble, setTrouble] = useState('')
+  const { attempt, trouble } = useAttempt()
   const kept = own.data?.find((one) => `own-${one.id}` === item.id)
-  const act = async (action: () => Promise<void>) => {
-    try {
-      await action()
-      setTrouble('')
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
   return (
     <div className="flex flex-wrap items-center gap-3 pt-2 wide:col-span-3">
       {kept ? (
@@ -37,7 +30,7 @@ export function OwnActions({ item }: { item: PantryItem }) {
             type="button"
             className="act"
             onClick={() =>
-              void act(async () => {
+              void attempt(async () => {
                 await api.removeLabel(kept.id)
                 await askAnew(queries)
               })
@@ -51,7 +44,7 @@ export function OwnActions({ item }: { item: PantryItem }) {
           type="button"
           className="act"
           onClick={() =>
-            void act(async () => {
+            void attempt(async () => {
               setStart(await api.labelOf(item.id))
             })
           }

@@ -1,3 +1,4 @@
+import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -15,23 +16,11 @@ interface Looked {
 export function ArchiveIn() {
   const [looked, setLooked] = useState<Looked>()
   const [done, setDone] = useState('')
-  const [trouble, setTrouble] = useState('')
-  const [goesOn, setGoesOn] = useState(false)
+  const { attempt, trouble, busy } = useAttempt()
   const queries = useQueryClient()
-  const attempt = async (work: () => Promise<void>) => {
-    setTrouble('')
-    setDone('')
-    setGoesOn(true)
-    try {
-      await work()
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    } finally {
-      setGoesOn(false)
-    }
-  }
   const look = (file: File, withSettings: boolean) =>
     attempt(async () => {
+      setDone('')
       setLooked({ file, withSettings, merge: await api.previewArchive(file, withSettings) })
     })
   const take = ({ file, withSettings }: Looked) =>
@@ -53,8 +42,8 @@ export function ArchiveIn() {
       >
         Take an archive in
       </FileButton>
-      {goesOn && <LongWork />}
-      {looked && !goesOn && (
+      {busy && <LongWork />}
+      {looked && !busy && (
         <Preview
           looked={looked}
           onSettings={(wanted) => void look(looked.file, wanted)}

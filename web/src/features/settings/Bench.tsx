@@ -1,3 +1,4 @@
+import { useAttempt } from '../../api/useAttempt'
 import { warmthTold, weightTold } from '../../lib/told'
 import { useState } from 'react'
 import { api, type BenchAction } from '../../api/client'
@@ -7,15 +8,11 @@ import { useDevices } from '../../api/useDevices'
 export function Bench() {
   const { readings, broken } = useDevices()
   const [grams, setGrams] = useState('100')
-  const [trouble, setTrouble] = useState('')
-  const act = async (action: BenchAction, amount = 0) => {
-    try {
+  const { attempt, trouble } = useAttempt()
+  const act = (action: BenchAction, amount = 0) =>
+    attempt(async () => {
       await api.bench(action, amount)
-      setTrouble('')
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   const button = (words: string, action: BenchAction, amount?: number) => (
     <button type="button" className="act" onClick={() => void act(action, amount)}>
       {words}

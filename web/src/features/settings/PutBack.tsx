@@ -1,3 +1,4 @@
+import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -9,17 +10,14 @@ import { Sure } from '../../components/Sure'
 export function PutBack() {
   const [file, setFile] = useState<File>()
   const [says, setSays] = useState('')
-  const [trouble, setTrouble] = useState('')
+  const { attempt, trouble, quiet } = useAttempt()
   const queries = useQueryClient()
-  const put = async (chosen: File) => {
-    try {
+  const put = (chosen: File) =>
+    attempt(async () => {
       setSays((await api.restore(chosen)).says)
       setFile(undefined)
       await askAnew(queries)
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   return (
     <>
       <FileButton
@@ -27,7 +25,7 @@ export function PutBack() {
         accept=".sqlite,application/vnd.sqlite3"
         onFile={(chosen) => {
           setSays('')
-          setTrouble('')
+          quiet()
           setFile(chosen)
         }}
       >

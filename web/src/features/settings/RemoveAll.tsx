@@ -1,3 +1,4 @@
+import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -12,17 +13,14 @@ export function RemoveAll() {
   const [asking, setAsking] = useState(false)
   const [said, setSaid] = useState('')
   const [says, setSays] = useState('')
-  const [trouble, setTrouble] = useState('')
+  const { attempt, trouble, quiet } = useAttempt()
   const queries = useQueryClient()
-  const remove = async () => {
-    try {
+  const remove = () =>
+    attempt(async () => {
       setSays((await api.removeEverything(said.trim())).says)
       setAsking(false)
       await askAnew(queries)
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   return (
     <>
       <button
@@ -31,7 +29,7 @@ export function RemoveAll() {
         onClick={() => {
           setSaid('')
           setSays('')
-          setTrouble('')
+          quiet()
           setAsking(true)
         }}
       >

@@ -1,18 +1,15 @@
+import { useAttempt } from '../../api/useAttempt'
 import { useState } from 'react'
 import { api, type StoreCheck as Checked } from '../../api/client'
 
 /** Read everything that is kept, and say whether all is well. */
 export function StoreCheck() {
   const [checked, setChecked] = useState<Checked>()
-  const [trouble, setTrouble] = useState('')
-  const check = async () => {
-    setTrouble('')
-    try {
+  const { attempt, trouble } = useAttempt()
+  const check = () =>
+    attempt(async () => {
       setChecked(await api.checkStore())
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   return (
     <>
       <button type="button" className="act" onClick={() => void check()}>

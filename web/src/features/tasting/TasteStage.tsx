@@ -1,6 +1,6 @@
+import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, type Batch, type Taste } from '../../api/client'
 import { scalesQuery, tasteQuery } from '../../api/queries'
@@ -81,18 +81,15 @@ function Said({ batch, taste }: { batch: Batch; taste: Taste }) {
 
 /** What to change, with what it costs; one press makes the next batch with all of it. */
 function NextTime({ batch, taste }: { batch: Batch; taste: Taste }) {
-  const [trouble, setTrouble] = useState('')
+  const { attempt, trouble } = useAttempt()
   const queries = useQueryClient()
   const go = useNavigate()
-  const make = async () => {
-    try {
+  const make = () =>
+    attempt(async () => {
       const next = await api.makeNext(batch.id)
       await askAnew(queries, 'batches')
       await go(`/batch/${next.id}/mix`)
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error))
-    }
-  }
+    })
   return (
     <section aria-labelledby="next-time">
       <h2 id="next-time" className="heading">

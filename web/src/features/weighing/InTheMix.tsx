@@ -1,3 +1,4 @@
+import { toldOf } from '../../api/answered'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { labelPaper } from '../../api/addresses'
@@ -170,7 +171,7 @@ function LabelActions({ identity }: { identity: string }) {
     try {
       setAnswer((await api.printLabel(identity)).says)
     } catch (error) {
-      setAnswer(error instanceof Error ? error.message : String(error))
+      setAnswer(toldOf(error))
     }
   }
   return (

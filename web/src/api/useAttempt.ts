@@ -1,0 +1,30 @@
+/** One deed that the kitchen may refuse: whether it goes on, and what was wrong, in words. */
+import { useMutation } from '@tanstack/react-query'
+import { toldOf } from './answered'
+
+export interface Attempt {
+  /** Do it; answers whether it worked. What was wrong with the one before is forgotten. */
+  attempt: (work: () => Promise<unknown>) => Promise<boolean>
+  /** Empty while nothing is wrong. */
+  trouble: string
+  busy: boolean
+  quiet: () => void
+}
+
+export function useAttempt(): Attempt {
+  const { mutateAsync, error, isPending, reset } = useMutation({
+    mutationFn: (work: () => Promise<unknown>) => work(),
+    // The kitchen is on this machine: it answers though the network is away.
+    networkMode: 'always',
+  })
+  return {
+    attempt: (work) =>
+      mutateAsync(work).then(
+        () => true,
+        () => false,
+      ),
+    trouble: error === null ? '' : toldOf(error),
+    busy: isPending,
+    quiet: reset,
+  }
+}

@@ -33,6 +33,11 @@ def _exact(value: float, unit: str, source: str = "physical") -> Constant:
 ZERO_CELSIUS_K = _exact(273.15, "K")
 GAS_CONSTANT = _exact(8.314462618, "J/(mol K)")
 REFERENCE_TEMPERATURE_K = _exact(277.15, "K")  # 4 C, where diffusivities are quoted
+WATER_PK = _exact(14.0, "1")  # ionic product, near enough from fridge to kitchen
+SODA_KG_PER_MOL = Constant(0.084007, 0.084007, 0.084007, "kg/mol", "atomic_weights", "derived")
+# Standard normal quantiles of a band that holds so much, either way.
+QUANTILE_OF_80 = _exact(1.2816, "1")
+QUANTILE_OF_68 = _exact(0.9945, "1")
 
 # --- salt in meat --------------------------------------------------------------------------
 SALT_DIFFUSIVITY = Constant(2.4e-10, 1.5e-10, 4.0e-10, "m2/s", "fox1980;sabadini1998;volpato2007", "ours")
@@ -82,6 +87,7 @@ SERVING_HEARTY_KG = Constant(0.220, 0.190, 0.260, "kg", "common_practice", "prac
 # --- paste ---------------------------------------------------------------------------------
 COAT_M = Constant(0.001, 0.0005, 0.003, "m", "calibration", "ours")
 PASTE_DENSITY = Constant(1100.0, 1000.0, 1200.0, "kg/m3", "calibration", "ours")
+LIQUID_DENSITY = Constant(1030.0, 1000.0, 1080.0, "kg/m3", "calibration", "ours")  # a seasoned watery mix
 
 THIN_COAT_M = Constant(0.0005, 0.0003, 0.0008, "m", "calibration", "ours")
 THICK_COAT_M = Constant(0.0025, 0.0012, 0.0035, "m", "calibration", "ours")
@@ -109,6 +115,7 @@ WATER_HEAT_CAPACITY = Constant(4186.0, 4180.0, 4220.0, "J/(kg K)", "handbook_the
 ICE_HEAT_CAPACITY = Constant(2090.0, 2000.0, 2110.0, "J/(kg K)", "handbook_thermal", "published")
 ICE_MELTING_HEAT = Constant(333_600.0, 333_000.0, 334_000.0, "J/kg", "handbook_thermal", "published")
 FREEZER_ICE_C = Constant(-18.0, -20.0, -10.0, "C", "common_practice", "practice")
+ICE_BATH_C = Constant(0.5, 0.0, 2.0, "C", "common_practice", "practice")
 CONCENTRATE_C = Constant(80.0, 70.0, 95.0, "C", "common_practice", "practice")
 CONTACT_C = Constant(5.0, 4.0, 5.0, "C", "fda_food_code", "published")
 HOT_C = Constant(60.0, 57.0, 60.0, "C", "fda_food_code", "published")
@@ -126,6 +133,7 @@ SIMMERS_OFF_KG_PER_S = Constant(0.00008, 0.00004, 0.00016, "kg/s", "common_pract
 # Water kept by a kilogram of sugar boiled to a thick syrup: the end of what a reduction is.
 SYRUP_WATER = Constant(0.20, 0.10, 0.35, "kg/kg", "calibration", "ours")
 FRIED_LOSES = Constant(0.50, 0.35, 0.65, "1", "common_practice", "practice")
+FRYING = Constant(8.0, 4.0, 15.0, "min", "common_practice", "practice")
 LIFTED_TAKES_ALONG = Constant(0.10, 0.05, 0.20, "kg/kg", "calibration", "ours")
 SOAKED_UP_BY_DRIED = Constant(1.0, 0.5, 2.0, "kg/kg", "common_practice", "practice")
 # Share of what dissolves (heat included) that a lifted piece leaves behind after a simmer; raw, a part of that.
@@ -153,6 +161,7 @@ SALTY_SERVING_KG = Constant(0.002, 0.002, 0.002, "kg", "who_sodium", "published"
 SALT_TARGET_KG_PER_KG = Constant(0.012, 0.008, 0.015, "kg/kg", "common_practice", "practice")
 BEST_NEAR_LATEST = Constant(0.9, 0.8, 1.0, "1", "calibration", "ours")
 FRIDGE_ADVISED_C = Constant(5.0, 4.0, 5.0, "C", "fsis", "published")
+FRIDGE_USUAL_C = Constant(4.0, 2.0, 5.0, "C", "common_practice", "practice")  # where nothing is told
 FRIDGE_WARMEST_C = Constant(15.0, 10.0, 15.0, "C", "calibration", "ours")  # warmer than this is no fridge
 # Hours that raw food keeps fall, in their logarithm, from its days at 5 C to the two hours at room temperature and the
 # one at 32 C: between the figures of the authorities, and steeper than growth rates measured between them.
@@ -200,6 +209,7 @@ FREEZER_QUALITY_S = Constant(7_889_400.0, 5_259_600.0, 10_519_200.0, "s", "fsis"
 
 # --- doneness, as recalled; check the current text --------------------------------------------
 POULTRY_DONE_C = Constant(74.0, 74.0, 74.0, "C", "fsis", "published")
+DONE_TO_WITHIN_K = Constant(0.2, 0.1, 0.3, "K", "calibration", "ours")  # 165 F is 73.9 C: the same guidance
 WHOLE_RED_DONE_C = Constant(63.0, 63.0, 63.0, "C", "fsis", "published")
 WHOLE_RED_REST = Constant(3.0, 3.0, 3.0, "min", "fsis", "published")
 GAME_DONE_C = Constant(71.0, 71.0, 71.0, "C", "us_storage", "published")
@@ -219,15 +229,21 @@ SUGAR_LIMIT_MEDIUM = Constant(0.060, 0.040, 0.090, "kg/m2", "calibration", "ours
 SUGAR_LIMIT_GENTLE = Constant(0.120, 0.080, 0.180, "kg/m2", "calibration", "ours")  # at 150 C
 DARK_BEARS = Constant(1.6, 1.3, 2.0, "1", "calibration", "ours")  # times the limit, where a dark crust is meant
 BURNS_AFTER_MIN = Constant(15.0, 10.0, 25.0, "min", "calibration", "ours")  # what the limits are told for
+# In other minutes the limit goes with this power of them, up to so many times.
+BROWNS_WITH_TIME = Constant(0.6, 0.4, 0.9, "1", "calibration", "ours")
+BROWNS_AT_MOST = Constant(5.0, 3.0, 8.0, "1", "calibration", "ours")
 SLOW_HEAT_C = Constant(150.0, 130.0, 160.0, "C", "calibration", "ours")
 SLOW_COOK = Constant(90.0, 60.0, 120.0, "min", "calibration", "ours")
 ENZYME_TURNS_TO_MUSH_FROM = Constant(0.3, 0.15, 0.6, "1", "calibration", "ours")
 CARRY_OVER = Constant(0.03, 0.015, 0.05, "1", "calibration", "ours")
+MOST_CARRY_OVER_K = Constant(8.0, 5.0, 12.0, "K", "common_practice", "practice")
+CARRIES_AT_M = Constant(0.025, 0.020, 0.030, "m", "calibration", "ours")  # from surface to middle, for that share
 AFTER_LAST_BRUSH = Constant(5.0, 3.0, 10.0, "min", "common_practice", "practice")
 ROLLING_BOIL = Constant(1.0, 1.0, 3.0, "min", "fsis", "published")
 USUAL_BOIL = Constant(5.0, 1.0, 10.0, "min", "common_practice", "practice")
 SAUCE_SALT = Constant(0.010, 0.008, 0.015, "kg/kg", "common_practice", "practice")
 SAUCE_TOO_SALTY = Constant(0.020, 0.015, 0.025, "kg/kg", "common_practice", "practice")
+MOST_BOILED_OFF = Constant(0.8, 0.7, 0.9, "1", "common_practice", "practice")  # a fifth stays: more would burn
 # A glaze: syrup of a third sugar weighs 1130, honey 1420 (handbook values, from memory); what stays of one brushing
 GLAZE_DENSITY = Constant(1200.0, 1100.0, 1400.0, "kg/m3", "calibration", "ours")
 GLAZE_ROUND_M = Constant(0.0004, 0.0002, 0.0006, "m", "calibration", "ours")
@@ -268,6 +284,10 @@ MEAT_HEAT_DIFFUSIVITY = Constant(1.35e-7, 1.2e-7, 1.5e-7, "m2/s", "handbook_ther
 MEAT_CONDUCTIVITY = Constant(0.48, 0.42, 0.52, "W/(m K)", "handbook_thermal", "published")
 # At a wet or drying surface, evaporation taken off; of an oven at 177 C, growing with the cube of its absolute heat.
 SURFACE_HEATING_OVEN = Constant(18.0, 14.0, 24.0, "W/(m2 K)", "calibration", "ours")
+OVEN_REFERENCE_K = Constant(450.0, 440.0, 460.0, "K", "calibration", "ours")
+RADIATION_POWER = Constant(3.0, 2.0, 4.0, "1", "physical", "derived")  # of the absolute heat, as it changes
+FROM_FRIDGE_C = Constant(5.0, 2.0, 8.0, "C", "common_practice", "practice")
+SIMMER_C = Constant(97.0, 92.0, 100.0, "C", "common_practice", "practice")
 SURFACE_HEATING_GRILL = Constant(32.0, 24.0, 45.0, "W/(m2 K)", "calibration", "ours")
 SURFACE_HEATING_PAN = Constant(45.0, 30.0, 70.0, "W/(m2 K)", "calibration", "ours")  # one face after the other
 SURFACE_HEATING_POT = Constant(400.0, 200.0, 800.0, "W/(m2 K)", "calibration", "ours")
@@ -275,9 +295,22 @@ SURFACE_HEATING_FRYER = Constant(90.0, 60.0, 200.0, "W/(m2 K)", "calibration", "
 SURFACE_HEATING_STEAM = Constant(300.0, 100.0, 600.0, "W/(m2 K)", "calibration", "ours")
 # When collagen gives way: core [C], and minutes at it by how tough the cut is (common practice, no source).
 TENDER_CORE_C = Constant(90.0, 85.0, 95.0, "C", "common_practice", "practice")
+TENDER_BELOW_K = Constant(3.0, 1.0, 6.0, "K", "calibration", "ours")  # a core comes no nearer to its heat in time
 TENDER_HOLD = {
     "tender": Constant(10.0, 5.0, 20.0, "min", "common_practice", "practice"),
     "moderate": Constant(35.0, 20.0, 60.0, "min", "common_practice", "practice"),
     "tough": Constant(90.0, 60.0, 140.0, "min", "common_practice", "practice"),
 }
 ROASTING_SPREAD = Constant(1.0, 0.8, 1.25, "1", "calibration", "ours")
+
+# --- cautions: from when on they are told --------------------------------------------------------
+HOT_ON_HANDS_SHU = Constant(1000.0, 500.0, 5000.0, "SHU", "calibration", "ours")
+CROWD_SERVINGS = Constant(40.0, 20.0, 60.0, "1", "calibration", "ours")
+SMALL_CUT_KG = Constant(0.1, 0.05, 0.15, "kg", "us_storage", "ours")  # red meat in small pieces keeps for less
+SMALL_CUT_KEEPS_H = Constant(48.0, 24.0, 48.0, "h", "us_storage", "published")
+LIES_UNDER_OIL = Constant(0.10, 0.05, 0.20, "kg/kg", "calibration", "ours")  # share of fat in a mix
+SOUR_THROUGHOUT_PH = Constant(4.2, 4.0, 4.4, "1", "calibration", "ours")  # well under 4.6
+SOUR_THROUGHOUT_OIL = Constant(0.5, 0.3, 0.7, "kg/kg", "calibration", "ours")  # of its water: more floats off it
+SALT_SET_KG_PER_KG = Constant(0.025, 0.020, 0.035, "kg/kg", "common_practice", "practice")  # fish set, not seasoned
+SPIRIT_SHARE = Constant(0.20, 0.15, 0.30, "kg/kg", "calibration", "ours")
+FLARES_FROM_KG = Constant(0.030, 0.015, 0.050, "kg", "calibration", "ours")

@@ -13,6 +13,7 @@ from typing import Literal
 
 from vadouvan.core.constants import (
     PAN_BOILS_OFF_KG_PER_S,
+    SODA_KG_PER_MOL,
     SOUR_HIDES_SWEET,
     SOUR_REFERENCE_KG_PER_KG,
     SWEET_HIDES_HEAT,
@@ -44,7 +45,6 @@ MOST_TIMES_THE_MIX = 1.0
 MOST_STARCH = 0.04
 STARCH_TO_WATER = 0.2
 LESS_WATER = 0.6
-SODA_KG_PER_MOL = 0.084007
 _TASTED: dict[Taste, Callable[[Ingredient], float]] = {
     "too_salty": lambda item: item.salt.value,
     "too_sweet": lambda item: item.sugar.value,
@@ -192,7 +192,7 @@ def _neutralised(asked: _Asked, times: float) -> Iterator[Correction]:
     if item is None:
         return
     protons = sum(portion.ingredient.titratable * portion.mass_kg.value for portion in asked.portions)
-    mass_kg = protons * (1 - 1 / times) * SODA_KG_PER_MOL
+    mass_kg = protons * (1 - 1 / times) * SODA_KG_PER_MOL.value
     if mass_kg <= 0:
         return
     text = weighed_text(item, mass_kg)

@@ -7,6 +7,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from vadouvan.core.constants import (
+    BROWNS_AT_MOST,
+    BROWNS_WITH_TIME,
     BURNS_AFTER_MIN,
     DARK_BEARS,
     SUGAR_LIMIT_FIERCE,
@@ -26,7 +28,6 @@ LIMITS: tuple[tuple[float, Constant], ...] = (
     (150.0, SUGAR_LIMIT_GENTLE), (185.0, SUGAR_LIMIT_MEDIUM), (215.0, SUGAR_LIMIT_HOT), (245.0, SUGAR_LIMIT_FIERCE),
 )  # fmt: skip
 # What minutes make of a limit: less for longer, but hardly where it is gentle, and never more than so many times.
-MINUTES_POWER, MOST_FACTOR = 0.6, 5.0
 LEAST_FACTOR = ((150.0, 1.0), (200.0, 0.55))
 WORTH_NAMING = 0.15  # of the browning sugar
 
@@ -67,7 +68,9 @@ def sugar_limit(heat_c: float, time_min: float = BURNS_AFTER_MIN.value) -> float
     heats, limits = [heat for heat, _ in LIMITS], [math.log(limit.value) for _, limit in LIMITS]
     base = math.exp(_between(heat_c, heats, limits))
     least = _between(heat_c, [heat for heat, _ in LEAST_FACTOR], [factor for _, factor in LEAST_FACTOR])
-    times: float = min(MOST_FACTOR, max(least, (BURNS_AFTER_MIN.value / max(time_min, 0.1)) ** MINUTES_POWER))
+    times: float = min(
+        BROWNS_AT_MOST.value, max(least, (BURNS_AFTER_MIN.value / max(time_min, 0.1)) ** BROWNS_WITH_TIME.value)
+    )
     return base * times
 
 

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import (
+    DONE_TO_WITHIN_K,
     FISH_DONE_C,
     GAME_DONE_C,
     MINCE_DONE_C,
@@ -19,7 +20,6 @@ from vadouvan.core.constants import (
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import degrees_told, number_told
 
-AS_GOOD_AS_K = 0.2  # 165 F is 73.9 C: the same guidance in other degrees
 DonenessRule = Literal["guidance", "own"]
 
 
@@ -85,13 +85,13 @@ def doneness_of(cut: Cut, school: DonenessRule, own_c: float | None) -> Doneness
     if guidance is None:
         return Doneness(own_c, None, False, "" if own_c is None else f"To a core of {degrees_told(own_c)} °C.")
     core_c = own_c if school == "own" and own_c is not None else guidance.core_c
-    is_below = core_c < guidance.core_c - AS_GOOD_AS_K
+    is_below = core_c < guidance.core_c - DONE_TO_WITHIN_K.value
     asks = f"{degrees_told(guidance.core_c)} °C ({guidance.says})"
     uk = f"In the UK {number_told(UK_DONE_C.value)} °C for 2 minutes, or the same effect."
     if is_below:
         warned = "Not for the old, the young, the ill or the pregnant."
         says = f"{degrees_told(core_c, 'down')} °C is below guidance, which asks for {asks}. {warned}"
-    elif abs(core_c - guidance.core_c) <= AS_GOOD_AS_K:
+    elif abs(core_c - guidance.core_c) <= DONE_TO_WITHIN_K.value:
         says = f"Guidance asks for {asks}. {uk}"
     else:
         says = f"{degrees_told(core_c)} °C, above the {asks} that guidance asks for."

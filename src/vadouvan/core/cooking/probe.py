@@ -8,13 +8,11 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from vadouvan.core.clock.routine import hours_between, later
-from vadouvan.core.constants import CARRY_OVER
+from vadouvan.core.constants import CARRIES_AT_M, CARRY_OVER, MOST_CARRY_OVER_K
 from vadouvan.core.figure import number_told
 
 LEAST_READINGS, LEAST_RISE_C = 3, 1.0
 LATEST_READINGS = 12
-SIZE_REFERENCE_M = 0.025
-MOST_CARRY_C = 8.0
 
 
 @dataclass(frozen=True)
@@ -33,8 +31,8 @@ def carry_over_c(heat_c: float, core_c: float, far_m: float) -> float:
     >>> round(carry_over_c(180.0, 63.0, 0.04), 1), round(carry_over_c(180.0, 63.0, 0.01), 1)
     (4.4, 2.2)
     """
-    rise = CARRY_OVER.value * max(0.0, heat_c - core_c) * math.sqrt(far_m / SIZE_REFERENCE_M)
-    return min(MOST_CARRY_C, rise)
+    rise = CARRY_OVER.value * max(0.0, heat_c - core_c) * math.sqrt(far_m / CARRIES_AT_M.value)
+    return min(MOST_CARRY_OVER_K.value, rise)
 
 
 def forecast(

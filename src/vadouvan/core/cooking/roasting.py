@@ -14,17 +14,23 @@ import numpy as np
 from scipy.linalg import eigh_tridiagonal
 
 from vadouvan.core.constants import (
+    FROM_FRIDGE_C,
     MEAT_CONDUCTIVITY,
     MEAT_HEAT_DIFFUSIVITY,
+    OVEN_REFERENCE_K,
+    RADIATION_POWER,
     ROASTING_SPREAD,
+    SIMMER_C,
     SURFACE_HEATING_FRYER,
     SURFACE_HEATING_GRILL,
     SURFACE_HEATING_OVEN,
     SURFACE_HEATING_PAN,
     SURFACE_HEATING_POT,
     SURFACE_HEATING_STEAM,
+    TENDER_BELOW_K,
     TENDER_CORE_C,
     TENDER_HOLD,
+    ZERO_CELSIUS_K,
     Constant,
 )
 from vadouvan.core.cooking.doneness import DonenessRule, doneness_of
@@ -33,11 +39,8 @@ from vadouvan.core.cut.cut import Cut, size_of
 from vadouvan.core.cut.shape import Openness, Path, piece_of
 from vadouvan.core.measures.numbers import Interval
 
-FROM_FRIDGE_C, SIMMER_C = 5.0, 97.0
-TENDER_BELOW_K = 3.0  # a core comes no nearer to its heat in a cook's time
 SEVERAL, THINNER, SOONER_FROM_MIN = 2, 0.8, 1.0
 CELLS, LONGEST_S = 60, 48 * 3600.0
-OVEN_REFERENCE_K, RADIATION_POWER = 450.0, 3.0  # radiated heat goes with the cube of the absolute temperature
 HEATING: dict[CookPlace, Constant] = {
     "oven": SURFACE_HEATING_OVEN,
     "grill": SURFACE_HEATING_GRILL,
@@ -59,13 +62,13 @@ def minutes_to_core(cut: Cut, stage: CookStage, core_c: float) -> Interval | Non
     """Minutes for one piece from the fridge to a core [C], with its band; nothing where that heat never gets there."""
     heat_c = stage.plain_heat_c or USUAL_HEAT_C[stage.place]
     if stage.place in AT_THE_BOIL:
-        heat_c = min(heat_c, SIMMER_C)
+        heat_c = min(heat_c, SIMMER_C.value)
     if core_c >= heat_c - 1:
         return None
     heating = HEATING[stage.place].value
     if stage.place in RADIATED:
-        heating *= ((heat_c + 273.15) / OVEN_REFERENCE_K) ** RADIATION_POWER
-    seconds = seconds_to_core(_heated(cut), heating, (heat_c - core_c) / (heat_c - FROM_FRIDGE_C))
+        heating *= ((heat_c + ZERO_CELSIUS_K.value) / OVEN_REFERENCE_K.value) ** RADIATION_POWER.value
+    seconds = seconds_to_core(_heated(cut), heating, (heat_c - core_c) / (heat_c - FROM_FRIDGE_C.value))
     spread = ROASTING_SPREAD
     return Interval(*(seconds / 60 * factor for factor in (spread.value, spread.low, spread.high)))
 
@@ -73,7 +76,7 @@ def minutes_to_core(cut: Cut, stage: CookStage, core_c: float) -> Interval | Non
 def minutes_to_tender(cut: Cut, stage: CookStage) -> Interval | None:
     """Minutes until a fork turns in it: to the core at which collagen gives way, and at it by how tough the cut is."""
     heat_c = stage.plain_heat_c or USUAL_HEAT_C[stage.place]
-    heats = minutes_to_core(cut, stage, min(TENDER_CORE_C.value, min(heat_c, SIMMER_C) - TENDER_BELOW_K))
+    heats = minutes_to_core(cut, stage, min(TENDER_CORE_C.value, min(heat_c, SIMMER_C.value) - TENDER_BELOW_K.value))
     if heats is None:
         return None
     hold = TENDER_HOLD[cut.kind.toughness]

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import (
+    MOST_BOILED_OFF,
     PAN_BOILS_OFF_KG_PER_S,
     SAUCE_MOST_DILUTION,
     SAUCE_SALT,
@@ -15,7 +16,6 @@ from vadouvan.core.constants import (
 from vadouvan.core.figure import number_told
 
 SauceFate = Literal["serve", "dilute", "discard", "along"]
-MOST_BOILED_OFF = 0.8  # a fifth always stays: more would burn
 
 
 @dataclass(frozen=True)
@@ -72,7 +72,7 @@ def sauce_of(left_kg: float, salt_kg: float, boil_s: float, reduce_to_kg: float 
         says = f"Only about {number_told(left_kg * 1000)} g stay behind: not worth a sauce. Throw it away."
         return Sauce(left_kg, 0.0, 0.0, 0.0, "discard", says)
     by_time_kg = left_kg - PAN_BOILS_OFF_KG_PER_S.value * boil_s
-    boiled_kg = max(reduce_to_kg if reduce_to_kg is not None else by_time_kg, (1 - MOST_BOILED_OFF) * left_kg)
+    boiled_kg = max(reduce_to_kg if reduce_to_kg is not None else by_time_kg, (1 - MOST_BOILED_OFF.value) * left_kg)
     boiled_kg = min(boiled_kg, left_kg)
     share = reduced_salt(salt_kg / left_kg, left_kg, boiled_kg)
     grams = f"{number_told(left_kg * 1000)} g boil down to {number_told(boiled_kg * 1000)} g"

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from vadouvan.core.constants import QUANTILE_OF_80
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.errors import InputError
@@ -23,7 +24,7 @@ def own_kind(cut: Cut, name: str, identity: str) -> CutKind:
         raise InputError(
             field="name", given=name, wrong=wrong, accepted=f"Write a name of up to {LONGEST_NAME} letters."
         )
-    spread = 1.28 * cut.thickness_log_sd
+    spread = QUANTILE_OF_80.value * cut.thickness_log_sd
     return replace(
         cut.kind,
         id=f"{OWN}{identity}",

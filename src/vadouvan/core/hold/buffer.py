@@ -12,9 +12,10 @@ from functools import lru_cache
 
 import numpy as np
 
+from vadouvan.core.constants import WATER_PK
 from vadouvan.core.cut.kind import Family
 from vadouvan.core.hold.eigenmodes import Array
-from vadouvan.core.mix.acidity import PK, WATER_PK, Solution
+from vadouvan.core.mix.acidity import PK, Solution
 
 # Sites [mol/kg meat] by dissociation constant, and the pH of the raw meat.
 _RED = {3.9: 0.060, 4.4: 0.055, 4.9: 0.030, 3.86: 0.090, 6.1: 0.030, 6.6: 0.040, 7.1: 0.030}
@@ -114,4 +115,4 @@ def _dissociated(sites: Mapping[float, float], ph: Array) -> Array:
 
 
 def _water_ions(ph: Array) -> Array:
-    return np.asarray(10.0**-ph - 10.0 ** (ph - WATER_PK))
+    return np.asarray(10.0**-ph - 10.0 ** (ph - WATER_PK.value))

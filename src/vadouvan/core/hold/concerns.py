@@ -13,7 +13,12 @@ from typing import Literal
 
 import numpy as np
 
-from vadouvan.core.constants import SATURATION_KG_PER_KG_WATER, TASTED_SALT_KG_PER_KG_WATER
+from vadouvan.core.constants import (
+    REFERENCE_TEMPERATURE_K,
+    SATURATION_KG_PER_KG_WATER,
+    TASTED_SALT_KG_PER_KG_WATER,
+    ZERO_CELSIUS_K,
+)
 from vadouvan.core.hold import levels
 from vadouvan.core.hold.aim import AimWeights, aim_weights
 from vadouvan.core.hold.buffer import RAW_PH
@@ -23,7 +28,7 @@ from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.temperature import salt_diffusivity
 
 ConcernName = Literal["seasoned", "aroma", "tenderised", "cured", "soured", "salty", "sour", "soft", "texture"]
-REFERENCE_C = 4.0  # where souring and softening are counted
+REFERENCE_C = REFERENCE_TEMPERATURE_K.value - ZERO_CELSIUS_K.value  # where souring and softening are counted
 TINY = 1e-9
 
 

@@ -15,7 +15,7 @@ from functools import lru_cache
 
 import numpy as np
 
-from vadouvan.core.constants import BEST_NEAR_LATEST, DIFFUSIVITY_LOG_SD
+from vadouvan.core.constants import BEST_NEAR_LATEST, DIFFUSIVITY_LOG_SD, QUANTILE_OF_80
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold import levels
 from vadouvan.core.hold.concerns import Concern, concerns_of
@@ -28,7 +28,6 @@ from vadouvan.core.mix.balance import Balance
 
 FIRST_H, LOOKS = 0.01, 420
 SALT_SPREAD_MATTERS = 0.06  # of the salt, from low to high
-EIGHTY_PER_CENT = 1.2816  # standard normal quantile at 0.9: an 80 % band
 
 
 @dataclass(frozen=True)
@@ -229,7 +228,7 @@ def _edge(
     hours = pick(runs[0])
     times = [max(pick(run), FIRST_H) for run in runs]
     slopes = [math.log(times[up] / times[up - 1]) / 2 for up in range(2, len(times), 2)]
-    spread = math.exp(EIGHTY_PER_CENT * math.hypot(*slopes))
+    spread = math.exp(QUANTILE_OF_80.value * math.hypot(*slopes))
     return Edge(hours, hours / spread, max(hours, min(hours * spread, last_h)), limit, others)
 
 
@@ -263,7 +262,7 @@ def _salt_either_way(balance: Balance) -> tuple[Balance, ...]:
     if salt.value <= 0 or salt.high - salt.low < SALT_SPREAD_MATTERS * salt.value:
         return ()
     ends = (max(salt.low, 0.01 * salt.value), salt.high)
-    return tuple(balance.salted((end / salt.value) ** (1 / EIGHTY_PER_CENT)) for end in ends)
+    return tuple(balance.salted((end / salt.value) ** (1 / QUANTILE_OF_80.value)) for end in ends)
 
 
 def _either_way(log_sd: float) -> tuple[float, float]:

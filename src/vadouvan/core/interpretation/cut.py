@@ -38,7 +38,7 @@ STATES = {"fresh": False, "frozen": True}
 SIDES = {"one": False, "all": True}
 STEPS: dict[str, StepKind] = {name: name for name in get_args(StepKind)}
 CUT_UP_M = {"strip": 0.008, "cube": 0.03}  # of what was cut up at home; common practice, no source
-SMALL_PIECE_KG, SMALL_PIECES_KG = 0.06, 0.5
+LITTLE_PIECE_KG, LITTLE_PIECES_KG = 0.06, 0.5
 MOST_BONE_PCT = 60
 
 
@@ -135,8 +135,8 @@ def _pieces(said: CutInput) -> int:
 def _mass(said: CutInput, kind: CutKind, pieces: int | None, notes: Notes) -> float | None:
     if said.mass:
         return notes.attempt(lambda: quantity(said.mass, MASS, field="cut.mass_g"))
-    if pieces is None and kind.mass_kg < SMALL_PIECE_KG:
-        return notes.assume("cut.mass_g", SMALL_PIECES_KG, f"{SMALL_PIECES_KG * 1000:.0f} g")
+    if pieces is None and kind.mass_kg < LITTLE_PIECE_KG:
+        return notes.assume("cut.mass_g", LITTLE_PIECES_KG, f"{LITTLE_PIECES_KG * 1000:.0f} g")
     count = pieces or 1
     mass_kg = min(kind.mass_kg * count, MASS.high)
     return notes.assume("cut.mass_g", mass_kg, f"{number_told(mass_kg * 1000)} g, usual for {count} of this cut")

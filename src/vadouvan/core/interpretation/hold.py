@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from typing import get_args
 
-from vadouvan.core.constants import FRIDGE_ADVISED_C, FRIDGE_WARMEST_C, ROOM_C, SALT_TARGET_KG_PER_KG
+from vadouvan.core.constants import FRIDGE_ADVISED_C, FRIDGE_USUAL_C, FRIDGE_WARMEST_C, ROOM_C, SALT_TARGET_KG_PER_KG
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.draft.typed import HoldInput
 from vadouvan.core.hold.aim import aim_assumed
@@ -17,7 +17,6 @@ from vadouvan.core.measures.quantity import decimal, degrees
 from vadouvan.core.mix.salting_method import Salting, spoon_target
 from vadouvan.errors import InputError
 
-DEFAULT_FRIDGE_C = 4.0
 TELL_FROM = 0.005
 THROUGH_UP_TO_M = 0.020  # in joints a point further in than this is not the default aim
 GOALS: dict[str, Goal] = {"surface": "surface", "through": "through"}
@@ -69,13 +68,13 @@ def _aim(said: HoldInput, cut: Cut | None, mix: MixInterpretation, notes: Notes)
 
 def _fridge(said: HoldInput, notes: Notes) -> float:
     if not said.fridge:
-        return notes.assume("hold.fridge_c", DEFAULT_FRIDGE_C, f"{DEFAULT_FRIDGE_C:.0f} C")
+        return notes.assume("hold.fridge_c", FRIDGE_USUAL_C.value, f"{FRIDGE_USUAL_C.value:.0f} C")
     most = FRIDGE_WARMEST_C.value
     accepted = (
         f"A hold is judged from 0 to {most:.0f} C (32 to 59 F); advised is at most {FRIDGE_ADVISED_C.value:.0f} C."
     )
     value = notes.attempt(lambda: degrees(said.fridge, field="hold.fridge_c", low=0, high=most, accepted=accepted))
-    return DEFAULT_FRIDGE_C if value is None else value
+    return FRIDGE_USUAL_C.value if value is None else value
 
 
 def _room(said: HoldInput, notes: Notes) -> float:

@@ -9,6 +9,7 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import TypeVar, get_args
 
+from vadouvan.core.constants import LIQUID_DENSITY
 from vadouvan.core.draft.typed import (
     LONGEST_TEXT,
     MOST_LINES,
@@ -37,7 +38,7 @@ from vadouvan.core.measures.units import VOLUME_M3, unit_word
 from vadouvan.core.mix.consistency import OF_FORM, Form, consistency_of
 from vadouvan.core.mix.leaving import least_left_kg
 from vadouvan.core.mix.making import Cooling, Making, Method, Texture
-from vadouvan.core.mix.need import LIQUID_DENSITY, Coat, Container, SetAside, Vessel
+from vadouvan.core.mix.need import Coat, Container, SetAside, Vessel
 from vadouvan.core.mix.salting_method import Salting, SaltingMethod
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.pantry.ingredient import Ingredient
@@ -385,7 +386,7 @@ def _set_aside(said: QuantityInput, notes: Notes) -> SetAside:
         return replace(plain, share=share_said)
     volume_m3 = _volume_of_it(text)
     if volume_m3 is not None:
-        grams = notes.assume("quantity.set_aside", volume_m3 * LIQUID_DENSITY * 1000, "")
+        grams = notes.assume("quantity.set_aside", volume_m3 * LIQUID_DENSITY.value * 1000, "")
         notes.assumed["quantity.set_aside"] = f"about {grams:.0f} g"
         return replace(plain, mass_kg=grams / 1000)
     return replace(plain, mass_kg=_said(text, MIX_MASS, "quantity.set_aside", notes))

@@ -10,6 +10,7 @@ from datetime import UTC, datetime, timedelta
 from vadouvan.core.clock.chain import PlanStep, laid_before
 from vadouvan.core.clock.meal import Meal
 from vadouvan.core.clock.routine import Routine, hours_between, later
+from vadouvan.core.constants import LIQUID_DENSITY
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cooking.stages import of_stage
 from vadouvan.core.cut.cut import Cut
@@ -17,7 +18,6 @@ from vadouvan.core.draft.typed import Draft
 from vadouvan.core.hold.window import Window
 from vadouvan.core.joint_schedule.dish import SLOT_MIN, Choice, Dish, OvenUse, Placed, Stretch
 from vadouvan.core.judgement.judgement import Judgement
-from vadouvan.core.mix.need import LIQUID_DENSITY
 from vadouvan.core.schedule.plan import Plan, Work, plan_for
 from vadouvan.core.schedule.steps import after_the_pull, work_of
 
@@ -140,7 +140,7 @@ def _bare(facts: _Facts) -> Dish:
 def _litres(facts: _Facts) -> float:
     """Meat and mix [l]; bone counts as meat."""
     meat_m3 = facts.cut.mass_kg / facts.cut.kind.density_kg_per_m3
-    return (meat_m3 + facts.mix.at_contact.balance.mass_kg.value / LIQUID_DENSITY) * 1000
+    return (meat_m3 + facts.mix.at_contact.balance.mass_kg.value / LIQUID_DENSITY.value) * 1000
 
 
 def _dish(facts: _Facts, clock: Clock) -> Dish:

@@ -7,10 +7,20 @@ from dataclasses import dataclass
 
 from vadouvan.core.constants import (
     AIRLESS_WARMEST_C,
+    CROWD_SERVINGS,
+    FLARES_FROM_KG,
     FRIDGE_ADVISED_C,
+    HOT_ON_HANDS_SHU,
+    LIES_UNDER_OIL,
     METAL_ACID_PH,
+    SALT_SET_KG_PER_KG,
     SALTY_SERVING_KG,
+    SMALL_CUT_KEEPS_H,
+    SMALL_CUT_KG,
     SODIUM_SHARE_OF_SALT,
+    SOUR_THROUGHOUT_OIL,
+    SOUR_THROUGHOUT_PH,
+    SPIRIT_SHARE,
 )
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.storage import room_minutes, used_share
@@ -22,15 +32,7 @@ from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.curing import names_curing_salt
 
 ENZYME_SKIN = ("papaya", "pineapple", "fig", "kiwi")
-HOT_SHU = 1000.0
-MANY_SERVINGS = 40
-SMALL_PIECE_KG = 0.1
-TWO_DAYS_H = 48.0
 FRESH_AROMATICS = ("aromatic_fresh", "herb_fresh", "chilli_fresh")
-UNDER_OIL = 0.10  # share of fat in a mix from which what is in it lies under oil (our calibration)
-SOUR_THROUGHOUT_PH, SOUR_THROUGHOUT_OIL = 4.2, 0.5  # well under 4.6, and with less oil than half of its water (ours)
-SALT_SET_KG_PER_KG = 0.025  # salt on fish from which it is set rather than seasoned (common practice)
-SPIRIT_FROM, FLARES_FROM_KG = 0.20, 0.030  # share of alcohol, and how much of it, from which it flares (ours)
 
 
 @dataclass(frozen=True)
@@ -114,8 +116,8 @@ def _salty(known: Known) -> bool:
 
 
 def _cubed(known: Known) -> bool:
-    small = known.cut.meat_kg / known.cut.pieces <= SMALL_PIECE_KG
-    return known.cut.kind.family == "red" and small and known.held_h > TWO_DAYS_H
+    small = known.cut.meat_kg / known.cut.pieces <= SMALL_CUT_KG.value
+    return known.cut.kind.family == "red" and small and known.held_h > SMALL_CUT_KEEPS_H.value
 
 
 def _too_long(known: Known, *families: str) -> bool:
@@ -139,9 +141,9 @@ def _garlic_in_oil(known: Known) -> bool:
     oil_kg = sum(one.mass_kg.value for one in reading.portions if one.ingredient.group == "fat")
     ph = known.balance.ph
     sour_throughout = (
-        ph is not None and ph < SOUR_THROUGHOUT_PH and oil_kg < SOUR_THROUGHOUT_OIL * known.balance.water_kg
+        ph is not None and ph < SOUR_THROUGHOUT_PH.value and oil_kg < SOUR_THROUGHOUT_OIL.value * known.balance.water_kg
     )
-    return raw and oil_kg >= UNDER_OIL * known.balance.mass_kg.value and not sour_throughout
+    return raw and oil_kg >= LIES_UNDER_OIL.value * known.balance.mass_kg.value and not sour_throughout
 
 
 def _eaten_raw(known: Known) -> bool:
@@ -150,16 +152,16 @@ def _eaten_raw(known: Known) -> bool:
         return False
     fire = known.judgement.fire
     raw = fire is not None and (fire.doneness.is_below or not known.judgement.reading.stages)
-    return raw or _sour(known) or known.balance.total("salt").value >= SALT_SET_KG_PER_KG
+    return raw or _sour(known) or known.balance.total("salt").value >= SALT_SET_KG_PER_KG.value
 
 
 def _near_flame(known: Known) -> bool:
     """Enough of a spirit with a flame or a hot pan after it."""
     spirit_kg = sum(
-        one.mass_kg.value for one in known.judgement.reading.portions if one.ingredient.alcohol >= SPIRIT_FROM
+        one.mass_kg.value for one in known.judgement.reading.portions if one.ingredient.alcohol >= SPIRIT_SHARE.value
     )
     hot = any(stage.place in ("pan", "wok", "grill", "broiler", "fryer") for stage in known.judgement.reading.stages)
-    return hot and spirit_kg >= FLARES_FROM_KG
+    return hot and spirit_kg >= FLARES_FROM_KG.value
 
 
 def _vacuum(known: Known) -> bool:
@@ -178,7 +180,7 @@ def _gas(known: Known) -> bool:
 
 def _many(known: Known) -> bool:
     occasion = known.judgement.reading.occasion
-    return occasion is not None and occasion.servings >= MANY_SERVINGS
+    return occasion is not None and occasion.servings >= CROWD_SERVINGS.value
 
 
 def _wet_into_fat(known: Known) -> bool:
@@ -234,7 +236,7 @@ TRIGGERS: Mapping[str, Callable[[Known], bool]] = {
     "enzyme-skin": lambda known: any(
         item.enzyme is not None and any(name in item.id for name in ENZYME_SKIN) for item in known.items
     ),
-    "chilli": lambda known: any(item.heat_shu.value >= HOT_SHU for item in known.items),
+    "chilli": lambda known: any(item.heat_shu.value >= HOT_ON_HANDS_SHU.value for item in known.items),
     "honey-infant": lambda known: any(item.id == "honey" for item in known.items),
     "allergens": lambda known: any(item.allergens or item.allergens_to_check for item in known.items),
     "sodium": _salty,

@@ -6,9 +6,10 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from vadouvan.core.clock.chain import PlanStep
+from vadouvan.core.constants import DONE_TO_WITHIN_K
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cooking.brushing import LastBrush, brushing_told, last_brush
-from vadouvan.core.cooking.doneness import AS_GOOD_AS_K, Doneness, doneness_of
+from vadouvan.core.cooking.doneness import Doneness, doneness_of
 from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.roasting import thinner_sooner_min
 from vadouvan.core.cooking.sauce import Sauce, cooked_along, sauce_of
@@ -95,7 +96,12 @@ def _doneness_told(doneness: Doneness, stages: Sequence[CookStage]) -> list[Told
     told = [Told("doneness", "warn" if doneness.is_below else "note", doneness.says)] if doneness.says else []
     guidance = doneness.guidance
     last = stages[-1].core_c if stages else None
-    if guidance is not None and last is not None and not doneness.is_below and last < guidance.core_c - AS_GOOD_AS_K:
+    if (
+        guidance is not None
+        and last is not None
+        and not doneness.is_below
+        and last < guidance.core_c - DONE_TO_WITHIN_K.value
+    ):
         asks = f"the {guidance.core_c:g} °C of guidance"
         says = f"The last stage ends at {last:g} °C, below {asks}: it counts on the rest to rise."
         told.append(Told("stage-core", "warn", says))

@@ -11,9 +11,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 
+from vadouvan.core.constants import WATER_PK
 from vadouvan.core.pantry.ingredient import MOLAR_KG, Acids, Ingredient
 
-WATER_PK = 14.0
 # Acid constants at 25 C; acids of unknown kind count as citric.
 PK: dict[str, tuple[float, ...]] = {
     "acetic": (4.756,),
@@ -60,7 +60,7 @@ def solution_ph(solution: Solution) -> float:
     low, high = -1.0, 15.0
     for _ in range(45):
         ph = (low + high) / 2
-        surplus = solution.strong_ions + 10.0**-ph - 10.0 ** (ph - WATER_PK) - acid_charge(solution, ph)
+        surplus = solution.strong_ions + 10.0**-ph - 10.0 ** (ph - WATER_PK.value) - acid_charge(solution, ph)
         low, high = (ph, high) if surplus > 0 else (low, ph)
     return (low + high) / 2
 

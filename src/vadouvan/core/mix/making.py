@@ -17,8 +17,11 @@ from vadouvan.core.constants import (
     CONTACT_C,
     COOLING_LAYER_M,
     FREEZER_ICE_C,
+    FRIDGE_USUAL_C,
+    FRYING,
     HOT_C,
     HOT_TO_WARM_S,
+    ICE_BATH_C,
     ICE_BATH_COOLING,
     ICE_HEAT_CAPACITY,
     ICE_MELTING_HEAT,
@@ -43,12 +46,9 @@ Cooling = Literal["ice_bath", "fridge"]
 Texture = Literal["thick", "spreadable", "loose"]
 StepKind = Literal["note", "warn", "stop"]
 
-FRIDGE_AIR_C = 4.0
-ICE_BATH_C = 0.5
 DEFAULT_SIMMER_S = 600.0
 TEXTURE_WATER = {"thick": THICK_PASTE_WATER, "spreadable": SPREADABLE_PASTE_WATER, "loose": LOOSE_PASTE_WATER}
 WATER, ICE = "water", "ice"
-FRYING_MIN = 8.0
 
 
 @dataclass(frozen=True)
@@ -161,7 +161,7 @@ def _fried(kept: Sequence[Portion], making: Making, steam: Interval) -> Iterator
         return
     grams = number_told(steam.value * 1000)
     says = f"Fry {', '.join(names)} soft over a medium flame; about {grams} g of water leave. Then stir in the rest."
-    yield MakingStep("fry", says, FRYING_MIN)
+    yield MakingStep("fry", says, FRYING.value)
     yield from _cooled(making.cooling)
 
 
@@ -191,7 +191,9 @@ def cooling_s(cooling: Cooling, start_c: float, end_c: float) -> float:
     heat transfer of fridges and basins differs by half either way.
     """
     rate, around_c = (
-        (2 * STILL_AIR_COOLING.value, FRIDGE_AIR_C) if cooling == "fridge" else (ICE_BATH_COOLING.value, ICE_BATH_C)
+        (2 * STILL_AIR_COOLING.value, FRIDGE_USUAL_C.value)
+        if cooling == "fridge"
+        else (ICE_BATH_COOLING.value, ICE_BATH_C.value)
     )
     time_s = MIX_HEAT_PER_VOLUME.value * COOLING_LAYER_M.value / rate
     return time_s * math.log((start_c - around_c) / (end_c - around_c))

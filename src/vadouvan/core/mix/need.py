@@ -13,6 +13,7 @@ from typing import Literal
 from vadouvan.core.constants import (
     BAG_LAYER_M,
     COAT_M,
+    LIQUID_DENSITY,
     OVER_THE_MEAT_M,
     PACKED_CUBES,
     PACKED_LEGS,
@@ -36,7 +37,6 @@ Container = Literal["bag", "tub", "jar", "vacuum", "tray"]
 Coat = Literal["thin", "usual", "thick"]
 
 COATS: dict[Coat, Constant] = {"thin": THIN_COAT_M, "usual": COAT_M, "thick": THICK_COAT_M}
-LIQUID_DENSITY = 1030.0  # kg/m3: a seasoned watery mix
 USUAL_TUB_M2 = 0.22 * 0.16
 USUAL_JAR_M2 = math.pi / 4 * 0.10**2
 MAY_MISS = 0.05
@@ -143,7 +143,7 @@ def _film(cut: Cut, layer: Constant) -> Need:
     area = cut.outer_area_m2
     inputs = (Given("all of the surface", area * 1e4, "cm2"), Given("layer of liquid", layer.value * 1000, "mm"))
     rule = "All of the surface times the layer of liquid that the bag holds against it."
-    return Need(_times(layer, area * LIQUID_DENSITY), Working(rule, inputs, ("calibration",)))
+    return Need(_times(layer, area * LIQUID_DENSITY.value), Working(rule, inputs, ("calibration",)))
 
 
 def _bed(cut: Cut, vessel: Vessel) -> Need:
@@ -158,9 +158,9 @@ def _bed(cut: Cut, vessel: Vessel) -> Need:
     def liquid_kg(share: float, cover_m: float) -> float:
         """Liquid for pieces that fill a share of their space, so deep under it."""
         if joint:  # one joint in a vessel of known floor: up to its height, less the meat itself
-            return max(0.0, footprint * (cut.thickness_m + cover_m) - meat_m3) * LIQUID_DENSITY
+            return max(0.0, footprint * (cut.thickness_m + cover_m) - meat_m3) * LIQUID_DENSITY.value
         between = meat_m3 * (1 / share - 1) if cut.pieces > 1 else 0.0
-        return (between + cover_m * footprint) * LIQUID_DENSITY
+        return (between + cover_m * footprint) * LIQUID_DENSITY.value
 
     mass = Interval(
         liquid_kg(packed.value, over.value), liquid_kg(packed.high, over.low), liquid_kg(packed.low, over.high)
@@ -195,7 +195,7 @@ def _packing(cut: Cut) -> Constant:
 def _fits(vessel: Vessel, meat_m3: float, liquid_kg: float) -> str:
     if vessel.volume_m3 is None:
         return ""
-    total = meat_m3 + liquid_kg / LIQUID_DENSITY
+    total = meat_m3 + liquid_kg / LIQUID_DENSITY.value
     if total <= vessel.volume_m3:
         return ""
     return (

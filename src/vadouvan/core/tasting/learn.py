@@ -18,6 +18,7 @@ from vadouvan.core.constants import (
     DIFFUSIVITY_LOG_SD,
     ENZYME_LOG_SD,
     JUST_TENDER,
+    QUANTILE_OF_68,
     SALT_EATEN_LOG_SD,
     SALT_STEP,
     SALT_TASTE_LOG_SD,
@@ -32,7 +33,6 @@ GRID = np.linspace(-1.0, 1.0, 401)  # ln of the factor; beyond that a depth was 
 # What one batch may tell at most when the cook insists on it: two steps of a verdict, and of softening four.
 INSISTED_SALT, INSISTED_SOFT = 0.36, 1.0
 WIDE_GRID = 2 * GRID  # of softening, which varies more
-SIXTY_EIGHT = 0.9945  # standard normal quantile of a 68 % band, either way
 
 
 @dataclass(frozen=True)
@@ -170,7 +170,7 @@ def _learned(log_weight: Array, count: int, grid: Array = GRID) -> Learned:
     weights = weights / weights.sum()
     mean = float((weights * grid).sum())
     sd = float(np.sqrt((weights * (grid - mean) ** 2).sum()))
-    band = (math.exp(mean - SIXTY_EIGHT * sd), math.exp(mean + SIXTY_EIGHT * sd))
+    band = (math.exp(mean - QUANTILE_OF_68.value * sd), math.exp(mean + QUANTILE_OF_68.value * sd))
     ends = tuple(float(value) for value in grid)
     return Learned(math.exp(mean), *band, count, mean, sd, tuple(float(weight) for weight in weights), ends)
 

@@ -503,6 +503,88 @@ class Cuts(unittest.TestCase):
                 if row["pieces"] and row["pieces"] != "1":
                     self.assertEqual(named.pieces, row["pieces"])
 
+    def test_so_many_of_so_much_each(self) -> None:
+        """A weight beside a count, or in brackets after it, is of each; so is one that would make scraps of all."""
+        for text, kind, mass, pieces in (
+            ("4 6-oz salmon fillets", "salmon_fillet", "680.4 g", "4"),
+            ("4 (6-ounce) salmon fillets", "salmon_fillet", "680.4 g", "4"),
+            ("two 1 1/2-pound racks of lamb", "lamb_rack", "1360.8 g", "2"),
+            ("2 (1-pound) pork tenderloins", "pork_tenderloin", "907.2 g", "2"),
+            ("4 chicken breasts (about 200g)", "chicken_breast", "800 g", "4"),
+            ("4 salmon fillets (about 600 g total)", "salmon_fillet", "600 g", "4"),
+            ("8 bone-in chicken thighs (about 3 pounds)", "chicken_thigh_bone", "3 pounds", "8"),
+            ("12 prawns, 300g", "prawn_peeled", "300g", "12"),
+            ("1 1/2 lb flank steak", "beef_flank", "1 1/2 lb", ""),
+        ):
+            with self.subTest(text):
+                named = cut_named(text, KITCHEN.cuts)
+                assert named is not None
+                self.assertEqual((named.kind, named.mass, named.pieces), (kind, mass, pieces))
+
+    def test_an_amount_in_brackets_at_the_end(self) -> None:
+        """It is the amount, wherever it stands: never dropped beside a count."""
+        pantry = KITCHEN.pantry
+        for text, grams, within in (
+            ("1 onion, grated (100 g)", 100, 0),
+            ("1 small green papaya, grated (about 60 g)", 60, 0),
+            ("2 carrots, chopped (about 150 g total)", 150, 0),
+            ("3 limes, juiced (about 1/3 cup)", 83, 4),
+            ("1 bulb fennel, sliced", 235, 80),
+            ("12 grinds of black pepper", 0.6, 0.2),
+        ):
+            with self.subTest(text):
+                found = portion_of(LineInput("1", text), pantry)
+                self.assertAlmostEqual(found.mass_kg.value * 1000, grams, delta=within + 1e-6)
+
+    def test_headings_with_remarks_and_several_in_one_row(self) -> None:
+        """A remark in brackets is no figure of a line; one row of text may hold a brine and a glaze."""
+        row = (
+            "Brined pork chops: 4 bone-in pork chops (1 inch thick, about 2.5 lb total). Brine: 4 cups water, 1/4 cup "
+            "kosher salt, 2 tablespoons sugar. Glaze: 2 tbsp honey, 1 tbsp Dijon mustard."
+        )
+        draft = read_any(row, KITCHEN).draft
+        self.assertEqual((draft.name, draft.cut.kind, draft.cut.pieces), ("Brined pork chops", "pork_chop_bone", "4"))
+        self.assertEqual(draft.mix[0].text, "4 cups water")
+        self.assertEqual([one.title for one in draft.companions], ["Glaze"])
+        listed = "Lamb skewers\nIngredients (serves 4):\n800 g lamb leg, cut into 3cm cubes\n3 tbsp olive oil\n"
+        draft = read_any(f"{listed}1½ tsp salt", KITCHEN).draft
+        self.assertEqual((draft.name, len(draft.mix)), ("Lamb skewers", 2))
+
+    def test_a_bird_in_its_joints(self) -> None:
+        """Cut up, quartered, in pieces: joints with their bones, no cubes; of boneless meat cubes."""
+        for text, kind, pieces in (
+            ("1 (3 1/2 lb) frying chicken, cut into serving pieces", "chicken_jointed", ""),
+            ("1 whole chicken, cut up", "chicken_jointed", ""),
+            ("1.8 kg chicken, cut into 8 pieces", "chicken_jointed", "8"),
+            ("1 whole chicken (about 1.7kg), jointed into 8", "chicken_jointed", "8"),
+            ("2 chickens, quartered", "chicken_jointed", "8"),
+            ("1.5 kg chicken pieces", "chicken_jointed", ""),
+            ("500 g boneless chicken, cut into pieces", "chicken_breast_cubes", ""),
+            ("1 kg goat shoulder, bone in, curry cut", "goat_cubes", ""),
+        ):
+            with self.subTest(text):
+                named = cut_named(text, KITCHEN.cuts)
+                assert named is not None
+                self.assertEqual((named.kind, named.pieces), (kind, pieces))
+        self.assertIsNone(cut_named("500 g boneless chicken", KITCHEN.cuts))
+        meant = {one.kind for one in cuts_meant("500 g boneless chicken", KITCHEN.cuts)}
+        self.assertTrue({"chicken_breast", "chicken_thigh"} <= meant and "chicken_whole" not in meant, meant)
+
+    def test_skin_bone_and_membrane_as_told(self) -> None:
+        """What is told of them and is other than usual stands in the draft."""
+        for text, kind, bone, cover in (
+            ("2 lb skinless bone-in chicken thighs", "chicken_thigh_bone", "", "none"),
+            ("1 rack of pork ribs (1.5 kg), membrane removed", "pork_spare_ribs", "", "none"),
+            ("a 1.2kg piece of pork belly, skin off", "pork_belly", "", "none"),
+            ("4 skin-on chicken breasts, 800 g", "chicken_breast", "", "skin"),
+            ("turkey breast, boneless, 1.6 kg", "turkey_breast", "none", ""),
+            ("4 bone-in ribeye steaks, 2 kg", "beef_ribeye", "edge", ""),
+        ):
+            with self.subTest(text):
+                draft = read_any(f"{text}\n2 tbsp soy sauce", KITCHEN).draft
+                self.assertEqual((draft.cut.kind, draft.cut.bone, draft.cut.cover), (kind, bone, cover))
+                self.assertFalse([one for one in judged(draft).reading.problems if one.field != "cut.mass_g"])
+
     def test_what_was_cut_up_at_home(self) -> None:
         """Strips, medallions and slabs of a cut that the table has whole; no slices of no thickness."""
         for text, kind, shape, thickness in (
@@ -529,7 +611,7 @@ class Cuts(unittest.TestCase):
         self.assertEqual((flat.cut.width, flat.cut.length, found.problems), ("4 cm", "4 cm", []))
         self.assertIn("about 13 pieces", found.assumed["cut.pieces"])
         self.assertIsNone(cut_named("1 kg pork tenderloin, sliced", KITCHEN.cuts))
-        self.assertIsNone(cut_named("400 g beef sirloin, thinly sliced", KITCHEN.cuts))
+        self.assertIsNone(cut_named("400 g turkey breast, thinly sliced", KITCHEN.cuts))
         strips = judged(Draft(cut=CutInput(kind="turkey_breast", mass="600 g", shape="strip"))).reading
         self.assertEqual(strips.assumed["cut.thickness_mm"], "8 mm, usual for strips")
 

@@ -18,4 +18,6 @@ def cut_input(named: CutNamed | None) -> CutInput:
         width=named.side,
         length=named.side,
         pieces=named.pieces,
+        bone=named.bone,
+        cover=named.cover,
     )

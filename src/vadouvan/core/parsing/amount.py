@@ -24,6 +24,7 @@ VAGUE_M3 = {
     "pint": Interval(520e-6, 473e-6, 568e-6), "drizzle": Interval(10e-6, 5e-6, 18e-6),
     "glug": Interval(20e-6, 12e-6, 35e-6), "dollop": Interval(22e-6, 14e-6, 40e-6),
     "gallon": Interval(3.785e-3, 3.75e-3, 4.546e-3),  # American, or imperial at most
+    "grind": Interval(0.1e-6, 0.05e-6, 0.2e-6),
     "glass": Interval(150e-6, 110e-6, 200e-6), "shot": Interval(30e-6, 22e-6, 45e-6),
 }  # fmt: skip
 # Measures that only make sense for an ingredient that has a weight for them.
@@ -57,6 +58,8 @@ _PLURALS = {
     "teaspon": "tsp", "tbls": "tbsp", "tblsp": "tbsp", "tbspn": "tbsp", "dsp": "dessertspoon", "strands": "each",
     "stems": "sprig", "stem": "sprig", "fronds": "sprig", "slosh": "glug", "lug": "glug", "gallons": "gallon",
     "gal": "gallon", "gals": "gallon", "pt": "pint", "pts": "pint", "thread": "each", "threads": "each",
+    "grinds": "grind", "twist": "grind", "twists": "grind", "turn": "grind", "turns": "grind", "crack": "grind",
+    "cracks": "grind", "sheet": "each", "sheets": "each",
     "filament": "each", "filaments": "each", "strand": "each", "grating": "pinch", "gratings": "pinch",
 }  # fmt: skip
 _SIZES = {"small": 0.7, "medium": 1.0, "large": 1.35, "big": 1.35}
@@ -103,6 +106,7 @@ _TURNED = re.compile(
 _STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
 )
+_STRENGTH = re.compile(r"\bper (?:l|lit(?:re|er)s?|quarts?|gallons?|pints?|cups?)\b|\d\s*% brine\b", re.IGNORECASE)
 MOST_KG = 10.0
 MOST_QUALIFYING = 3  # words beside a name that can make another ingredient of it
 ABOUT = 0.15  # "about" widens an amount by so much either way
@@ -181,7 +185,7 @@ def read_line(text: str, *, field: str) -> SaidLine:
     qualified = _qualified(names, f"{preparation},{beside}")
     states = states_in(f"{preparation} {beside}")
     bare = (" ".join(word for word in name.split() if word.lower() not in STATES) for name in names)
-    packed = ("canned",) if unit == "can" else ()
+    packed = {"can": ("canned",), "head": ("bulb",)}.get(unit or "", ())
     tried = (*(f"{state} {name}" for state in (*states, *packed) for name in names), *names, *filter(None, bare))
     names = tuple(dict.fromkeys(tried))
     guessed = guessed or bool(re.search(r"\bor\b", text, re.IGNORECASE))
@@ -294,6 +298,9 @@ def _refuse_what_is_no_amount(text: str, field: str) -> None:
     open_ended = re.search(r"\bas needed\b", text, re.IGNORECASE) and leading_number(tidied(text).text) is None
     if open_ended or re.search(r"\b(?:rest|remainder) of the\b", text, re.IGNORECASE):
         raise _bad(field, text, f'"{text.strip()}" cannot be weighed.', "Weigh it, or read what is left off the label.")
+    if _STRENGTH.search(text):
+        wrong = f'"{text.strip()}" tells how strong it is, not how much.'
+        raise _bad(field, text, wrong, 'Write both, each on its line: "2 l water" and "120 g salt".')
     foreign = foreign_measure(text)
     if foreign:
         wrong = f'"{foreign[0]}" is a measure of another language.'

@@ -12,10 +12,13 @@ import unicodedata
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from functools import lru_cache
+from typing import Literal
 
 from rapidfuzz import fuzz, process
 
+from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.cut.shape import Bone
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.quantity import MASS, SIDE, quantity
 from vadouvan.errors import InputError
@@ -28,6 +31,14 @@ _WEIGHT = re.compile(
     rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|apiece|a piece))?",
     re.IGNORECASE,
 )
+# "4 6-oz fillets", "2 (1-pound) loins", "two 1 1/2-pound racks": so many of so much each.
+_UNIT = r"(?:kilograms?|kilos?|kgs?|grams?|gr|g|pounds?|lbs?|ounces?|oz)\b"
+_COUNTED_EACH = re.compile(
+    r"(?<![\w.,/½¼¾⅓⅔-])(?<!\d )(?P<count>\d{1,3})\s+"
+    r"(?:(?P<open>\()\s*(?:about|approx\w*\.?|around)?\s*|(?!\d+/|[½¼¾⅓⅔]))"
+    rf"(?={_NUMBER}\s*-?\s*{_UNIT}(?![^()]*\b(?:total|in all|altogether)\b))",
+    re.IGNORECASE,
+)
 _TIMES = re.compile(r"(?<![\w.,/])(\d{1,3})\s*[x×]\s*(?=\d[\d.,]*\s*(?:kg|g|lb|oz|pound|ounce)s?\b)", re.IGNORECASE)
 _IN_OTHER_UNITS = re.compile(
     r"(?<=[a-z])\s*/\s*\d[\d.,/ ½¼¾⅓⅔]*\s*(?:kg|g|lbs?|oz|pounds?|ounces?)\b\.?"
@@ -35,6 +46,16 @@ _IN_OTHER_UNITS = re.compile(
     re.IGNORECASE,
 )
 _SIZE = re.compile(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
+_INTO_SO_MANY = re.compile(
+    r"\b(?:cut|chopped|hacked|divided|jointed|separated) (?:in|into) (?:about )?(\d{1,2})"
+    r"(?: (?:(?!cm|mm|in\b|inch)\w+ )?(?:pieces|portions|parts|joints)\b|(?=$|[,;.)]))",
+    re.IGNORECASE,
+)
+_IN_ALL = re.compile(r"\b(?:total|in all|altogether|combined)\b", re.IGNORECASE)
+_NO_SKIN = re.compile(r"\bskin(?:less|ned|[- ]off| (?:\w+ )?removed)\b|\b(?:without|no) skin\b", re.IGNORECASE)
+_HAS_SKIN = re.compile(r"\bskin[- ]on\b|\bwith (?:the )?skin\b", re.IGNORECASE)
+_NO_MEMBRANE = re.compile(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?membrane\b", re.IGNORECASE)
+_REMARK = re.compile(r"\([^()]*\)")
 _COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w.,/%])")
 _KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
 _SPOKEN = (
@@ -49,8 +70,12 @@ _BONE = (
     (r"\b(?:in (?:their|the|its) shells?|shells? on|shell-on|unpeeled)\b", " shell "), (r"\bshelled\b", " peeled "),
     (r"\bcross[- ]cut\b", " crosscut "), (r"\bstir[- ]fr(?:y|ied)\b", " stir fry "),
     (r"\bextra[- ]firm\b", " extra firm "),
-    (r"\bskin(?:less|[- ]on|[- ]off| scored)?\b", " "), (r"\broe (?:on|off)\b", " "), (r"\btri-tip\b", " tri tip "),
-    (r"\bcut up\b", " cube "), (r"\b\d+\s*bones?\b", " "),
+    (r"\bskin(?:less|ned|[- ]on|[- ]off| scored| removed)?\b", " "), (r"\bwithout\b", " "),
+    (r"\broe (?:on|off)\b", " "), (r"\btri-tip\b", " tri tip "),
+    (r"\bcurry cut\b", " bonein piece "), (r"\bmembranes? (?:off|removed)\b", " "),
+    (r"\b(?:cut\s+)?(?:in|into)(?:\s+(?:small|even|large))*\s+bite[- ]?sized?\s+(?:pieces|bits)\b", " cube "),
+    (r"\bcut up\b|\bquartered\b", " cutup "),
+    (r"\b\d+\s*bones?\b", " "), (r"\(\s*\d+\s*(?:ribs?|bones?)(?: each)?\s*\)", " "),
 )  # fmt: skip
 _SAME = {
     "cubed": "cube", "diced": "cube", "dice": "cube", "chunk": "cube", "kebab": "cube", "skewer": "cube",
@@ -63,6 +88,11 @@ _SAME = {
     "halves": "half", "racks": "rack", "jumbo": "king", "langoustine": "prawn", "deboned": "boneless",
     "drumlet": "drumette",
 }  # fmt: skip
+_IN_JOINTS = re.compile(
+    r"\b(?:cut|chopped|hacked|divided|separated) (?:in|into)(?:\s+(?:\d+|serving|even|equal|small|large))*\s+"
+    r"(?:pieces|portions|parts|joints)\b",
+    re.IGNORECASE,
+)
 # What changes nothing of which cut it is.
 _FILLERS = frozenset(
     """
@@ -71,7 +101,8 @@ _FILLERS = frozenset(
     untrimmed sinew out removed tip split cut drained pressed patted dry washed rinsed cleaned gutted scaled
     deveined pin boned across grain piece one good nice quality thawed defrosted frozen room temperature scored
     fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
-    bite sized finger wide long thin way square half whole portion
+    bite sized finger wide long thin way square half halved whole portion frenched french silverskin attached
+    frying roasting broiler rose fryer serving weigh
     """.split()  # noqa: SIM905 - a list of words to read
 )
 _OPTIONAL = frozenset((
@@ -82,9 +113,11 @@ _INTO = r"(?:,?\s*(?:thinly |thickly )?(?:cut|sliced)?\s*(?:up\s+)?(?:in|into)?\
 _CUT_INTO = (
     (re.compile(rf"{_INTO}\b(?:strips?|batons?|ribbons?)\b", re.IGNORECASE), "strip"),
     (re.compile(rf"{_INTO}\b(?:medallions?|slices?|sliced|slabs?|steaks?|escalopes?)\b", re.IGNORECASE), "slab"),
-    (re.compile(rf"{_INTO}\b(?:cubes?|chunks?|dice|diced|cubed)\b", re.IGNORECASE), "cube"),
+    (re.compile(rf"{_INTO}\b(?:cubes?|chunks?|dice|diced|cubed|cutup)\b", re.IGNORECASE), "cube"),
 )
 LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
+CUBED_UP_TO_M = 0.045  # a cut no thicker than this is cubed about as thick as it is, where nothing is told
+EACH_UP_TO, TOO_LITTLE = 2.0, 0.4  # of a usual piece: a weight that is one of several, not all of them
 LEAST_GUESSED, SURE = 5, 84.0
 LONGEST_LINE, MOST_MEANT = 200, 8
 
@@ -99,6 +132,8 @@ class CutNamed:
     pieces: str = ""
     shape: str = ""
     side: str = ""  # length and width of pieces that are no thicker than the whole cut
+    bone: Bone | Literal[""] = ""
+    cover: Cover | Literal[""] = ""
 
 
 def line_of(mass: str, kind: CutKind, thickness: str) -> str:
@@ -115,9 +150,14 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     figures = _figures(text)
     if figures is None:
         return None
-    kind = _meant(figures.words, cuts)
-    named = figures.of(kind) if kind is not None else _cut_up(figures, cuts)
+    named = _named(figures, cuts) or _named(figures.without_remarks, cuts)
     return named if named is None or not figures.is_into else _in_pieces(named, cuts[named.kind])
+
+
+def _named(figures: _Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
+    """The cut that these words name, whole or cut up at home."""
+    kind = _meant(figures.words, cuts) or _meant(figures.words.replace(" cutup ", " cube "), cuts)
+    return figures.of(cuts[kind]) if kind is not None else _cut_up(figures, cuts)
 
 
 def _in_pieces(named: CutNamed, kind: CutKind) -> CutNamed:
@@ -138,12 +178,12 @@ def _cut_up(figures: _Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     for word, shape in _CUT_INTO:
         found = word.search(figures.words)
         kind = _meant(word.sub(" ", figures.words), cuts) if found is not None else None
-        if kind is None or not (figures.size or shape == "strip" or _slab_as_usual(shape, figures.words, cuts[kind])):
+        if kind is None or not (figures.size or _is_usual(shape, figures.words, cuts[kind])):
             continue
-        named = figures.of(kind)
+        named = figures.of(cuts[kind])
         if named is not None:
             if shape == "cube":
-                return _in_pieces(named, cuts[kind])
+                return _in_pieces(named, cuts[kind]) if named.thickness else replace(named, shape="cube", pieces="")
             return replace(named, shape=shape if shape != cuts[kind].shape else "")
     return None
 
@@ -158,20 +198,32 @@ def cuts_meant(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
     said = frozenset(word for word in words if word is not None and word not in _FILLERS and word not in _OPTIONAL)
     if None in words or "or" in words or not said:
         return ()
-    found = [kind.id for kind in cuts.values() if any(_ends_in(name, said) for name in kind.also_called)]
+    fit = [kind for kind in cuts.values() if _bone_fits(kind, words)]
+    found = [kind for kind in fit if any(_ends_in(name, said) for name in kind.also_called)]
+    if len(found) < 2 and len(said) == 1:  # a species, with no word of which part
+        found = [kind for kind in fit if any(said <= frozenset(_tokens(name)) for name in kind.also_called)]
     named = [one for one in map(figures.of, found) if one is not None]
     return tuple(named) if 1 < len(named) <= MOST_MEANT else ()
+
+
+def _bone_fits(kind: CutKind, words: set[str | None]) -> bool:
+    """Whether a cut may be what is told to be with a bone, or without."""
+    return not ("boneless" in words and kind.bone != "none") and not ("bonein" in words and kind.bone == "none")
 
 
 def _ends_in(name: str, said: frozenset[str]) -> bool:
     """Whether a name holds all that was said, its last word too: ribs are short ribs, no rib chops."""
     words = _tokens(name)
-    return said <= frozenset(words) and words[-1] in said
+    last = next((word for word in reversed(words) if word not in ("bonein", "boneless")), "")
+    return said <= frozenset(words) and last in said
 
 
-def _slab_as_usual(shape: str, words: str, kind: CutKind) -> bool:
-    """Whether slices of a thickness that is not told are as thick as the table has this cut."""
-    return shape == kind.shape == "slab" and re.search(r"\bthin", words, re.IGNORECASE) is None
+def _is_usual(shape: str, words: str, kind: CutKind) -> bool:
+    """Whether pieces of a size that is not told are as thick as the table has this cut, or as strips are."""
+    if shape == "cube":
+        return kind.thickness_m <= CUBED_UP_TO_M and kind.bone == "none"
+    as_a_slab = shape == kind.shape == "slab" and re.search(r"\bthin", words, re.IGNORECASE) is None
+    return shape == "strip" or as_a_slab
 
 
 @dataclass(frozen=True)
@@ -181,21 +233,60 @@ class _Figures:
     words: str
     weight: _Weight | None
     count: int | None
-    is_counted: bool
     size: str
     is_each: bool
     is_into: bool
+    is_in_all: bool
+    is_in_joints: bool
+    joints: int
+    skin: Literal["", "on", "off"]
+    has_no_membrane: bool
 
-    def of(self, kind: str) -> CutNamed | None:
+    @property
+    def without_remarks(self) -> _Figures:
+        """The same without what stands in brackets: "(thigh and drumstick attached)" tells again what was said."""
+        return replace(self, words=_REMARK.sub(" ", self.words))
+
+    def of(self, kind: CutKind) -> CutNamed | None:
         """So much of a cut; nothing if no kitchen has so little or so much of it."""
         weight, count = self.weight, self.count
-        grams = None if weight is None else weight.grams * (count or 1 if weight.is_each or self.is_each else 1)
+        each = weight is not None and (weight.is_each or self.is_each or self._is_one_of_several(kind))
+        grams = None if weight is None else weight.grams * (count or 1 if each else 1)
         if grams is not None and not LEAST_KG <= grams / 1000 <= MOST_KG:
             return None
-        as_typed = weight.text if weight is not None and not self.is_each else ""
+        as_typed = weight.text if weight is not None and not (each and (count or 1) > 1) else ""
         mass = "" if grams is None else as_typed or f"{grams:g} g"
-        pieces = "" if count is None or (count == 1 and not self.is_counted and kind.endswith("_cubes")) else str(count)
-        return CutNamed(kind, mass, self.size, pieces)
+        is_loose = count == 1 and kind.id.endswith(("_cubes", "_florets"))
+        pieces = "" if count is None or is_loose else str(count * self.joints)
+        if kind.id.endswith("_jointed") and " cutup " in self.words and self.joints == 1 and not self.is_in_joints:
+            pieces = ""  # the birds are counted, not their joints
+        return CutNamed(kind.id, mass, self.size, pieces, bone=self._bone(kind), cover=self._cover(kind))
+
+    def _is_one_of_several(self, kind: CutKind) -> bool:
+        """Whether a weight is of one piece though nothing says so: of all of them, each would be a scrap."""
+        if self.weight is None or self.count is None or self.count < 2 or self.is_in_all:
+            return False
+        kg = self.weight.grams / 1000
+        return kg / self.count < TOO_LITTLE * kind.mass_kg and kg <= EACH_UP_TO * kind.mass_kg
+
+    def _bone(self, kind: CutKind) -> Bone | Literal[""]:
+        """Where the bone is, if that is told and other than usual."""
+        words = set(_tokens(self.words))
+        if "boneless" in words and kind.bone != "none":
+            return "none"
+        if "bonein" in words and kind.bone == "none":
+            return "edge" if kind.shape == "slab" else "face"
+        return ""
+
+    def _cover(self, kind: CutKind) -> Cover | Literal[""]:
+        """Cover of the meat, if that is told and other than usual."""
+        if (self.skin == "off" and kind.cover in ("skin", "rind")) or (
+            self.has_no_membrane and kind.cover == "membrane"
+        ):
+            return "none"
+        if self.skin == "on" and kind.cover == "none" and kind.is_animal:
+            return "rind" if kind.species == "pork" else "skin"
+        return ""
 
 
 def _may_be_meat(text: str) -> bool:
@@ -207,22 +298,36 @@ def _figures(text: str) -> _Figures | None:
     if not _may_be_meat(text):
         return None
     plain = _IN_OTHER_UNITS.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
-    each_of = _TIMES.search(plain)
-    plain = _TIMES.sub(r"\1 ", plain)
     for said, means in _SPOKEN:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
+    each_of = _TIMES.search(plain) or _COUNTED_EACH.search(plain)
+    plain = _COUNTED_EACH.sub(lambda found: f"{found['count']} × {found['open'] or ''}", _TIMES.sub(r"\1 × ", plain))
     weight, plain = _weight(plain)
     size = _SIZE.search(plain)
-    plain = plain.replace(size.group(), " ") if size else plain
+    plain = plain.replace(size.group(), " ") if size else _IN_JOINTS.sub(" cutup ", plain)
     for said, means in _BONE:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
-    counted = _COUNT.search(plain)
+    skin: Literal["", "on", "off"] = "off" if _NO_SKIN.search(text) else "on" if _HAS_SKIN.search(text) else ""
+    into = _INTO_SO_MANY.search(text)
+    counted = into or _COUNT.search(plain)
     plain = _COUNT.sub(" ", plain)
     if weight is None and counted is None:
         return None
     is_one = re.match(r"^\s*(?:an?|whole|rack|side)\b", text, re.IGNORECASE) is not None
     count = int(counted.group(1)) if counted else 1 if is_one else None
-    return _Figures(plain, weight, count, counted is not None, _size_said(size), each_of is not None, _is_into(text))
+    return _Figures(
+        plain,
+        weight,
+        count,
+        _size_said(size),
+        each_of is not None,
+        _is_into(text),
+        _IN_ALL.search(text) is not None,
+        into is not None,
+        4 if re.search(r"\bquartered\b", text, re.IGNORECASE) else 1,
+        skin,
+        _NO_MEMBRANE.search(text) is not None,
+    )
 
 
 def meat_among(lines: Sequence[str], cuts: Mapping[str, CutKind]) -> tuple[int | None, CutNamed | None]:
@@ -298,7 +403,8 @@ def _meant(text: str, cuts: Mapping[str, CutKind]) -> str | None:
     best: dict[str, int] = {}
     for kind, alternatives in names.items():
         for needs in alternatives:
-            if needs <= said and not _unaccounted(said - needs):
+            is_bare = len(needs) == 1 and "boneless" in said and cuts[kind].bone != "none"  # "boneless chicken"
+            if needs <= said and not is_bare and not _unaccounted(said - needs):
                 best[kind] = max(best.get(kind, 0), len(needs))
     found = [kind for kind, score in best.items() if score == max(best.values())]
     return found[0] if len(found) == 1 else None

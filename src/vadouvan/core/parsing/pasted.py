@@ -52,6 +52,9 @@ _IN_A_ROW = re.compile(
     r"|(?:juice|zest) of |(?:salt|pepper|oil)\b))"
 )
 LEAST_IN_A_ROW = 3
+_NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
+_ORDINALS = ((re.compile(r"\b1st\b", re.IGNORECASE), "first"), (re.compile(r"\b2nd\b", re.IGNORECASE), "second"))
+_REMARK = re.compile(r"\s*\([^()]*\)(?=\s*:?\s*$)")
 # A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
 _BATHS = frozenset(("bath", "brine", "soak"))
 
@@ -94,6 +97,11 @@ def in_lines(text: str) -> str:
     row = text.strip()
     if "\n" in row:
         return text
+    first, *others = _NEXT_PART.split(row)
+    if others and all(tells_a_part(part.partition(":")[0] + ":") for part in others):
+        title, colon, rest = first.partition(": ")
+        opened = [title, "", *_IN_A_ROW.split(rest)] if colon and leading_number(title) is None else [in_lines(first)]
+        return "\n".join([*opened, "", *(part.rstrip(". ") for part in others)])
     head, colon, after = row.partition(": ")
     named = bool(colon) and leading_number(head) is None and len(head) <= _LONGEST
     parts = _IN_A_ROW.split(after if named else row)
@@ -267,7 +275,14 @@ def is_told_of_all(line: str) -> bool:
 
 
 def heading_of(line: str) -> str | None:
-    """Name in a heading, if a line is one: it ends in a colon, or holds no figure and only words of headings."""
+    """Name in a heading, if a line is one: it ends in a colon, or holds no figure and only words of headings.
+
+    >>> heading_of("Ingredients (serves 4):"), heading_of("2nd marinade:"), heading_of("2 tbsp honey")
+    ('Ingredients', 'second marinade', None)
+    """
+    line = _REMARK.sub("", line)
+    for ordinal, word in _ORDINALS:
+        line = ordinal.sub(word, line)
     if (
         not line
         or len(line) > _LONGEST

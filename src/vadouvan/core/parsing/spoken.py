@@ -27,7 +27,9 @@ LUMPS_G = {
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
     (re.compile(pattern, re.IGNORECASE), by)
     for pattern, by in (
+        (r"^([^,(]+?)\s*(,[^(]*?)\s*(\((?:about |around |approx\.? |roughly |ca\.? )?[\d½¼¾⅓⅔][^()]*\))$", r"\1 \3\2"),
         (r"^(?=(?:couple|few|pair) of\b)", "a "),
+        (r"^(?:1|one) half (?=\w)", "1/2 "),
         (r"\bfluid (ounces?|oz)\b", "fl oz"),
         (r"^(?:one|an?|1) \(?(?=\d[\d./ ]*-? ?(?:inch|cm|in)\b)", ""),
         (rf"^(\d[\d./ ]*)-? ?(inch|cm|in)\) {_PIECE}s?(?: of)? ", r"\1 \2 "),
@@ -47,6 +49,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^([^,]+), (?:finely )?zested$", r"zest of \1"),
         (r"^([^,]+), juiced$", r"juice of \1"),
         (r"^(\d+)-(?=\d/\d)", r"\1 "),
+        (r"\b(grinds?|turns?|twists?|cracks?) (?:of|from) the (?:pepper )?mill\b", r"\1"),
         (r"\btea spoons?\b", "tsp"),
         (r"\btable spoons?\b", "tbsp"),
         (r"^(?:an? )?quarter of an? ", "1/4 "),
@@ -75,7 +78,7 @@ _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^(?:nearly|almost|barely|scarcely|at least|up to|at most|not quite) ", ""),
         (r"^an? few (?=(?:thread|strand|filament|grating|sprig|lea|dash|drop|pinch|slice|clove|pod|stalk)\w* )", "3 "),
         (r",? \(?divided\)?$", ""),
-        (r"^(?:an? )?scant (?=[\d½¼¾⅓⅔])", ""),
+        (r"^(?:an? )?scant (?=[\d½¼¾⅓⅔]|half\b|quarter\b|third\b|three\b|two\b)", ""),
     )
 )
 _LUMP = re.compile(

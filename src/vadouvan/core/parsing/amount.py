@@ -339,7 +339,7 @@ def _plain(body: str) -> _Parts | None:
         return None
     after = rest[word.end() :] if word else rest
     names = (rest, after) if unit in NAMES_TOO else (after,)
-    guessed = unit in VAGUE_M3 or unit in PIECE_UNITS or unit in LENGTH_M or manner != 1.0
+    guessed = unit == "each" or any(unit in vague for vague in (VAGUE_M3, PIECE_UNITS, LENGTH_M)) or manner != 1.0
     if found is not None and unit is not None:
         number = found.read_for(MASS_KG.get(unit, VOLUME_M3.get(unit, 1.0) * 1000))
     return number or Interval.exactly(1), unit, manner, guessed, names

@@ -515,6 +515,9 @@ class Cuts(unittest.TestCase):
             ("8 bone-in chicken thighs (about 3 pounds)", "chicken_thigh_bone", "3 pounds", "8"),
             ("12 prawns, 300g", "prawn_peeled", "300g", "12"),
             ("1 1/2 lb flank steak", "beef_flank", "1 1/2 lb", ""),
+            ("1 lb jumbo shrimp (16-20 count), peeled", "prawn_peeled", "1 lb", ""),
+            ("1 (14-ounce) package extra-firm tofu, drained", "tofu_firm", "396.9 g", "1"),
+            ("2 racks of lamb (8 ribs each)", "lamb_rack", "", "2"),
         ):
             with self.subTest(text):
                 named = cut_named(text, KITCHEN.cuts)
@@ -531,6 +534,8 @@ class Cuts(unittest.TestCase):
             ("3 limes, juiced (about 1/3 cup)", 83, 4),
             ("1 bulb fennel, sliced", 235, 80),
             ("12 grinds of black pepper", 0.6, 0.2),
+            ("1 pot Greek yoghurt (500 g)", 500, 0),
+            ("2 tins coconut milk (400 ml each)", 776, 5),
         ):
             with self.subTest(text):
                 found = portion_of(LineInput("1", text), pantry)

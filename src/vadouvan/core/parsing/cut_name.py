@@ -52,7 +52,7 @@ _INTO_SO_MANY = re.compile(
     re.IGNORECASE,
 )
 _IN_ALL = re.compile(r"\b(?:total|in all|altogether|combined)\b", re.IGNORECASE)
-_NO_SKIN = re.compile(r"\bskin(?:less|ned|[- ]off| (?:\w+ )?removed)\b|\b(?:without|no) skin\b", re.IGNORECASE)
+_NO_SKIN = re.compile(r"\b(?:skin|rind)(?:less|ned|[- ]off| (?:\w+ )?removed)\b|\b(?:without|no) skin\b", re.IGNORECASE)
 _HAS_SKIN = re.compile(r"\bskin[- ]on\b|\bwith (?:the )?skin\b", re.IGNORECASE)
 _NO_MEMBRANE = re.compile(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?membrane\b", re.IGNORECASE)
 _REMARK = re.compile(r"\([^()]*\)")
@@ -72,6 +72,8 @@ _BONE = (
     (r"\bextra[- ]firm\b", " extra firm "),
     (r"\bskin(?:less|ned|[- ]on|[- ]off| scored| removed)?\b", " "), (r"\bwithout\b", " "),
     (r"\broe (?:on|off)\b", " "), (r"\btri-tip\b", " tri tip "),
+    (r"\bt-?\s?bone\b", " strip bonein "), (r"\brind (?:off|removed)\b", " "),
+    (r"\(\s*\d+\s*[-–/]\s*\d+\s*(?:count|per (?:lb|pound|kg|kilo))\s*\)", " "),
     (r"\bcurry cut\b", " bonein piece "), (r"\bmembranes? (?:off|removed)\b", " "),
     (r"\b(?:cut\s+)?(?:in|into)(?:\s+(?:small|even|large))*\s+bite[- ]?sized?\s+(?:pieces|bits)\b", " cube "),
     (r"\bcut up\b|\bquartered\b", " cutup "),
@@ -88,6 +90,7 @@ _SAME = {
     "halves": "half", "racks": "rack", "jumbo": "king", "langoustine": "prawn", "deboned": "boneless",
     "drumlet": "drumette",
 }  # fmt: skip
+_FLATTENED = re.compile(r"\b(?:flattened|pounded|bashed|beaten)(?: out)?\b", re.IGNORECASE)  # to a told thickness
 _IN_JOINTS = re.compile(
     r"\b(?:cut|chopped|hacked|divided|separated) (?:in|into)(?:\s+(?:\d+|serving|even|equal|small|large))*\s+"
     r"(?:pieces|portions|parts|joints)\b",
@@ -102,17 +105,24 @@ _FILLERS = frozenset(
     deveined pin boned across grain piece one good nice quality thawed defrosted frozen room temperature scored
     fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
     bite sized finger wide long thin way square half halved whole portion frenched french silverskin attached
-    frying roasting broiler rose fryer serving weigh
+    frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi grade green intact
+    package pack packet pkg lengthway lengthwise crosswise evenly rindless
     """.split()  # noqa: SIM905 - a list of words to read
 )
 _OPTIONAL = frozenset((
     "bonein", "boneless", "joint", "roast", "whole", "half", "piece", "thin", "peeled", "block", "portion", "roll",
-    "stir", "fry", "young", "baby", "rack", "tail", "head", "tip",
+    "stir", "fry", "young", "baby", "rack", "slab", "tail", "head", "tip",
 ))  # fmt: skip
 _INTO = r"(?:,?\s*(?:thinly |thickly )?(?:cut|sliced)?\s*(?:up\s+)?(?:in|into)?\s*(?:thin|thick|long|even|wide)?\s*)"
 _CUT_INTO = (
     (re.compile(rf"{_INTO}\b(?:strips?|batons?|ribbons?)\b", re.IGNORECASE), "strip"),
-    (re.compile(rf"{_INTO}\b(?:medallions?|slices?|sliced|slabs?|steaks?|escalopes?)\b", re.IGNORECASE), "slab"),
+    (
+        re.compile(
+            rf"{_INTO}\b(?:medallions?|slices?|sliced|slabs?|steaks?|escalopes?|rounds?|discs?|planks?)\b",
+            re.IGNORECASE,
+        ),
+        "slab",
+    ),
     (re.compile(rf"{_INTO}\b(?:cubes?|chunks?|dice|diced|cubed|cutup)\b", re.IGNORECASE), "cube"),
 )
 LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
@@ -304,7 +314,7 @@ def _figures(text: str) -> _Figures | None:
     plain = _COUNTED_EACH.sub(lambda found: f"{found['count']} × {found['open'] or ''}", _TIMES.sub(r"\1 × ", plain))
     weight, plain = _weight(plain)
     size = _SIZE.search(plain)
-    plain = plain.replace(size.group(), " ") if size else _IN_JOINTS.sub(" cutup ", plain)
+    plain = _FLATTENED.sub(" ", plain.replace(size.group(), " ")) if size else _IN_JOINTS.sub(" cutup ", plain)
     for said, means in _BONE:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
     skin: Literal["", "on", "off"] = "off" if _NO_SKIN.search(text) else "on" if _HAS_SKIN.search(text) else ""

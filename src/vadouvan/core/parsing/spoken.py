@@ -50,6 +50,8 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^([^,]+), juiced$", r"juice of \1"),
         (r"^(\d+)-(?=\d/\d)", r"\1 "),
         (r"\b(grinds?|turns?|twists?|cracks?) (?:of|from) the (?:pepper )?mill\b", r"\1"),
+        (r"^an? (?:(?:good|generous|few) )*grind(?:ing)?s? (?:of )?(?=\w)", "8 grinds "),
+        (r" leaves and (?:tender |soft |fine )?(?:stems|stalks)\b", " leaves"),
         (r"\btea spoons?\b", "tsp"),
         (r"\btable spoons?\b", "tbsp"),
         (r"^(?:an? )?quarter of an? ", "1/4 "),

@@ -32,6 +32,10 @@ _PACKED = re.compile(
 _COUNT_BEFORE_PACK = re.compile(
     rf"^(?P<count>\d+|an?|one|two|three)\s+{_PACK}(?=\(){_SIZE}(?:of\s+)?(?P<name>.+)$", re.IGNORECASE
 )
+_SIZE_BEHIND = re.compile(
+    rf"^(?P<count>\d+|an?|one|two|three)\s+{_PACK}(?:of\s+)?(?P<name>[^()\d,]+?)\s*[(,]\s*{_SIZE}(?:each\s*)?\)?$",
+    re.IGNORECASE,
+)
 _SO_LONG = re.compile(
     r"^(?P<count>\d{1,2})\s*[x×]\s*(?P<length>\d+(?:[.,]\d+)?)\s*-?(?P<unit>cm|mm|inch|in)\b", re.IGNORECASE
 )
@@ -84,7 +88,7 @@ def _together(found: re.Match[str]) -> str:
 
 def _unpacked(text: str) -> str:
     """Cans, jars and packets of a told size as their weight or volume."""
-    match = _COUNT_BEFORE_PACK.match(text) or _PACKED.match(text)
+    match = _COUNT_BEFORE_PACK.match(text) or _PACKED.match(text) or _SIZE_BEHIND.match(text)
     if match is None:
         return text
     said = (match["count"] or "1").lower()

@@ -555,6 +555,25 @@ class Cuts(unittest.TestCase):
         draft = read_any(f"{listed}1½ tsp salt", KITCHEN).draft
         self.assertEqual((draft.name, len(draft.mix)), ("Lamb skewers", 2))
 
+    def test_a_name_a_yield_and_amounts_behind(self) -> None:
+        """A list whose amounts stand behind the names; a yield is no line; one line may be all of a coating."""
+        behind = "Sour chicken (serves 4)\nChicken thighs, bone-in - 8 pcs (1.2kg)\nSoy sauce - 120ml\nBay leaves - 3"
+        draft = read_any(behind, KITCHEN).draft
+        self.assertEqual((draft.name, draft.cut.kind), ("Sour chicken (serves 4)", "chicken_thigh_bone"))
+        self.assertEqual((draft.cut.mass, draft.cut.pieces, len(draft.mix)), ("1.2kg", "8", 2))
+        draft = read_any("LAMB CHOPS IN OIL\nYield: 4 servings\n8 lamb chops\n2 tsp salt\n60 ml oil", KITCHEN).draft
+        self.assertEqual(
+            (draft.name, [line.text for line in draft.mix]), ("LAMB CHOPS IN OIL", ["2 tsp salt", "60 ml oil"])
+        )
+        tofu = (
+            "Tofu: 400 g tofu, in 2 cm cubes\nMarinade: 3 tbsp soy sauce, 1 tsp sesame oil\nCoating: 3 tbsp cornflour"
+        )
+        draft = read_any(tofu, KITCHEN).draft
+        self.assertEqual([(one.title, one.text) for one in draft.companions], [("Coating", "3 tbsp cornflour")])
+        two = cut_named("500g beef sirloin steaks (2 x 250g)", KITCHEN.cuts)
+        assert two is not None
+        self.assertEqual((two.mass, two.pieces), ("500g", "2"))
+
     def test_a_bird_in_its_joints(self) -> None:
         """Cut up, quartered, in pieces: joints with their bones, no cubes; of boneless meat cubes."""
         for text, kind, pieces in (

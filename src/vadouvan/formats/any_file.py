@@ -136,4 +136,5 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     ):
         return "", text
     follows = rest.startswith(("\n", "\r")) or leading_number(after) is not None or heading_of(after) is not None
-    return (said[:LONGEST_NAME], rest) if follows or is_told_of_all(after) else ("", text)
+    is_line = can_be_read(after, kitchen.pantry) or cut_named(after, kitchen.cuts) is not None
+    return (said[:LONGEST_NAME], rest) if follows or is_line or is_told_of_all(after) else ("", text)

@@ -105,8 +105,8 @@ _FILLERS = frozenset(
     deveined pin boned across grain piece one good nice quality thawed defrosted frozen room temperature scored
     fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
     bite sized finger wide long thin way square half halved whole portion frenched french silverskin attached
-    frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi grade green intact
-    package pack packet pkg lengthway lengthwise crosswise evenly rindless
+    pc pcs pce frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi
+    grade green intact package pack packet pkg lengthway lengthwise crosswise evenly rindless
     """.split()  # noqa: SIM905 - a list of words to read
 )
 _OPTIONAL = frozenset((
@@ -312,6 +312,8 @@ def _figures(text: str) -> _Figures | None:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
     each_of = _TIMES.search(plain) or _COUNTED_EACH.search(plain)
     plain = _COUNTED_EACH.sub(lambda found: f"{found['count']} × {found['open'] or ''}", _TIMES.sub(r"\1 × ", plain))
+    first = _WEIGHT.search(plain)
+    is_each = each_of is not None and (first is None or "×" in plain[: first.start()])  # "500 g steaks (2 x 250 g)"
     weight, plain = _weight(plain)
     size = _SIZE.search(plain)
     plain = _FLATTENED.sub(" ", plain.replace(size.group(), " ")) if size else _IN_JOINTS.sub(" cutup ", plain)
@@ -330,7 +332,7 @@ def _figures(text: str) -> _Figures | None:
         weight,
         count,
         _size_said(size),
-        each_of is not None,
+        is_each,
         _is_into(text),
         _IN_ALL.search(text) is not None,
         into is not None,

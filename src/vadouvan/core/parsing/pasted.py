@@ -27,6 +27,7 @@ _COMPANIONS = frozenset((
     "filling", "finish", "finishing", "garnish", "glaze", "gravy", "mop", "relish", "salad", "salsa", "sauce", "serve",
     "serving", "side", "sides", "slaw", "spritz", "stuffing", "top", "topping",
 ))  # fmt: skip
+_INGREDIENTS_TOO = frozenset(("butter", "chutney", "crumb", "relish", "salad", "salsa"))  # "Butter: 50 g" is a line
 # Beside the mix only where a heading is marked as one: "Pot roast" is the name of a dish.
 _POTS = frozenset(("braise", "braising", "pot"))
 _NO_LINES = frozenset((
@@ -38,7 +39,8 @@ _STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|
 _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
     r"|^(?:directions|instructions|method|steps|notes?|preparation|equipment)\s*:"
-    r"|^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn)\b|^\(",
+    r"|^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|yields?|prep|bake|leave|chill|turn)\b|^\("
+    r"|^(?:servings|portions|total time|active time|time|difficulty)\s*:",
     re.IGNORECASE,
 )
 
@@ -49,7 +51,7 @@ _ORDER = re.compile(
 
 _IN_A_ROW = re.compile(
     r"(?:[,;]|\s\+)\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) "
-    r"|(?:juice|zest) of |(?:salt|pepper|oil)\b))"
+    r"|(?:juice|zest)(?: and (?:juice|zest))? of |(?:salt|pepper|oil)\b))"
 )
 LEAST_IN_A_ROW = 3
 _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
@@ -213,7 +215,8 @@ def _rows_opened(lines: list[str]) -> Iterator[str]:
     for line in lines:
         head, colon, after = without_bullet(line).partition(":")
         parts = _IN_A_ROW.split(after.strip()) if colon and leading_number(after.strip()) is not None else []
-        if len(parts) > 1 and tells_a_part(f"{head}:") and kind_of_part(head) != "none":
+        is_row = len(parts) > 1 or (len(parts) == 1 and bool(_words(head) & (_COMPANIONS - _INGREDIENTS_TOO)))
+        if is_row and tells_a_part(f"{head}:") and kind_of_part(head) != "none":
             yield from (f"{head}:", *parts)
             is_open = True
             continue

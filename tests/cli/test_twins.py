@@ -147,7 +147,7 @@ class Batch(Twin):
         self.assertIn("cannot be read", self.run_it("read", self.path("none.txt"), code=2, now=False))
         (self.folder / "chops.txt").write_text("4 chops\n12 g salt\n")
         told = CliRunner().invoke(app, ["read", self.path("chops.txt")]).stderr
-        self.assertIn("Which cut is “4 chops”?\n- pork, rib or loin chop, bone-in\n", told)
+        self.assertIn("Which cut is “4 chops”?\n- pork, loin chop, boneless\n- pork, rib or loin chop, bone-in\n", told)
 
     def test_weigh(self) -> None:
         """Two presses later: so much is in the bowl; a record of another kind is refused."""

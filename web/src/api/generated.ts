@@ -2220,6 +2220,8 @@ export interface components {
             shape: "slab" | "strip" | "cylinder" | "cube" | "cuboid" | "ball" | "irregular";
             /** Species */
             species: string;
+            /** Thickness Mm */
+            thickness_mm: number;
         };
         /**
          * DegreesOut

@@ -1,5 +1,5 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Row, type Fault } from './Said'
 
 export interface Pick {
@@ -8,13 +8,15 @@ export interface Pick {
   also_called?: string[]
 }
 
-interface PickerProps {
+export interface PickerProps<T extends Pick = Pick> {
   question: string
-  options: Pick[]
+  options: T[]
   value: string
   fault?: Fault | undefined
   hint?: string
   stack?: boolean
+  /** What stands before the name of each. */
+  picture?: (option: T) => ReactNode
   onPick: (id: string) => void
 }
 
@@ -28,7 +30,14 @@ function matches(option: Pick, typed: string): boolean {
 }
 
 /** A question answered from a long list by typing part of a name. */
-export function Picker({ question, options, value, onPick, ...row }: PickerProps) {
+export function Picker<T extends Pick>({
+  question,
+  options,
+  value,
+  picture,
+  onPick,
+  ...row
+}: PickerProps<T>) {
   const [typed, setTyped] = useState('')
   const shown = options.filter((option) => matches(option, typed)).slice(0, 60)
   const chosen = options.find((option) => option.id === value) ?? null
@@ -67,8 +76,9 @@ export function Picker({ question, options, value, onPick, ...row }: PickerProps
               <ComboboxOption
                 key={option.id}
                 value={option}
-                className="min-h-12 cursor-pointer px-4 py-3 data-focus:bg-enamel data-focus:text-on-enamel data-selected:font-bold"
+                className="flex min-h-12 cursor-pointer items-center gap-3 px-3 py-1 data-focus:bg-enamel data-focus:text-on-enamel data-selected:font-bold"
               >
+                {picture?.(option)}
                 {option.name}
               </ComboboxOption>
             ))}

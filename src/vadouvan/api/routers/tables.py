@@ -31,6 +31,7 @@ def cut_out(kind: CutKind) -> CutOut:
         shape=kind.shape,
         bone=kind.bone,
         cover=kind.cover,
+        thickness_mm=kind.thickness_m * 1000,
         own=kind.id.startswith(OWN),
         also_called=list(kind.also_called),
     )

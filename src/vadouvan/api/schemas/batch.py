@@ -98,6 +98,7 @@ class CutOut(BaseModel):
     shape: ShapeName
     bone: Bone
     cover: Cover
+    thickness_mm: float
     own: bool
     also_called: list[str] = []
 

@@ -9,6 +9,7 @@ import { told } from '../../lib/clock'
 import { BLANK } from '../../lib/draft'
 import { inOrder } from '../timelineRows'
 import { Examples } from './Examples'
+import { SmallSection } from '../../components/SmallSection'
 import { PasteList } from './PasteList'
 import { Together } from './Together'
 
@@ -128,7 +129,21 @@ function BatchRow({ batch }: { batch: Batch }) {
         to={`/batch/${batch.id}/${piece ? 'mix' : 'cut'}`}
         className="grid gap-x-5 py-2 wide:grid-cols-[9rem_minmax(0,1fr)]"
       >
-        <span className={`text-[1.4rem] font-bold leading-tight ${tooLate ? 'text-stop' : ''}`}>{when}</span>
+        <span>
+          <span className={`text-[1.4rem] font-bold leading-tight ${tooLate ? 'text-stop' : ''}`}>
+            {when}
+          </span>
+          <span className="hidden wide:block [&>svg]:h-9 [&>svg]:w-17">
+            {piece && (
+              <SmallSection
+                shape={piece.shape}
+                bone={piece.bone}
+                cover={piece.cover}
+                thicknessMm={piece.thickness_mm}
+              />
+            )}
+          </span>
+        </span>
         <span>
           <span className="flex flex-wrap items-baseline gap-x-4">
             <span className="font-slab text-[1.35rem] leading-tight">

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import type { Batch, Draft } from '../../api/client'
 import { tablesQuery } from '../../api/queries'
 import { Pick } from '../../components/Pick'
-import { Picker } from '../../components/Picker'
+import { CutPicker } from '../../components/CutPicker'
 import { Said } from '../../components/Said'
 import type { System } from '../../lib/units'
 import { faultOf } from '../timelineRows'
@@ -37,7 +37,7 @@ export function Questions({ batch, draft, change, system }: QuestionsProps) {
   return (
     <div className="grid gap-x-6 wide:grid-cols-3">
       <div className="wide:col-span-2">
-        <Picker
+        <CutPicker
           stack
           question="What is it?"
           options={tables.data?.cuts ?? []}

@@ -6,7 +6,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, type LogEntry } from '../../api/client'
 import { tablesQuery } from '../../api/queries'
-import { Picker } from '../../components/Picker'
+import { CutPicker } from '../../components/CutPicker'
 import { Said } from '../../components/Said'
 
 interface MakeAgainProps {
@@ -41,7 +41,7 @@ export function MakeAgain({ entry, onClose }: MakeAgainProps) {
             What stays empty is as it was. For another size or cut the amounts are worked out anew: salt by
             the weight of meat, the mix by what it takes to cover.
           </p>
-          <Picker
+          <CutPicker
             question="Of what"
             stack
             options={tables.data?.cuts ?? []}

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, type Scaled } from '../../api/client'
 import { tablesQuery } from '../../api/queries'
-import { Picker } from '../../components/Picker'
+import { CutPicker } from '../../components/CutPicker'
 import { Said } from '../../components/Said'
 import { BLANK, withTexts } from '../../lib/draft'
 import { Proposal } from './Proposal'
@@ -30,7 +30,7 @@ export function Scale({ draft, change }: DrawerProps) {
       <h2 id="another-size" className="font-sans! text-[1.05rem] font-semibold">
         Another size
       </h2>
-      <Picker
+      <CutPicker
         question="Of what"
         stack
         options={tables.data?.cuts ?? []}

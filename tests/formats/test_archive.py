@@ -78,7 +78,7 @@ class RoundTrip(unittest.TestCase):
     def test_any_kitchen_comes_back(self, snapshot: KitchenSnapshot) -> None:
         """Every text, press, verdict and setting, readable or not."""
         with (
-            patch("vadouvan.formats.archive.kitchen_archive.cards_pdf", return_value=b""),
+            patch("vadouvan.formats.paper_card.cards_pdf", return_value=b""),
             patch("vadouvan.formats.archive.kitchen_archive.pantry_csv", _only_own),
         ):
             back, notes = read_archive(write_archive(snapshot, KITCHEN, now=NOW))

@@ -20,7 +20,6 @@ from vadouvan.core.measures.retelling import ToldIn
 from vadouvan.core.schedule.moving import Mark
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.formats import batch_file
-from vadouvan.formats.calendar_file import calendar_text
 from vadouvan.formats.today import today_out
 from vadouvan.formats.told_anew import model_told_anew
 from vadouvan.use_cases.planning import Judging, at_the_table, clashes_told, move_mark
@@ -99,6 +98,8 @@ def today(
 @refusing
 def calendar(files: BatchFiles, now: Now = "") -> None:
     """The plans of these batches as a calendar (iCalendar)."""
+    from vadouvan.formats.calendar_file import calendar_text
+
     kitchen, moment = shipped_kitchen(), moment_in(now)
     drafts = [(file.stem, draft_in(file)) for file in files]
     plans = [(name, draft.name, judge(draft, kitchen, now=moment).steps) for name, draft in drafts]

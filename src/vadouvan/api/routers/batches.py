@@ -23,7 +23,6 @@ from vadouvan.formats.card import card_told_anew, markdown_of
 from vadouvan.formats.course_out import CourseOut, course_out
 from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
 from vadouvan.formats.judgement import WorkingOut, judgement_shown, working_out
-from vadouvan.formats.paper_card import cards_pdf
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.store.batches import KeptBatch, Origin, Way
 from vadouvan.use_cases.cards import card_of_batch
@@ -211,6 +210,8 @@ def get_batch_file(identity: Identity, kind: FileKind, here: Here, as_read: AsRe
     card = card_told_anew(card, as_read)
     if kind == "card":
         return _file(markdown_of(card), "text/markdown; charset=utf-8", f"card-{kept.id[:8]}.md")
+    from vadouvan.formats.paper_card import cards_pdf  # noqa: PLC0415 - loaded when something is printed
+
     return _file(cards_pdf([card], now=here.now()), "application/pdf", f"card-{kept.id[:8]}.pdf")
 
 

@@ -14,7 +14,6 @@ from pydantic import BaseModel, Field
 from vadouvan.api.context import Here
 from vadouvan.devices.counter import BenchAction
 from vadouvan.devices.ports import Interpretation
-from vadouvan.formats.paper import labels_pdf
 from vadouvan.formats.today import today_out
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
@@ -83,6 +82,8 @@ def handle_bench(body: BenchBody, here: Here) -> ReadingsOut:
 @router.post("/print/{identity}")
 def print_label(identity: Annotated[str, Path(max_length=64)], request: Request, here: Here) -> PrintedOut:
     """Print the label of a bag; says why not, if it cannot."""
+    from vadouvan.formats.paper import labels_pdf  # noqa: PLC0415 - loaded when something is printed
+
     kept, now = here.batches.get(identity), here.now()
     found = today_out([(kept.id, kept.draft.name, here.judged(kept.draft))], now, timedelta(0))
     state = here.devices.printer.print(labels_pdf(found.labels, address=str(request.base_url), now=now), now)

@@ -15,8 +15,6 @@ from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.said_moment import said_moment
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.schedule.moving import Mark
-from vadouvan.formats.calendar_file import calendar_text, moved_draft
-from vadouvan.formats.paper import batch_address, code_svg, labels_pdf, today_pdf
 from vadouvan.formats.today import TodayOut, today_out
 from vadouvan.formats.told_anew import model_told_anew
 from vadouvan.use_cases.planning import clashes_told, move_mark, plan_and_keep_together, table_in_hand
@@ -166,6 +164,8 @@ def today_on_paper(
     request: Request, here: Here, as_read: AsRead, hours: Annotated[float, Query(gt=0, le=24 * 31)] = 24.0
 ) -> Response:
     """The same list with the labels, as PDF."""
+    from vadouvan.formats.paper import today_pdf  # noqa: PLC0415 - loaded when something is printed
+
     days = f"{hours / 24:.0f} days" if hours > 24 else f"{hours:.0f} hours"
     today = model_told_anew(what_is_next(here, hours), as_read)
     paper = today_pdf(today, title=f"The next {days}", address=str(request.base_url), now=here.now())
@@ -175,6 +175,8 @@ def today_on_paper(
 @router.get("/{identity}/label.pdf")
 def label_on_paper(identity: Identity, request: Request, here: Here, as_read: AsRead) -> Response:
     """The label of one bag as PDF, with a code that opens the batch."""
+    from vadouvan.formats.paper import labels_pdf  # noqa: PLC0415 - loaded when something is printed
+
     kept, now = here.batches.get(identity), here.now()
     told = today_out([(kept.id, kept.draft.name, here.judged(kept.draft))], now, timedelta(0))
     found = model_told_anew(told, as_read)
@@ -184,6 +186,8 @@ def label_on_paper(identity: Identity, request: Request, here: Here, as_read: As
 @router.get("/{identity}/code.svg")
 def code_of_batch(identity: Identity, request: Request, here: Here) -> Response:
     """A code that opens the batch."""
+    from vadouvan.formats.paper import batch_address, code_svg  # noqa: PLC0415 - loaded when something is printed
+
     kept = here.batches.get(identity)
     return Response(code_svg(batch_address(str(request.base_url), kept.id)), media_type="image/svg+xml")
 
@@ -191,6 +195,8 @@ def code_of_batch(identity: Identity, request: Request, here: Here) -> Response:
 @router.get("/calendar.ics")
 def all_as_calendar(here: Here) -> Response:
     """Every hands-on step of every plan as one calendar."""
+    from vadouvan.formats.calendar_file import calendar_text  # noqa: PLC0415 - loaded when a calendar is written or read
+
     now = here.now()
     kept = [(one.id, one.draft.name, here.judged(one.draft).steps) for one in here.in_hand()]
     return _file(calendar_text(kept, now=now), "vadouvan")
@@ -199,6 +205,8 @@ def all_as_calendar(here: Here) -> Response:
 @router.get("/{identity}/calendar.ics")
 def batch_as_calendar(identity: Identity, here: Here) -> Response:
     """The hands-on steps of one plan as a calendar."""
+    from vadouvan.formats.calendar_file import calendar_text  # noqa: PLC0415 - loaded when a calendar is written or read
+
     kept, now = here.batches.get(identity), here.now()
     steps = here.judged(kept.draft).steps
     return _file(calendar_text([(kept.id, kept.draft.name, steps)], now=now), identity)
@@ -207,6 +215,8 @@ def batch_as_calendar(identity: Identity, here: Here) -> Response:
 @router.post("/{identity}/from-calendar")
 def read_calendar(identity: Identity, body: CalendarBody, here: Here) -> MovedOut:
     """Moves made in a calendar that was written here."""
+    from vadouvan.formats.calendar_file import moved_draft  # noqa: PLC0415 - loaded when a calendar is written or read
+
     kept = here.batches.get(identity)
     plan = here.judged(kept.draft).plan
     draft, says = moved_draft(body.text, identity, kept.draft, plan)

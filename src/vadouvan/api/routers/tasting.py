@@ -21,7 +21,6 @@ from vadouvan.core.tasting.next_time import next_time
 from vadouvan.core.tasting.teaching import learned_says
 from vadouvan.core.tasting.verdict import ASPECTS, WORDS, VerdictInput, readable_verdicts
 from vadouvan.errors import InputError, NotKept
-from vadouvan.formats.photograph import LARGEST_BYTES, made_small
 from vadouvan.formats.tasting_out import (
     CameFrom,
     CutFaceOut,
@@ -171,6 +170,8 @@ def remove_verdict(identity: Identity, here: Here, eater: Asking = "") -> TasteO
 @router.put("/taste/{identity}/photograph", openapi_extra=_PICTURE)
 async def keep_photograph(identity: Identity, request: Request, here: Here) -> TasteOut:
     """Keep a photograph of the cut face, made small and without its metadata, in the place of an earlier one."""
+    from vadouvan.formats.photograph import LARGEST_BYTES  # noqa: PLC0415 - loaded when a picture comes
+
     data = bytearray()
     async for part in request.stream():
         data += part
@@ -204,6 +205,8 @@ def remove_photograph(identity: Identity, here: Here) -> TasteOut:
 
 
 def _with_photograph(identity: str, data: bytes, here: RunningKitchen) -> TasteOut:
+    from vadouvan.formats.photograph import made_small  # noqa: PLC0415
+
     here.cut_faces.keep(identity, made_small(data))
     return get_taste(identity, here)
 

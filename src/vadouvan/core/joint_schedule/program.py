@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import numpy as np
-from scipy.sparse import csr_array
 
 TIME_LIMIT_S = 10.0
 
@@ -26,6 +25,9 @@ class Program:
 
     def solved(self) -> tuple[np.ndarray, bool]:
         """The values at the least cost, and whether that is proven; RuntimeError if none was found in time."""
+        from scipy.optimize import Bounds, LinearConstraint, milp  # noqa: PLC0415 - a fifth of a start, for the planner
+        from scipy.sparse import csr_array  # noqa: PLC0415
+
         data, at_row, at_column = [], [], []
         for number, (terms, _, _) in enumerate(self.rows):
             for column, value in terms.items():
@@ -33,8 +35,6 @@ class Program:
                 at_row.append(number)
                 at_column.append(column)
         matrix = csr_array((data, (at_row, at_column)), shape=(len(self.rows), len(self.costs)))
-        from scipy.optimize import Bounds, LinearConstraint, milp  # noqa: PLC0415 - a fifth of a start, for the planner
-
         limits = LinearConstraint(matrix, [low for _, low, _ in self.rows], [high for _, _, high in self.rows])
         found = milp(
             np.array(self.costs),

@@ -24,10 +24,7 @@ from vadouvan.formats.archive.container import Unpacked, pack, refused, unpack
 from vadouvan.formats.archive.records import read_batch, write_record
 from vadouvan.formats.archive.settings_file import read_cuts, read_settings, write_cuts, write_settings
 from vadouvan.formats.archive.tables import labels_in, logbook_csv, pantry_csv
-from vadouvan.formats.calendar_file import calendar_text
 from vadouvan.formats.card import Card, markdown_of
-from vadouvan.formats.paper_card import cards_pdf
-from vadouvan.formats.photograph import read_small
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.progress import EVERY, Tell, silently
 
@@ -69,6 +66,9 @@ def pack_archive(
     snapshot: KitchenSnapshot, kitchen: Kitchen, on_cards: Sequence[BatchOnCard], *, now: datetime
 ) -> bytes:
     """The archive of a kitchen, its readable batches on cards; ``kitchen`` has the tables with the cook's own."""
+    from vadouvan.formats.calendar_file import calendar_text  # noqa: PLC0415 - loaded when an archive is written
+    from vadouvan.formats.paper_card import cards_pdf  # noqa: PLC0415
+
     files: dict[str, str | bytes] = {"README.txt": READ_ME, SCHEMA: batch_shape.json_schema()}
     for damaged in snapshot.batches:
         if damaged.damaged:  # its text as it is, to be mended by hand; nothing of it is taken in again
@@ -162,6 +162,8 @@ def _batches(unpacked: Unpacked, tell: Tell) -> list[BatchSnapshot]:
 
 def _with_photograph(batch: BatchSnapshot, unpacked: Unpacked) -> BatchSnapshot:
     """The batch with the picture of its cut face; the record has the marks."""
+    from vadouvan.formats.photograph import read_small  # noqa: PLC0415 - loaded when a picture is read
+
     path = f"{PHOTOGRAPHS}/{batch.id}.jpg"
     marks = batch.cut_face.marks if batch.cut_face else None
     if path not in unpacked.files:

@@ -39,7 +39,7 @@ def aim_weights(said: HoldAim | None, paste_kg: float, meat_kg: float, family: F
     >>> [aim_weights(None, paste_kg, 1.0, "fish").cure for paste_kg in (0.1, 0.4)]
     [0.0, 1.0]
     >>> aim_weights(None, 0.09, 1.0, "fish").cure_share, aim_weights(None, 0.18, 1.0, "plant").cure_share
-    (0.125, 0.125)
+    (0.25, 0.125)
     """
     if said is not None:
         return _SAID[said]

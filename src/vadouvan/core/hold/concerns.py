@@ -50,7 +50,7 @@ def concerns_of(scenario: HoldScenario, hours: Array) -> tuple[Concern, ...]:
         _seasoned(scenario, hours, kept, aims),
         _aroma(scenario, hours, kept),
         _tenderised(scenario, hours, aims),
-        _cured(hours, aims),
+        _cured(scenario, hours, aims),
         _soured(scenario, hours, aims),
         _salty(scenario, hours, kept, aims),
         _sour(scenario, hours, aims),
@@ -207,11 +207,11 @@ def _tenderised(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Conce
     return Concern("tenderised", True, 1 - aims.tenderise * (1 - done))
 
 
-def _cured(hours: Array, aims: AimWeights) -> Concern | None:
+def _cured(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:
     """How far a bed of paste has come, where that is the aim."""
     if aims.cure_share <= 0:
         return None
-    return Concern("cured", True, 1 - np.exp(-hours / (levels.CURED_H * aims.cure_share)))
+    return Concern("cured", True, 1 - np.exp(-hours / (levels.CURED_H[scenario.cut.kind.family] * aims.cure_share)))
 
 
 def _soured(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:

@@ -64,8 +64,9 @@ TEXTURE_HALF_H, TEXTURE_AT_M, TEXTURE_POWER, TEXTURE_STEEP = 96.0, 0.025, 0.5, 4
 # much at which half of it is there. Sour through: pH of the core that is sour enough (no licence to keep it).
 PASTE_BED_FROM, PASTE_BED_FULL = 0.10, 0.36
 # Hours of curing grow so with paste over meat: a thin coat needs few; on a vegetable it is hardly more than a glaze.
-BED_POWER = _by_family(1.5, 1.5, 3.0)
-CURED_H, CURED_MORE_SALT = 6.5, 2.5
+BED_POWER = _by_family(1.0, 1.0, 3.0)
+CURED_H = _by_family(9.0, 9.0, 6.5)
+CURED_MORE_SALT = 2.5
 TENDER_SHARE, TENDER_STEEP = 0.25, 2.0
 SOUR_CORE_PH = 4.6
 # Levels of the whole: acceptable of 1 (or of the most there is, if less), good and best of the most

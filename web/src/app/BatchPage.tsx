@@ -144,7 +144,7 @@ interface FootProps {
 function Foot({ batch, stage, onMoved }: FootProps) {
   const now = useNow()
   return (
-    <footer className="sticky bottom-0 z-10 bg-raised">
+    <footer className="low:static sticky bottom-0 z-10 bg-raised">
       {stage !== 'hold' && (
         <>
           <p className="hidden border-t border-rule px-7 py-1.5 text-[1.05rem] wide:block">

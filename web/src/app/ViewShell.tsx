@@ -34,7 +34,7 @@ export function ViewShell({ title, first = false, children }: ViewShellProps) {
     <div className="flex min-h-dvh flex-col">
       <Header title={title} note={first ? told(now) : undefined} />
       <main className="grow">{children}</main>
-      <footer className={`sticky bottom-0 z-10 print:hidden ${first ? '' : 'hidden wide:block'}`}>
+      <footer className={`low:static sticky bottom-0 z-10 print:hidden ${first ? '' : 'hidden wide:block'}`}>
         <PlanRail batches={first ? inHand : inHand.slice(0, LANES_BESIDE)} now={now} onMoved={keep} />
       </footer>
     </div>

@@ -27,26 +27,30 @@ export interface TimelineRow {
 
 export type Mark = 'meal' | 'pull' | 'start'
 
+const USUAL_LETTERS_PX = 17
 const LANE_PX = 24
 const NARROW_LANE_PX = 36
 const NAMES_PX = 168
 const NOW_PX = 90 // hours nearer than this would stand under the mark of the present
 
+/** The rail's width in units of its drawing, and how many px a unit is: it grows with the reader's letters. */
 function useWidth() {
   const frame = useRef<HTMLDivElement>(null)
-  const [width, setWidth] = useState(1200)
+  const [size, setSize] = useState({ width: 1200, unit: 1 })
   useEffect(() => {
     const element = frame.current
     if (!element) return
     const observer = new ResizeObserver(() => {
-      setWidth(element.clientWidth)
+      const letters = parseFloat(getComputedStyle(document.documentElement).fontSize)
+      const unit = Math.min(2.5, Math.max(1, letters / USUAL_LETTERS_PX))
+      setSize({ width: element.clientWidth / unit, unit })
     })
     observer.observe(element)
     return () => {
       observer.disconnect()
     }
   }, [])
-  return { frame, width }
+  return { frame, ...size }
 }
 
 interface RailProps {
@@ -64,7 +68,7 @@ interface RailProps {
 
 /** Time from left to right: now, sleep, work, the meals, and each batch with its window. */
 export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProps) {
-  const { frame, width } = useWidth()
+  const { frame, width, unit } = useWidth()
   const names = width < 700 ? 0 : NAMES_PX
   const span = useRailSpan(spanOf(rows, now), now, frame)
   const { domain } = span
@@ -86,7 +90,13 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
       className="relative overflow-clip border-t-4 border-double border-rule bg-raised"
       {...span.pinch}
     >
-      <svg width={width} height={height} role="img" aria-label={railWords(rows, zone)}>
+      <svg
+        width={width * unit}
+        height={height * unit}
+        viewBox={`0 0 ${width} ${height}`}
+        role="img"
+        aria-label={railWords(rows, zone)}
+      >
         {busy.map((stretch) => {
           const left = Math.max(names, x(stretch.begins))
           const right = Math.min(width, Math.max(names, x(stretch.ends)))
@@ -141,11 +151,11 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
               label={`${words[mark]} of ${lane.name}`}
               at={lane[places[mark]]}
               span={domain}
-              x={x}
-              momentAt={(px) => x.invert(px)}
-              top={26 + index * step}
-              height={step}
-              left={left}
+              x={(moment) => x(moment) * unit}
+              momentAt={(px) => x.invert(px / unit)}
+              top={(26 + index * step) * unit}
+              height={step * unit}
+              left={left * unit}
               zone={zone}
               onMove={(to) => onMove(lane.id, mark, to)}
               onAsk={(to) => onAsk?.(lane.id, mark, to) ?? Promise.resolve('')}

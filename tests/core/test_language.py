@@ -354,13 +354,18 @@ class WhichCut(unittest.TestCase):
     """A line of meat that names too little."""
 
     def test_the_few_that_it_may_be(self) -> None:
-        """Of chops, ribs and mince; never of what could be anything, nor of what names two."""
-        for text, among in (("4 chops", "lamb_chop"), ("3 lb ribs", "pork_back_ribs"), ("1 kg mince", "beef_ground")):
+        """Of chops, ribs and mince; of two that are named with "or"; never of what could be anything."""
+        for text, among in (
+            ("4 chops", "lamb_chop"),
+            ("3 lb ribs", "pork_back_ribs"),
+            ("1 kg mince", "beef_ground"),
+            ("1.5 pounds flank steak or skirt steak", "beef_skirt"),
+            ("500 g cod or haddock fillets", "haddock_fillet"),
+        ):
             with self.subTest(text):
                 self.assertIn(among, [one.kind for one in cuts_meant(text, KITCHEN.cuts)])
         for text in (
             "1.5 kg pork",
-            "1 kg chicken breast or lamb leg",
             "4 chicken breasts",
             "2 tbsp honey",
             "-2 kg ribs",
@@ -513,6 +518,9 @@ class Cuts(unittest.TestCase):
             ("4 chicken breasts (about 200g)", "chicken_breast", "800 g", "4"),
             ("4 salmon fillets (about 600 g total)", "salmon_fillet", "600 g", "4"),
             ("8 bone-in chicken thighs (about 3 pounds)", "chicken_thigh_bone", "3 pounds", "8"),
+            ("Duck legs, 4 (about 1.2 kg)", "duck_leg", "1.2 kg", "4"),
+            ("4 (1.2 kg) duck legs", "duck_leg", "1.2 kg", "4"),
+            ("1kg beef (rump or sirloin, cut into 3cm cubes)", "beef_sirloin", "1kg", ""),
             ("12 prawns, 300g", "prawn_peeled", "300g", "12"),
             ("1 1/2 lb flank steak", "beef_flank", "1 1/2 lb", ""),
             ("1 lb jumbo shrimp (16-20 count), peeled", "prawn_peeled", "1 lb", ""),
@@ -573,6 +581,20 @@ class Cuts(unittest.TestCase):
         two = cut_named("500g beef sirloin steaks (2 x 250g)", KITCHEN.cuts)
         assert two is not None
         self.assertEqual((two.mass, two.pieces), ("500g", "2"))
+
+    def test_a_table_and_a_heading_with_its_meat(self) -> None:
+        """Rows of a table are lines; "Brine for a 5 kg turkey" tells both; what has its own heading goes beside."""
+        table = (
+            "# Harissa lamb\n\n| ingredient | amount |\n|---|---|\n| lamb leg steaks | 4 (800 g) |\n| salt | 1 tsp |"
+        )
+        draft = read_any(table, KITCHEN).draft
+        self.assertEqual((draft.name, draft.cut.mass, draft.cut.pieces), ("Harissa lamb", "800 g", "4"))
+        self.assertEqual([line.text for line in draft.mix], ["salt, 1 tsp"])
+        draft = read_any("Overnight brine for a 5 kg turkey\n5 l water\n300 g salt\n4 bay leaves", KITCHEN).draft
+        self.assertEqual((draft.cut.kind, draft.cut.mass, len(draft.mix)), ("turkey_whole", "5 kg", 3))
+        pork = "For the pork:\n1.5 kg pork shoulder cubes\n2 tsp fennel seeds\n2 tsp salt\n2 tbsp olive oil\n"
+        draft = read_any(f"{pork}For the beans:\n400 g cannellini beans\n200 ml stock", KITCHEN).draft
+        self.assertEqual(([one.title for one in draft.companions], len(draft.mix)), (["beans"], 3))
 
     def test_a_bird_in_its_joints(self) -> None:
         """Cut up, quartered, in pieces: joints with their bones, no cubes; of boneless meat cubes."""

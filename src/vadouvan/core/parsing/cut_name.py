@@ -36,7 +36,8 @@ _UNIT = r"(?:kilograms?|kilos?|kgs?|grams?|gr|g|pounds?|lbs?|ounces?|oz)\b"
 _COUNTED_EACH = re.compile(
     r"(?<![\w.,/½¼¾⅓⅔-])(?<!\d )(?P<count>\d{1,3})\s+"
     r"(?:(?P<open>\()\s*(?:about|approx\w*\.?|around)?\s*|(?!\d+/|[½¼¾⅓⅔]))"
-    rf"(?={_NUMBER}\s*-?\s*{_UNIT}(?![^()]*\b(?:total|in all|altogether)\b))",
+    rf"(?={_NUMBER}(?:\s*(?:-|–|to)\s*{_NUMBER})?-?\s*-?\s*{_UNIT}\.?"
+    r"(?![^()]*\b(?:total|in all|altogether)\b)[^()]*\)?\s*[a-z])",
     re.IGNORECASE,
 )
 _TIMES = re.compile(r"(?<![\w.,/])(\d{1,3})\s*[x×]\s*(?=\d[\d.,]*\s*(?:kg|g|lb|oz|pound|ounce)s?\b)", re.IGNORECASE)
@@ -46,6 +47,10 @@ _IN_OTHER_UNITS = re.compile(
     re.IGNORECASE,
 )
 _SIZE = re.compile(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
+_OR = re.compile(
+    r"(?P<one>\b(?!(?:grams?|pounds?|ounces?|kilos?)\b)[a-z]{3,}(?: [a-z]+)?) or (?P<other>[a-z]+(?: [a-z]+)?)\b",
+    re.IGNORECASE,
+)
 _INTO_SO_MANY = re.compile(
     r"\b(?:cut|chopped|hacked|divided|jointed|separated) (?:in|into) (?:about )?(\d{1,2})"
     r"(?: (?:(?!cm|mm|in\b|inch)\w+ )?(?:pieces|portions|parts|joints)\b|(?=$|[,;.)]))",
@@ -127,7 +132,7 @@ _CUT_INTO = (
 )
 LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
 CUBED_UP_TO_M = 0.045  # a cut no thicker than this is cubed about as thick as it is, where nothing is told
-EACH_UP_TO, TOO_LITTLE = 2.0, 0.4  # of a usual piece: a weight that is one of several, not all of them
+EACH_UP_TO, TOO_LITTLE, TOO_MUCH = 2.0, 0.4, 3.0  # of a usual piece: a weight that is one of several, not all of them
 LEAST_GUESSED, SURE = 5, 84.0
 LONGEST_LINE, MOST_MEANT = 200, 8
 
@@ -161,7 +166,24 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     if figures is None:
         return None
     named = _named(figures, cuts) or _named(figures.without_remarks, cuts)
-    return named if named is None or not figures.is_into else _in_pieces(named, cuts[named.kind])
+    if named is None:
+        either = {one for one in (cut_named(way, cuts) for way in _either_way(text)) if one is not None}
+        return either.pop() if len(either) == 1 else None
+    return named if not figures.is_into else _in_pieces(named, cuts[named.kind])
+
+
+def _either_way(text: str) -> list[str]:
+    """The same line with the one, and with the other, of two that it names with "or".
+
+    >>> _either_way("1 kg flank steak or skirt steak")
+    ['1 kg flank steak', '1 kg skirt steak']
+    """
+    plain = re.sub(r"[()]", ", ", text) if len(text) <= LONGEST_LINE else ""
+    found = _OR.search(plain)
+    if found is None:
+        return []
+    before, after = plain[: found.start()], plain[found.end() :]
+    return [f"{before}{name}{after}".strip() for name in (found["one"], found["other"])]
 
 
 def _named(figures: _Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
@@ -203,6 +225,9 @@ def cuts_meant(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
     figures = _figures(text)
     if figures is None or cut_named(text, cuts) is not None:
         return ()
+    either = dict.fromkeys(one for one in (cut_named(way, cuts) for way in _either_way(text)) if one is not None)
+    if either:
+        return tuple(either)
     known = _vocabulary(tuple(kind.also_called for kind in cuts.values()))
     words = {_spelt(token, known) for token in _tokens(figures.words)}
     said = frozenset(word for word in words if word is not None and word not in _FILLERS and word not in _OPTIONAL)
@@ -245,6 +270,7 @@ class _Figures:
     count: int | None
     size: str
     is_each: bool
+    is_counted_each: bool
     is_into: bool
     is_in_all: bool
     is_in_joints: bool
@@ -260,7 +286,12 @@ class _Figures:
     def of(self, kind: CutKind) -> CutNamed | None:
         """So much of a cut; nothing if no kitchen has so little or so much of it."""
         weight, count = self.weight, self.count
-        each = weight is not None and (weight.is_each or self.is_each or self._is_one_of_several(kind))
+        each = weight is not None and (
+            weight.is_each
+            or self.is_each
+            or (self.is_counted_each and weight.grams / 1000 <= TOO_MUCH * kind.mass_kg)
+            or self._is_one_of_several(kind)
+        )
         grams = None if weight is None else weight.grams * (count or 1 if each else 1)
         if grams is not None and not LEAST_KG <= grams / 1000 <= MOST_KG:
             return None
@@ -310,7 +341,7 @@ def _figures(text: str) -> _Figures | None:
     plain = _IN_OTHER_UNITS.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
     for said, means in _SPOKEN:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
-    each_of = _TIMES.search(plain) or _COUNTED_EACH.search(plain)
+    each_of, counted_each = _TIMES.search(plain), _COUNTED_EACH.search(plain) is not None
     plain = _COUNTED_EACH.sub(lambda found: f"{found['count']} × {found['open'] or ''}", _TIMES.sub(r"\1 × ", plain))
     first = _WEIGHT.search(plain)
     is_each = each_of is not None and (first is None or "×" in plain[: first.start()])  # "500 g steaks (2 x 250 g)"
@@ -333,6 +364,7 @@ def _figures(text: str) -> _Figures | None:
         count,
         _size_said(size),
         is_each,
+        counted_each,
         _is_into(text),
         _IN_ALL.search(text) is not None,
         into is not None,

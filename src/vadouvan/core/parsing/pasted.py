@@ -54,6 +54,12 @@ _IN_A_ROW = re.compile(
     r"|(?:juice|zest)(?: and (?:juice|zest))? of |(?:salt|pepper|oil)\b))"
 )
 LEAST_IN_A_ROW = 3
+_TABLE_HEADS = frozenset(("ingredient", "ingredients", "amount", "quantity", "weight"))
+# "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.
+_FOR_SO_MUCH = re.compile(
+    r"^(?P<head>[^\d,:]{3,40}?) for (?P<meat>(?:an? |about )?\d[\d.,]*\s*(?:kg|g|lbs?|pounds?|oz)\b[^:]*):?$",
+    re.IGNORECASE,
+)
 _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
 _ORDINALS = ((re.compile(r"\b1st\b", re.IGNORECASE), "first"), (re.compile(r"\b2nd\b", re.IGNORECASE), "second"))
 _REMARK = re.compile(r"\s*\([^()]*\)(?=\s*:?\s*$)")
@@ -183,7 +189,11 @@ def _meat_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[l
 
 def _others_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
     """Where a heading tells the mix, what stands under the name of something else, "Raita:", goes beside it."""
-    told = [place for place, block in enumerate(own) if _words(block.title) & _MIXES]
+    told = [
+        place
+        for place, block in enumerate(own)
+        if _words(block.title) & _MIXES or (block.title and _is_dressed_meat(block, is_meat))
+    ]
     if not told:
         return own, []
     others = [
@@ -192,6 +202,11 @@ def _others_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple
         if block.title and not _words(block.title) & (_MIXES | _OTHER_PARTS) and not any(map(is_meat, block.lines))
     ]
     return [block for block in own if block not in others], others
+
+
+def _is_dressed_meat(block: PastedMix, is_meat: Callable[[str], bool]) -> bool:
+    """Whether a part holds the meat with what goes on it: "For the pork: 1.5 kg pork, 2 tsp fennel, ..."."""
+    return any(map(is_meat, block.lines)) and len(block.lines) > LEAST_IN_A_ROW
 
 
 def _words(title: str) -> set[str]:
@@ -203,10 +218,35 @@ def _is_garnish(line: str) -> bool:
     return leading_number(line) is None and not re.search(r"\d", line)
 
 
+def _out_of_a_table(line: str) -> str:
+    """A row of a table, "| salt | 1 tsp |" or with tabs between, as a line; its head and its rules as an empty one.
+
+    >>> _out_of_a_table("| lamb leg steaks | 4 (800 g) |"), _out_of_a_table("|---|---|")
+    ('lamb leg steaks, 4 (800 g)', '')
+    """
+    bare = line.strip()
+    if not (bare.startswith("|") and bare.endswith("|") and len(bare) > 1) and "\t" not in bare:
+        return line
+    cells = [cell.strip() for cell in re.split(r"[|\t]", bare.strip("|")) if cell.strip()]
+    if not cells or all(re.fullmatch(r":?-+:?", cell) for cell in cells) or set(map(str.lower, cells)) & _TABLE_HEADS:
+        return ""
+    return (" " if leading_number(cells[0]) is not None else ", ").join(cells)
+
+
 def _unmarked(line: str) -> str:
     """A line in bold letters, which is how lists mark their headings, as a heading."""
     bold = _BOLD.match(line)
     return line if bold is None or leading_number(bold["said"]) is not None else f"{bold['said'].strip(' :')}:"
+
+
+def _meat_told_first(lines: list[str]) -> Iterator[str]:
+    """Lines, where a heading that holds its meat is a line of that meat, and the heading."""
+    for line in lines:
+        found = _FOR_SO_MUCH.match(without_bullet(line))
+        if found is not None and _words(found["head"]) & _MIXES:
+            yield from (re.sub(r"^(?:an?|about) ", "", found["meat"]), f"{found['head']}:")
+        else:
+            yield line
 
 
 def _rows_opened(lines: list[str]) -> Iterator[str]:
@@ -239,7 +279,7 @@ def _blocks(text: str) -> list[PastedMix]:
             blocks.append(PastedMix(title, tuple(lines), kind))  # type: ignore[arg-type]
         title, lines = "", []
 
-    for raw in _rows_opened([_unmarked(line) for line in text.splitlines()]):
+    for raw in _rows_opened([_unmarked(_out_of_a_table(line)) for line in _meat_told_first(text.splitlines())]):
         line = without_bullet(raw)
         heading = heading_of(line)
         if not line:
@@ -267,6 +307,9 @@ def kind_of_part(title: str) -> Kind:
 
 def tells_a_part(line: str) -> bool:
     """Whether a line is a heading of a part: a marinade, a glaze, the method; "# Grilled swordfish" is none."""
+    with_meat = _FOR_SO_MUCH.match(line)
+    if with_meat is not None and _words(with_meat["head"]) & _MIXES:
+        return True
     return heading_of(line) is not None and (
         not line.lstrip().startswith("#") or bool(_words(line) & (_MIXES | _COMPANIONS | _NO_LINES | _OTHER_PARTS))
     )

@@ -596,6 +596,17 @@ class Cuts(unittest.TestCase):
         draft = read_any(f"{pork}For the beans:\n400 g cannellini beans\n200 ml stock", KITCHEN).draft
         self.assertEqual(([one.title for one in draft.companions], len(draft.mix)), (["beans"], 3))
 
+    def test_what_is_none_of_the_mix(self) -> None:
+        """What is for the pan or for frying, and a second cut, is left out and told; a dash may part a name."""
+        row = "Skewers - 450 g halloumi, in 2.5 cm cubes; 1 courgette; 60 ml olive oil; 2 tbsp flour, for dusting"
+        brought = read_any(row, KITCHEN)
+        self.assertEqual((brought.draft.name, brought.draft.cut.kind), ("Skewers", "halloumi"))
+        self.assertEqual([line.text for line in brought.draft.mix], ["60 ml olive oil"])
+        self.assertIn("Another cut, for a batch of its own: 1 courgette.", brought.notes)
+        self.assertIn("Left out: 2 tbsp flour, for dusting.", brought.notes)
+        kept = read_any("800 g cod fillet\n2 tbsp oil, plus more for the grill\n8 g salt", KITCHEN).draft
+        self.assertEqual(len(kept.mix), 2)
+
     def test_a_bird_in_its_joints(self) -> None:
         """Cut up, quartered, in pieces: joints with their bones, no cubes; of boneless meat cubes."""
         for text, kind, pieces in (

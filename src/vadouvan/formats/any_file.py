@@ -78,16 +78,24 @@ def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
     if not recipe.lines:
         raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)
     place, meat = meat_among(recipe.lines, kitchen.cuts)
+    others = [
+        line
+        for number, line in enumerate(recipe.lines)
+        if place not in (None, number)
+        and cut_named(line, kitchen.cuts) is not None
+        and not can_be_read(line, kitchen.pantry)
+    ]
     mix = [
         single[:LONGEST_KEPT]
         for number, line in enumerate(recipe.lines)
-        if number != place
+        if number != place and line not in others
         for single in single_lines(line, kitchen.pantry)
     ]
     asked = None if meat else _which_meat((*recipe.lines, *recipe.left_out), kitchen)
     if asked is not None:
         mix = [line for line in mix if line != asked[0]]
     notes = [] if meat else [f"Which cut is “{asked[0]}”?" if asked else NO_MEAT]
+    notes += [f"Another cut, for a batch of its own: {'; '.join(others)}."] if others else []
     beside = tuple(
         CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])
         for number, part in enumerate(recipe.companions[:MOST_COMPANIONS], start=1)

@@ -40,6 +40,8 @@ _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
     r"|^(?:directions|instructions|method|steps|notes?|preparation|equipment)\s*:"
     r"|^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|yields?|prep|bake|leave|chill|turn)\b|^\("
+    r"|(?:,\s*|\()for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
+    r"|dusting|dredging|coating)\b\)?\s*$"
     r"|^(?:servings|portions|total time|active time|time|difficulty)\s*:",
     re.IGNORECASE,
 )
@@ -54,6 +56,8 @@ _IN_A_ROW = re.compile(
     r"|(?:juice|zest)(?: and (?:juice|zest))? of |(?:salt|pepper|oil)\b))"
 )
 LEAST_IN_A_ROW = 3
+_DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
+_BY_SEMICOLON = re.compile(r"\s*;\s*")
 _TABLE_HEADS = frozenset(("ingredient", "ingredients", "amount", "quantity", "weight"))
 # "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.
 _FOR_SO_MUCH = re.compile(
@@ -110,9 +114,10 @@ def in_lines(text: str) -> str:
         title, colon, rest = first.partition(": ")
         opened = [title, "", *_IN_A_ROW.split(rest)] if colon and leading_number(title) is None else [in_lines(first)]
         return "\n".join([*opened, "", *(part.rstrip(". ") for part in others)])
-    head, colon, after = row.partition(": ")
+    head, colon, after = _DASHED.sub(r"\1: ", row).partition(": ")
     named = bool(colon) and leading_number(head) is None and len(head) <= _LONGEST
-    parts = _IN_A_ROW.split(after if named else row)
+    listed = after if named else row
+    parts = _BY_SEMICOLON.split(listed) if listed.count(";") >= LEAST_IN_A_ROW - 1 else _IN_A_ROW.split(listed)
     if len(parts) < LEAST_IN_A_ROW:
         return text
     return "\n".join([head, "", *parts] if named else parts)

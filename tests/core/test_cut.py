@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 from typing import Any
 
 import numpy as np
@@ -110,6 +111,59 @@ class Preparation(unittest.TestCase):
         on = with_steps(kind="pork_spare_ribs", cover="membrane", cover_on="one")
         off = with_steps(StepInput("1", "membrane_off"), kind="pork_spare_ribs", cover="membrane", cover_on="one")
         self.assertGreater(mean_at(off.piece, 3), mean_at(on.piece, 3))
+
+    def test_a_joint_in_steaks(self) -> None:
+        """Worked out: 1.5 kg of loin 90 mm across is some 225 mm long, nine steaks of 25 mm, open on both faces."""
+        steaks = with_steps(StepInput("1", "divided", spacing="25 mm"), cover="")
+        self.assertEqual((steaks.shape, steaks.pieces, steaks.cover), ("slab", 9, "none"))
+        self.assertAlmostEqual(steaks.thickness_m, 0.025, delta=0.001)
+        self.assertAlmostEqual(steaks.meat_kg, 1.5)
+        self.assertIn("9 pieces", steaks.prepared.effects[0].says)
+
+    def test_a_rack_in_ribs(self) -> None:
+        """Both sides of each rib are open then, and its bone stays along one face; patted after, it stays patted."""
+        rack = with_steps(kind="pork_back_ribs", pieces="2", cover="")
+        ribs = with_steps(
+            StepInput("1", "divided", spacing="30 mm"),
+            StepInput("2", "patted"),
+            kind="pork_back_ribs",
+            pieces="2",
+            cover="",
+        )
+        self.assertEqual((ribs.bone, ribs.pieces % 2), ("ribs", 0))
+        self.assertGreater(ribs.pieces, 12)
+        self.assertGreater(ribs.open_area_m2, 1.5 * rack.open_area_m2)
+        self.assertLess(ribs.piece.far_m, rack.piece.far_m)
+        self.assertEqual([effect.kind for effect in ribs.prepared.effects], ["divided", "patted"])
+
+    def test_what_is_too_short_is_not_cut_apart(self) -> None:
+        """It says how long it is, and what would do."""
+        steak = of_kind("beef_ribeye", "300 g", "", "30 mm", "4 g salt")
+        draft = replace(steak, cut=replace(steak.cut, pieces="1", steps=(StepInput("1", "divided", spacing="90 mm"),)))
+        problem = judged(draft).reading.problems[0]
+        self.assertEqual(problem.field, "cut.steps.0")
+        self.assertIn("make no pieces", problem.wrong)
+
+    @settings(deadline=None, max_examples=25)
+    @given(st.sampled_from(SHAPES), st.integers(20, 60))
+    def test_cutting_apart_loses_no_meat(self, shape: ShapeName, apart: int) -> None:
+        """Any shape: as much meat, and nothing lies deeper than before."""
+        sizes = {"cube": "40 mm", "strip": "30 mm", "ball": "138 mm"}
+        whole = with_steps(shape=shape, thickness=sizes.get(shape, "60 mm"))
+        draft = Draft(
+            cut=CutInput(
+                kind="pork_loin_roast",
+                mass="1.5 kg",
+                cover="none",
+                shape=shape,
+                thickness=sizes.get(shape, "60 mm"),
+                steps=(StepInput("1", "divided", spacing=f"{apart} mm"),),
+            )
+        )
+        cut = read_draft(draft, shipped_kitchen(), now=NOW).cut
+        if cut is not None:
+            self.assertAlmostEqual(cut.meat_kg, whole.meat_kg)
+            self.assertLessEqual(cut.piece.far_m, whole.piece.far_m * 1.02)
 
     @settings(deadline=None, max_examples=25)
     @given(st.sampled_from(SHAPES), st.integers(1, 12), st.integers(8, 40), st.booleans())

@@ -27,7 +27,7 @@ from vadouvan.core.cut.cover import Cover
 from vadouvan.core.figure import number_told
 
 StepKind = Literal[
-    "trimmed", "membrane_off", "scored", "slits", "pricked", "cold_soak", "hot_dip", "rinsed", "acid_rinsed",
+    "trimmed", "membrane_off", "divided", "scored", "slits", "pricked", "cold_soak", "hot_dip", "rinsed", "acid_rinsed",
     "patted", "pressed", "left_wet", "skin_salted",
 ]  # fmt: skip
 CautionId = Literal["wash", "non-intact", "purge-water"]
@@ -110,6 +110,12 @@ def _membrane_off(surface: Surface, _step: Step) -> _Outcome:
         return surface, StepEffect("membrane_off", "nothing was in the way there", 5, True)
     says = "a barrier until it is off; the face is open now"
     return replace(surface, cover="none", cover_m=0.0), StepEffect("membrane_off", says, 5, True)
+
+
+def _divided(surface: Surface, step: Step) -> _Outcome:
+    """The pieces are already those on the board: :func:`vadouvan.core.cut.dividing.divided` makes them."""
+    says = f"{step.count} pieces, open where they were cut"
+    return surface, StepEffect("divided", says, 5 + step.count / 4, True)
 
 
 def _scored(surface: Surface, step: Step) -> _Outcome:
@@ -198,6 +204,7 @@ def _skin_salted(surface: Surface, _step: Step) -> _Outcome:
 _RULES: dict[StepKind, Callable[[Surface, Step], _Outcome]] = {
     "trimmed": _trimmed,
     "membrane_off": _membrane_off,
+    "divided": _divided,
     "scored": _scored,
     "slits": _slits,
     "pricked": _pricked,

@@ -279,7 +279,8 @@ def open_faces(piece: Piece) -> tuple[Face, ...]:
     if piece.shape in ("cylinder", "ball") or (bone == "core" and piece.shape in ("irregular", "slab")):
         return ("round",)
     below: tuple[Face, ...] = () if bone in ("face", "ribs") or one_side else ("below",)
-    sides: tuple[Face, ...] = () if bone == "ribs" else ("left",) if bone == "edge" else ("left", "right")
+    in_a_rack = bone == "ribs" and piece.shape == "slab"  # one rib by itself is open on both sides
+    sides: tuple[Face, ...] = () if in_a_rack else ("left",) if bone == "edge" else ("left", "right")
     return ("above", *below, *sides)
 
 

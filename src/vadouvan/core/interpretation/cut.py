@@ -3,12 +3,15 @@
 from __future__ import annotations
 
 import math
+from dataclasses import replace
+from functools import partial
 from typing import get_args
 
 from vadouvan.core.constants import Constant
 from vadouvan.core.cut.agreement import LONGEST_PIECE_M, check_agreement
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.cut import EVENNESS, Cut, usual_piece_kg
+from vadouvan.core.cut.dividing import divided
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.preparation import Step, StepKind
 from vadouvan.core.cut.shape import Bone, ShapeName
@@ -93,7 +96,19 @@ def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
     )
     disagreements = check_agreement(cut)
     notes.problems += disagreements
-    return None if disagreements else cut
+    return None if disagreements else _taken_apart(cut, notes)
+
+
+def _taken_apart(cut: Cut, notes: Notes) -> Cut | None:
+    """The cut in the pieces that its steps make of it; each such step then knows how many and how wide."""
+    for number, step in enumerate(cut.steps):
+        if step.kind == "divided":
+            apart = notes.attempt(partial(divided, cut, step.spacing_m, field=f"cut.steps.{number}"))
+            if apart is None:
+                return None
+            told = replace(step, count=apart.pieces)
+            cut = replace(apart, steps=tuple(told if one is step else one for one in cut.steps))
+    return cut
 
 
 def _slice_kg(kind: CutKind, thickness_m: float) -> float:
@@ -214,6 +229,9 @@ def _step(said: StepInput, number: int, notes: Notes) -> Step | None:
     if kind == "trimmed":
         amount_kg = _asked(said.amount, TRIMMED, field, notes, usual=0.0)
         return Step(kind, amount_kg=amount_kg or 0.0)
+    if kind == "divided":
+        apart_m = _asked(said.spacing, SPACING, field, notes, usual=0.025)
+        return None if apart_m is None else Step(kind, spacing_m=apart_m)
     if kind == "scored":
         depth_m = _asked(said.depth, DEPTH, field, notes, usual=0.005)
         spacing_m = _asked(said.spacing, SPACING, field, notes, usual=0.020)

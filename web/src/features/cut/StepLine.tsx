@@ -65,6 +65,17 @@ function StepFields({
         }}
       />
     )
+  if (step.kind === 'divided')
+    return (
+      <Small
+        name={`${words}: how far apart`}
+        hint="every 25 mm"
+        value={step.spacing}
+        onType={(spacing) => {
+          onChange({ spacing })
+        }}
+      />
+    )
   if (step.kind === 'slits') {
     return (
       <>

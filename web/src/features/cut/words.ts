@@ -35,6 +35,7 @@ export const appetites = options({ light: 'light', normal: 'normal', hearty: 'he
 export const stepWords: Record<string, string> = {
   trimmed: 'Trimmed',
   membrane_off: 'Membrane off',
+  divided: 'Cut apart',
   scored: 'Scored',
   slits: 'Slits',
   pricked: 'Pricked along the grain',

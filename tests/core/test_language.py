@@ -63,6 +63,9 @@ ASKED = (
     "4 cloves garlic, 2 shallots and 3 chillies",
     "1/2 tsp saffron, steeped in 2 tbsp water",
     "1 lemon, zest and juice",
+    "500 g yogurt, strained overnight",
+    "1 cup yoghurt (plus 1 tbsp something)",
+    "75 g salt per litre of water",
 )
 CUTS = (
     ("1 kg chicken breast, cubed", "chicken_breast_cubes"),
@@ -543,6 +546,10 @@ class Cuts(unittest.TestCase):
             ("1 bulb fennel, sliced", 235, 80),
             ("12 grinds of black pepper", 0.6, 0.2),
             ("1 pot Greek yoghurt (500 g)", 500, 0),
+            ("salt, to taste (about 1 tsp)", 6, 0),
+            ("a walnut of butter", 20, 0),
+            ("1/2 cup water + more if needed", 120, 1),
+            ("2 limes' zest", 4.4, 0.1),
             ("2 tins coconut milk (400 ml each)", 776, 5),
         ):
             with self.subTest(text):

@@ -107,6 +107,8 @@ _TURNED = re.compile(
 _STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
 )
+_MORE = re.compile(r"^\s*(?:plus|and|\+|with)\s+(?!.*\bfor\b)", re.IGNORECASE)  # "(plus 1 cup ice)"
+_DRAINED = re.compile(r"\b(?:hung|strained|drained)\b", re.IGNORECASE)
 _STRENGTH = re.compile(r"\bper (?:l|lit(?:re|er)s?|quarts?|gallons?|pints?|cups?)\b|\d\s*% brine\b", re.IGNORECASE)
 MOST_KG = 10.0
 MOST_QUALIFYING = 3  # words beside a name that can make another ingredient of it
@@ -174,7 +176,8 @@ def read_line(text: str, *, field: str) -> SaidLine:
     by_weight = _weighed_beside(preparation, parts)
     said_after = () if by_weight != parts else tuple(preparation.split(","))
     parts = _weighed_beside(beside, by_weight)
-    _refuse_a_second_amount(text, (*said_after, beside if parts is None else ""), field)
+    more = beside if parts is None or _MORE.match(beside) else ""
+    _refuse_a_second_amount(text, (*said_after, more), field)
     if parts is None:
         raise _bad(field, text, f'"{text.strip()}" has no amount.' if body else "This line is empty.", ACCEPTED)
     number, unit, manner, guessed, raw_names = parts
@@ -381,6 +384,9 @@ def _unit(word: str) -> str | None:
 
 def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -> Portion:
     """Kilograms of an ingredient that a line means, with the range where the words leave one."""
+    if ingredient.id == "yoghurt" and _DRAINED.search(said.preparation):
+        wrong = f'"{said.text.strip()}" weighs about half when it has drained.'
+        raise _bad(field, said.text, wrong, 'Write what is left of it, such as "500 g strained yoghurt".')
     unit = said.unit or "each"
     each_kg = _unit_kg(unit, ingredient)
     if each_kg is not None and unit in VOLUME_M3:

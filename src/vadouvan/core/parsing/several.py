@@ -42,6 +42,7 @@ _TREATED = r"(?:lightly |freshly |finely |coarsely |roughly |thinly |dry[- ])?(?
 _EACH_TREATED = re.compile(rf",\s*{_TREATED}(?:\s*(?:,|,?\s*and|,?\s*then|&)\s*(?:then )?{_TREATED})*$", re.IGNORECASE)
 _PINCH = re.compile(r"^(?:a )?(?:large |good |generous |small )?pinch", re.IGNORECASE)
 _LATE_STATE = re.compile(r",\s*(?:both|all)\s+(?P<state>[a-z ]+)$", re.IGNORECASE)
+_MORE_IN_BRACKETS = re.compile(r"\s*\((?:plus|and|\+|with) (?=[\d½¼¾⅓⅔]|an? )([^()]+)\)", re.IGNORECASE)
 MOST = 8
 
 
@@ -55,7 +56,7 @@ def taken_apart(text: str) -> tuple[str, ...]:
     """
     if len(text) > 300:
         return ()
-    line = " ".join(text.strip().split())
+    line = _MORE_IN_BRACKETS.sub(r" plus \1", " ".join(text.strip().split()))
     parts = _shared(line) or _fruit(line) or _side_by_side(line)
     return tuple(parts) if 1 < len(parts) <= MOST else ()
 

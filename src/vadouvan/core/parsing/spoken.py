@@ -69,7 +69,9 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^(an?|\d+) ((?:thin |thick )?)(?:coins?|discs?|rounds?) of ", r"\1 \2slices of "),
         (r"\b(\d+|an?) ((?:\w+ )?)blades? of mace\b", r"\1 \2mace"),
         (r"\s*\((?:or|plus more|and more)? ?to taste\)", ""),
-        (r",? (?:or|plus|and) (?:more |extra )?to taste\b|,? plus (?:more|extra)\b.*$", ""),
+        (r",? (?:or|plus|and) (?:more |extra )?to taste\b|,? (?:plus|\+) (?:more|extra)\b.*$", ""),
+        (r"\b((?:sunflower|vegetable|rapeseed|canola|groundnut|peanut|corn))/(?:[a-z]+) oil\b", r"\1 oil"),
+        (rf"^(.*\b(?:{_CITRUS}))(?:'s|s'|’s|s’) (juice|zest)$", r"\2 of \1"),
     )
 )  # fmt: skip
 _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
@@ -80,6 +82,7 @@ _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^(?:nearly|almost|barely|scarcely|at least|up to|at most|not quite) ", ""),
         (r"^an? few (?=(?:thread|strand|filament|grating|sprig|lea|dash|drop|pinch|slice|clove|pod|stalk)\w* )", "3 "),
         (r",? \(?divided\)?$", ""),
+        (r"^([^\d,(]+),? to taste,? \(?(?:about |around |say |roughly )?([\d½¼¾⅓⅔][^()]*?)\)?$", r"\2 \1"),
         (r"^(?:an? )?scant (?=[\d½¼¾⅓⅔]|half\b|quarter\b|third\b|three\b|two\b)", ""),
     )
 )
@@ -99,7 +102,7 @@ def plainly_said(text: str) -> tuple[str, bool]:
     >>> plainly_said("a lime-sized ball of tamarind")
     ('30 g tamarind block', True)
     """
-    text = " ".join(text.split())
+    text = re.sub(r"^an? (walnut|hazelnut) of ", r"a \1-sized piece of ", " ".join(text.split()), flags=re.IGNORECASE)
     lump = _LUMP.match(text)
     if lump:
         said = (lump[1] or "a").lower()

@@ -111,7 +111,7 @@ _FILLERS = frozenset(
     fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
     bite sized finger wide long thin way square half halved whole portion frenched french silverskin attached
     pc pcs pce frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi
-    grade green intact package pack packet pkg lengthway lengthwise crosswise evenly rindless
+    grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly rindless
     """.split()  # noqa: SIM905 - a list of words to read
 )
 _OPTIONAL = frozenset((
@@ -188,7 +188,8 @@ def _either_way(text: str) -> list[str]:
 
 def _named(figures: _Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     """The cut that these words name, whole or cut up at home."""
-    kind = _meant(figures.words, cuts) or _meant(figures.words.replace(" cutup ", " cube "), cuts)
+    ways = (figures.words, *(figures.words.replace(" cutup ", f" {way} ") for way in ("cube", "piece")))
+    kind = next((kind for way in ways if (kind := _meant(way, cuts)) is not None), None)
     return figures.of(cuts[kind]) if kind is not None else _cut_up(figures, cuts)
 
 

@@ -57,9 +57,9 @@ class Judgement:
     @cached_property
     def offers(self) -> tuple[SaltOffer, ...]:
         """Ways to bring the salt to its target; each is a judgement of its own, so only when looked at."""
-        if self.mix is None or self.scenario is None or self.pantry is None:
+        if self.mix is None or self.scenario is None or self.window is None or self.pantry is None:
             return ()
-        return salt_ways(self.reading, self.mix, self.scenario, self.pantry)
+        return salt_ways(self.reading, self.mix, self.scenario, self.window.mark, self.pantry)
 
     @cached_property
     def course(self) -> TimeCourse | None:

@@ -8,30 +8,36 @@ from dataclasses import replace
 from vadouvan.core.contact.mix_at_contact import mix_at_contact
 from vadouvan.core.contact.mix_judgement import MixJudgement, aims_of, salt_of
 from vadouvan.core.hold.levels import COMPROMISE
-from vadouvan.core.hold.scenario import HoldScenario, hold_scenario
+from vadouvan.core.hold.scenario import TRACE_KG_PER_KG, HoldScenario, hold_scenario
 from vadouvan.core.hold.window import mark_of
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.mix.salt_offers import MixToSalt, SaltOffer, salt_offers
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.amount import Portion
 
+SAME_ACID = 0.01  # of the acid: with so little more or less, its course is the same
 NO_WORSE_BY = 0.02  # of the mark: less is rounding of what is weighed
 
 
 def salt_ways(
-    reading: Interpretation, mix: MixJudgement, scenario: HoldScenario, pantry: Pantry
+    reading: Interpretation, mix: MixJudgement, scenario: HoldScenario, mark: float, pantry: Pantry
 ) -> tuple[SaltOffer, ...]:
-    """Offers for a mix whose salt is off its target, each judged on the cut; none where it is on it."""
+    """Offers for a mix whose salt is off its target, each judged on the cut; none where it is on it.
+
+    ``mark`` is how good the hold gets as it is [0..1].
+    """
     salt, at_contact, cut, hold = mix.salt, mix.at_contact, scenario.cut, scenario.hold
     if salt is None or salt.is_on_target:
         return ()
     aims = aims_of(reading.mix, at_contact, cut, hold, salt, {"salt"})
-    good_enough = min(mark_of(scenario) - NO_WORSE_BY, COMPROMISE)
+    acid = scenario.balance.total("acid").value
+    good_enough = min(mark - NO_WORSE_BY, COMPROMISE)
 
     def is_without_fault(portions: Sequence[Portion]) -> bool:
         """Whether other lines on this cut are as aimed, and some hour of theirs is as good or good enough."""
         other = mix_at_contact(replace(reading.mix, portions=tuple(portions)), cut)
-        held = hold_scenario(cut, other.balance, hold)
+        as_sour = abs(other.balance.total("acid").value - acid) <= SAME_ACID * max(acid, TRACE_KG_PER_KG)
+        held = hold_scenario(cut, other.balance, hold, scenario.acid if as_sour else None)
         state = salt_of(reading, other, held)
         return state is not None and state.is_on_target and mark_of(held) >= good_enough
 

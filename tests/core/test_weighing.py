@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, SATURDAY, of_kind
 from tests.mixes import KITCHEN
-from vadouvan.core.draft.typed import Draft, QuantityInput
+from vadouvan.core.draft.typed import CompanionInput, Draft, QuantityInput
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.weighing.advice import advice_on
 from vadouvan.core.weighing.as_weighed import as_weighed, locked_parts_changed
@@ -22,6 +22,7 @@ from vadouvan.core.weighing.session import Session, carry_out, session_of
 from vadouvan.core.weighing.state import WeighState, state_of
 from vadouvan.devices.simulated import SCALE_STEP_G, SimulatedScale
 from vadouvan.errors import InputError
+from vadouvan.formats.weighing_out import weigh_out
 
 ITEMS = KITCHEN.pantry.by_id
 SKEWERS = replace(
@@ -104,6 +105,25 @@ class Order(unittest.TestCase):
         self.refused(table, "has not been tasted", "set_aside", grams=0)
         table.event("tasted")
         self.refused(table, "Nothing is said of a clean part", "contact")
+
+    def test_what_stands_beside_the_mix(self) -> None:
+        """Weighed as planned or as told, before contact and after; taken back; nothing of the mix moves by it."""
+        table = Table(
+            replace(SKEWERS, companions=(CompanionInput("1", title="Glaze", text="60 g honey\n20 g mustard"),))
+        )
+        table.event("beside", "1/0")
+        self.assertEqual((table.record.beside, table.record.total_kg), ({"1/0": 0.06}, 0.0))
+        self.assertEqual(table.session.counter.phase, "weigh")
+        self.assertEqual(weigh_out(table.session, (), NOW).last_says, "honey weighed beside it: 60 g")
+        self.refused(table, "was not weighed", "beside_back", "1/1")
+        self.refused(table, "does not stand beside the mix", "beside", "2/0")
+        table.to_contact()
+        table.event("beside", "1/1", 23.0)
+        self.assertEqual(table.record.beside, {"1/0": 0.06, "1/1": 0.023})
+        table.event("undone")
+        table.event("beside_back", "1/0")
+        self.assertEqual(table.record.beside, {})
+        self.assertTrue(table.record.is_locked)
 
     def test_skipped_lines_stay_open_until_weighed_or_left_out(self) -> None:
         """Skipped is not decided; it is asked for at the end."""

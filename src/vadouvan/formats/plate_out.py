@@ -7,6 +7,7 @@ from pydantic import BaseModel
 from vadouvan.core.figure import told
 from vadouvan.core.interpretation.companions import Companion, CompanionKind
 from vadouvan.core.judgement.plate import Plate
+from vadouvan.core.weighing.event import beside_id
 from vadouvan.formats.problem_out import ProblemOut, problem_out
 
 
@@ -24,8 +25,9 @@ class OnPlateOut(BaseModel):
 
 
 class CompanionLineOut(BaseModel):
-    """A line as it was read: what it is, and what it weighs."""
+    """A line as it was read: what it is, and what it weighs; ``id`` names it at the counter."""
 
+    id: str
     text: str
     ingredient: str
     mass_g: float
@@ -84,13 +86,14 @@ def companions_out(companions: tuple[Companion, ...], plate: Plate | None) -> li
             mass_g=one.mass_kg * 1000,
             lines=[
                 CompanionLineOut(
+                    id=beside_id(one.id, number),
                     text=line.text.strip(),
                     ingredient=line.ingredient.name,
                     mass_g=line.mass_kg.value * 1000,
                     mass_shown=told(line.mass_kg.value * 1000, "g"),
                     guessed=line.guessed,
                 )
-                for line in one.portions
+                for number, line in enumerate(one.portions)
             ],
             unread=[problem_out(bad) for bad in one.unread],
             says=list(says.get(one.id, ())),

@@ -111,6 +111,7 @@ class WeighOut(BaseModel):
     probe: list[DegreesOut]
     probe_says: str
     boiled_at: datetime | None
+    beside_g: dict[str, float]
     clock_went_back: bool
     questions: dict[EventKind, str]
     last_says: str
@@ -150,9 +151,10 @@ def weigh_out(session: Session, advice: Sequence[ScaleAdvice], now: datetime) ->
         probe=[DegreesOut(at=at, celsius=celsius) for at, celsius in record.probe],
         probe_says=told.says if (told := probe_forecast(session)) else "",
         boiled_at=record.boiled_at,
+        beside_g={name: round(mass_kg * 1000, 2) for name, mass_kg in record.beside.items()},
         clock_went_back=record.last_at is not None and hours_between(now, record.last_at) > 0,
         questions=questions_of(session, now),
-        last_says=told_of(record.last, session.lines) if record.last else "",
+        last_says=told_of(record.last, (*session.lines, *session.counter.beside)) if record.last else "",
     )
 
 

@@ -1858,11 +1858,13 @@ export interface components {
         };
         /**
          * CompanionLineOut
-         * @description A line as it was read: what it is, and what it weighs.
+         * @description A line as it was read: what it is, and what it weighs; ``id`` names it at the counter.
          */
         CompanionLineOut: {
             /** Guessed */
             guessed: boolean;
+            /** Id */
+            id: string;
             /** Ingredient */
             ingredient: string;
             /** Mass G */
@@ -2479,7 +2481,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled" | "undone";
+            kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled" | "beside" | "beside_back" | "undone";
             /**
              * Line Id
              * @default
@@ -4794,7 +4796,7 @@ export interface components {
              * @default weighed
              * @enum {string}
              */
-            kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled" | "undone";
+            kind: "tare" | "weighed" | "taken_back" | "skipped" | "left_out" | "added" | "tasted" | "set_aside" | "tipped_back" | "contact" | "later" | "turned" | "fridge" | "pulled" | "probe" | "boiled" | "beside" | "beside_back" | "undone";
             /** Mass */
             mass: string;
         };
@@ -4906,6 +4908,10 @@ export interface components {
             advice: components["schemas"]["OvershootOut"][];
             /** Aside For */
             aside_for: string;
+            /** Beside G */
+            beside_g: {
+                [key: string]: number;
+            };
             /** Boiled At */
             boiled_at: string | null;
             /** Clock Went Back */

@@ -10,16 +10,26 @@ from vadouvan.core.draft.typed import Draft
 
 EventKind = Literal[
     "tare", "weighed", "taken_back", "skipped", "left_out", "added", "tasted", "set_aside", "tipped_back", "contact",
-    "later", "turned", "fridge", "pulled", "probe", "boiled", "undone",
+    "later", "turned", "fridge", "pulled", "probe", "boiled", "beside", "beside_back", "undone",
 ]  # fmt: skip
 How = Literal["", "scale", "typed", "spoon"]
 KINDS: tuple[EventKind, ...] = get_args(EventKind)
+
+
+def beside_id(companion_id: str, number: int) -> str:
+    """Identity of a line beside the mix at the counter: its companion, and which of the lines that can be weighed.
+
+    >>> beside_id("1", 0)
+    '1/0'
+    """
+    return f"{companion_id}/{number}"
 
 
 @dataclass(frozen=True)
 class CounterEvent:
     """One event. What belongs to it depends on its kind; the rest is empty.
 
+    ``line_id`` of what stands beside the mix is that of :func:`beside_id`.
     ``mass_kg`` of what was weighed, set aside, added or of the meat; for ``tare`` what stood on the scale then.
     ``words`` are a line as typed, or a verdict; ``celsius`` of meat, fridge or core. ``sure``: the question that
     goes with it was answered. ``undoes`` is the number of the event that an ``undone`` takes back.

@@ -11,6 +11,7 @@ from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.mix.measure import in_spoons
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.core.weighing.event import beside_id
 from vadouvan.core.weighing.state import WeighState
 
 WhichBowl = Literal["main", "first"]
@@ -84,6 +85,24 @@ def tolerance(item: Ingredient, mass_kg: float, meat_kg: float) -> tuple[float, 
     limits.append((MAY_MISS * mass_kg, "quantity"))
     least, guards = min(limits)
     return max(least, LEAST_KG), guards
+
+
+@dataclass(frozen=True)
+class LineBeside:
+    """A line of a glaze, a dip, a sauce, to be weighed as well: planned mass [kg]."""
+
+    id: str
+    name: str
+    mass_kg: float
+
+
+def lines_beside(judgement: Judgement) -> tuple[LineBeside, ...]:
+    """What stands beside the mix, line by line."""
+    return tuple(
+        LineBeside(beside_id(one.id, number), portion.ingredient.also_called[0], portion.mass_kg.value)
+        for one in judgement.reading.companions
+        for number, portion in enumerate(one.portions)
+    )
 
 
 def next_line(lines: Sequence[LineToWeigh], record: WeighState) -> LineToWeigh | None:

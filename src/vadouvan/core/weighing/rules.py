@@ -10,7 +10,7 @@ from typing import Literal
 from vadouvan.core.clock.telling import dated
 from vadouvan.core.parsing.curing import curing_refused, names_curing_salt
 from vadouvan.core.weighing.event import KINDS, CounterEvent
-from vadouvan.core.weighing.lines import LineToWeigh
+from vadouvan.core.weighing.lines import LineBeside, LineToWeigh
 from vadouvan.core.weighing.state import WeighState
 from vadouvan.errors import InputError
 
@@ -29,6 +29,7 @@ class Counter:
     lines: Sequence[LineToWeigh]
     record: WeighState
     vessel_meat_kg: float | None = None
+    beside: Sequence[LineBeside] = ()
 
     @property
     def phase(self) -> Phase:
@@ -60,6 +61,8 @@ def check(event: CounterEvent, counter: Counter) -> None:
             raise _refused(event, "Nothing has been pressed yet.", "Go on.")
     elif event.kind in AT_THE_SCALE:
         _check_at_the_scale(event, counter)
+    elif event.kind in ("beside", "beside_back"):
+        _check_beside(event, counter)
     elif event.kind in ("tasted", "set_aside", "tipped_back", "contact"):
         _check_order(event, counter)
     elif event.kind != "tare":
@@ -118,6 +121,14 @@ def _check_line(event: CounterEvent, counter: Counter) -> None:
         raise _refused(event, f"The {line.name} is not open.", "Skip a line that has not been weighed.")
     if event.kind == "left_out" and record.tares.get(line.id):
         raise _refused(event, f"Some of the {line.name} is in the bowl.", "Take it back first, or keep it.")
+
+
+def _check_beside(event: CounterEvent, counter: Counter) -> None:
+    line = next((line for line in counter.beside if line.id == event.line_id), None)
+    if line is None:
+        raise _refused(event, "This does not stand beside the mix.", "Choose a line that is shown, under Plate.")
+    if event.kind == "beside_back" and line.id not in counter.record.beside:
+        raise _refused(event, f"The {line.name} was not weighed.", "Weigh it, or go on.")
 
 
 def _check_order(event: CounterEvent, counter: Counter) -> None:

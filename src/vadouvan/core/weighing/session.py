@@ -17,7 +17,7 @@ from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.weighing.as_weighed import after_press, as_weighed, grams_of, taken_back
 from vadouvan.core.weighing.event import CounterEvent, EventKind, LoggedEvent
-from vadouvan.core.weighing.lines import LineToWeigh, lines_to_weigh
+from vadouvan.core.weighing.lines import LineToWeigh, lines_beside, lines_to_weigh
 from vadouvan.core.weighing.rules import Counter, check, not_before
 from vadouvan.core.weighing.state import WeighState, state_of
 from vadouvan.errors import InputError
@@ -54,7 +54,8 @@ def session_of(draft: Draft, logged: Sequence[LoggedEvent], kitchen: Kitchen, *,
     lines = lines_to_weigh(planned)
     present = draft if record.is_locked else as_weighed(draft, lines, record)
     judgement = planned if present == draft else judge(present, kitchen, now=now)
-    counter = Counter(() if record.is_locked else lines, record, _vessel_meat_kg(planned))
+    shown = () if record.is_locked else lines
+    counter = Counter(shown, record, _vessel_meat_kg(planned), lines_beside(planned))
     return Session(draft, present, tuple(logged), record, lines, counter, judgement)
 
 
@@ -71,6 +72,9 @@ def probe_forecast(session: Session) -> Forecast | None:
 
 def carry_out(session: Session, event: CounterEvent, kitchen: Kitchen, *, now: datetime) -> Carried:
     """State after a press; raises InputError for one that cannot be now."""
+    if event.kind == "beside" and event.mass_kg is None:  # ticked off: weighed as planned
+        planned = {line.id: line.mass_kg for line in session.counter.beside}
+        event = replace(event, mass_kg=planned.get(event.line_id))
     check(event, session.counter)
     if event.kind in ("added", "later"):
         line = LineInput("weigh", grams_of(event.words.strip(), event.mass_kg or 0.0))

@@ -54,6 +54,7 @@ class WeighState:
     pulled_at: datetime | None = None
     probe: tuple[tuple[datetime, float], ...] = ()
     boiled_at: datetime | None = None
+    beside: dict[str, float] = field(default_factory=dict)
     standing: tuple[LoggedEvent, ...] = ()
 
     @property
@@ -96,6 +97,10 @@ def state_of(logged: Iterable[LoggedEvent]) -> WeighState:
 
 def _after(record: WeighState, event: CounterEvent, at: datetime) -> WeighState:
     mass_kg = event.mass_kg or 0.0
+    if event.kind == "beside":
+        return replace(record, beside={**record.beside, event.line_id: mass_kg})
+    if event.kind == "beside_back":
+        return replace(record, beside={name: kg for name, kg in record.beside.items() if name != event.line_id})
     if event.kind in ("tare", "weighed", "taken_back", "skipped", "left_out", "added"):
         return _at_the_scale(record, event, mass_kg, at)
     if event.kind in ("tasted", "set_aside", "tipped_back", "contact"):

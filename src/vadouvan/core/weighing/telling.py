@@ -8,7 +8,7 @@ from vadouvan.core.figure import number_told
 from vadouvan.core.measures.quantity import MIX_MASS, degrees, quantity
 from vadouvan.core.measures.quantity import QuantityKind as Quantity
 from vadouvan.core.weighing.event import EventKind, LoggedEvent
-from vadouvan.core.weighing.lines import LineToWeigh
+from vadouvan.core.weighing.lines import LineBeside, LineToWeigh
 from vadouvan.core.weighing.rules import COLDEST_C, MOST_LINE_KG, MOST_MEAT_KG, WARMEST_C
 
 _MEAT = Quantity(
@@ -32,6 +32,8 @@ _DEEDS: dict[EventKind, str] = {
     "pulled": "out of the mix",
     "boiled": "boiled",
     "taken_back": "taken back",
+    "beside": "weighed beside it",
+    "beside_back": "not weighed after all",
 }
 
 
@@ -45,7 +47,7 @@ def typed_celsius(text: str) -> float:
     return degrees(text, field="weigh.celsius", low=COLDEST_C, high=WARMEST_C, accepted=_DEGREES)
 
 
-def told_of(logged: LoggedEvent, lines: Sequence[LineToWeigh]) -> str:
+def told_of(logged: LoggedEvent, lines: Sequence[LineToWeigh | LineBeside]) -> str:
     """A press in words, as it was understood.
 
     >>> from datetime import datetime

@@ -1,15 +1,20 @@
-import type { Batch } from '../../api/client'
-import { useHeld } from '../../components/useHeld'
+import type { Batch, Weigh } from '../../api/client'
+import type { WeighState } from '../../api/useWeigh'
 
-const nameOf = (id: string, number: number, text: string) => `${id} ${number} ${text}`
+interface BesideProps {
+  batch: Batch
+  weigh: Weigh
+  busy: boolean
+  press: WeighState['press']
+}
 
-/** What stands beside the marinade, gram by gram: ticked off as it is weighed, on this device. */
-export function Beside({ batch }: { batch: Batch }) {
-  const { value: ticked, set } = useHeld<Record<string, boolean>>(`vadouvan.beside.${batch.id}`, {})
+/** What stands beside the marinade, gram by gram: ticked off as it is weighed, on every device. */
+export function Beside({ batch, weigh, busy, press }: BesideProps) {
   const { companions } = batch.judgement
-  const all = companions.flatMap((one) => one.lines.map((line, number) => nameOf(one.id, number, line.text)))
+  const all = companions.flatMap((one) => one.lines)
   if (all.length === 0) return null
-  const left = all.filter((name) => !ticked[name]).length
+  const isWeighed = (id: string) => id in weigh.beside_g
+  const left = all.filter((line) => !isWeighed(line.id)).length
   return (
     <details className="mt-3">
       <summary className="flex min-h-11 cursor-pointer items-center gap-2 text-quiet">
@@ -23,25 +28,28 @@ export function Beside({ batch }: { batch: Batch }) {
           <div key={one.id}>
             <h3 className="pt-2 text-[1.05rem]">{one.title}</h3>
             <ul>
-              {one.lines.map((line, number) => {
-                const name = nameOf(one.id, number, line.text)
-                return (
-                  <li key={name} className="border-b border-rule">
-                    <label className="flex min-h-11 cursor-pointer items-center gap-3">
-                      <input
-                        type="checkbox"
-                        className="size-6 shrink-0 accent-enamel"
-                        checked={ticked[name] === true}
-                        onChange={(event) => {
-                          set({ [name]: event.target.checked })
-                        }}
-                      />
-                      <b className="w-20 shrink-0 text-right text-[1.2rem]">{line.mass_shown}</b>
-                      <span className={ticked[name] ? 'text-quiet line-through' : ''}>{line.ingredient}</span>
-                    </label>
-                  </li>
-                )
-              })}
+              {one.lines.map((line) => (
+                <li key={line.id} className="border-b border-rule">
+                  <label className="flex min-h-11 cursor-pointer items-center gap-3">
+                    <input
+                      type="checkbox"
+                      className="size-6 shrink-0 accent-enamel"
+                      checked={isWeighed(line.id)}
+                      onChange={(event) => {
+                        if (!busy)
+                          void press({
+                            kind: event.target.checked ? 'beside' : 'beside_back',
+                            line_id: line.id,
+                          })
+                      }}
+                    />
+                    <b className="w-20 shrink-0 text-right text-[1.2rem]">{line.mass_shown}</b>
+                    <span className={isWeighed(line.id) ? 'text-quiet line-through' : ''}>
+                      {line.ingredient}
+                    </span>
+                  </label>
+                </li>
+              ))}
             </ul>
           </div>
         ))}

@@ -93,7 +93,7 @@ export function WeighStage({ batch, draft, change, refresh }: WeighStageProps) {
         {(weigh.phase === 'hold' || weigh.phase === 'out') && (
           <InTheMix {...shared} batch={batch} draft={draft} />
         )}
-        {weigh.phase !== 'out' && <Beside batch={batch} />}
+        <Beside {...shared} batch={batch} />
         {weigh.last_says !== '' && (
           <p className="mt-3 flex flex-wrap items-center gap-3 border-t border-rule pt-2 text-quiet">
             <span>Last: {weigh.last_says}.</span>

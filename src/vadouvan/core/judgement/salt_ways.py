@@ -20,18 +20,18 @@ NO_WORSE_BY = 0.02  # of the mark: less is rounding of what is weighed
 
 
 def salt_ways(
-    reading: Interpretation, mix: MixJudgement, scenario: HoldScenario, mark: float, pantry: Pantry
+    reading: Interpretation, mix: MixJudgement, scenario: HoldScenario, mark_share: float, pantry: Pantry
 ) -> tuple[SaltOffer, ...]:
     """Offers for a mix whose salt is off its target, each judged on the cut; none where it is on it.
 
-    ``mark`` is how good the hold gets as it is [0..1].
+    ``mark_share`` is how good the hold gets as it is [0..1].
     """
     salt, at_contact, cut, hold = mix.salt, mix.at_contact, scenario.cut, scenario.hold
     if salt is None or salt.is_on_target:
         return ()
     aims = aims_of(reading.mix, at_contact, cut, hold, salt, {"salt"})
     acid = scenario.balance.total("acid").value
-    good_enough = min(mark - NO_WORSE_BY, COMPROMISE)
+    good_enough = min(mark_share - NO_WORSE_BY, COMPROMISE)
 
     def is_without_fault(portions: Sequence[Portion]) -> bool:
         """Whether other lines on this cut are as aimed, and some hour of theirs is as good or good enough."""

@@ -97,7 +97,7 @@ class LineBeside:
 
 
 def lines_beside(judgement: Judgement) -> tuple[LineBeside, ...]:
-    """What stands beside the mix, line by line."""
+    """All that stands beside the mix, line by line."""
     return tuple(
         LineBeside(beside_id(one.id, number), portion.ingredient.also_called[0], portion.mass_kg.value)
         for one in judgement.reading.companions

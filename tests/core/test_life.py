@@ -13,6 +13,7 @@ from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.chain import PlanStep, Task, laid_before
 from vadouvan.core.clock.routine import DaySpan, Routine, hours_between
 from vadouvan.core.draft.typed import (
+    CutInput,
     Draft,
     FireInput,
     LineInput,
@@ -47,6 +48,22 @@ def planned(draft: Draft = SKEWERS, now: datetime = NOW, routine: Routine = WEEK
 def steps(judgement: Judgement) -> dict[str, PlanStep]:
     """Steps by their id."""
     return {step.id: step for step in judgement.steps}
+
+
+class Before(unittest.TestCase):
+    """Work on the cut before the mix."""
+
+    def test_each_step_is_told_as_it_is_to_be_done(self) -> None:
+        """Hands-on work together in one step, soaking by itself; shopping by the whole name of the cut."""
+        cut = CutInput(
+            kind="pork_back_ribs",
+            mass="1.6 kg",
+            steps=(StepInput("1", "cold_soak"), StepInput("2", "divided", spacing="30 mm"), StepInput("3", "patted")),
+        )
+        found = steps(planned(replace(SKEWERS, cut=cut)))
+        self.assertEqual(found["prepare-0"].says, "Soak it cold, an hour.")
+        self.assertEqual(found["prepare"].says, "The cut: cut it apart every 30 mm; pat it dry.")
+        self.assertIn("pork, back ribs, 1600 g", found["shop"].says)
 
 
 class Frozen(unittest.TestCase):

@@ -86,6 +86,32 @@ class Prepared:
 
 
 _Outcome = tuple[Surface, StepEffect]
+_DEEDS: dict[StepKind, str] = {
+    "membrane_off": "take the membrane off", "pricked": "prick it along the grain", "rinsed": "rinse it",
+    "cold_soak": "soak it cold, an hour", "hot_dip": "dip it hot, 30 s", "acid_rinsed": "rinse it with acid",
+    "patted": "pat it dry", "pressed": "press it dry", "left_wet": "leave it wet",
+    "skin_salted": "salt the skin, an hour, and rinse it",
+}  # fmt: skip
+
+
+def deed_told(step: Step) -> str:
+    """A step as it is to be done, with its figures.
+
+    >>> deed_told(Step("divided", spacing_m=0.03)), deed_told(Step("scored", depth_m=0.008, spacing_m=0.025))
+    ('cut it apart every 30 mm', 'score it 8 mm deep every 25 mm')
+    """
+    deep, apart = (f"{number_told(length_m * 1000)} mm" for length_m in (step.depth_m, step.spacing_m))
+    if step.kind == "trimmed":
+        return f"trim {number_told(step.amount_kg * 1000)} g off"
+    if step.kind == "divided":
+        return f"cut it apart every {apart}"
+    if step.kind == "scored":
+        ways = " both ways" if step.crosswise else ""
+        return f"score it {deep} deep every {apart}{ways}{', through the skin' if step.through_skin else ''}"
+    if step.kind == "slits":
+        stuffed = f", stuffed with {step.stuffed_with}" if step.stuffed_with else ""
+        return f"cut {step.count} slits {deep} deep{stuffed}"
+    return _DEEDS[step.kind]
 
 
 def prepare(surface: Surface, steps: tuple[Step, ...]) -> Prepared:

@@ -6,6 +6,7 @@ waits for. Usual minutes are common practice and stand in one place.
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable, Iterator, Sequence
 from datetime import datetime, time, timedelta
 
@@ -25,6 +26,7 @@ from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.lead import DRY_MIN, LEAST_COOK_MIN, TEMPERED, least_lead, least_on_heat, rest_minutes
 from vadouvan.core.cooking.stages import CookPlace, CookStage, of_stage
 from vadouvan.core.cut.cut import Cut
+from vadouvan.core.cut.preparation import deed_told
 from vadouvan.core.mix.consistency import consistency_of
 from vadouvan.core.schedule.plan import Plan, Work
 
@@ -116,21 +118,24 @@ def _shop(cut: Cut, before: Sequence[PlanStep], routine: Routine, now: datetime)
         return
     at = routine.nearest(last, first=now, last=last, fits=lambda moment: _can_shop(moment, length, routine))
     if at is not None:
-        name = ",".join(cut.kind.name.split(" (")[0].split(",")[:2])
+        name = ",".join(re.sub(r" \([^()]*\)", "", cut.kind.name).split(",")[:2])
         says = f"Shop: {name}, {cut.mass_kg * 1000:.0f} g, and what the mix lacks."
         yield PlanStep("shop", says, at, SHOP_MIN, True, "shop", "", "none")
 
 
 def _prepare(cut: Cut) -> Iterator[Task]:
     """Steps on the cut: hands-on work together, soaking and the like on their own."""
-    hands = 0.0
-    for number, effect in enumerate(cut.prepared.effects):
+    hands, deeds = 0.0, []
+    for number, (step, effect) in enumerate(zip(cut.steps, cut.prepared.effects, strict=True)):
         if effect.hands_on:
             hands += effect.minutes
+            deeds.append(deed_told(step))
         elif effect.minutes > 0:
-            yield Task("prepare", effect.says, effect.minutes, False, "fridge", "cold", of=str(number))
+            yield Task(
+                "prepare", f"{deed_told(step).capitalize()}.", effect.minutes, False, "fridge", "cold", of=str(number)
+            )
     if hands > 0:
-        yield Task("prepare", "Prepare the cut.", hands, True, "counter", _warm(cut))
+        yield Task("prepare", f"The cut: {'; '.join(deeds)}.", hands, True, "counter", _warm(cut))
 
 
 def _make(mix: MixJudgement) -> Iterator[Task]:

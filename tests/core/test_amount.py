@@ -12,6 +12,7 @@ from tests.cases import rows
 from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.interpretation.mix import portion_of
 from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.measures.quantity import MASS, THICKNESS, quantity
 from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.data.tables import shipped_kitchen
@@ -134,6 +135,16 @@ class Units(unittest.TestCase):
         for factor, name, unit in pairs:
             with self.subTest(unit=name):
                 self.assertAlmostEqual(factor / registry.Quantity(1, name).to(unit).magnitude, 1, delta=1e-9)
+
+    def test_a_weight_as_it_is_told(self) -> None:
+        """Roughly, so many of so much, or in two units that agree; two that do not are asked about."""
+        for text, kg in (("about 2kg", 2.0), ("2 kg approx", 2.0), ("4 x 200 g", 0.8), ("1.5 kg (3 lb)", 1.5)):
+            with self.subTest(text):
+                self.assertAlmostEqual(quantity(text, MASS, field="cut.mass_g"), kg)
+        self.assertAlmostEqual(quantity("about an inch thick", THICKNESS, field="cut.thickness_mm"), 0.0254)
+        for text in ("1.5 kg (5 lb)", "about", "about -2 kg", "2 kg (trimmed)"):
+            with self.subTest(text), self.assertRaises(InputError):
+                quantity(text, MASS, field="cut.mass_g")
 
     def test_labelling_spoons_are_near_the_customary_ones(self) -> None:
         """5, 15, 240 ml are within 2 % of the US customary spoon and cup (Pint)."""

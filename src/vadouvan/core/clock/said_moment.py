@@ -17,13 +17,17 @@ MONTHS = (
     "january", "february", "march", "april", "may", "june", "july", "august", "september", "october", "november",
     "december",
 )  # fmt: skip
-OF_THE_DAY = ("evening", "afternoon", "morning", "night", "dinner", "lunch")
+OF_THE_DAY = ("evening", "afternoon", "morning", "night", "dinner", "lunch", "breakfast")
 SHORTEST_NAME, LONGEST = 3, 120
 HOURS_NAMED = {"noon": 12, "midday": 12, "midnight": 0}
-DINNER_FROM, NOON = 17, 12  # "tonight at 8" is the evening's eight
+NOON, LUNCH_UNTIL = 12, 5  # "tonight at 8" is the evening's eight, "lunch at 1" the afternoon's one
+HOUR_WORDS = ("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve")
 UNITS = {"m": timedelta(minutes=1), "h": timedelta(hours=1), "d": timedelta(days=1), "w": timedelta(weeks=1)}
 _ISO = re.compile(r"^\d{4}-\d\d-\d\d[t ]\d\d:\d\d")
 _SOON = re.compile(r"^in\s+(?P<much>\d+(?:[.,]\d+)?)\s*(?P<unit>minutes?|mins?|m|hours?|hrs?|h|days?|d|weeks?)$")
+_ANY_HOUR = rf"\d{{1,2}}|{'|'.join(HOUR_WORDS)}"
+_SPOKEN = re.compile(rf"\b(?P<part>half past|(?:a )?quarter past|(?:a )?quarter to) (?P<hour>{_ANY_HOUR})\b")
+_AT_WORD = re.compile(rf"\bat ({'|'.join(HOUR_WORDS)})\b")
 _HALF = r"(?P<half>[ap]\.?m\b\.?)"
 # The plainest first: a colon is an hour wherever it stands, a point may be a date's.
 _CLOCKS = tuple(
@@ -32,11 +36,13 @@ _CLOCKS = tuple(
         rf"(?<![\d.])(?P<hour>\d{{1,2}})[:h](?P<minute>\d\d)(?!\d)\s*{_HALF}?",
         rf"(?<![\d.])(?P<hour>\d{{1,2}})(?:\.(?P<minute>\d\d))?\s*{_HALF}",
         r"\b(?P<hour>\d{1,2})\s*o'?clock\b",
+        r"(?<=\btonight )(?P<hour>\d{1,2})(?![\d./])",
         r"(?<=\bat )(?P<hour>\d{1,2})(?:\.(?P<minute>\d\d))?(?![\d.])",
         r"(?<![\d.])(?P<hour>\d{1,2})\.(?P<minute>\d\d)$",
         r"(?<!\d)(?P<hour>\d\d)(?P<minute>\d\d)(?:\s*(?:h|hours|hrs))?$",
     )
 )
+_HAS_COLON = re.compile(r"\d[:h]\d|\d{4}")
 _YEAR = re.compile(r"(?<!\d)(?P<year>(?:19|20)\d\d)(?!\d)")
 _NUMBERS = re.compile(r"^(?P<first>\d{1,2})\s*[./-]\s*(?P<second>\d{1,2})\.?$")
 _DAY = re.compile(r"^(?P<day>\d{1,2})(?:st|nd|rd|th)?$")
@@ -61,9 +67,22 @@ def said_moment(text: str, zone: ZoneInfo, now: datetime, *, field: str) -> date
     soon = _SOON.match(said)
     if soon:
         return _rounded(later(now, _length(soon["much"], soon["unit"])))
+    said = _AT_WORD.sub(lambda found: f"at {_number(found[1])}", _SPOKEN.sub(_in_figures, said))
     rest, hour, minute = _hour(said, text, field)
     day = _day(rest.strip(" .-"), now, (hour, minute), text, field)
     return local_moment(f"{day.isoformat()}T{hour:02d}:{minute:02d}", zone, field=field)
+
+
+def _in_figures(found: re.Match[str]) -> str:
+    """Half past seven, or a quarter to eight, as the clock shows it: "at 7.30", "at 7.45"."""
+    hour, part = _number(found["hour"]), found["part"]
+    if part.endswith("to"):
+        return f"at {(hour - 2) % NOON + 1}.45"
+    return f"at {hour}.{30 if part.startswith('half') else 15}"
+
+
+def _number(word: str) -> int:
+    return HOUR_WORDS.index(word) + 1 if word in HOUR_WORDS else int(word)
 
 
 def _length(much: str, unit: str) -> timedelta:
@@ -91,20 +110,30 @@ def _hour(said: str, text: str, field: str) -> tuple[str, int, int]:
         _refuse(text, field, f"{hour} {half} is no hour.")
     if half:
         hour = hour % NOON + (NOON if half == "pm" else 0)
-    elif ("tonight" in said or "evening" in said or "dinner" in said) and hour < NOON:
-        hour += NOON
+    elif hour == NOON and "night" in said:
+        _refuse(text, field, "Twelve at night is the next day's: say midnight of that day.")
+    elif 0 < hour < NOON:
+        hour += _of_the_day(said, hour, text, field, is_bare=not _HAS_COLON.search(found.group()))
     if hour > 24 or minute > 59 or (hour == 24 and minute):
         _refuse(text, field, f"{hour}:{minute:02d} is no hour.")
     return rest, hour % 24, minute
+
+
+def _of_the_day(said: str, hour: int, text: str, field: str, *, is_bare: bool) -> int:
+    """Hours to add to an hour of the first twelve: by the part of the day that is named; asked where none is."""
+    late = any(word in said for word in ("tonight", "evening", "dinner", "night"))
+    if late or (hour < LUNCH_UNTIL and ("afternoon" in said or "lunch" in said)):
+        return NOON
+    if is_bare and not any(word in said for word in ("morning", "breakfast", "lunch", "afternoon")):
+        _refuse(text, field, f"{hour} may be of the morning or of the evening.")
+    return 0
 
 
 def _day(rest: str, now: datetime, hour: tuple[int, int], text: str, field: str) -> date:
     """The day that the rest names; without one, today if the hour is still to come."""
     today = now.date()
     words = [word for word in re.split(r"[\s]+", rest) if word not in ("on", "at", "the", "in", "of", "for", "")]
-    said = " ".join(
-        word for word in words if word not in ("evening", "afternoon", "morning", "night", "dinner", "lunch")
-    )
+    said = " ".join(word for word in words if word not in OF_THE_DAY)
     if said in ("", "this"):
         return today if (now.hour, now.minute) < hour else today + timedelta(days=1)
     if said in ("today", "tonight"):

@@ -15,6 +15,15 @@ from vadouvan.core.measures.units import DURATION_S, LENGTH_M, MASS_KG, VOLUME_M
 from vadouvan.errors import InputError
 
 _UNIT = re.compile(r'[a-zA-Z]+\.?|"|°\s*[cCfF]|%')
+# Words round a figure that make it no other one: "about 2 kg", "3 cm thick".
+_ROUGHLY = re.compile(
+    r"^\s*(?:about|around|approx\.?|approximately|roughly|ca\.?|circa|~)\s*(?=\S)"
+    r"|(?<=\w)\.?\s+(?:approx\.?|or so|thick|wide|long|deep|each side)\s*$",
+    re.IGNORECASE,
+)
+_TOLD_TWICE = re.compile(r"^(?P<first>[^()]{1,60}?)\s*\((?P<second>[^()]{1,60})\)\s*$")
+_TIMES = re.compile(r"^\s*(?P<count>\d{1,3})\s*[x×]\s*(?P<each>\S.*)$", re.IGNORECASE)
+MAY_DIFFER = 0.12  # of the two: 1.5 kg is told as 3 lb, and as 3 lb 5 oz
 _NEGATIVE = re.compile(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]")
 
 
@@ -86,7 +95,17 @@ def quantity(text: str, kind: QuantityKind, *, field: str) -> float:
 
     >>> round(quantity("2 lb 4 oz", MASS, field="cut.mass_g"), 4)
     1.0206
+    >>> quantity("about 3 cm thick", THICKNESS, field="f"), quantity("4 x 200 g", MASS, field="f")
+    (0.03, 0.8)
     """
+    text = " ".join(text.split())
+    told_twice = _TOLD_TWICE.match(text)
+    if told_twice:
+        return _the_same(text, told_twice, kind, field)
+    times = _TIMES.match(text) if kind.bare == "g" else None
+    if times:
+        return int(times["count"]) * quantity(times["each"], kind, field=field)
+    text = _ROUGHLY.sub("", text)
     if _NEGATIVE.match(text):
         raise InputError(
             field=field, given=text, wrong=f'"{text.strip()}" is less than nothing.', accepted=kind.accepted
@@ -114,6 +133,15 @@ def quantity(text: str, kind: QuantityKind, *, field: str) -> float:
             field=field, given=text, wrong=f'"{text.strip()}" is {size} for a {kind.name} here.', accepted=kind.accepted
         )
     return total
+
+
+def _the_same(text: str, told: re.Match[str], kind: QuantityKind, field: str) -> float:
+    """A quantity told in two units, "1.5 kg (3 lb 5 oz)": the first, if both say the same."""
+    first, second = (quantity(told[part], kind, field=field) for part in ("first", "second"))
+    if abs(first - second) > MAY_DIFFER * max(first, second):
+        wrong = f'"{text.strip()}" tells two different amounts.'
+        raise InputError(field=field, given=text, wrong=wrong, accepted=kind.accepted)
+    return first
 
 
 def _either(text: str, kind: QuantityKind, field: str, readings: tuple[float, float]) -> float:

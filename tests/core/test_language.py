@@ -522,6 +522,8 @@ class Cuts(unittest.TestCase):
             ("4 salmon fillets (about 600 g total)", "salmon_fillet", "600 g", "4"),
             ("8 bone-in chicken thighs (about 3 pounds)", "chicken_thigh_bone", "3 pounds", "8"),
             ("Duck legs, 4 (about 1.2 kg)", "duck_leg", "1.2 kg", "4"),
+            ("chicken thighs x 8 (1 kg)", "chicken_thigh", "1 kg", "8"),
+            ("1 (3- to 4-pound) chicken", "chicken_whole", "1587.6 g", "1"),
             ("4 (1.2 kg) duck legs", "duck_leg", "1.2 kg", "4"),
             ("1kg beef (rump or sirloin, cut into 3cm cubes)", "beef_sirloin", "1kg", ""),
             ("12 prawns, 300g", "prawn_peeled", "300g", "12"),

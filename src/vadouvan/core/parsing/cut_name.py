@@ -26,7 +26,7 @@ from vadouvan.errors import InputError
 _THICK = re.compile(r"^(?P<name>.*), (?P<thickness>[^,]{1,40}) thick$", re.DOTALL)
 _NUMBER = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔])"
 _WEIGHT = re.compile(
-    rf"(?P<low>{_NUMBER})(?:\s*(?:-|–|to)\s*(?P<high>{_NUMBER}))?\s*-?\s*"
+    rf"(?P<low>{_NUMBER})(?:\s*(?:-\s*to|-|–|to)\s*(?P<high>{_NUMBER}))?\s*-?\s*"
     r"(?P<unit>kilograms?|kilos?|kgs?|grams?|gr|g|pounds?|lbs?|ounces?|oz)\b\.?"
     rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|apiece|a piece))?",
     re.IGNORECASE,
@@ -111,7 +111,7 @@ _FILLERS = frozenset(
     fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
     bite sized finger wide long thin way square half halved whole portion frenched french silverskin attached
     pc pcs pce frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi
-    grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly rindless
+    x grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly rindless
     """.split()  # noqa: SIM905 - a list of words to read
 )
 _OPTIONAL = frozenset((

@@ -375,8 +375,9 @@ def _manner(rest: str) -> tuple[float, str]:
 def _unit(word: str) -> str | None:
     if re.match(r"^fl", word, re.IGNORECASE) and "oz" in word.lower():
         return "floz"
-    if word.lower() in _PLURALS:
-        return _PLURALS[word.lower()]
+    bare = word.lower().rstrip(".")
+    if bare in _PLURALS:
+        return _PLURALS[bare]
     name = unit_word(word)
     known = name in MASS_KG or name in VOLUME_M3 or name in LENGTH_M or name in VAGUE_M3 or name in PIECE_UNITS
     return name if known else None

@@ -24,7 +24,10 @@ _OTHER_UNITS = re.compile(
     re.IGNORECASE,
 )
 _SIZE = r"\(?\s*(?P<size>\d+(?:[.,]\d+)?)\s*(?P<unit>g|kg|ml|l|oz|ounces?|lb|pound|fl oz)\s*\)?\s*"
-_PACK = r"(?:cans?|tins?|jars?|cartons?|packs?|packets?|bottles?|tubs?|pots?)\b\s*"
+_PACK = (
+    r"(?:cans?|tins?|jars?|cartons?|packs?|packets?|pkgs?|packages?|env|envelopes?|sachets?"
+    r"|bottles?|tubs?|pots?)\b\.?\s*"
+)
 _PACKED = re.compile(
     rf"^(?:(?P<count>\d+|an?|one|two|three)\s*(?:x|×|\s(?=\d)|(?=\()))?\s*{_SIZE}{_PACK}(?:of\s+)?(?P<name>.+)$",
     re.IGNORECASE,

@@ -142,7 +142,7 @@ class Units(unittest.TestCase):
             with self.subTest(text):
                 self.assertAlmostEqual(quantity(text, MASS, field="cut.mass_g"), kg)
         self.assertAlmostEqual(quantity("about an inch thick", THICKNESS, field="cut.thickness_mm"), 0.0254)
-        for text in ("1.5 kg (5 lb)", "about", "about -2 kg", "2 kg (trimmed)"):
+        for text in ("900 x 20 kg", "1x" * 900 + "1 kg", "1.5 kg (5 lb)", "about", "about -2 kg", "2 kg (trimmed)"):
             with self.subTest(text), self.assertRaises(InputError):
                 quantity(text, MASS, field="cut.mass_g")
 

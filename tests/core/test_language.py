@@ -11,12 +11,14 @@ import re
 import unittest
 from dataclasses import replace
 from pathlib import Path
+from unittest.mock import patch
 
 from tests.drafts import NOW, judged, steak
 from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.draft.typed import CutInput, Draft, LineInput
 from vadouvan.core.interpretation.mix import can_be_read, portion_of, single_lines
 from vadouvan.core.measures.quantity import MASS, quantity
+from vadouvan.core.parsing import cut_name
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant
 from vadouvan.data.tables import shipped_kitchen
@@ -608,6 +610,15 @@ class Cuts(unittest.TestCase):
         pork = "For the pork:\n1.5 kg pork shoulder cubes\n2 tsp fennel seeds\n2 tsp salt\n2 tbsp olive oil\n"
         draft = read_any(f"{pork}For the beans:\n400 g cannellini beans\n200 ml stock", KITCHEN).draft
         self.assertEqual(([one.title for one in draft.companions], len(draft.mix)), (["beans"], 3))
+
+    def test_many_alternatives_and_unknown_remarks_are_asked(self) -> None:
+        """A line of many alternatives is not tried in all their ways; a remark of unknown words is not dropped."""
+        many = "1 kg " + " or ".join(["cod"] * 25)
+        with patch("vadouvan.core.parsing.cut_name._named", wraps=cut_name._named) as tried:
+            self.assertIsNone(cut_named(many, KITCHEN.cuts))
+        self.assertLess(tried.call_count, 5)
+        self.assertIsNone(cut_named("4 chicken legs (tea-smoked)", KITCHEN.cuts))
+        self.assertIsNotNone(cut_named("4 chicken legs (thigh and drumstick attached)", KITCHEN.cuts))
 
     def test_what_is_none_of_the_mix(self) -> None:
         """What is for the pan or for frying, and a second cut, is left out and told; a dash may part a name."""

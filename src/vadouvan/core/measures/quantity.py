@@ -22,7 +22,7 @@ _ROUGHLY = re.compile(
     re.IGNORECASE,
 )
 _TOLD_TWICE = re.compile(r"^(?P<first>[^()]{1,60}?)\s*\((?P<second>[^()]{1,60})\)\s*$")
-_TIMES = re.compile(r"^\s*(?P<count>\d{1,3})\s*[x×]\s*(?P<each>\S.*)$", re.IGNORECASE)
+_TIMES = re.compile(r"^\s*(?P<count>\d{1,3})\s*[x×]\s*(?P<each>[^\sx×][^x×]*)$", re.IGNORECASE)
 MAY_DIFFER = 0.12  # of the two: 1.5 kg is told as 3 lb, and as 3 lb 5 oz
 _NEGATIVE = re.compile(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]")
 
@@ -104,7 +104,7 @@ def quantity(text: str, kind: QuantityKind, *, field: str) -> float:
         return _the_same(text, told_twice, kind, field)
     times = _TIMES.match(text) if kind.bare == "g" else None
     if times:
-        return int(times["count"]) * quantity(times["each"], kind, field=field)
+        return _within(int(times["count"]) * quantity(times["each"], kind, field=field), text, kind, field)
     text = _ROUGHLY.sub("", text)
     if _NEGATIVE.match(text):
         raise InputError(
@@ -127,6 +127,11 @@ def quantity(text: str, kind: QuantityKind, *, field: str) -> float:
         parts += 1
     if parts == 0:
         raise _unread(text, kind, field)
+    return _within(total, text, kind, field)
+
+
+def _within(total: float, text: str, kind: QuantityKind, field: str) -> float:
+    """A quantity that a kitchen can hold; raises InputError for one that it cannot."""
     if not kind.low <= total <= kind.high:
         size = "too much" if total > kind.high else "too little"
         raise InputError(

@@ -165,11 +165,21 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     figures = _figures(text)
     if figures is None:
         return None
-    named = _named(figures, cuts) or _named(figures.without_remarks, cuts)
+    named = _named(figures, cuts) or _named(_without_remarks(figures, cuts), cuts)
     if named is None:
         either = {one for one in (cut_named(way, cuts) for way in _either_way(text)) if one is not None}
         return either.pop() if len(either) == 1 else None
     return named if not figures.is_into else _in_pieces(named, cuts[named.kind])
+
+
+def _without_remarks(figures: _Figures, cuts: Mapping[str, CutKind]) -> _Figures:
+    """The same without brackets that tell again what was said, in known words: "(2 x 250 g)", "(osso buco)"."""
+    known = _vocabulary(tuple(kind.also_called for kind in cuts.values()))
+    words = figures.words
+    for remark in _REMARK.findall(words):
+        if all(_spelt(token, known) is not None for token in _tokens(_WEIGHT.sub(" ", remark))):
+            words = words.replace(remark, " ")
+    return replace(figures, words=words)
 
 
 def _either_way(text: str) -> list[str]:
@@ -180,7 +190,9 @@ def _either_way(text: str) -> list[str]:
     """
     plain = re.sub(r"[()]", ", ", text) if len(text) <= LONGEST_LINE else ""
     found = _OR.search(plain)
-    if found is None:
+    if (
+        found is None or len(re.findall(r"\bor\b", plain, re.IGNORECASE)) > 1
+    ):  # of more, the ways would double each time
         return []
     before, after = plain[: found.start()], plain[found.end() :]
     return [f"{before}{name}{after}".strip() for name in (found["one"], found["other"])]
@@ -278,11 +290,6 @@ class _Figures:
     joints: int
     skin: Literal["", "on", "off"]
     has_no_membrane: bool
-
-    @property
-    def without_remarks(self) -> _Figures:
-        """The same without what stands in brackets: "(thigh and drumstick attached)" tells again what was said."""
-        return replace(self, words=_REMARK.sub(" ", self.words))
 
     def of(self, kind: CutKind) -> CutNamed | None:
         """So much of a cut; nothing if no kitchen has so little or so much of it."""

@@ -56,7 +56,9 @@ types: setup-test web/node_modules/.stamp
 	$(BIN)/python -m vadouvan.cli openapi > web/openapi.json
 	cd web && npm run --silent types
 	$(BIN)/python -m vadouvan.cli openapi --page > docs/http-api.md
-	$(BIN)/python -m vadouvan.cli schema --blank > web/src/lib/blank.json
+	$(BIN)/python -m vadouvan.cli schema blank > web/src/lib/blank.json
+	$(BIN)/python -m vadouvan.cli schema measures > web/src/lib/measures.json
+	$(BIN)/python -m vadouvan.cli schema told > web/src/lib/told-cases.json
 	$(BIN)/python -m vadouvan.cli schema > src/vadouvan/formats/batch.schema.json
 
 format: setup-test web/node_modules/.stamp

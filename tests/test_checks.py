@@ -13,6 +13,7 @@ from pathlib import Path
 
 from vadouvan.api.openapi import openapi_text
 from vadouvan.cli.serving import blank_draft
+from vadouvan.formats.measures_for_page import measures_for_page, telling_cases
 
 ROOT = Path(__file__).resolve().parent.parent
 BIN = Path(sys.executable).parent
@@ -101,6 +102,11 @@ class Page(Checked):
     def test_blank_draft_is_current(self) -> None:
         """``make types`` writes it anew from what the core declares."""
         self.assertEqual((WEB / "src/lib/blank.json").read_text(), blank_draft())
+
+    def test_measures_are_current(self) -> None:
+        """So are the numbers of the units and what the page's telling is held to."""
+        self.assertEqual((WEB / "src/lib/measures.json").read_text(), measures_for_page())
+        self.assertEqual((WEB / "src/lib/told-cases.json").read_text(), telling_cases())
 
     def test_its_own_units(self) -> None:
         """What the page does with drafts, moments and what is held, away from any server."""

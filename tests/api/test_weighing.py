@@ -88,7 +88,13 @@ class Weighing(OneBatch):
         half = self.event("weighed", line_id="2", mass_g=20)
         line = next(line for line in half["lines"] if line["id"] == "2")
         self.assertEqual((line["left_g"], line["tares_g"], line["state"]), (30, [20], "short"))
+        enough_g, give_g = line["enough_from_g"], line["tolerance_g"]
+        self.assertAlmostEqual(enough_g, 30 - give_g, delta=0.01)
+        self.assertAlmostEqual(line["enough_to_g"], 30 + give_g, delta=0.01)
         self.assertEqual(self.client.get(self.path).json()["lines"], half["lines"])
+        for more_g, state in ((enough_g - 0.1, "short"), (0.1, "within"), (give_g * 2, "over")):
+            pressed = self.event("weighed", line_id="2", mass_g=more_g)
+            self.assertEqual(next(one for one in pressed["lines"] if one["id"] == "2")["state"], state)
 
     def test_two_devices_pressing_at_once(self) -> None:
         """The second one is told, and nothing is weighed twice."""

@@ -5,8 +5,9 @@ from __future__ import annotations
 import fcntl
 import json
 import socket
+from collections.abc import Callable
 from pathlib import Path
-from typing import IO, Annotated
+from typing import IO, Annotated, Literal
 
 import typer
 from pydantic import TypeAdapter
@@ -14,6 +15,7 @@ from pydantic import TypeAdapter
 from vadouvan.core.draft.typed import CompanionInput, Draft, LineInput, OwnStepInput, StageInput, StepInput
 from vadouvan.errors import NoKitchen
 from vadouvan.formats import batch_shape
+from vadouvan.formats.measures_for_page import measures_for_page, telling_cases
 from vadouvan.settings import Settings
 
 
@@ -82,11 +84,25 @@ def openapi(page: Annotated[bool, typer.Option(help="As the page docs/http-api.m
     typer.echo(http_page() if page else openapi_text(), nl=False)
 
 
+Shape = Literal["batch", "blank", "measures", "told"]
+
+
 def schema(
-    blank: Annotated[bool, typer.Option(help="Instead: a draft with nothing said.")] = False,
+    of: Annotated[
+        Shape,
+        typer.Argument(
+            help="The batch file; for the page: a blank draft, numbers of the units, measures as they are told."
+        ),
+    ] = "batch",
 ) -> None:
-    """Print the JSON Schema of the batch file."""
-    typer.echo(blank_draft() if blank else batch_shape.json_schema(), nl=False)
+    """Print the JSON Schema of the batch file, or what the page takes from the core."""
+    makers: dict[Shape, Callable[[], str]] = {
+        "batch": batch_shape.json_schema,
+        "blank": blank_draft,
+        "measures": measures_for_page,
+        "told": telling_cases,
+    }
+    typer.echo(makers[of](), nl=False)
 
 
 def blank_draft() -> str:

@@ -10,6 +10,7 @@ from vadouvan.core.cooking.doneness import guidance_for
 from vadouvan.core.cooking.sauce import Sauce, SauceFate
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import ToldKind
+from vadouvan.core.figure import degrees_told
 from vadouvan.core.judgement.beside import of_the_fire
 from vadouvan.core.judgement.fire import FireJudgement
 from vadouvan.core.judgement.judgement import Judgement
@@ -51,6 +52,7 @@ class FireOut(BaseModel):
     stages: list[StageOut]
     guidance_c: float | None
     target_c: float | None
+    target_says: str
     is_below: bool
     told: list[ToldOut]
     clings_g: float | None
@@ -72,6 +74,7 @@ def fire_out(judgement: Judgement) -> FireOut:
         stages=[StageOut(says=stage.says, plain_heat_c=stage.plain_heat_c) for stage in stages],
         guidance_c=guidance.core_c if guidance else None,
         target_c=None,
+        target_says="",
         is_below=False,
         told=[],
         clings_g=None,
@@ -90,6 +93,7 @@ def _with_judgement(out: FireOut, fire: FireJudgement) -> FireOut:
     return out.model_copy(
         update={
             "target_c": fire.target_c,
+            "target_says": "" if fire.target_c is None else f"{degrees_told(fire.target_c)} °C",
             "is_below": fire.doneness.is_below,
             "told": [ToldOut(id=one.id, kind=one.kind, says=one.says) for one in fire.told],
             "clings_g": fire.surface.clings_kg * 1000,

@@ -20,7 +20,10 @@ from vadouvan.core.weighing.ways import Way
 
 
 class WeighLineOut(BaseModel):
-    """A line at the scale; ``left_g`` counts down to nothing and below."""
+    """A line at the scale; ``left_g`` counts down to nothing and below.
+
+    What goes on now is enough from ``enough_from_g`` and too much over ``enough_to_g``, both since the last tare.
+    """
 
     id: str
     name: str
@@ -33,6 +36,8 @@ class WeighLineOut(BaseModel):
     weighed_g: float
     tares_g: list[float]
     left_g: float
+    enough_from_g: float
+    enough_to_g: float
     state: State
     by_spoon: bool
 
@@ -160,6 +165,7 @@ def weigh_out(session: Session, advice: Sequence[ScaleAdvice], now: datetime) ->
 
 def _line(line: LineToWeigh, record: WeighState) -> WeighLineOut:
     weighed_g = record.weighed_kg(line.id) * 1000
+    enough_kg, too_much_kg = line.enough_kg
     return WeighLineOut(
         id=line.id,
         name=line.name,
@@ -172,6 +178,8 @@ def _line(line: LineToWeigh, record: WeighState) -> WeighLineOut:
         weighed_g=round(weighed_g, 2),
         tares_g=[round(mass_kg * 1000, 2) for mass_kg in record.tares.get(line.id, ())],
         left_g=round(line.mass_kg * 1000 - weighed_g, 2),
+        enough_from_g=round(enough_kg * 1000 - weighed_g, 2),
+        enough_to_g=round(too_much_kg * 1000 - weighed_g, 2),
         state=line.state(record),
         by_spoon=line.id in record.by_spoon,
     )

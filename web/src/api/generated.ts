@@ -2683,6 +2683,8 @@ export interface components {
             sugar_limit_g_per_m2: number | null;
             /** Target C */
             target_c: number | null;
+            /** Target Says */
+            target_says: string;
             /** Told */
             told: components["schemas"]["ToldOut"][];
         };
@@ -4974,6 +4976,8 @@ export interface components {
         /**
          * WeighLineOut
          * @description A line at the scale; ``left_g`` counts down to nothing and below.
+         *
+         *     What goes on now is enough from ``enough_from_g`` and too much over ``enough_to_g``, both since the last tare.
          */
         WeighLineOut: {
             /**
@@ -4983,6 +4987,10 @@ export interface components {
             bowl: "main" | "first";
             /** By Spoon */
             by_spoon: boolean;
+            /** Enough From G */
+            enough_from_g: number;
+            /** Enough To G */
+            enough_to_g: number;
             /** Guards */
             guards: string;
             /** Id */

@@ -1,5 +1,5 @@
 /** Stages of a batch in work order, and the state of each in words. */
-import { lengthTold, weightTold } from '../lib/told'
+import { lengthTold, massTold } from '../lib/told'
 import type { Batch } from '../api/client'
 
 export type StageName = 'cut' | 'mix' | 'hold' | 'weigh' | 'fire' | 'taste'
@@ -29,7 +29,7 @@ export function stageWords(batch: Batch): Record<StageName, string> {
     problems.some((problem) => ROOMS[stage].some((room) => problem.field.startsWith(room)))
   const words = {
     cut: piece
-      ? `${batch.draft.cut.mass.trim() || weightTold(piece.meat_g)}, ${lengthTold(piece.thickness_mm)}`
+      ? `${batch.draft.cut.mass.trim() || massTold(piece.meat_g)}, ${lengthTold(piece.thickness_mm)}`
       : 'not said',
     mix: ingredients.length === 0 ? 'empty' : (salt_says ?? `${ingredients.length} ingredients`),
     hold: !window

@@ -1,42 +1,38 @@
 import { describe, expect, it } from 'vitest'
-import { gramsTold, lengthTold, onScale, warmthSaid, warmthTold, weightSaid, weightTold } from './told'
+import cases from './told-cases.json'
+import {
+  lengthTold,
+  massTold,
+  onScale,
+  probeTold,
+  warmthSaid,
+  warmthTold,
+  weightSaid,
+  weightTold,
+} from './told'
+import type { System } from './units'
 
-describe('weights', () => {
-  it('are whole grams from a hundred on', () => {
-    expect([gramsTold(123.4), gramsTold(12.34), gramsTold(30), gramsTold(-0.02)]).toEqual([
-      '123',
-      '12.3',
-      '30',
-      '0',
-    ])
+type Telling = (value: number, system: System) => string
+
+const TELLINGS: Record<Exclude<keyof typeof cases, 'scale'>, Telling> = {
+  mass: massTold,
+  weight: weightTold,
+  length: lengthTold,
+  warmth: warmthTold,
+  probe: probeTold,
+}
+
+describe('the page tells as the core does', () => {
+  it.each(Object.entries(TELLINGS))('%s', (name, tell) => {
+    const told = cases[name as keyof typeof TELLINGS] as [number, System, string][]
+    expect(told.map(([value, system]) => tell(value, system))).toEqual(told.map(([, , says]) => says))
   })
 
-  it('keep the unit of their target all the way', () => {
-    expect(onScale(2, 60, 'customary')).toEqual({ number: '0.07', unit: 'oz' })
-    expect(onScale(2, 5, 'customary')).toEqual({ number: '2', unit: 'g' })
-    expect(onScale(2, 60, 'metric')).toEqual({ number: '2', unit: 'g' })
-  })
-
-  it('are pounds and ounces from a pound on', () => {
-    expect(weightTold(453.59237, 'customary')).toBe('1 lb')
-    expect(weightTold(2608, 'customary')).toBe('5 lb 12 oz')
-    expect(weightTold(453.58, 'customary')).toBe('16 oz')
-    expect(weightTold(2600, 'metric')).toBe('2600 g')
-  })
-})
-
-describe('lengths and warmth', () => {
-  it('are eighths of an inch and Fahrenheit', () => {
-    expect([lengthTold(30, 'customary'), lengthTold(2, 'customary'), lengthTold(25.4, 'customary')]).toEqual([
-      '1 1/8 in',
-      '1/16 in',
-      '1 in',
-    ])
-    expect([lengthTold(12.4, 'metric'), warmthTold(63, 0, 'customary'), warmthTold(4, 1, 'metric')]).toEqual([
-      '12 mm',
-      '145 °F',
-      '4.0 °C',
-    ])
+  it('a scale on the way to its target', () => {
+    const told = cases.scale as [number, number, System, string, string][]
+    expect(told.map(([grams, target, system]) => onScale(grams, target, system))).toEqual(
+      told.map(([, , , number, unit]) => ({ number, unit })),
+    )
   })
 })
 

@@ -1,13 +1,19 @@
+import measures from './measures.json'
 import { chosenSystem, type System } from './units'
 
 /**
- * Weights and warmth of devices and of a weigh-in, which change faster than the server is asked, as they are read at
- * arm's length. Everything else is told by the server in the units that this device reads.
+ * Weights, lengths and warmth in words: what devices show changes faster than the server is asked, and a drawing
+ * names what lies under the pointer. The numbers of the units are the core's, and told.test.ts holds every word here
+ * to what the core tells.
  */
-const OUNCE_G = 28.349523125
-const POUND_OZ = 16
-const LEAST_IN_OUNCES_G = OUNCE_G / 4 // less is told in grams, as the server does
-const INCH_MM = 25.4
+const {
+  ounce_g: OUNCE_G,
+  pound_g: POUND_G,
+  inch_mm: INCH_MM,
+  least_in_ounces_g: LEAST_IN_OUNCES_G,
+  oven_from_c: OVEN_FROM_C,
+} = measures
+const OUNCES_IN_POUND = 16
 
 const trimmed = (value: number, digits: number): string => {
   const told = value.toFixed(digits)
@@ -15,7 +21,26 @@ const trimmed = (value: number, digits: number): string => {
   return bare === '-0' ? '0' : bare
 }
 
-/** Grams: whole from a hundred on, tenths below. */
+/** Two figures that count below ten, whole numbers from ten on. */
+function numberTold(value: number): string {
+  const size = Math.abs(value)
+  if (size < 0.005) return '0'
+  if (size < 0.095) return value.toFixed(2)
+  return size < 9.95 ? value.toFixed(1).replace(/\.0$/, '') : value.toFixed(0)
+}
+
+/** So many parts of a whole, as cooks write it: "1 1/8". */
+function inParts(count: number, parts: number): string {
+  const whole = Math.floor(count / parts)
+  let [above, below] = [count % parts, parts]
+  while (above > 0 && above % 2 === 0) [above, below] = [above / 2, below / 2]
+  return [
+    ...(whole > 0 ? [String(whole)] : []),
+    ...(above > 0 ? [`${String(above)}/${String(below)}`] : []),
+  ].join(' ')
+}
+
+/** Grams as a scale shows them: whole from a hundred on, tenths below. */
 export const gramsTold = (grams: number): string => trimmed(grams, Math.abs(grams) >= 100 ? 0 : 1)
 
 export interface Amount {
@@ -30,39 +55,45 @@ export function onScale(grams: number, target: number, system: System = chosenSy
   return { number: trimmed(grams / OUNCE_G, Math.abs(grams) >= 10 * OUNCE_G ? 1 : 2), unit: 'oz' }
 }
 
-/** A weight in words. */
+/** What a scale shows, in words. */
 export function weightTold(grams: number, system: System = chosenSystem()): string {
-  const ounces = grams / OUNCE_G
-  if (system === 'metric' || ounces < POUND_OZ) {
+  if (system === 'metric' || grams < POUND_G) {
     const { number, unit } = onScale(grams, grams, system)
     return `${number} ${unit}`
   }
-  const tenths = Math.round(ounces * 10)
-  const rest = trimmed((tenths % (POUND_OZ * 10)) / 10, 1)
-  const pounds = `${String(Math.floor(tenths / (POUND_OZ * 10)))} lb`
+  const tenths = Math.round((grams / OUNCE_G) * 10)
+  const rest = trimmed((tenths % (OUNCES_IN_POUND * 10)) / 10, 1)
+  const pounds = `${String(Math.floor(tenths / (OUNCES_IN_POUND * 10)))} lb`
   return rest === '0' ? pounds : `${pounds} ${rest} oz`
 }
 
-/** A temperature in words. */
-export function warmthTold(celsius: number, digits = 1, system: System = chosenSystem()): string {
-  return system === 'metric'
-    ? `${celsius.toFixed(digits)} °C`
-    : `${(celsius * 1.8 + 32).toFixed(digits === 0 ? 0 : 1)} °F`
+/** A mass as a cook says it. */
+export function massTold(grams: number, system: System = chosenSystem()): string {
+  if (system === 'metric' || grams < LEAST_IN_OUNCES_G)
+    return grams >= 1000 ? `${trimmed(grams / 1000, 2)} kg` : `${numberTold(grams)} g`
+  const ounces = Math.round(grams / OUNCE_G)
+  if (ounces < OUNCES_IN_POUND) return `${numberTold(grams / OUNCE_G)} oz`
+  const rest = ounces % OUNCES_IN_POUND
+  const pounds = `${String(Math.floor(ounces / OUNCES_IN_POUND))} lb`
+  return rest === 0 ? pounds : `${pounds} ${String(rest)} oz`
 }
 
-/** A length in words: whole millimetres, or inches in eighths. */
+/** What a probe shows, to the tenth. */
+export const probeTold = (celsius: number, system: System = chosenSystem()): string =>
+  system === 'metric' ? `${celsius.toFixed(1)} °C` : `${(celsius * 1.8 + 32).toFixed(1)} °F`
+
+/** A temperature as a cook says it; that of an oven in steps of five, as its dial has them. */
+export function warmthTold(celsius: number, system: System = chosenSystem()): string {
+  if (system === 'metric') return `${numberTold(celsius)} °C`
+  const fahrenheit = celsius * 1.8 + 32
+  return `${String(celsius >= OVEN_FROM_C ? 5 * Math.round(fahrenheit / 5) : Math.round(fahrenheit))} °F`
+}
+
+/** A length as a cook says it: in eighths of an inch, the least in sixteenths. */
 export function lengthTold(mm: number, system: System = chosenSystem()): string {
-  if (system === 'metric') return `${mm.toFixed(0)} mm`
+  if (system === 'metric') return `${numberTold(mm)} mm`
   const parts = mm / INCH_MM < 0.5 ? 16 : 8
-  const count = Math.max(1, Math.round((mm / INCH_MM) * parts))
-  const whole = Math.floor(count / parts)
-  let [above, below] = [count % parts, parts]
-  while (above > 0 && above % 2 === 0) [above, below] = [above / 2, below / 2]
-  const words = [
-    ...(whole > 0 ? [String(whole)] : []),
-    ...(above > 0 ? [`${String(above)}/${String(below)}`] : []),
-  ]
-  return `${words.join(' ')} in`
+  return `${inParts(Math.max(1, Math.round((mm / INCH_MM) * parts)), parts)} in`
 }
 
 const BARE = /^\s*[\d.,/½¼¾ ]+\s*$/

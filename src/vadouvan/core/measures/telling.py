@@ -31,6 +31,43 @@ def mass_told(mass_kg: float, system: System) -> str:
     return f"{pounds} lb {rest} oz" if rest else f"{pounds} lb"
 
 
+def scale_told(mass_kg: float, target_kg: float, system: System) -> tuple[str, str]:
+    """A reading of a scale on the way to a target [kg], as number and unit.
+
+    The unit is that of the target all along, so that none changes under the hand; nothing is rounded to what a cook
+    would say, since this is what lies on the scale.
+
+    >>> scale_told(1.2344, 2.0, "metric"), scale_told(0.0123, 0.06, "metric"), scale_told(0.002, 0.06, "customary")
+    (('1234', 'g'), ('12.3', 'g'), ('0.07', 'oz'))
+    """
+    if system == "metric" or abs(target_kg) < LEAST_IN_OUNCES_KG:
+        return _trimmed(mass_kg * 1000, 0 if abs(mass_kg) >= 0.1 else 1), "g"
+    ounces = mass_kg / _OUNCE_KG
+    return _trimmed(ounces, 1 if abs(ounces) >= 10 else 2), "oz"
+
+
+def weight_told(mass_kg: float, system: System) -> str:
+    """A reading of a scale in words.
+
+    >>> weight_told(2.604, "metric"), weight_told(2.604, "customary"), weight_told(0.0123, "metric")
+    ('2604 g', '5 lb 11.9 oz', '12.3 g')
+    """
+    tenths = math.floor(mass_kg / _OUNCE_KG * 10 + 0.5)
+    if system == "metric" or mass_kg < _POUND_KG:
+        return " ".join(scale_told(mass_kg, mass_kg, system))
+    pounds, rest = divmod(tenths, 160)
+    return f"{pounds} lb {_trimmed(rest / 10, 1)} oz" if rest else f"{pounds} lb"
+
+
+def probe_told(warmth_c: float, system: System) -> str:
+    """A reading of a probe, to the tenth.
+
+    >>> probe_told(62.04, "metric"), probe_told(62.04, "customary")
+    ('62.0 °C', '143.7 °F')
+    """
+    return f"{warmth_c:.1f} °C" if system == "metric" else f"{warmth_c * 1.8 + 32:.1f} °F"
+
+
 def length_told(length_m: float, system: System) -> str:
     """A length as a cook reads it: in eighths of an inch, the least in sixteenths.
 
@@ -80,6 +117,13 @@ def warmth_told(warmth_c: float, system: System) -> str:
         return f"{number_told(warmth_c)} °C"
     fahrenheit = warmth_c * 1.8 + 32
     return f"{5 * round(fahrenheit / 5) if warmth_c >= OVEN_FROM_C else round(fahrenheit)} °F"
+
+
+def _trimmed(value: float, digits: int) -> str:
+    """A number with at most so many digits behind its point, and none that say nothing."""
+    told = f"{value:.{digits}f}"
+    bare = told.rstrip("0").rstrip(".") if "." in told else told
+    return "0" if bare == "-0" else bare
 
 
 def _in_parts(count: int, parts: int) -> str:

@@ -43,9 +43,15 @@ class LineToWeigh:
         weighed = record.weighed_kg(self.id)
         if not record.tares.get(self.id):
             return "skipped" if self.id in record.skipped else "open"
-        if weighed > self.mass_kg + self.tolerance_kg:
+        enough, too_much = self.enough_kg
+        if weighed > too_much:
             return "over"
-        return "short" if weighed < self.mass_kg - self.tolerance_kg else "within"
+        return "short" if weighed < enough else "within"
+
+    @property
+    def enough_kg(self) -> tuple[float, float]:
+        """From which weight it is enough, and up to which it is not too much [kg]."""
+        return self.mass_kg - self.tolerance_kg, self.mass_kg + self.tolerance_kg
 
 
 def lines_to_weigh(judgement: Judgement) -> tuple[LineToWeigh, ...]:

@@ -1,4 +1,3 @@
-import { warmthTold } from '../../lib/told'
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
 import { faultOf } from '../timelineRows'
@@ -30,9 +29,9 @@ export function Done({ batch, draft, change }: FireProps) {
       <h2 id="done-at" className="heading">
         when it is done
       </h2>
-      {fire.target_c !== null && (
+      {fire.target_says !== '' && (
         <p className="pt-1 text-[2.4rem] leading-tight font-bold">
-          {warmthTold(fire.target_c, 0)} <span className="text-[1.2rem] font-semibold">in the middle</span>
+          {fire.target_says} <span className="text-[1.2rem] font-semibold">in the middle</span>
           {fire.is_below && <span className="block text-[1.1rem] text-warn">▲ below guidance</span>}
         </p>
       )}

@@ -1,4 +1,4 @@
-import { warmthSaid, warmthTold } from '../../lib/told'
+import { probeTold, warmthSaid, warmthTold } from '../../lib/told'
 import { useState } from 'react'
 import type { Batch } from '../../api/client'
 import { useDevices } from '../../api/useDevices'
@@ -20,15 +20,15 @@ export function Probe({ batch }: { batch: Batch }) {
       </h2>
       <p className="py-1 text-[1.3rem] font-semibold" aria-live="polite">
         {weigh.probe_says ||
-          (shown === null ? 'It does not answer: type what it shows.' : `${warmthTold(shown)} now.`)}
+          (shown === null ? 'It does not answer: type what it shows.' : `${probeTold(shown)} now.`)}
       </p>
       <Curve readings={weigh.probe} target={batch.judgement.fire.target_c} />
       <div className="flex flex-wrap items-center gap-3 pt-1">
         <label className="flex items-center gap-2">
-          <span>{shown === null ? 'It shows' : `${warmthTold(shown)}, or type`}</span>
+          <span>{shown === null ? 'It shows' : `${probeTold(shown)}, or type`}</span>
           <input
             className="said w-24!"
-            placeholder={warmthTold(62, 0)}
+            placeholder={warmthTold(62)}
             aria-label="Core in degrees"
             value={typed}
             onChange={(event) => {
@@ -87,7 +87,7 @@ function Curve({ readings, target }: { readings: { at: string; celsius: number }
       viewBox={`0 0 ${WIDE} ${HIGH}`}
       className="w-full"
       role="img"
-      aria-label={`Core from ${warmthTold(first.celsius)} to ${warmthTold(last.celsius)} in ${Math.round(span / 60_000)} minutes`}
+      aria-label={`Core from ${probeTold(first.celsius)} to ${probeTold(last.celsius)} in ${Math.round(span / 60_000)} minutes`}
     >
       {target !== null && (
         <path d={`M0 ${y(target)}H${WIDE}`} stroke="var(--quiet)" strokeDasharray="6 4" fill="none" />

@@ -1,4 +1,4 @@
-import { weightTold } from '../../lib/told'
+import { massTold } from '../../lib/told'
 interface NewLine {
   line_id: string
   text: string
@@ -32,7 +32,7 @@ export function Proposal({ lines, says, onTake }: ProposalProps) {
           <li key={line.line_id} className="flex justify-between gap-3">
             <b>{line.text}</b>
             <span className="whitespace-nowrap text-quiet">
-              {weightTold(line.grams_before)} to {weightTold(line.grams_after)}
+              {massTold(line.grams_before)} to {massTold(line.grams_after)}
             </span>
           </li>
         ))}

@@ -1,5 +1,5 @@
 import { useAttempt } from '../../api/useAttempt'
-import { warmthTold, weightTold } from '../../lib/told'
+import { probeTold, weightTold } from '../../lib/told'
 import { useState } from 'react'
 import { api, type BenchAction } from '../../api/client'
 import { useDevices } from '../../api/useDevices'
@@ -36,7 +36,7 @@ export function Bench() {
       <p className="font-semibold" role="status">
         {broken
           ? 'The readings have stopped coming.'
-          : `${shown('Scale', readings?.scale.value, weightTold, readings?.scale.state)} · ${shown('fridge', readings?.fridge.value, warmthTold, readings?.fridge.state)} · ${shown('probe', readings?.probe.value, warmthTold, readings?.probe.state)}`}
+          : `${shown('Scale', readings?.scale.value, weightTold, readings?.scale.state)} · ${shown('fridge', readings?.fridge.value, probeTold, readings?.fridge.state)} · ${shown('probe', readings?.probe.value, probeTold, readings?.probe.state)}`}
       </p>
       <div className="flex flex-wrap items-center gap-2 py-2">
         <input

@@ -68,12 +68,7 @@ function OneLine({ line, weigh, busy, press, devices }: AtCounter & { line: Weig
         {GUARDED[line.guards]}){line.spoon !== '' && <> · about {line.spoon}</>}
         {line.tares_g.length > 0 && <> · {weightTold(line.weighed_g)} are in</>}
       </p>
-      <Countdown
-        left={line.left_g - shown}
-        tolerance={line.tolerance_g}
-        target={line.target_g}
-        settled={settled}
-      />
+      <Countdown line={line} shown={shown} settled={settled} />
       <p
         role="status"
         className={scale?.state === 'ok' && read.fault === '' ? 'text-quiet' : 'font-semibold text-warn'}

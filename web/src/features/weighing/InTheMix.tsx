@@ -4,7 +4,7 @@ import { Link } from 'react-router'
 import { labelPaper } from '../../api/addresses'
 import { api, type Batch, type Draft } from '../../api/client'
 import { told } from '../../lib/clock'
-import { warmthSaid, warmthTold, weightTold } from '../../lib/told'
+import { probeTold, warmthSaid, warmthTold, weightTold } from '../../lib/told'
 import type { AtCounter } from './shared'
 
 interface InTheMixProps extends AtCounter {
@@ -65,7 +65,7 @@ export function InTheMix({ weigh, busy, press, devices, batch, draft }: InTheMix
         ))}
         {weigh.fridge.map((one) => (
           <li key={one.at}>
-            {hour(one.at)}: fridge at {warmthTold(one.celsius, 0)}
+            {hour(one.at)}: fridge at {warmthTold(one.celsius)}
           </li>
         ))}
         {weigh.later.map((one) => (
@@ -91,7 +91,7 @@ function Fridge({ weigh, busy, press, devices }: AtCounter) {
           ? devices.broken || fridge?.state === 'unplugged'
             ? 'The fridge thermometer does not answer.'
             : 'Looking at the fridge.'
-          : `The fridge is at ${warmthTold(shown)}.`}
+          : `The fridge is at ${probeTold(shown)}.`}
       </span>
       <label className="flex items-center gap-2">
         <span>or type it</span>

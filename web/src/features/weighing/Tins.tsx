@@ -96,7 +96,7 @@ function Kept({ weigh }: { weigh: Weigh }) {
         <Fact name="mix" says={weightTold(weigh.total_g)} />
         <Fact name="kept clean" says={weigh.set_aside_g ? weightTold(weigh.set_aside_g) : 'nothing'} />
         {weigh.meat_g !== null && <Fact name="meat" says={weightTold(weigh.meat_g)} />}
-        {weigh.meat_c !== null && <Fact name="it was at" says={warmthTold(weigh.meat_c, 0)} />}
+        {weigh.meat_c !== null && <Fact name="it was at" says={warmthTold(weigh.meat_c)} />}
         {weigh.verdict !== null && weigh.verdict !== '' && <Fact name="tasted" says={weigh.verdict} />}
       </dl>
     </aside>

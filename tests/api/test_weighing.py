@@ -92,7 +92,7 @@ class Weighing(OneBatch):
         self.assertAlmostEqual(enough_g, 30 - give_g, delta=0.01)
         self.assertAlmostEqual(line["enough_to_g"], 30 + give_g, delta=0.01)
         self.assertEqual(self.client.get(self.path).json()["lines"], half["lines"])
-        for more_g, state in ((enough_g - 0.1, "short"), (0.1, "within"), (give_g * 2, "over")):
+        for more_g, state in ((enough_g - 0.1, "short"), (0.2, "within"), (give_g * 2, "over")):
             pressed = self.event("weighed", line_id="2", mass_g=more_g)
             self.assertEqual(next(one for one in pressed["lines"] if one["id"] == "2")["state"], state)
 

@@ -70,6 +70,24 @@ ASKED = (
     "75 g salt per litre of water",
 )
 CUTS = (
+    ("lamb leg steaks x 4, 2 cm", "lamb_leg_steak"),
+    ("rack of lamb, 8 bones, French trimmed", "lamb_rack"),
+    ("1 kg goat shoulder on the bone, chopped", "goat_cubes"),
+    ("750g kid goat, cubed", "goat_cubes"),
+    ("1kg mutton leg pieces", "goat_cubes"),
+    ("tomahawk steak 1.2 kg", "beef_ribeye"),
+    ("veal chops 2.5 cm", "veal_chop"),
+    ("6 lb packer brisket", "beef_brisket"),
+    ("1 beef fillet, 1.2kg", "beef_tenderloin_joint"),
+    ("2 beef fillets, 180 g each", "beef_tenderloin"),
+    ("beef rib roast, bone in, 3 kg", "beef_rib_roast"),
+    ("pork leg roast 2.5 kg", "pork_leg_joint"),
+    ("wild boar shoulder 1.5 kg, diced", "boar_cubes"),
+    ("half a chicken, 700 g", "chicken_spatchcock"),
+    ("1.3 kg corn-fed chicken, jointed into 8", "chicken_jointed"),
+    ("prawns, head on, 1 kg", "prawn_shell"),
+    ("4 salmon darnes", "salmon_steak"),
+    ("2 cm ginger", None),
     ("1 kg chicken breast, cubed", "chicken_breast_cubes"),
     ("1.2 kg chicken thighs, bone in", "chicken_thigh_bone"),
     ("2 kg leg of lamb", "lamb_leg_bone"),  # a joint, not a butterflied leg
@@ -384,6 +402,21 @@ class WhichCut(unittest.TestCase):
         self.assertEqual({one.mass for one in brought.cuts_meant}, {"3 lb"})
         self.assertEqual([line.text for line in brought.draft.mix], ["12 g salt", "40 g oil"])
         self.assertIn("Which cut is “3 lb ribs”?", brought.notes)
+
+    def test_a_cut_beside_words_that_are_not_understood(self) -> None:
+        """It is asked with the nearest, not taken and not left among the seasoning; livers are no whole bird."""
+        for line, near in (
+            ("2 chicken breasts, butterflied", ["chicken_breast", "chicken_spatchcock"]),
+            ("chicken legs and thighs, 1.5 kg", ["chicken_thigh", "chicken_leg"]),
+            ("lamb kofta mince 500 g", ["lamb_ground"]),
+            ("500g salmon belly", ["salmon_fillet"]),
+        ):
+            with self.subTest(line):
+                brought = read_any(f"{line}\n12 g salt\n40 g oil\n", KITCHEN)
+                self.assertEqual([one.kind for one in brought.cuts_meant], near)
+                self.assertEqual((brought.meat_line, brought.draft.cut.kind), (line, ""))
+        for line in ("500 g chicken livers", "2 skate wings", "1 tbsp chicken seasoning", "2 kg gammon joint"):
+            self.assertEqual(read_any(f"{line}\n12 g salt\n40 g oil\n", KITCHEN).cuts_meant, (), line)
 
 
 class Choices(unittest.TestCase):

@@ -10,7 +10,7 @@ from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES,
 from vadouvan.core.interpretation.mix import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.parsing.cut_name import CutNamed, cut_named, cuts_meant, meat_among
+from vadouvan.core.parsing.cut_name import CutNamed, cut_named, cuts_meant, cuts_near, meat_among
 from vadouvan.core.parsing.pasted import heading_of, in_lines, is_told_of_all, recipe_in, tells_a_part
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
@@ -120,8 +120,9 @@ def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
 
 
 def _which_meat(lines: Sequence[str], kitchen: Kitchen) -> tuple[str, tuple[CutNamed, ...]] | None:
-    """The first line that may be one of a few cuts, and which."""
-    found = ((line, cuts_meant(line, kitchen.cuts)) for line in lines)
+    """The first line that may be one of a few cuts, and which; or else, that names a cut beside unknown words."""
+    unread = [line for line in lines if not can_be_read(line, kitchen.pantry)]
+    found = ((line, cuts(line, kitchen.cuts)) for cuts in (cuts_meant, cuts_near) for line in unread)
     return next(((line, meant) for line, meant in found if meant), None)
 
 
@@ -139,6 +140,7 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         in_use
         or ingredient
         or cut_named(said, kitchen.cuts) is not None
+        or _which_meat((said,), kitchen) is not None
         or len(said) > LONGEST_TITLE
         or not rest.strip()
     ):

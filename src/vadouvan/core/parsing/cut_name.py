@@ -7,6 +7,7 @@ part of the name of one cut, or a word that changes nothing. What is not, or may
 
 from __future__ import annotations
 
+import math
 import re
 import unicodedata
 from collections.abc import Mapping, Sequence
@@ -21,6 +22,7 @@ from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.shape import Bone
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.quantity import MASS, SIDE, quantity
+from vadouvan.core.measures.units import VOLUME_M3
 from vadouvan.errors import InputError
 
 _THICK = re.compile(r"^(?P<name>.*), (?P<thickness>[^,]{1,40}) thick$", re.DOTALL)
@@ -61,10 +63,11 @@ _NO_SKIN = re.compile(r"\b(?:skin|rind)(?:less|ned|[- ]off| (?:\w+ )?removed)\b|
 _HAS_SKIN = re.compile(r"\bskin[- ]on\b|\bwith (?:the )?skin\b", re.IGNORECASE)
 _NO_MEMBRANE = re.compile(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?membrane\b", re.IGNORECASE)
 _REMARK = re.compile(r"\([^()]*\)")
-_COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w.,/%])")
+_COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w/%]|[.,]\d)")
 _KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
 _SPOKEN = (
-    (r"\btwo and a half\b", "2.5"), (r"\bone and a half\b", "1.5"), (r"\bhalf an?\b", "0.5"),
+    (r"\btwo and a half\b", "2.5"), (r"\bone and a half\b", "1.5"),
+    (r"\bhalf an?(?=\s+(?:kilo|kg|pound|lb|dozen)s?\b)", "0.5"),
     (r"\ba quarter of an?\b", "0.25"),
     (r"\ban?\s+(?=(?:kilo|kg|pound|lb)s?\b)", "1 "), (r"\bone\b", "1"), (r"\btwo\b", "2"), (r"\bthree\b", "3"),
     (r"\bfour\b", "4"), (r"\bsix\b", "6"), (r"\beight\b", "8"), (r"\ba dozen\b", "12"), (r"\btwelve\b", "12"),
@@ -76,8 +79,10 @@ _BONE = (
     (r"\bcross[- ]cut\b", " crosscut "), (r"\bstir[- ]fr(?:y|ied)\b", " stir fry "),
     (r"\bextra[- ]firm\b", " extra firm "),
     (r"\bskin(?:less|ned|[- ]on|[- ]off| scored| removed)?\b", " "), (r"\bwithout\b", " "),
-    (r"\broe (?:on|off)\b", " "), (r"\btri-tip\b", " tri tip "),
+    (r"\broe (?:on|off)\b|\b(?:no|without) roe\b", " "),
+    (r"\b(prawns?|shrimps?)\b(.*?)\bheads?[- ]on\b", r" \1 shell \2"), (r"\btri-tip\b", " tri tip "),
     (r"\bt-?\s?bone\b", " strip bonein "), (r"\brind (?:off|removed)\b", " "),
+    (r"\b(?:tomahawk|cowboy|c[ôo]te de b(?:oe|œ)uf)\b", " ribeye bonein "),
     (r"\(\s*\d+\s*[-–/]\s*\d+\s*(?:count|per (?:lb|pound|kg|kilo))\s*\)", " "),
     (r"\bcurry cut\b", " bonein piece "), (r"\bmembranes? (?:off|removed)\b", " "),
     (r"\b(?:cut\s+)?(?:in|into)(?:\s+(?:small|even|large))*\s+bite[- ]?sized?\s+(?:pieces|bits)\b", " cube "),
@@ -92,8 +97,9 @@ _SAME = {
     "calamare": "squid", "ox": "beef", "oxen": "beef", "stewing": "stew", "boar": "boar", "rolled": "roll",
     "shelled": "peeled",
     "thinly": "thin", "topside": "topside", "shoulders": "shoulder", "beefsteak": "beef steak", "hogget": "lamb",
-    "halves": "half", "racks": "rack", "jumbo": "king", "langoustine": "prawn", "deboned": "boneless",
-    "drumlet": "drumette",
+    "halves": "half", "racks": "rack", "jumbo": "king", "langoustine": "prawn shell", "deboned": "boneless",
+    "drumlet": "drumette", "chopped": "cube", "kid": "goat", "darne": "steak", "capon": "chicken whole",
+    "cornfed": "fed", "grassfed": "fed",
 }  # fmt: skip
 _FLATTENED = re.compile(r"\b(?:flattened|pounded|bashed|beaten)(?: out)?\b", re.IGNORECASE)  # to a told thickness
 _IN_JOINTS = re.compile(
@@ -111,6 +117,9 @@ _FILLERS = frozenset(
     fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
     bite sized finger wide long thin way square half halved whole portion frenched french silverskin attached
     pc pcs pce frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi
+    barbary muscovy pekin
+    corn grass grain fed milk dry aged hung halal kosher pastured pasture reared outdoor farmhouse heritage prime choice
+    select marbled higher welfare british scottish irish local butcher oven ready cook plump meaty generous
     x grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly rindless
     """.split()  # noqa: SIM905 - a list of words to read
 )
@@ -130,6 +139,8 @@ _CUT_INTO = (
     ),
     (re.compile(rf"{_INTO}\b(?:cubes?|chunks?|dice|diced|cubed|cutup)\b", re.IGNORECASE), "cube"),
 )
+_PIECES = re.compile(r"\bpieces\b", re.IGNORECASE)
+JOINT_KG = 0.8  # a whole piece of so much is a joint
 LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
 CUBED_UP_TO_M = 0.045  # a cut no thicker than this is cubed about as thick as it is, where nothing is told
 EACH_UP_TO, TOO_LITTLE, TOO_MUCH = 2.0, 0.4, 3.0  # of a usual piece: a weight that is one of several, not all of them
@@ -201,7 +212,10 @@ def _either_way(text: str) -> list[str]:
 def _named(figures: _Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     """The cut that these words name, whole or cut up at home."""
     ways = (figures.words, *(figures.words.replace(" cutup ", f" {way} ") for way in ("cube", "piece")))
-    kind = next((kind for way in ways if (kind := _meant(way, cuts)) is not None), None)
+    kind = next((kind for way in ways if (kind := _meant(way, cuts, figures.each_kg)) is not None), None)
+    if kind is not None and cuts[kind].mass_kg >= JOINT_KG:  # "lamb shoulder pieces" are no shoulder
+        in_pieces = _PIECES.sub(" cube ", figures.words)
+        kind = _meant(in_pieces, cuts) or kind if in_pieces != figures.words else kind
     return figures.of(cuts[kind]) if kind is not None else _cut_up(figures, cuts)
 
 
@@ -254,6 +268,30 @@ def cuts_meant(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
     return tuple(named) if 1 < len(named) <= MOST_MEANT else ()
 
 
+def cuts_near(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
+    """Cuts whose whole name is in a line beside words that are not understood: to be asked, never taken.
+
+    >>> from vadouvan.data.tables import shipped_kitchen
+    >>> [one.kind for one in cuts_near("500 g salmon belly", shipped_kitchen().cuts)]
+    ['salmon_fillet']
+    """
+    figures = _figures(text)
+    tokens = _tokens(figures.words) if figures is not None else []
+    if figures is None or (figures.weight is None and any(token in VOLUME_M3 for token in tokens)):
+        return ()
+    known = _vocabulary(tuple(kind.also_called for kind in cuts.values()))
+    said = {_spelt(token, known) for token in tokens}
+    held: dict[str, int] = {}
+    for kind in cuts.values():
+        least = 2 if kind.mass_kg >= JOINT_KG else 1  # "chicken livers" are no whole chicken
+        needs = [len(name) for name in _names(kind.also_called) if name <= said and len(name) >= least]
+        if needs and kind.is_animal and said & set(_tokens(kind.species)) and _bone_fits(kind, said):
+            held[kind.id] = max(needs)
+    found = [figures.of(cuts[kind]) for kind, count in held.items() if count == max(held.values())]
+    named = tuple(one for one in found if one is not None)
+    return named if len(named) <= MOST_MEANT else ()
+
+
 def _bone_fits(kind: CutKind, words: set[str | None]) -> bool:
     """Whether a cut may be what is told to be with a bone, or without."""
     return not ("boneless" in words and kind.bone != "none") and not ("bonein" in words and kind.bone == "none")
@@ -294,6 +332,8 @@ class _Figures:
     def of(self, kind: CutKind) -> CutNamed | None:
         """So much of a cut; nothing if no kitchen has so little or so much of it."""
         weight, count = self.weight, self.count
+        if weight is None and count is None and not kind.is_animal:  # "2 cm ginger" is no cut, "chops 2 cm" are
+            return None
         each = weight is not None and (
             weight.is_each
             or self.is_each
@@ -310,6 +350,14 @@ class _Figures:
         if kind.id.endswith("_jointed") and " cutup " in self.words and self.joints == 1 and not self.is_in_joints:
             pieces = ""  # the birds are counted, not their joints
         return CutNamed(kind.id, mass, self.size, pieces, bone=self._bone(kind), cover=self._cover(kind))
+
+    @property
+    def each_kg(self) -> float | None:
+        """Weight of one piece [kg], where both are told."""
+        if self.weight is None or not self.weight.grams or not self.count:
+            return None
+        is_each = self.weight.is_each or self.is_each or self.is_counted_each
+        return self.weight.grams / 1000 / (1 if is_each else self.count)
 
     def _is_one_of_several(self, kind: CutKind) -> bool:
         """Whether a weight is of one piece though nothing says so: of all of them, each would be a scrap."""
@@ -362,9 +410,9 @@ def _figures(text: str) -> _Figures | None:
     into = _INTO_SO_MANY.search(text)
     counted = into or _COUNT.search(plain)
     plain = _COUNT.sub(" ", plain)
-    if weight is None and counted is None:
-        return None
     is_one = re.match(r"^\s*(?:an?|whole|rack|side)\b", text, re.IGNORECASE) is not None
+    if weight is None and counted is None and size is None and not is_one:
+        return None
     count = int(counted.group(1)) if counted else 1 if is_one else None
     return _Figures(
         plain,
@@ -444,8 +492,11 @@ def _weight(text: str) -> tuple[_Weight | None, str]:
     return _Weight(round(grams, 1), typed if plain else "", bool(found["each"])), text.replace(found.group(), " ", 1)
 
 
-def _meant(text: str, cuts: Mapping[str, CutKind]) -> str | None:
-    """The cut whose name accounts for every word that counts; nothing if none does, or two do as well."""
+def _meant(text: str, cuts: Mapping[str, CutKind], each_kg: float | None = None) -> str | None:
+    """The cut whose name accounts for every word that counts; nothing if none does, or two do as well.
+
+    Of two with the same name, a steak and its joint, the weight [kg] of one piece tells which, where it is known.
+    """
     names = {kind.id: _names(kind.also_called) for kind in cuts.values()}
     known = _vocabulary(tuple(kind.also_called for kind in cuts.values()))
     words = {_spelt(token, known) for token in _tokens(text)}
@@ -459,6 +510,8 @@ def _meant(text: str, cuts: Mapping[str, CutKind]) -> str | None:
             if needs <= said and not is_bare and not _unaccounted(said - needs):
                 best[kind] = max(best.get(kind, 0), len(needs))
     found = [kind for kind, score in best.items() if score == max(best.values())]
+    if len(found) > 1 and each_kg is not None:
+        return min(found, key=lambda kind: abs(math.log(each_kg / cuts[kind].mass_kg)))
     return found[0] if len(found) == 1 else None
 
 

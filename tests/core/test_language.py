@@ -122,7 +122,39 @@ class Lines(unittest.TestCase):
 
     def test_a_weight_in_brackets_counts(self) -> None:
         """More than the pieces before it."""
-        self.assertAlmostEqual(portion("4 cloves (12 g) garlic").mass_kg.value, 0.012)
+        for text, grams in (
+            ("4 cloves (12 g) garlic", 12),
+            ("1 small onion, grated (about 80 g), with its juice", 80),
+            ("1 tbsp salt (or 12 g)", 12),
+            ("1 tube (90 g) tomato paste", 90),
+        ):
+            with self.subTest(text):
+                self.assertAlmostEqual(portion(text).mass_kg.value, grams / 1000)
+
+    def test_what_would_do_as_well_is_marked_a_guess(self) -> None:
+        """The first is taken: its amount is not made rough by the other, nor its state that of the other."""
+        for text, wanted in (
+            ("2 tbsp sherry vinegar (or red wine vinegar)", "2 tbsp sherry vinegar"),
+            ("2 tsp Kashmiri chilli powder (or 1 tsp cayenne plus 1 tsp paprika)", "2 tsp Kashmiri chilli powder"),
+            ("1 tbsp fresh thyme leaves (or 1 tsp dried thyme)", "1 tbsp fresh thyme leaves"),
+            ("1 tbsp fresh thyme leaves (1 tsp dried)", "1 tbsp fresh thyme leaves"),
+        ):
+            with self.subTest(text):
+                read, plain = portion(text), portion(wanted)
+                self.assertEqual((read.ingredient.id, read.guessed), (plain.ingredient.id, True))
+                self.assertAlmostEqual(read.mass_kg.value, plain.mass_kg.value)
+
+    def test_amounts_where_cooks_put_them(self) -> None:
+        """A manner before its fraction, a point without its nought, an amount behind a bracket or an "about"."""
+        for text, plain in (
+            ("heaping 1/4 tsp cinnamon", "1/4 heaping tsp cinnamon"),
+            (".5 tsp nutmeg", "0.5 tsp nutmeg"),
+            ("Salt (fine) 15g", "15 g fine salt"),
+            ("freshly ground black pepper, about 1 tsp", "1 tsp black pepper"),
+        ):
+            with self.subTest(text):
+                self.assertEqual(portion(text).ingredient.id, portion(plain).ingredient.id)
+                self.assertAlmostEqual(portion(text).mass_kg.value, portion(plain).mass_kg.value)
 
     def test_thousands_and_decimals(self) -> None:
         """By the unit they stand with."""

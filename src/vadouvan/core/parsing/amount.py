@@ -105,7 +105,7 @@ _TURNED = re.compile(
     r"(?P<amount>[\d½¼¾⅓⅔][^,]*?)\)?(?P<tail>,.*)?$"
 )
 _STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
-    r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
+    r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
 )
 _MORE = re.compile(r"^\s*(?:plus|and|\+|with)\s+(?!.*\bfor\b)", re.IGNORECASE)  # "(plus 1 cup ice)"
 _DRAINED = re.compile(r"\b(?:hung|strained|drained)\b", re.IGNORECASE)

@@ -12,6 +12,7 @@ _UNIT = (
     r"(?:teaspoons?|tablespoons?|dessertspoons?|tsps?|tbsps?|cups?|pinch(?:es)?|handfuls?|pints?|bunch(?:es)?|glass(?:es)?"
     r"|cloves?|sprigs?|sticks?|knobs?|dash(?:es)?|splash(?:es)?|glugs?|drops?|bottles?|cans?|tins?)"
 )
+_FIGURE = r"[\d½¼¾⅓⅔][\d./ ½¼¾⅓⅔–-]*?"
 _BIG = r"(?:large|big|small|good|generous|heaped|heaping|scant|tiny|rounded|level|fat|decent|healthy)"
 _PIECE = r"(?:knob|piece|length|stick|thumb|chunk|nub)"
 _POURED = "water|stock|broth|milk|tea|coffee|espresso"
@@ -27,7 +28,11 @@ LUMPS_G = {
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
     (re.compile(pattern, re.IGNORECASE), by)
     for pattern, by in (
-        (r"^([^,(]+?)\s*(,[^(]*?)\s*(\((?:about |around |approx\.? |roughly |ca\.? )?[\d½¼¾⅓⅔][^()]*\))$", r"\1 \3\2"),
+        (r"^([^,(]+?)\s*(,[^(]*?)\s*(\((?:about |around |approx\.? |roughly |ca\.? )?[\d½¼¾⅓⅔][^()]*\))(,.*)?$", r"\1 \3\2\4"),
+        (r"^\.(?=\d)", "0."),
+        (rf"\(or ((?:about )?{_FIGURE} ?(?:g|grams?|kg|oz|ounces?|ml))\)", r"(\1)"),  # the same amount by weight
+        (r"\s*\(or [^()]*\)", ""),  # another ingredient would do as well
+        (rf"^(?:an? )?(heaping|heaped|rounded|level|generous|good) ({_FIGURE}) (?=[a-z])", r"\2 \1 "),
         (r"^(?=(?:couple|few|pair) of\b)", "a "),
         (r"^(?:1|one) half (?=\w)", "1/2 "),
         (r"^(\S+) sml?\.? (?=[a-z])", r"\1 small "),
@@ -85,6 +90,8 @@ _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^(?:nearly|almost|barely|scarcely|at least|up to|at most|not quite) ", ""),
         (r"^an? few (?=(?:thread|strand|filament|grating|sprig|lea|dash|drop|pinch|slice|clove|pod|stalk)\w* )", "3 "),
         (r",? \(?divided\)?$", ""),
+        (rf"\s*\({_FIGURE} {_UNIT} (?:of )?(?:dried|dry|powdered|ground|fresh)\b[^()]*\)", ""),
+        (rf"^([^\d,(]+), (?:about|around|approx\.?|roughly|say) ({_FIGURE} [^,()]*)$", r"\2 \1"),
         (r"^([^\d,(]+),? to taste,? \(?(?:about |around |say |roughly )?([\d½¼¾⅓⅔][^()]*?)\)?$", r"\2 \1"),
         (r"^(?:an? )?scant (?=[\d½¼¾⅓⅔]|half\b|quarter\b|third\b|three\b|two\b)", ""),
     )

@@ -26,7 +26,7 @@ _OTHER_UNITS = re.compile(
 _SIZE = r"\(?\s*(?P<size>\d+(?:[.,]\d+)?)\s*(?P<unit>g|kg|ml|l|oz|ounces?|lb|pound|fl oz)\s*\)?\s*"
 _PACK = (
     r"(?:cans?|tins?|jars?|cartons?|packs?|packets?|pkgs?|packages?|env|envelopes?|sachets?"
-    r"|bottles?|tubs?|pots?)\b\.?\s*"
+    r"|bottles?|tubs?|pots?|tubes?|bags?|pouch(?:es)?|box(?:es)?)\b\.?\s*"
 )
 _PACKED = re.compile(
     rf"^(?:(?P<count>\d+|an?|one|two|three)\s*(?:x|×|\s(?=\d)|(?=\()))?\s*{_SIZE}{_PACK}(?:of\s+)?(?P<name>.+)$",

@@ -405,6 +405,46 @@ class PastedLayouts(unittest.TestCase):
                 self.assertEqual(read_any(text, KITCHEN).draft.name, name)
 
 
+class WholeRecipes(unittest.TestCase):
+    """What is no line of the mix is told as left out; what is one is not lost."""
+
+    def test_what_is_taken_and_what_is_left_out(self) -> None:
+        """Deeds, what only the pan needs, for whom it is; dots and semicolons; asides in brackets."""
+        text = """Sunday skewers (serves 4-6)
+
+        Makes enough for 4 x 350g bone-in pork chops
+        Yoghurt............250 g
+        ---
+        2 garlic cloves, sliced; handful dill
+        zest of 1 lemon (save the juice for serving)
+        anchovies, 8 fillets
+        lemon, 1 (zest and juice)
+        2 tbsp oil, to brown the chops
+        Mix all of it. Coat the chops. Chill 12 hours.
+        Smoke at 110C until 95C internal."""
+        brought = read_any("\n".join(line.strip() for line in text.splitlines()), KITCHEN)
+        cut = brought.draft.cut
+        self.assertEqual((brought.draft.name, cut.kind), ("Sunday skewers (serves 4-6)", "pork_chop_bone"))
+        self.assertEqual((cut.mass, cut.pieces), ("1400 g", "4"))
+        self.assertEqual(
+            [line.text for line in brought.draft.mix],
+            ["Yoghurt: 250 g", "2 garlic cloves, sliced", "handful dill",
+             "zest of 1 lemon (save the juice for serving)", "anchovies, 8 fillets",
+             "zest of 1 lemon", "juice of 1 lemon"],
+        )  # fmt: skip
+        left_out = next(note for note in brought.notes if note.startswith("Left out"))
+        for told in ("2 tbsp oil, to brown the chops", "Coat the chops", "Smoke at 110C until 95C internal."):
+            self.assertIn(told, left_out)
+
+    def test_pieces_are_counted_not_measured(self) -> None:
+        """The 2 of 2.5 cm is no count of strips; a title with a number of guests is no cut."""
+        read = cut_named("600 g chicken thigh fillets cut into 2.5 cm strips", KITCHEN.cuts)
+        assert read is not None
+        self.assertEqual((read.kind, read.pieces, read.thickness), ("chicken_thigh", "", "2.5 cm"))
+        self.assertIsNone(cut_named("Lamb chops (serves 4)", KITCHEN.cuts))
+        self.assertEqual(portion("3 cl. garlic, minced").mass_kg, portion("3 cloves garlic").mass_kg)
+
+
 class WhichCut(unittest.TestCase):
     """A line of meat that names too little."""
 
@@ -581,22 +621,22 @@ class Cuts(unittest.TestCase):
     def test_so_many_of_so_much_each(self) -> None:
         """A weight beside a count, or in brackets after it, is of each; so is one that would make scraps of all."""
         for text, kind, mass, pieces in (
-            ("4 6-oz salmon fillets", "salmon_fillet", "680.4 g", "4"),
-            ("4 (6-ounce) salmon fillets", "salmon_fillet", "680.4 g", "4"),
-            ("two 1 1/2-pound racks of lamb", "lamb_rack", "1360.8 g", "2"),
-            ("2 (1-pound) pork tenderloins", "pork_tenderloin", "907.2 g", "2"),
+            ("4 6-oz salmon fillets", "salmon_fillet", "24 oz", "4"),
+            ("4 (6-ounce) salmon fillets", "salmon_fillet", "24 oz", "4"),
+            ("two 1 1/2-pound racks of lamb", "lamb_rack", "3 lb", "2"),
+            ("2 (1-pound) pork tenderloins", "pork_tenderloin", "2 lb", "2"),
             ("4 chicken breasts (about 200g)", "chicken_breast", "800 g", "4"),
             ("4 salmon fillets (about 600 g total)", "salmon_fillet", "600 g", "4"),
             ("8 bone-in chicken thighs (about 3 pounds)", "chicken_thigh_bone", "3 pounds", "8"),
             ("Duck legs, 4 (about 1.2 kg)", "duck_leg", "1.2 kg", "4"),
             ("chicken thighs x 8 (1 kg)", "chicken_thigh", "1 kg", "8"),
-            ("1 (3- to 4-pound) chicken", "chicken_whole", "1587.6 g", "1"),
+            ("1 (3- to 4-pound) chicken", "chicken_whole", "3.5 lb", "1"),
             ("4 (1.2 kg) duck legs", "duck_leg", "1.2 kg", "4"),
             ("1kg beef (rump or sirloin, cut into 3cm cubes)", "beef_sirloin", "1kg", ""),
             ("12 prawns, 300g", "prawn_peeled", "300g", "12"),
             ("1 1/2 lb flank steak", "beef_flank", "1 1/2 lb", ""),
             ("1 lb jumbo shrimp (16-20 count), peeled", "prawn_peeled", "1 lb", ""),
-            ("1 (14-ounce) package extra-firm tofu, drained", "tofu_firm", "396.9 g", "1"),
+            ("1 (14-ounce) package extra-firm tofu, drained", "tofu_firm", "14 oz", "1"),
             ("2 racks of lamb (8 ribs each)", "lamb_rack", "", "2"),
         ):
             with self.subTest(text):

@@ -10,7 +10,7 @@ from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES,
 from vadouvan.core.interpretation.mix import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.parsing.cut_name import CutNamed, cut_named, cuts_meant, cuts_near, meat_among
+from vadouvan.core.parsing.cut_name import CutNamed, cut_named, cuts_meant, cuts_near, has_weight, meat_among
 from vadouvan.core.parsing.pasted import heading_of, in_lines, is_told_of_all, recipe_in, tells_a_part
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
@@ -104,7 +104,8 @@ def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
     notes += [
         f'Not taken, under "{part.title}": {"; ".join(part.lines)}.' for part in recipe.companions[MOST_COMPANIONS:]
     ]
-    notes += [f"Left out: {'; '.join(recipe.left_out)}."] if recipe.left_out else []
+    left_out = "; ".join(line.rstrip(". ") for line in recipe.left_out)
+    notes += [f"Left out: {left_out}."] if left_out else []
     if len(mix) > MOST_LINES:
         left = "; ".join(mix[MOST_LINES:])[:LONGEST_KEPT]
         notes.append(f"Left out, since {MOST_LINES} lines are the most of one mix: {left}.")
@@ -140,7 +141,7 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         in_use
         or ingredient
         or cut_named(said, kitchen.cuts) is not None
-        or _which_meat((said,), kitchen) is not None
+        or (has_weight(said) and _which_meat((said,), kitchen) is not None)
         or len(said) > LONGEST_TITLE
         or not rest.strip()
     ):

@@ -30,7 +30,7 @@ _TREATMENT = re.compile(
 _LOOSE = re.compile(
     r"\b(?:(?:full|low|half|reduced|non)[- ]?fat|fat[- ]free|skimmed|[a-z]+[- ]style|thai|chinese|japanese|korean|"
     r"indian|italian|spanish|turkish|greek|mexican|home[- ]?made|(?:shop|store)[- ]bought|plain|natural|real|"
-    r"raw|unsweetened|cold|warm|lukewarm|hot|boiling|boiled|chilled|iced|tap|filtered|roasted|fried|smashed|leftover)\b",
+    r"raw|unsweetened|cold|warm|lukewarm|hot|boiling|boiled|chilled|iced|tap|filtered|roasted|fried|smashed|bashed|leftover)\b",
     re.IGNORECASE,
 )
 # A chilli by its American spelling, named after its kind; before "powder" the spelling decides what it is.

@@ -61,6 +61,7 @@ _PLURALS = {
     "gal": "gallon", "gals": "gallon", "pt": "pint", "pts": "pint", "thread": "each", "threads": "each",
     "grinds": "grind", "twist": "grind", "twists": "grind", "turn": "grind", "turns": "grind", "crack": "grind",
     "cracks": "grind", "sheet": "each", "sheets": "each",
+    "fillet": "each", "fillets": "each",
     "filament": "each", "filaments": "each", "strand": "each", "grating": "pinch", "gratings": "pinch",
 }  # fmt: skip
 _SIZES = {"small": 0.7, "medium": 1.0, "large": 1.35, "big": 1.35}

@@ -55,7 +55,7 @@ _OR = re.compile(
 )
 _INTO_SO_MANY = re.compile(
     r"\b(?:cut|chopped|hacked|divided|jointed|separated) (?:in|into) (?:about )?(\d{1,2})"
-    r"(?: (?:(?!cm|mm|in\b|inch)\w+ )?(?:pieces|portions|parts|joints)\b|(?=$|[,;.)]))",
+    r"(?: (?:(?!cm|mm|in\b|inch)\w+ )?(?:pieces|portions|parts|joints)\b|(?=$|[,;)]|\.(?!\d)))",
     re.IGNORECASE,
 )
 _IN_ALL = re.compile(r"\b(?:total|in all|altogether|combined)\b", re.IGNORECASE)
@@ -64,6 +64,8 @@ _HAS_SKIN = re.compile(r"\bskin[- ]on\b|\bwith (?:the )?skin\b", re.IGNORECASE)
 _NO_MEMBRANE = re.compile(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?membrane\b", re.IGNORECASE)
 _REMARK = re.compile(r"\([^()]*\)")
 _COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w/%]|[.,]\d)")
+_SERVES = re.compile(r"\(?\b(?:serves|feeds|for)\s+\d+(?:\s*(?:-|–|to)\s*\d+)?(?:\s+people)?\s*(?:\)|$)", re.IGNORECASE)
+_SHORT = {"k": "kg", "g": "g", "p": "lb", "l": "lb", "o": "oz"}
 _KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
 _SPOKEN = (
     (r"\btwo and a half\b", "2.5"), (r"\bone and a half\b", "1.5"),
@@ -117,7 +119,7 @@ _FILLERS = frozenset(
     fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
     bite sized finger wide long thin way square half halved whole portion frenched french silverskin attached
     pc pcs pce frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi
-    barbary muscovy pekin
+    barbary muscovy pekin very super really line caught sustainable against
     corn grass grain fed milk dry aged hung halal kosher pastured pasture reared outdoor farmhouse heritage prime choice
     select marbled higher welfare british scottish irish local butcher oven ready cook plump meaty generous
     x grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly rindless
@@ -340,11 +342,11 @@ class _Figures:
             or (self.is_counted_each and weight.grams / 1000 <= TOO_MUCH * kind.mass_kg)
             or self._is_one_of_several(kind)
         )
-        grams = None if weight is None else weight.grams * (count or 1 if each else 1)
+        times = count or 1 if each else 1
+        grams = None if weight is None else weight.grams * times
         if grams is not None and not LEAST_KG <= grams / 1000 <= MOST_KG:
             return None
-        as_typed = weight.text if weight is not None and not (each and (count or 1) > 1) else ""
-        mass = "" if grams is None else as_typed or f"{grams:g} g"
+        mass = "" if weight is None else weight.told(times)
         is_loose = count == 1 and kind.id.endswith(("_cubes", "_florets"))
         pieces = "" if count is None or is_loose else str(count * self.joints)
         if kind.id.endswith("_jointed") and " cutup " in self.words and self.joints == 1 and not self.is_in_joints:
@@ -394,7 +396,8 @@ def _figures(text: str) -> _Figures | None:
     """The figures of a line; nothing if it has neither a weight nor a count."""
     if not _may_be_meat(text):
         return None
-    plain = _IN_OTHER_UNITS.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
+    plain = _SERVES.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
+    plain = _IN_OTHER_UNITS.sub("", plain)
     for said, means in _SPOKEN:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
     each_of, counted_each = _TIMES.search(plain), _COUNTED_EACH.search(plain) is not None
@@ -430,6 +433,11 @@ def _figures(text: str) -> _Figures | None:
     )
 
 
+def has_weight(text: str) -> bool:
+    """Whether a line tells a weight."""
+    return _WEIGHT.search(text) is not None
+
+
 def meat_among(lines: Sequence[str], cuts: Mapping[str, CutKind]) -> tuple[int | None, CutNamed | None]:
     """The line that names the cut, by its place, and what it names: meat and fish before plants, then the first."""
     found = [(place, named) for place, line in enumerate(lines) if (named := cut_named(line, cuts)) is not None]
@@ -450,9 +458,17 @@ def _is_into(text: str) -> bool:
 
 @dataclass(frozen=True)
 class _Weight:
+    """A weight in grams and in its own unit, its text where that says it all, and whether it is of each piece."""
+
     grams: float
+    amount: float
+    unit: str
     text: str
     is_each: bool
+
+    def told(self, times: int) -> str:
+        """So many of it, in the unit that was written."""
+        return self.text if self.text and times == 1 else f"{self.amount * times:.4g} {self.unit}"
 
 
 def _as_our_recipes_write(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
@@ -489,7 +505,9 @@ def _weight(text: str) -> tuple[_Weight | None, str]:
     grams = (low.number.value + high.number.value) / 2 * factor + (more.number.value * 28.3495 if more else 0.0)
     typed = found.group().strip()
     plain = found["high"] is None and found["each"] is None and typed[0].isdigit() and _readable(typed)
-    return _Weight(round(grams, 1), typed if plain else "", bool(found["each"])), text.replace(found.group(), " ", 1)
+    amount, unit = (grams, "g") if more else (grams / factor, _SHORT[found["unit"][0].lower()])
+    weight = _Weight(round(grams, 1), amount, unit, typed if plain else "", bool(found["each"]))
+    return weight, text.replace(found.group(), " ", 1)
 
 
 def _meant(text: str, cuts: Mapping[str, CutKind], each_kg: float | None = None) -> str | None:

@@ -42,6 +42,8 @@ _LEFT = re.compile(
     r"|^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|yields?|prep|bake|leave|chill|turn)\b|^\("
     r"|(?:,\s*|\()for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"
+    r"|,\s*(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste|basting|deglaze"
+    r"|poach|poaching|roast|roasting|simmer|grease|brush|brushing)\b[^,]*$"
     r"|^(?:servings|portions|total time|active time|time|difficulty)\s*:",
     re.IGNORECASE,
 )
@@ -50,6 +52,16 @@ _ORDER = re.compile(
     r"^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn|mix|stir|heat)\b",
     re.IGNORECASE,
 )
+
+_DEED = re.compile(
+    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|blend|blitz|boil|bring|brine|brush|chill|coat|combine|cook"
+    r"|cover|cut|drain|drizzle|flip|fry|garnish|grill|leave|let|marinate|massage|mix|pat|place|pour|preheat|put|refrigerate"
+    r"|remove|rest|rinse|roast|rub|score|sear|season|serve|set|simmer|slice|smoke|barbecue|broil|soak|steep|prick|truss|tie|flatten|discard|reserve|lift|hold|spread|sprinkle|stir|strain|thread|toss|turn"
+    r"|whisk|wipe|wrap)\b",
+    re.IGNORECASE,
+)
+_ASIDE = re.compile(r"(?<=\w)\s*\((?!(?:to|for|optional)\b)[^()]*\)")  # "(save the juice for serving)"
+_WORDS_OF_A_DEED = 3
 
 _IN_A_ROW = re.compile(
     r"(?:[,;]|\s\+)\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) "
@@ -64,6 +76,12 @@ _FOR_SO_MUCH = re.compile(
     r"^(?P<head>[^\d,:]{3,40}?) for (?P<meat>(?:an? |about )?\d[\d.,]*\s*(?:kg|g|lbs?|pounds?|oz)\b[^:]*):?$",
     re.IGNORECASE,
 )
+# "Makes enough for 4 x 350 g bone-in pork chops": the meat is told, if that is one.
+_ENOUGH_FOR = re.compile(
+    r"^(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate) (?P<meat>.+?)\.?$",
+    re.IGNORECASE,
+)
+_RULE = re.compile(r"^[\W_]+$")
 _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
 _ORDINALS = ((re.compile(r"\b1st\b", re.IGNORECASE), "first"), (re.compile(r"\b2nd\b", re.IGNORECASE), "second"))
 _REMARK = re.compile(r"\s*\([^()]*\)(?=\s*:?\s*$)")
@@ -142,7 +160,7 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
 
     Where all of it stands under a heading that is usually beside a mix, that is the mix.
     """
-    blocks = _blocks("\n".join(text.splitlines()[:MOST_LOOKED_AT]))
+    blocks = _blocks("\n".join(_enough_for(line, is_meat) for line in text.splitlines()[:MOST_LOOKED_AT]))
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
     own, after_the_bath = _bath_first(own)
@@ -152,7 +170,11 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     if not any(is_line(line) for block in own for line in block.lines) and len(beside) == 1:
         own, beside = [*own, beside[0]], []
     lines = [line for block in own for line in block.lines]
-    left = [line for line in lines if _LEFT.search(line) or (_is_garnish(line) and not is_line(line))]
+    left = [
+        line
+        for line in lines
+        if is_told_of_all(line) or ((_is_garnish(line) or _is_deed(line)) and not (is_line(line) or is_meat(line)))
+    ]
     companions = []
     for block in beside:
         said = tuple(line for line in block.lines if leading_number(line) is not None or is_line(line))
@@ -216,6 +238,17 @@ def _is_dressed_meat(block: PastedMix, is_meat: Callable[[str], bool]) -> bool:
 
 def _words(title: str) -> set[str]:
     return set(re.findall(r"[a-z]+", title.lower()))
+
+
+def _enough_for(line: str, is_meat: Callable[[str], bool]) -> str:
+    """The meat in "Makes enough for 2 kg pork shoulder", a line of its own; any other line as it is."""
+    found = _ENOUGH_FOR.match(without_bullet(line))
+    return found["meat"] if found is not None and is_meat(found["meat"]) else line
+
+
+def _is_deed(line: str) -> bool:
+    """Whether a line says what to do, "Coat the salmon. Chill 12 hours.", and not what goes in."""
+    return _DEED.match(line) is not None and len(line.split()) >= _WORDS_OF_A_DEED
 
 
 def _is_garnish(line: str) -> bool:
@@ -285,7 +318,7 @@ def _blocks(text: str) -> list[PastedMix]:
         title, lines = "", []
 
     for raw in _rows_opened([_unmarked(_out_of_a_table(line)) for line in _meat_told_first(text.splitlines())]):
-        line = without_bullet(raw)
+        line = "" if _RULE.match(raw) else without_bullet(raw)
         heading = heading_of(line)
         if not line:
             if len(lines) >= LEAST_LINES:
@@ -322,7 +355,7 @@ def tells_a_part(line: str) -> bool:
 
 def is_told_of_all(line: str) -> bool:
     """Whether a line says for how many it is, how long it takes, or what to do: no line of a mix."""
-    return _LEFT.search(line) is not None
+    return _LEFT.search(_ASIDE.sub("", line)) is not None
 
 
 def heading_of(line: str) -> str | None:

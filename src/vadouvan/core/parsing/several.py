@@ -30,13 +30,19 @@ _AMOUNT_LAST = re.compile(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓�
 _FRUITS = re.compile(
     r"^(?:the )?(juice|zest) of (?P<first>[^,]+?) and (?P<second>(?:\d|an?\b|one\b|half\b).+)$", re.IGNORECASE
 )
+_PUT_IN = r"(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?"
+_AMOUNT_AHEAD = (
+    r"(?=\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|half\s|(?:pinch|dash|splash) of\s|the (?:juice|zest)|juice of|zest of"
+    r"|(?:handful|bunch|sprig|drizzle|glug|knob)s?\s)"
+)
 _NEXT = re.compile(
-    r"(?:,\s*(?:and\s+|(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?\s+"
-    r"|mixed with\s+|plus\s+)?|\s*;\s*|\s+(?:and|&|\+|plus|with|mixed with|mixed into"
-    r"|(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?|in)\s+)"
-    r"(?=(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|half\s|(?:pinch|dash|splash) of\s|the (?:juice|zest)|juice of|zest of))",
+    rf"(?:,\s*(?:and\s+|{_PUT_IN}\s+|mixed with\s+|plus\s+)?|\s*;\s*"
+    rf"|\s+(?:and|&|\+|plus|with|mixed with|mixed into|{_PUT_IN}|in)\s+){_AMOUNT_AHEAD}",
     re.IGNORECASE,
 )
+_COUNT_BEHIND = re.compile(
+    r"^([^\W\d_][^,(\d]*), (\d+|half an?|an?) (?=\()", re.IGNORECASE
+)  # "lemon, 1 (zest and juice)"
 _LIST = re.compile(r"\s*,\s*(?:and\s+)?|\s+(?:and|&)\s+", re.IGNORECASE)
 _TREATED = r"(?:lightly |freshly |finely |coarsely |roughly |thinly |dry[- ])?(?:[a-z]{3,}ed|ground)"
 _EACH_TREATED = re.compile(rf",\s*{_TREATED}(?:\s*(?:,|,?\s*and|,?\s*then|&)\s*(?:then )?{_TREATED})*$", re.IGNORECASE)
@@ -56,7 +62,7 @@ def taken_apart(text: str) -> tuple[str, ...]:
     """
     if len(text) > 300:
         return ()
-    line = _MORE_IN_BRACKETS.sub(r" plus \1", " ".join(text.strip().split()))
+    line = _COUNT_BEHIND.sub(r"\2 \1 ", _MORE_IN_BRACKETS.sub(r" plus \1", " ".join(text.strip().split())))
     parts = _shared(line) or _fruit(line) or _side_by_side(line)
     return tuple(parts) if 1 < len(parts) <= MOST else ()
 

@@ -19,6 +19,11 @@ _POURED = "water|stock|broth|milk|tea|coffee|espresso"
 _CITRUS = "lemon|lime|orange|grapefruit|mandarin|tangerine|clementine"
 _OF_IT = r"(?:zest|rind|peel|juice)"
 _FINELY = r"(?:(?:finely )?grated |(?:finely )?chopped )?"
+_HOW = r"(?:finely|roughly|coarsely|thinly|lightly|well)"
+_TREATED = (
+    r"(?:chopped|minced|crushed|grated|sliced|pounded|peeled|bashed|smashed|bruised|torn|shredded|halved|quartered|diced"
+    r"|cubed|trimmed|deseeded|beaten|melted|softened|juiced|zested)"
+)
 _OF_FRUIT = r"(?:the )?(?:juice|zest) of"
 # Grams of what cooks compare a lump with (common practice, no source).
 LUMPS_G = {
@@ -28,8 +33,13 @@ LUMPS_G = {
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
     (re.compile(pattern, re.IGNORECASE), by)
     for pattern, by in (
-        (r"^([^,(]+?)\s*(,[^(]*?)\s*(\((?:about |around |approx\.? |roughly |ca\.? )?[\d½¼¾⅓⅔][^()]*\))(,.*)?$", r"\1 \3\2\4"),
+        (
+            r"^([^,(]+?)\s*(,[^(]*?)\s*(\((?:about |around |approx\.? |roughly |ca\.? )?[\d½¼¾⅓⅔][^()]*\))(,.*)?$",
+            r"\1 \3\2\4",
+        ),
+        (rf"^([^,(]*[a-z]) ((?:{_HOW} )?{_TREATED}(?: and (?:{_HOW} )?{_TREATED})?)$", r"\1, \2"),  # "cloves crushed"
         (r"^\.(?=\d)", "0."),
+        (rf"^({_FIGURE}) cl\.? (?=garlic\b)", r"\1 cloves "),  # nobody pours garlic
         (rf"\(or ((?:about )?{_FIGURE} ?(?:g|grams?|kg|oz|ounces?|ml))\)", r"(\1)"),  # the same amount by weight
         (r"\s*\(or [^()]*\)", ""),  # another ingredient would do as well
         (rf"^(?:an? )?(heaping|heaped|rounded|level|generous|good) ({_FIGURE}) (?=[a-z])", r"\2 \1 "),

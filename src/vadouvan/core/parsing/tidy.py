@@ -14,6 +14,7 @@ from vadouvan.core.measures.units import MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.parsing.spoken import plainly_said
 
 _BULLET = re.compile(r"^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))")
+_LEADERS = re.compile(r"(?<=\w)\s*(?:\.{2,}|…+|_{2,})\s*(?=[\d½¼¾⅓⅔])")  # "Yoghurt......250 g"
 _ABOUT = re.compile(
     r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|maybe|perhaps|say|~|≈)\s*", re.IGNORECASE
 )
@@ -59,12 +60,12 @@ class Tidied:
 
 
 def without_bullet(text: str) -> str:
-    """A line of a list without the mark or the number that it begins with.
+    """A line of a list without the mark or the number that it begins with, nor dots that lead to its amount.
 
     >>> without_bullet("- 60 ml oil"), without_bullet("2) 3 cloves garlic"), without_bullet("-5 g salt")
     ('60 ml oil', '3 cloves garlic', '-5 g salt')
     """
-    return _BULLET.sub("", text).strip()
+    return _LEADERS.sub(": ", _BULLET.sub("", text)).strip()
 
 
 def tidied(text: str) -> Tidied:

@@ -10,7 +10,9 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.drafts import hours, judged, limits, of_kind, steak
+from tests.levels import level_names
 from vadouvan.core.draft.typed import HoldInput
+from vadouvan.core.hold import levels
 
 
 class CommonPractice(unittest.TestCase):
@@ -224,3 +226,14 @@ class Guesses(unittest.TestCase):
         assert guessed is not None
         spread = [one.latest.high_hours / one.latest.low_hours for one in (sure, guessed)]
         self.assertGreater(spread[1], spread[0] * 1.02)
+
+
+class Levels(unittest.TestCase):
+    """The calibration says how firm it is."""
+
+    def test_each_level_says_how_far_it_may_move(self) -> None:
+        """Every one is measured (``python -m tests.levels``); none may move to where it was not tried."""
+        self.assertEqual(set(levels.MAY_MOVE), set(level_names()))
+        for name, (down, up) in levels.MAY_MOVE.items():
+            with self.subTest(name):
+                self.assertTrue(0.5 <= down <= 1.0 <= up <= 2.0)

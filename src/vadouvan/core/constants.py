@@ -303,6 +303,35 @@ TENDER_HOLD = {
 }
 ROASTING_SPREAD = Constant(1.0, 0.8, 1.25, "1", "calibration", "ours")
 
+# --- minutes of a cook's hands ---------------------------------------------------------------
+WEIGH_MIN = Constant(5.0, 2.0, 10.0, "min", "common_practice", "practice")  # fetching bowls and scale
+WEIGH_EACH_MIN = Constant(1.0, 0.5, 2.0, "min", "common_practice", "practice")  # a line
+POUR_OFF_MIN = Constant(2.0, 1.0, 4.0, "min", "common_practice", "practice")
+CONTACT_MIN = Constant(5.0, 2.0, 15.0, "min", "common_practice", "practice")
+TURN_MIN = Constant(2.0, 1.0, 5.0, "min", "common_practice", "practice")
+BRUSH_MIN = Constant(2.0, 1.0, 4.0, "min", "common_practice", "practice")
+FROM_FREEZER_MIN = Constant(5.0, 2.0, 10.0, "min", "common_practice", "practice")
+SHOP_MIN = Constant(45.0, 20.0, 90.0, "min", "common_practice", "practice")
+PACK_MIN = Constant(5.0, 2.0, 15.0, "min", "common_practice", "practice")
+DRY_MIN = Constant(5.0, 2.0, 15.0, "min", "common_practice", "practice")
+LEAST_COOK_MIN = Constant(5.0, 3.0, 15.0, "min", "common_practice", "practice")  # anything at all on the heat
+COAT_MIN = Constant(10.0, 5.0, 20.0, "min", "common_practice", "practice")  # flour, egg and crumbs
+SAUCE_MIN = Constant(10.0, 5.0, 20.0, "min", "common_practice", "practice")
+SLOW_SAUCE_MIN = Constant(60.0, 40.0, 120.0, "min", "common_practice", "practice")  # longer than that is begun before
+SMALL_MIN = Constant(2.0, 1.0, 5.0, "min", "common_practice", "practice")
+BOIL_UP_MIN = Constant(3.0, 2.0, 6.0, "min", "common_practice", "practice")  # until it boils at all
+ROUND_MIN = Constant(2.0, 1.0, 4.0, "min", "common_practice", "practice")  # of a glaze
+ROUND_EVERY_MIN = Constant(5.0, 3.0, 10.0, "min", "common_practice", "practice")
+# Until a place is hot.
+HEATS_UP_MIN = {
+    place: Constant(usual, low, high, "min", "common_practice", "practice")
+    for place, usual, low, high in (
+        ("oven", 15.0, 10.0, 30.0), ("parcel", 15.0, 10.0, 30.0), ("broiler", 5.0, 3.0, 10.0),
+        ("grill", 30.0, 15.0, 45.0), ("grill_indirect", 30.0, 15.0, 45.0), ("smoker", 45.0, 30.0, 75.0),
+        ("fryer", 10.0, 5.0, 20.0), ("steamer", 10.0, 5.0, 15.0),
+    )
+}  # fmt: skip
+
 # --- cautions: from when on they are told --------------------------------------------------------
 HOT_ON_HANDS_SHU = Constant(1000.0, 500.0, 5000.0, "SHU", "calibration", "ours")
 CROWD_SERVINGS = Constant(40.0, 20.0, 60.0, "1", "calibration", "ours")

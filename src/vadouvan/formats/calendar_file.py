@@ -13,10 +13,10 @@ from icalendar import Alarm, Calendar, Component, Event
 
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import hours_between, later
+from vadouvan.core.constants import CONTACT_MIN
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.schedule.moving import Mark, moved
 from vadouvan.core.schedule.plan import Plan
-from vadouvan.core.schedule.steps import CONTACT_MIN
 from vadouvan.errors import FormatError, InputError
 
 DOMAIN = "vadouvan"
@@ -83,7 +83,7 @@ def moved_draft(text: str, identity: str, draft: Draft, plan: Plan | None) -> tu
 def _marks(starts: Mapping[str, datetime], plan: Plan) -> list[tuple[Mark, datetime | None, datetime]]:
     """Moments that can be moved, where the calendar has it, and where it was. What has been is left alone."""
     contact = starts.get("contact")
-    put_in = later(contact, timedelta(minutes=CONTACT_MIN)) if contact and plan.meal.contact_at is None else None
+    put_in = later(contact, timedelta(minutes=CONTACT_MIN.value)) if contact and plan.meal.contact_at is None else None
     pull = starts.get("pull") if plan.meal.pulled_at is None else None
     return [
         ("meal", starts.get("serve"), plan.meal.at),

@@ -6,12 +6,11 @@ from collections.abc import Sequence
 from datetime import timedelta
 
 from vadouvan.core.clock.chain import in_steps
-from vadouvan.core.constants import JOINT_REST, SMALL_REST, TEMPER
+from vadouvan.core.constants import DRY_MIN, JOINT_REST, LEAST_COOK_MIN, SMALL_REST, TEMPER
 from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cut.cut import Cut
 
-DRY_MIN, LEAST_COOK_MIN = 5.0, 5.0
 JOINT_KG = 1.0
 TEMPERED = ("red", "poultry")  # never fish, nor mince
 
@@ -19,7 +18,7 @@ TEMPERED = ("red", "poultry")  # never fish, nor mince
 def least_lead(cut: Cut, fire: FireInterpretation) -> timedelta:
     """The least time from the pull to the table."""
     hot = in_steps(least_on_heat(fire.stages) + rest_minutes(cut, fire))
-    return timedelta(minutes=DRY_MIN + in_steps(fire.dries_min) + in_steps(fire.travels_min) + hot)
+    return timedelta(minutes=DRY_MIN.value + in_steps(fire.dries_min) + in_steps(fire.travels_min) + hot)
 
 
 def usual_lead(cut: Cut, fire: FireInterpretation) -> timedelta:
@@ -31,8 +30,8 @@ def usual_lead(cut: Cut, fire: FireInterpretation) -> timedelta:
 def least_on_heat(stages: Sequence[CookStage]) -> float:
     """Minutes on the heat, the open-ended stage (or cooking that was not planned) at its shortest."""
     if not stages:
-        return LEAST_COOK_MIN
-    return sum(LEAST_COOK_MIN if stage.minutes is None else stage.minutes for stage in stages)
+        return LEAST_COOK_MIN.value
+    return sum(LEAST_COOK_MIN.value if stage.minutes is None else stage.minutes for stage in stages)
 
 
 def rest_minutes(cut: Cut, fire: FireInterpretation) -> float:

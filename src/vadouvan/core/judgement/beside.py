@@ -11,7 +11,16 @@ from datetime import timedelta
 
 from vadouvan.core.clock.chain import DeedKind, Place, PlanStep, step_id
 from vadouvan.core.clock.routine import later
-from vadouvan.core.constants import PAN_BOILS_OFF_KG_PER_S
+from vadouvan.core.constants import (
+    BOIL_UP_MIN,
+    COAT_MIN,
+    HEATS_UP_MIN,
+    PAN_BOILS_OFF_KG_PER_S,
+    ROUND_EVERY_MIN,
+    ROUND_MIN,
+    SAUCE_MIN,
+    SMALL_MIN,
+)
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cooking.stages import MOIST, CookPlace, CookStage, as_given, of_stage
 from vadouvan.core.cut.cut import Cut
@@ -20,11 +29,6 @@ from vadouvan.core.interpretation.companions import Companion, CompanionKind, gl
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.schedule.steps import COOKED_AT
 
-# Minutes (common practice, no source).
-HEATS_UP_MIN: dict[CookPlace, float] = {
-    "oven": 15.0, "parcel": 15.0, "broiler": 5.0, "grill": 30.0, "grill_indirect": 30.0, "smoker": 45.0, "fryer": 10.0,
-    "steamer": 10.0,
-}  # fmt: skip
 HEATS_UP: dict[CookPlace, str] = {
     "oven": "Heat the oven{at}.",
     "parcel": "Heat the oven{at}.",
@@ -43,10 +47,8 @@ DEEDS: dict[CompanionKind, str] = {
     "pot": "In with it: {title}.",
     "coating": "Coat it with {title}.",
 }
+MOST_ROUNDS = 4
 MAY_BEGIN_BEFORE: frozenset[DeedKind] = frozenset({"heat-up", "own", "reduce-clean", "sauce"})
-ROUND_EVERY_MIN, ROUND_MIN, MOST_ROUNDS = 5.0, 2.0, 4
-COAT_MIN, SAUCE_MIN, SMALL_MIN, BOIL_UP_MIN = 10.0, 10.0, 2.0, 3.0
-SLOW_SAUCE_MIN = 60.0
 
 
 def beside(reading: Interpretation, mix: MixJudgement, cut: Cut, steps: Sequence[PlanStep]) -> list[PlanStep]:
@@ -84,14 +86,21 @@ def _heating_up(stages: Sequence[CookStage], by_id: dict[str, PlanStep]) -> Iter
     seen: set[Place] = set()
     for number, stage in enumerate(stages, start=1):
         step, place = by_id.get(step_id("cook", of_stage(number))), COOKED_AT[stage.place]
-        length = HEATS_UP_MIN.get(stage.place)
-        if step is None or length is None or (place in seen and place != "stove"):
+        heats_up = HEATS_UP_MIN.get(stage.place)
+        if step is None or heats_up is None or (place in seen and place != "stove"):
             continue
         seen.add(place)
         at = f" to {number_told(stage.heat_c)} °C" if stage.heat_c is not None else ""
         says = HEATS_UP[stage.place].format(at=at)
         yield PlanStep(
-            "heat-up", says, later(step.at, -_minutes(length)), length, False, place, step.id, of=str(number)
+            "heat-up",
+            says,
+            later(step.at, -_minutes(heats_up.value)),
+            heats_up.value,
+            False,
+            place,
+            step.id,
+            of=str(number),
         )
 
 
@@ -100,8 +109,8 @@ def _coating(companions: Sequence[Companion], by_id: dict[str, PlanStep]) -> Ite
     for one in companions:
         if one.kind == "coating" and first is not None:
             says = f"Coat it, and shake off what is loose: {one.title}."
-            at = later(first.at, -_minutes(COAT_MIN))
-            yield PlanStep("coat", says, at, COAT_MIN, True, "counter", "pull", of=one.id)
+            at = later(first.at, -_minutes(COAT_MIN.value))
+            yield PlanStep("coat", says, at, COAT_MIN.value, True, "counter", "pull", of=one.id)
 
 
 def _brushed_on(
@@ -113,16 +122,18 @@ def _brushed_on(
     for one in companions:
         if one.kind != "glaze" or last is None or not one.portions:
             continue
-        rounds = max(1, min(glaze_rounds(one, cut.open_area_m2), MOST_ROUNDS, int(last.minutes / ROUND_EVERY_MIN)))
+        rounds = max(
+            1, min(glaze_rounds(one, cut.open_area_m2), MOST_ROUNDS, int(last.minutes / ROUND_EVERY_MIN.value))
+        )
         for number in range(1, rounds + 1):
-            left = ROUND_EVERY_MIN * (rounds - number + 1)
+            left = ROUND_EVERY_MIN.value * (rounds - number + 1)
             at = later(last.ends, -_minutes(min(left, last.minutes)))
             which = f", round {number} of {rounds}" if rounds > 1 else ""
             yield PlanStep(
                 "glaze",
                 f"Brush on {one.title}{which}, thinly.",
                 at,
-                ROUND_MIN,
+                ROUND_MIN.value,
                 True,
                 last.place,
                 last.id,
@@ -139,7 +150,7 @@ def _into_the_pot(
     for one in companions:
         if one.kind == "pot" and step is not None:
             says = DEEDS["pot"].format(title=one.title)
-            yield PlanStep("pot", says, step.at, SMALL_MIN, True, step.place, step.id, of=one.id)
+            yield PlanStep("pot", says, step.at, SMALL_MIN.value, True, step.place, step.id, of=one.id)
 
 
 def _at_its_moment(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
@@ -152,7 +163,7 @@ def _at_its_moment(reading: Interpretation, by_id: dict[str, PlanStep]) -> Itera
         at = later(first.at, by) if one.moment.of == "start" else later(last.ends, -by)
         during = first if at < first.ends else last
         says = DEEDS[one.kind].format(title=one.title)
-        yield PlanStep("moment", says, at, SMALL_MIN, True, during.place, during.id, of=one.id)
+        yield PlanStep("moment", says, at, SMALL_MIN.value, True, during.place, during.id, of=one.id)
 
 
 def _boiled(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
@@ -161,7 +172,7 @@ def _boiled(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[Pla
         return
     pull, boil_min = by_id["pull"], reading.fire.boil_s / 60
     says = f"Boil the used mix, {as_given(boil_min)} at a rolling boil, with its spoon in it."
-    yield PlanStep("boil-mix", says, pull.ends, boil_min + BOIL_UP_MIN, True, "stove", "pull")
+    yield PlanStep("boil-mix", says, pull.ends, boil_min + BOIL_UP_MIN.value, True, "stove", "pull")
 
 
 def _clean_part(reading: Interpretation, mix: MixJudgement, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:
@@ -171,7 +182,7 @@ def _clean_part(reading: Interpretation, mix: MixJudgement, by_id: dict[str, Pla
     if aside_kg <= 0 or to_kg is None:
         return
     use = reading.mix.set_aside.use or "the table"
-    length = BOIL_UP_MIN + max(0.0, aside_kg - to_kg) / PAN_BOILS_OFF_KG_PER_S.value / 60
+    length = BOIL_UP_MIN.value + max(0.0, aside_kg - to_kg) / PAN_BOILS_OFF_KG_PER_S.value / 60
     if to_kg > aside_kg:
         says = f"Stir {number_told((to_kg - aside_kg) * 1000)} g water into the clean part, for {use}."
     else:
@@ -185,7 +196,7 @@ def _to_the_table(companions: Sequence[Companion], by_id: dict[str, PlanStep]) -
     serve = by_id["serve"]
     for one in companions:
         if one.kind == "sauce":
-            length = SAUCE_MIN + one.boils_off_kg / PAN_BOILS_OFF_KG_PER_S.value / 60
+            length = SAUCE_MIN.value + one.boils_off_kg / PAN_BOILS_OFF_KG_PER_S.value / 60
             down = f", boiled down to {number_told(one.table_kg * 1000)} g" if one.boils_off_kg > 0 else ""
             if one.thinned_by_kg > 0:
                 down = f", thinned with {number_told(one.thinned_by_kg * 1000)} g water"
@@ -193,8 +204,8 @@ def _to_the_table(companions: Sequence[Companion], by_id: dict[str, PlanStep]) -
             yield PlanStep("sauce", says, later(serve.at, -_minutes(length)), length, True, "stove", of=one.id)
         elif one.kind in ("dip", "finish"):
             says = f"Set out {one.title}." if one.kind == "dip" else f"Over it at the last: {one.title}."
-            at = later(serve.at, -_minutes(SMALL_MIN))
-            yield PlanStep(one.kind, says, at, SMALL_MIN, True, "table", "rest", of=one.id)
+            at = later(serve.at, -_minutes(SMALL_MIN.value))
+            yield PlanStep(one.kind, says, at, SMALL_MIN.value, True, "table", "rest", of=one.id)
 
 
 def _own(reading: Interpretation, by_id: dict[str, PlanStep]) -> Iterator[PlanStep]:

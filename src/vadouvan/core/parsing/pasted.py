@@ -81,7 +81,7 @@ _ENOUGH_FOR = re.compile(
     r"^(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate) (?P<meat>.+?)\.?$",
     re.IGNORECASE,
 )
-_RULE = re.compile(r"^[\W_]+$")
+_RULE = re.compile(r"^\s*([-=_*~])\1{2,}\s*$")  # drawn between parts; it says nothing
 _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
 _ORDINALS = ((re.compile(r"\b1st\b", re.IGNORECASE), "first"), (re.compile(r"\b2nd\b", re.IGNORECASE), "second"))
 _REMARK = re.compile(r"\s*\([^()]*\)(?=\s*:?\s*$)")

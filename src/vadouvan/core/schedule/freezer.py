@@ -12,14 +12,12 @@ from datetime import datetime, timedelta
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import Routine, hours_between, later, on_a_step
 from vadouvan.core.clock.telling import dated
-from vadouvan.core.constants import FREEZER_QUALITY_S
-from vadouvan.core.cooking.lead import DRY_MIN
+from vadouvan.core.constants import DRY_MIN, FREEZER_QUALITY_S, FROM_FREEZER_MIN, PACK_MIN
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.window import Window
 from vadouvan.core.schedule.plan import Plan
-from vadouvan.core.schedule.steps import FROM_FREEZER_MIN, thaw_minutes
+from vadouvan.core.schedule.steps import thaw_minutes
 
-PACK_MIN = 5.0
 LEAST_PACK_KG = 0.5
 COOLED_BY = timedelta(minutes=90)  # half an hour inside the two hours
 
@@ -41,7 +39,7 @@ def frozen_part(plan: Plan, cut: Cut, mix_kg: float, window: Window, share: floa
     packed_at = plan.contact_at
     grams = f"{meat_kg * 1000:.0f} g of the meat with {share * mix_kg * 1000:.0f} g of its mix"
     says = f"For the freezer: {grams}, flat in a bag of its own, air out, labelled."
-    packing = PlanStep("freeze", says, packed_at, PACK_MIN, True, "freezer", "contact", "frozen")
+    packing = PlanStep("freeze", says, packed_at, PACK_MIN.value, True, "freezer", "contact", "frozen")
     eaten_at = plan.meal.thaw_for
     if eaten_at is None:
         return FrozenPart((packing,))
@@ -58,7 +56,7 @@ def frozen_part(plan: Plan, cut: Cut, mix_kg: float, window: Window, share: floa
             (packing,), f"That is more than {months} months in the freezer: it would have lost its taste."
         )
     wanted = max(on_a_step(later(pull_at, -timedelta(hours=window.best.hours) - thaw)), packing.ends)
-    hands = timedelta(minutes=FROM_FREEZER_MIN)
+    hands = timedelta(minutes=FROM_FREEZER_MIN.value)
     out_at = routine.nearest(
         wanted, first=max(first, packing.ends), last=last, fits=lambda moment: routine.free_for(moment, hands)
     )
@@ -71,7 +69,9 @@ def cooked_portion(plan: Plan, cut: Cut, share: float) -> PlanStep:
     """The part that goes to the freezer cooked: cooled within two hours after the meal (``fsis``)."""
     grams = share * cut.meat_kg * 1000
     says = f"For the freezer: about {grams:.0f} g cooked, shallow, cold within two hours, then frozen and labelled."
-    return PlanStep("freeze-cooked", says, later(plan.meal.at, COOLED_BY), PACK_MIN, True, "freezer", "serve", "none")
+    return PlanStep(
+        "freeze-cooked", says, later(plan.meal.at, COOLED_BY), PACK_MIN.value, True, "freezer", "serve", "none"
+    )
 
 
 def _later_steps(
@@ -79,14 +79,14 @@ def _later_steps(
 ) -> Sequence[PlanStep]:
     thawed_at = later(out_at, thaw)
     held = round(hours_between(thawed_at, pull_at))
-    cook_at = later(pull_at, timedelta(minutes=DRY_MIN))
-    minutes = plan.meal.lead / timedelta(minutes=1) - DRY_MIN
+    cook_at = later(pull_at, timedelta(minutes=DRY_MIN.value))
+    minutes = plan.meal.lead / timedelta(minutes=1) - DRY_MIN.value
     waits = f"Thawed; it takes the mix for {held} h from here."
     return (
-        PlanStep("frozen-out", "The frozen part into the fridge, on a tray.", out_at, FROM_FREEZER_MIN, True, "freezer",
-                 "freeze", "frozen"),
+        PlanStep("frozen-out", "The frozen part into the fridge, on a tray.", out_at, FROM_FREEZER_MIN.value,
+                 True, "freezer", "freeze", "frozen"),
         PlanStep("frozen-thawed", waits, thawed_at, 0.0, False, "fridge", "frozen-out", "cold"),
-        PlanStep("frozen-pull", "The frozen part out of the mix; drain, and pat it dry.", pull_at, DRY_MIN,
+        PlanStep("frozen-pull", "The frozen part out of the mix; drain, and pat it dry.", pull_at, DRY_MIN.value,
                  True, "counter", "frozen-thawed", "none"),
         PlanStep("cook", "Cook the frozen part, and rest it.", cook_at, max(0.0, minutes), True, "stove",
                  "frozen-pull", "hot", of="frozen"),

@@ -14,27 +14,33 @@ from vadouvan.core.clock.chain import Place, PlanStep, Task, Zone, laid_before
 from vadouvan.core.clock.routine import Routine, hours_between, later, on_a_step
 from vadouvan.core.constants import (
     BRINE_REST,
+    BRUSH_MIN,
+    CONTACT_MIN,
+    DRY_MIN,
     FAN_OVEN_LOWER_C,
+    FROM_FREEZER_MIN,
+    LEAST_COOK_MIN,
     LEAST_THAW_S,
     MOST_ON_THE_HEAT,
+    POUR_OFF_MIN,
+    SHOP_MIN,
     TEMPER,
     THAW_S_PER_KG,
+    TURN_MIN,
+    WEIGH_EACH_MIN,
+    WEIGH_MIN,
 )
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.cooking.brushing import last_brush
 from vadouvan.core.cooking.fire import FireInterpretation
-from vadouvan.core.cooking.lead import DRY_MIN, LEAST_COOK_MIN, TEMPERED, least_lead, least_on_heat, rest_minutes
+from vadouvan.core.cooking.lead import TEMPERED, least_lead, least_on_heat, rest_minutes
 from vadouvan.core.cooking.stages import CookPlace, CookStage, of_stage
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.preparation import deed_told
 from vadouvan.core.mix.consistency import consistency_of
 from vadouvan.core.schedule.plan import Plan, Work
 
-WEIGH_MIN, WEIGH_EACH_MIN = 5.0, 1.0
 MOSTLY_DRY = 0.5
-POUR_OFF_MIN, CONTACT_MIN, TURN_MIN, BRUSH_MIN = 2.0, 5.0, 2.0, 2.0
-FROM_FREEZER_MIN = 5.0
-SHOP_MIN = 45.0
 SHOPS_OPEN, SHOPS_CLOSE = time(8, 0), time(20, 0)  # common practice; the cook knows better
 FAN_OVEN = f"A fan oven is set {FAN_OVEN_LOWER_C.value:.0f} C lower than a plain one."
 TURN_FROM_H, TWICE_FROM_H = 3.0, 20.0
@@ -65,7 +71,7 @@ def before_contact(cut: Cut, mix: MixJudgement) -> list[Task]:
         *_thaw(cut),
         *_prepare(cut),
         *_make(mix),
-        Task("contact", "Meat into the mix, air out, into the fridge.", CONTACT_MIN, True, "fridge", _warm(cut)),
+        Task("contact", "Meat into the mix, air out, into the fridge.", CONTACT_MIN.value, True, "fridge", _warm(cut)),
     ]
 
 
@@ -78,7 +84,7 @@ def steps_of(
     brush = last_brush(fire.stages, after)
     if brush is not None:
         step = PlanStep(
-            "brush", "Brush for the last time.", brush.at, BRUSH_MIN, True, "stove", "cook", "hot", of="last"
+            "brush", "Brush for the last time.", brush.at, BRUSH_MIN.value, True, "stove", "cook", "hot", of="last"
         )
         after = sorted([*after, step], key=lambda one: one.at.timestamp())
     return [*_shop(cut, before, routine, now), *before, *_turns(plan, cut, mix, routine), *after]
@@ -103,7 +109,7 @@ def _thaw(cut: Cut) -> Iterator[Task]:
     if not cut.frozen:
         return
     says = "Out of the freezer into the fridge, on a tray."
-    yield Task("thaw-out", says, FROM_FREEZER_MIN, True, "freezer", "frozen")
+    yield Task("thaw-out", says, FROM_FREEZER_MIN.value, True, "freezer", "frozen")
     kg = cut.untrimmed_kg if cut.pieces == 1 else max(cut.untrimmed_kg / cut.pieces, 0.5)
     yield Task("thaw", "It thaws in the fridge; days count from here.", thaw_minutes(kg), False, "fridge", "cold")
 
@@ -112,7 +118,7 @@ def _shop(cut: Cut, before: Sequence[PlanStep], routine: Routine, now: datetime)
     """A last free time to shop before the first step, if there still is one: otherwise it is in the house."""
     if not before or cut.frozen:
         return
-    length = timedelta(minutes=SHOP_MIN)
+    length = timedelta(minutes=SHOP_MIN.value)
     last = later(before[0].at, -length)
     if hours_between(now, last) < 0:
         return
@@ -120,7 +126,7 @@ def _shop(cut: Cut, before: Sequence[PlanStep], routine: Routine, now: datetime)
     if at is not None:
         name = ",".join(re.sub(r" \([^()]*\)", "", cut.kind.name).split(",")[:2])
         says = f"Shop: {name}, {cut.mass_kg * 1000:.0f} g, and what the mix lacks."
-        yield PlanStep("shop", says, at, SHOP_MIN, True, "shop", "", "none")
+        yield PlanStep("shop", says, at, SHOP_MIN.value, True, "shop", "", "none")
 
 
 def _prepare(cut: Cut) -> Iterator[Task]:
@@ -141,7 +147,9 @@ def _prepare(cut: Cut) -> Iterator[Task]:
 def _make(mix: MixJudgement) -> Iterator[Task]:
     lines = len(mix.at_contact.whole)
     many = f"{lines} ingredients" if lines != 1 else "1 ingredient"
-    yield Task("weigh", f"Weigh and stir the mix, {many}.", WEIGH_MIN + lines * WEIGH_EACH_MIN, True, "counter")
+    yield Task(
+        "weigh", f"Weigh and stir the mix, {many}.", WEIGH_MIN.value + lines * WEIGH_EACH_MIN.value, True, "counter"
+    )
     first = None
     for step in mix.steps:
         if step.id == "first":
@@ -150,7 +158,7 @@ def _make(mix: MixJudgement) -> Iterator[Task]:
             yield Task(step.id, step.says, step.minutes, step.hands_on, "stove")
     if mix.at_contact.set_aside_kg > 0:
         says = next(step.says for step in mix.steps if step.id == "set-aside")
-        yield Task("set-aside", says, POUR_OFF_MIN, True, "counter")
+        yield Task("set-aside", says, POUR_OFF_MIN.value, True, "counter")
     if first is not None and first.minutes > 0:
         yield Task("first", first.says, first.minutes, False, "fridge", "cold")
 
@@ -173,7 +181,7 @@ def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterato
         moment = routine.nearest_free(wanted, first=later(wanted, -quarter), last=later(wanted, quarter))
         if moment is not None:
             says = "Turn the bag, or stir the tub."
-            yield PlanStep("turn", says, moment, TURN_MIN, True, "fridge", "contact", of=str(number))
+            yield PlanStep("turn", says, moment, TURN_MIN.value, True, "fridge", "contact", of=str(number))
 
 
 def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, fire: FireInterpretation) -> list[Task]:
@@ -183,7 +191,7 @@ def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, fire: FireInterpreta
     """
     lead, stages = plan.lead / timedelta(minutes=1), fire.stages
     rest = Task("rest", "Rest it.", rest_minutes(cut, fire), False, "counter", "hot")
-    dry = Task("pull", _out(mix, fire), DRY_MIN, True, "counter", _warm(cut))
+    dry = Task("pull", _out(mix, fire), DRY_MIN.value, True, "counter", _warm(cut))
     spare = lead - least_lead(cut, fire) / timedelta(minutes=1)
     tasks = [dry]
     if fire.dries_min > 0:
@@ -225,7 +233,7 @@ def longer_on_heat(stages: Sequence[CookStage]) -> float:
     """Minutes by which the open stage, or cooking that was not planned, may be longer than its shortest."""
     if stages and all(stage.minutes is not None for stage in stages):
         return 0.0
-    return MOST_ON_THE_HEAT.value - LEAST_COOK_MIN
+    return MOST_ON_THE_HEAT.value - LEAST_COOK_MIN.value
 
 
 def most_hot(cut: Cut, fire: FireInterpretation) -> timedelta:
@@ -236,9 +244,9 @@ def most_hot(cut: Cut, fire: FireInterpretation) -> timedelta:
 def _cook(stages: Sequence[CookStage], spare: float) -> Iterator[Task]:
     """The stages with their minutes; the open one, or cooking without stages, takes what is left."""
     if not stages:
-        yield Task("cook", f"Cook it. {FAN_OVEN}", LEAST_COOK_MIN + spare, True, "stove", "hot")
+        yield Task("cook", f"Cook it. {FAN_OVEN}", LEAST_COOK_MIN.value + spare, True, "stove", "hot")
     for number, stage in enumerate(stages, start=1):
-        minutes = LEAST_COOK_MIN + spare if stage.minutes is None else stage.minutes
+        minutes = LEAST_COOK_MIN.value + spare if stage.minutes is None else stage.minutes
         place = COOKED_AT[stage.place]
         yield Task("cook", stage.says, minutes, True, place, "hot", of=of_stage(number))
 

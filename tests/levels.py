@@ -1,0 +1,64 @@
+"""How far each level of the judgement of an hour may move before the trade's tables disagree: minutes of work, so it is
+no test but a command, ``python -m tests.levels``. What it prints is what ``levels.MAY_MOVE`` holds.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+
+from tests.core.test_trade_windows import disagreement, judged
+from vadouvan.core.hold import levels
+
+MORE_MAY_DISAGREE = 3
+DOWN, UP = (1 / 1.1, 1 / 1.25, 1 / 1.5, 1 / 2), (1.1, 1.25, 1.5, 2.0)
+Level = float | Mapping[str, float]
+
+
+def level_names() -> list[str]:
+    """Every level that is a number above zero, or one by family."""
+    found = {name: value for name, value in vars(levels).items() if name.isupper() and name != "MAY_MOVE"}
+    return [
+        name for name, value in found.items() if isinstance(value, Mapping) or (isinstance(value, float) and value > 0)
+    ]
+
+
+def cases_that_disagree() -> int:
+    """Cases of both tables whose hours are not ours, with the levels as they stand."""
+    judged.cache_clear()
+    return sum(bool(disagreement(row, window)) for table in ("trade", "ordinary") for row, window in judged(table))
+
+
+def may_move(name: str, most: int) -> tuple[float, float]:
+    """The shares of a level, down and up, up to which no more than so many cases disagree."""
+    kept: Level = getattr(levels, name)
+
+    def furthest(shares: tuple[float, ...]) -> float:
+        """The last of these shares before too many disagree."""
+        reached = 1.0
+        for share in shares:
+            moved = {key: one * share for key, one in kept.items()} if isinstance(kept, Mapping) else kept * share
+            setattr(levels, name, moved)
+            try:
+                if cases_that_disagree() > most:
+                    break
+            except (ArithmeticError, ValueError):
+                break  # no judgement at all is further than may be
+            reached = round(share, 2)
+        return reached
+
+    try:
+        return furthest(DOWN), furthest(UP)
+    finally:
+        setattr(levels, name, kept)
+
+
+def main() -> None:
+    """Print each level with how far it may move."""
+    most = cases_that_disagree() + MORE_MAY_DISAGREE
+    for name in level_names():
+        down, up = may_move(name, most)
+        print(f'    "{name}": ({down:g}, {up:g}),', flush=True)
+
+
+if __name__ == "__main__":
+    main()

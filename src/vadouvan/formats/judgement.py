@@ -26,6 +26,7 @@ from vadouvan.core.schedule.plan import Plan
 from vadouvan.formats.cooking_out import FireOut, fire_out
 from vadouvan.formats.course_out import CourseOut, RemarkOut, course_out
 from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out
+from vadouvan.formats.drawn import six_digits
 from vadouvan.formats.mix_out import IngredientOut, MixOut, SaltOfferOut, SpanOut, ingredients_out, mix_out, spans_out
 from vadouvan.formats.plate_out import CompanionOut, PlateOut, companions_out, plate_out
 from vadouvan.formats.problem_out import ProblemOut, problem_out
@@ -235,11 +236,8 @@ def judgement_shown(judgement: Judgement, kitchen: Kitchen) -> JudgementShown:
 def _figure_shown(figure: Figure) -> FigureShown:
     """A figure for the page, which draws it: six digits are more than it can show."""
     fields = _figure(figure)
-    return FigureShown(**fields | {name: _six_digits(fields[name]) for name in ("value", "low", "high")})
-
-
-def _six_digits(value: float | None) -> float | None:
-    return None if value is None else float(f"{value:.6g}")
+    drawn = {name: six_digits(fields[name]) for name in ("value", "low", "high") if fields[name] is not None}
+    return FigureShown(**fields | drawn)
 
 
 def working_out(figure: Figure, titles: Mapping[str, str]) -> WorkingOut:

@@ -16,6 +16,7 @@ from vadouvan.core.mix.making import MakingId, StepKind
 from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.mix.need import Sufficiency
 from vadouvan.core.mix.span import SaltSpan
+from vadouvan.formats.drawn import Drawn
 
 
 class IngredientOut(BaseModel):
@@ -24,18 +25,18 @@ class IngredientOut(BaseModel):
     line_id: str
     text: str
     name: str
-    grams: float
-    grams_low: float
-    grams_high: float
+    grams: Drawn
+    grams_low: Drawn
+    grams_high: Drawn
     grams_shown: str
     band_shown: str | None
     guessed: bool
     weighed: str
-    salt_g_per_kg: float
-    sugar_g_per_kg: float
-    acid_g_per_kg: float
-    fat_g_per_kg: float
-    aroma_g_per_kg: float
+    salt_g_per_kg: Drawn
+    sugar_g_per_kg: Drawn
+    acid_g_per_kg: Drawn
+    fat_g_per_kg: Drawn
+    aroma_g_per_kg: Drawn
     enzyme: str | None
     allergens: list[str]
     confidence: str
@@ -46,7 +47,7 @@ class PartOut(BaseModel):
 
     line_id: str
     name: str
-    g_per_kg: float
+    g_per_kg: Drawn
 
 
 class SpanOut(BaseModel):
@@ -54,12 +55,12 @@ class SpanOut(BaseModel):
 
     substance: str
     figure: str
-    value: float
-    low: float
-    high: float
-    target_low: float | None
-    target_high: float | None
-    rule_end: float
+    value: Drawn
+    low: Drawn
+    high: Drawn
+    target_low: Drawn | None
+    target_high: Drawn | None
+    rule_end: Drawn
     parts: list[PartOut]
 
 

@@ -8,6 +8,7 @@ from vadouvan.core.figure import told
 from vadouvan.core.interpretation.companions import Companion, CompanionKind
 from vadouvan.core.judgement.plate import Plate
 from vadouvan.core.weighing.event import beside_id
+from vadouvan.formats.drawn import Drawn
 from vadouvan.formats.problem_out import ProblemOut, problem_out
 
 
@@ -16,9 +17,9 @@ class OnPlateOut(BaseModel):
 
     id: str
     title: str
-    mass_g: float
-    salt_g: float
-    sugar_g: float
+    mass_g: Drawn
+    salt_g: Drawn
+    sugar_g: Drawn
     mass_shown: str
     salt_shown: str
     sugar_shown: str
@@ -30,7 +31,7 @@ class CompanionLineOut(BaseModel):
     id: str
     text: str
     ingredient: str
-    mass_g: float
+    mass_g: Drawn
     mass_shown: str
     guessed: bool
 
@@ -42,7 +43,7 @@ class CompanionOut(BaseModel):
     kind: CompanionKind
     title: str
     eaten_pct: float
-    mass_g: float
+    mass_g: Drawn
     lines: list[CompanionLineOut]
     unread: list[ProblemOut]
     says: list[str]

@@ -19,20 +19,19 @@ interface PickProps {
 /** A question with a handful of answers, one of them shown. */
 export function Pick({ question, value, options, assumedValue, fault, onPick }: PickProps) {
   const shown = options.find((option) => option.value === (value || (assumedValue ?? '')))
+  const isAssumed = value === '' && shown !== undefined && shown.value !== '' && shown.value === assumedValue
   return (
     <Row question={question} fault={fault} stack>
       {({ describedBy }) => (
         <Listbox value={value || (assumedValue ?? '')} onChange={onPick}>
           <ListboxButton
             className="said flex cursor-pointer items-center justify-between gap-2 text-left"
-            aria-label={`${question} ${shown?.label ?? 'not said'}`}
+            aria-label={`${question} ${shown?.label ?? 'not said'}${isAssumed ? ' assumed' : ''}`}
             aria-describedby={describedBy}
           >
             <span className="min-w-0 leading-tight text-balance">
               {shown?.label ?? <span className="font-normal text-quiet">not said</span>}
-              {value === '' && shown && shown.value !== '' && shown.value === assumedValue && (
-                <span className="text-[0.9rem] font-normal text-quiet"> assumed</span>
-              )}
+              {isAssumed && <span className="text-[0.9rem] font-normal text-quiet"> assumed</span>}
             </span>
             <span aria-hidden className="text-quiet">
               ▾

@@ -41,11 +41,10 @@ export function Working({
 }) {
   return (
     <Popover className="inline-block">
-      <PopoverButton
-        className="cursor-pointer rounded-sm text-left underline decoration-rule decoration-2 underline-offset-4"
-        aria-label={`${name}: ${figure.shown}. How it was worked out`}
-      >
+      <PopoverButton className="relative cursor-pointer rounded-sm text-left underline decoration-rule decoration-2 underline-offset-4">
+        <span className="sr-only">{name}: </span>
         {children}
+        <span className="sr-only">. How it was worked out</span>
       </PopoverButton>
       <PopoverPanel
         anchor={{ to: 'bottom', gap: 8, padding: 12 }}

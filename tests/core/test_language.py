@@ -144,6 +144,14 @@ class Lines(unittest.TestCase):
                 self.assertEqual((read.ingredient.id, read.guessed), (plain.ingredient.id, True))
                 self.assertAlmostEqual(read.mass_kg.value, plain.mass_kg.value)
 
+    def test_either_of_two(self) -> None:
+        """Where both are the same here it is that; where they differ, it is asked by their names."""
+        self.assertEqual(portion("1/4 cup vegetable or canola oil").ingredient.id, "oil_neutral")
+        with self.assertRaisesRegex(InputError, "may be honey or maple syrup"):
+            portion("2 tbsp honey or maple syrup")
+        self.assertEqual(portion("1 tbsp nutritional yeast").ingredient.salt.value, 0.002)
+        self.assertLess(portion("1 cup loosely packed mint").mass_kg.value, 0.020)
+
     def test_amounts_where_cooks_put_them(self) -> None:
         """A manner before its fraction, a point without its nought, an amount behind a bracket or an "about"."""
         for text, plain in (

@@ -82,10 +82,8 @@ class Pantry:
 
         Raises InputError with the nearest names if none does.
         """
-        for form in (form for name in names for form in _forms(name)):
-            if form in self.by_name:
-                return self.by_id[self.by_name[form]]
-        for form in (_CHILLI.sub(" chilli", form) for name in names for form in _forms(name)):
+        forms = [form for name in names for form in _forms(name)]
+        for form in (*forms, *(_CHILLI.sub(" chilli", form) for form in forms)):
             if form in self.by_name:
                 return self.by_id[self.by_name[form]]
         if (loosely := self._loosely(names)) is not None:
@@ -93,6 +91,8 @@ class Pantry:
         for name in names:
             if (whole := _plain(name).replace(" ", "")) in self._in_one_word:
                 return self.by_id[self._in_one_word[whole]]
+        if (either := self._either(names[0], field, given)) is not None:
+            return either
         name, wanted = names[0], _forms(names[0])[1]
         near = self.nearest(wanted)
         if near and near[0][1] >= SURE_SCORE and (len(near) == 1 or near[0][1] > near[1][1]):
@@ -104,6 +104,25 @@ class Pantry:
             f"Did you mean {listed}?" if listed else "Look it up in the list of ingredients, or write a plainer name."
         )
         raise InputError(field=field, given=given, wrong=f'"{name}" is not in the pantry.', accepted=accepted)
+
+    def _either(self, name: str, field: str, given: str) -> Ingredient | None:
+        """The ingredient that two names joined by "or" both mean, "vegetable or canola oil"; none if one is unknown.
+
+        Raises InputError where they mean two.
+        """
+        one, joined, other = name.partition(" or ")
+        last = other.rpartition(" ")[2]
+        found = [
+            next((self.by_name[form] for form in forms if form in self.by_name), None)
+            for forms in ((*_forms(f"{one} {last}"), *_forms(one)), _forms(other))
+            if joined
+        ]
+        meant = [self.by_id[identity] for identity in found if identity is not None]
+        if len(meant) < 2 or meant[0] == meant[1]:
+            return meant[0] if len(meant) == 2 else None
+        first, second = (item.also_called[0] for item in meant)
+        wrong = f'"{name}" may be {first} or {second}.'
+        raise InputError(field=field, given=given, wrong=wrong, accepted=f'Write "{first}" or "{second}".')
 
     def _loosely(self, names: Sequence[str]) -> Ingredient | None:
         """The ingredient that a name means without where it is from or how rich it is; raw fruit is fresh fruit."""

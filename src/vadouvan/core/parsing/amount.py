@@ -410,7 +410,9 @@ def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -
 _CHUNKS = re.compile(r"\b(?:chunks?|cubes?|cubed|diced|slices?|sliced|pieces|wedges|chopped)\b", re.IGNORECASE)
 _PULP = re.compile(r"\b(?:grated|pureed|puréed|blended|pulped|minced|puree|purée)\b", re.IGNORECASE)
 _PACKED = re.compile(r"(?<!loosely )\bpacked\b", re.IGNORECASE)
-PACKED_KG_PER_M3 = 110.0  # leaves pressed into a cup, at least
+_LOOSELY = re.compile(r"\bloosely packed\b|\bloose(?:ly)?\b(?=.*\bleaves\b)", re.IGNORECASE)
+PACKED_KG_PER_M3 = 110.0  # leaves pressed into a cup, at least; common practice, no source, as all of these
+LOOSE_KG_PER_M3 = 80.0  # whole leaves that lie in it, at most
 FILLED_CHUNKS, FILLED_PULP = 0.68, 1.4  # against the form of the table; common practice, no source
 
 
@@ -418,6 +420,8 @@ def _as_filled(said: SaidLine, ingredient: Ingredient) -> float:
     """How full a spoon or cup is of it in this form, against the form of the table [1]."""
     if ingredient.group in ("fruit", "enzyme_fruit") and _CHUNKS.search(said.text):
         return FILLED_CHUNKS
+    if ingredient.group == "herb_fresh" and _LOOSELY.search(said.text):
+        return min(1.0, LOOSE_KG_PER_M3 / ingredient.spoon_density_kg_per_m3.value)
     if ingredient.group == "herb_fresh" and _PACKED.search(said.text):
         return max(1.0, PACKED_KG_PER_M3 / ingredient.spoon_density_kg_per_m3.value)
     if ingredient.group == "aromatic_fresh" and ingredient.form.startswith("chopped") and _PULP.search(said.text):

@@ -67,6 +67,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^([^,]+), (?:finely )?zested$", r"zest of \1"),
         (r"^([^,]+), juiced$", r"juice of \1"),
         (r"^(\d+)-(?=\d/\d)", r"\1 "),
+        (r"^(\d+) (?:grinds?|turns?|twists?|cracks?) (?:of|from) the pepper ?mill$", r"\1 grinds black pepper"),
         (r"\b(grinds?|turns?|twists?|cracks?) (?:of|from) the (?:pepper )?mill\b", r"\1"),
         (r"^an? (?:(?:good|generous|few) )*grind(?:ing)?s? (?:of )?(?=\w)", "8 grinds "),
         (r" leaves and (?:tender |soft |fine )?(?:stems|stalks)\b", " leaves"),

@@ -444,6 +444,23 @@ class WholeRecipes(unittest.TestCase):
         for told in ("2 tbsp oil, to brown the chops", "Coat the chops", "Smoke at 110C until 95C internal."):
             self.assertIn(told, left_out)
 
+    def test_told_twice_behind_and_in_a_row(self) -> None:
+        """A weight told again in brackets, a zest behind its fruit, a row that begins with zest, times as a title."""
+        read = cut_named("2 lb (900 g) flank steak", KITCHEN.cuts)
+        assert read is not None
+        self.assertEqual((read.kind, read.mass, read.pieces), ("beef_flank", "2 lb", ""))
+        self.assertEqual(portion("Orange - zest of 1").mass_kg, portion("zest of 1 orange").mass_kg)
+        text = "1 duck (2kg), jointed\nMarinade: zest & juice 2 oranges, 4 tbsp soy, 2 tbsp honey\n500ml water (for cooking)"
+        brought = read_any(text, KITCHEN)
+        self.assertEqual([one.kind for one in brought.cuts_meant], ["duck_whole"])
+        lines = [line.text for line in brought.draft.mix]
+        self.assertEqual(lines, ["zest of 2 oranges", "juice of 2 oranges", "4 tbsp soy", "2 tbsp honey"])
+        self.assertIn("Left out: 500ml water (for cooking).", brought.notes)
+        timed = read_any("Prep: 15min  Serves: 4\n4 tuna steaks\n50ml ponzu\n1 tsp sugar", KITCHEN)
+        self.assertEqual((timed.draft.name, timed.draft.cut.kind), ("", "tuna_steak"))
+        noted = read_any("Short notes:\nsquid 600g\nlemon juice 40 ml\n6 g salt", KITCHEN)
+        self.assertEqual((noted.draft.cut.kind, len(noted.draft.mix)), ("squid_tube", 2))
+
     def test_pieces_are_counted_not_measured(self) -> None:
         """The 2 of 2.5 cm is no count of strips; a title with a number of guests is no cut."""
         read = cut_named("600 g chicken thigh fillets cut into 2.5 cm strips", KITCHEN.cuts)

@@ -142,6 +142,7 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         or ingredient
         or cut_named(said, kitchen.cuts) is not None
         or (has_weight(said) and _which_meat((said,), kitchen) is not None)
+        or is_told_of_all(said)
         or len(said) > LONGEST_TITLE
         or not rest.strip()
     ):

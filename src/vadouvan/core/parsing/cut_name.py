@@ -64,6 +64,7 @@ _HAS_SKIN = re.compile(r"\bskin[- ]on\b|\bwith (?:the )?skin\b", re.IGNORECASE)
 _NO_MEMBRANE = re.compile(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?membrane\b", re.IGNORECASE)
 _REMARK = re.compile(r"\([^()]*\)")
 _COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w/%]|[.,]\d)")
+_TOLD_AGAIN = re.compile(rf"\(\s*(?:about|approx\.?|ca\.?|around|~)?\s*{_NUMBER}\s*{_UNIT}\.?\s*\)", re.IGNORECASE)
 _SERVES = re.compile(r"\(?\b(?:serves|feeds|for)\s+\d+(?:\s*(?:-|–|to)\s*\d+)?(?:\s+people)?\s*(?:\)|$)", re.IGNORECASE)
 _SHORT = {"k": "kg", "g": "g", "p": "lb", "l": "lb", "o": "oz"}
 _KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
@@ -285,7 +286,7 @@ def cuts_near(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
     said = {_spelt(token, known) for token in tokens}
     held: dict[str, int] = {}
     for kind in cuts.values():
-        least = 2 if kind.mass_kg >= JOINT_KG else 1  # "chicken livers" are no whole chicken
+        least = 2 if kind.mass_kg >= JOINT_KG and None in said else 1  # "chicken livers" are no whole chicken
         needs = [len(name) for name in _names(kind.also_called) if name <= said and len(name) >= least]
         if needs and kind.is_animal and said & set(_tokens(kind.species)) and _bone_fits(kind, said):
             held[kind.id] = max(needs)
@@ -405,6 +406,7 @@ def _figures(text: str) -> _Figures | None:
     first = _WEIGHT.search(plain)
     is_each = each_of is not None and (first is None or "×" in plain[: first.start()])  # "500 g steaks (2 x 250 g)"
     weight, plain = _weight(plain)
+    plain = _TOLD_AGAIN.sub(" ", plain) if weight is not None else plain
     size = _SIZE.search(plain)
     plain = _FLATTENED.sub(" ", plain.replace(size.group(), " ")) if size else _IN_JOINTS.sub(" cutup ", plain)
     for said, means in _BONE:

@@ -42,8 +42,8 @@ _LEFT = re.compile(
     r"|^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|yields?|prep|bake|leave|chill|turn)\b|^\("
     r"|(?:,\s*|\()for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"
-    r"|,\s*(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste|basting|deglaze"
-    r"|poach|poaching|roast|roasting|simmer|grease|brush|brushing)\b[^,]*$"
+    r"|(?:,\s*|\()(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste|basting"
+    r"|deglaze|poach|poaching|roast|roasting|simmer|grease|brush|brushing)\b[^,]*$"
     r"|^(?:servings|portions|total time|active time|time|difficulty)\s*:",
     re.IGNORECASE,
 )
@@ -67,10 +67,11 @@ _IN_A_ROW = re.compile(
     r"(?:[,;]|\s\+)\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) "
     r"|(?:juice|zest)(?: and (?:juice|zest))? of |(?:salt|pepper|oil)\b))"
 )
+_OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
 LEAST_IN_A_ROW = 3
 _DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
 _BY_SEMICOLON = re.compile(r"\s*;\s*")
-_TABLE_HEADS = frozenset(("ingredient", "ingredients", "amount", "quantity", "weight"))
+_TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
 # "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.
 _FOR_SO_MUCH = re.compile(
     r"^(?P<head>[^\d,:]{3,40}?) for (?P<meat>(?:an? |about )?\d[\d.,]*\s*(?:kg|g|lbs?|pounds?|oz)\b[^:]*):?$",
@@ -169,6 +170,9 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     beside = [*after_the_bath, *with_the_meat, *others, *beside]
     if not any(is_line(line) for block in own for line in block.lines) and len(beside) == 1:
         own, beside = [*own, beside[0]], []
+    if not own and not beside:  # all of it under "Notes:"
+        own = [block for block in blocks if any(is_line(line) or is_meat(line) for line in block.lines)]
+        blocks = [block for block in blocks if block not in own]
     lines = [line for block in own for line in block.lines]
     left = [
         line
@@ -292,7 +296,8 @@ def _rows_opened(lines: list[str]) -> Iterator[str]:
     is_open = False
     for line in lines:
         head, colon, after = without_bullet(line).partition(":")
-        parts = _IN_A_ROW.split(after.strip()) if colon and leading_number(after.strip()) is not None else []
+        is_listed = leading_number(after.strip()) is not None or _OF_FRUIT.match(after.strip()) is not None
+        parts = _IN_A_ROW.split(after.strip()) if colon and is_listed else []
         is_row = len(parts) > 1 or (len(parts) == 1 and bool(_words(head) & (_COMPANIONS - _INGREDIENTS_TOO)))
         if is_row and tells_a_part(f"{head}:") and kind_of_part(head) != "none":
             yield from (f"{head}:", *parts)

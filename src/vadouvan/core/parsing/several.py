@@ -20,7 +20,8 @@ _EQUAL = re.compile(rf"^equal (?:parts|amounts)(?: of)? (?P<names>[^,]+), {_TOTA
 _HALVES = re.compile(rf"^half (?P<one>[^,]+), half (?P<two>[^,]+), {_TOTAL}", re.IGNORECASE)
 _GRATED = r"(?:finely grated |grated )?"
 _BOTH = re.compile(
-    rf"^(?:the )?{_GRATED}(juice|zest) and (?:the )?{_GRATED}(zest|juice) of (?P<fruit>.+)$", re.IGNORECASE
+    rf"^(?:the )?{_GRATED}(juice|zest) (?:and|&|\+) (?:the )?{_GRATED}(zest|juice) (?:of )?(?P<fruit>.+)$",
+    re.IGNORECASE,
 )
 _BOTH_AFTER = re.compile(
     rf"^(?P<fruit>[^,(]+?)\s*[,(]\s*{_GRATED}(juice|zest) (?:and|&) {_GRATED}(zest|juice)\)?$", re.IGNORECASE

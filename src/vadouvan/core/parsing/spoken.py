@@ -63,6 +63,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^(\d+) (?:x|×) (?=[a-z])", r"\1 "),
         (r"^(\d+) and (?=\d+/\d)", r"\1 "),
         (r"^(juice|zest) (?=(?:\d|an?|one|half|two)\b)", r"\1 of "),
+        (r"^([a-z][a-z ]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(juice|zest) of (\d+|½|half|an?|one|two)\)?$", r"\2 of \3 \1"),
         (r"^(?:\w+ )?(juice|zest),? from ", r"\1 of "),
         (r"^([^,]+), (?:finely )?zested$", r"zest of \1"),
         (r"^([^,]+), juiced$", r"juice of \1"),

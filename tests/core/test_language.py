@@ -450,7 +450,8 @@ class WholeRecipes(unittest.TestCase):
         assert read is not None
         self.assertEqual((read.kind, read.mass, read.pieces), ("beef_flank", "2 lb", ""))
         self.assertEqual(portion("Orange - zest of 1").mass_kg, portion("zest of 1 orange").mass_kg)
-        text = "1 duck (2kg), jointed\nMarinade: zest & juice 2 oranges, 4 tbsp soy, 2 tbsp honey\n500ml water (for cooking)"
+        row = "Marinade: zest & juice 2 oranges, 4 tbsp soy, 2 tbsp honey"
+        text = f"1 duck (2kg), jointed\n{row}\n500ml water (for cooking)"
         brought = read_any(text, KITCHEN)
         self.assertEqual([one.kind for one in brought.cuts_meant], ["duck_whole"])
         lines = [line.text for line in brought.draft.mix]

@@ -459,6 +459,11 @@ class WholeRecipes(unittest.TestCase):
         self.assertIn("Left out: 500ml water (for cooking).", brought.notes)
         timed = read_any("Prep: 15min  Serves: 4\n4 tuna steaks\n50ml ponzu\n1 tsp sugar", KITCHEN)
         self.assertEqual((timed.draft.name, timed.draft.cut.kind), ("", "tuna_steak"))
+        rows = "Brine: 1L water + 50g salt\n1st rub — 1 tsp paprika, 1 tsp cumin"
+        brined = read_any(f"Brined wings\n{rows}\n1.5kg wings", KITCHEN)
+        self.assertEqual((brined.draft.name, brined.draft.cut.kind), ("Brined wings", "chicken_wing"))
+        self.assertEqual([one.text for one in brined.draft.companions], ["1 tsp paprika\n1 tsp cumin"])
+        self.assertEqual(read_any("Roast goose\n\n1 kg duck legs\n9 g salt", KITCHEN).draft.name, "Roast goose")
         noted = read_any("Short notes:\nsquid 600g\nlemon juice 40 ml\n6 g salt", KITCHEN)
         self.assertEqual((noted.draft.cut.kind, len(noted.draft.mix)), ("squid_tube", 2))
 

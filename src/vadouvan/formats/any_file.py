@@ -11,7 +11,15 @@ from vadouvan.core.interpretation.mix import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.cut_name import CutNamed, cut_named, cuts_meant, cuts_near, has_weight, meat_among
-from vadouvan.core.parsing.pasted import heading_of, in_lines, is_told_of_all, recipe_in, tells_a_part
+from vadouvan.core.parsing.pasted import (
+    begins_a_row,
+    heading_of,
+    in_lines,
+    is_told_of_all,
+    is_told_of_times,
+    recipe_in,
+    tells_a_part,
+)
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
@@ -142,11 +150,12 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         or ingredient
         or cut_named(said, kitchen.cuts) is not None
         or (has_weight(said) and _which_meat((said,), kitchen) is not None)
-        or is_told_of_all(said)
+        or is_told_of_times(said)
         or len(said) > LONGEST_TITLE
         or not rest.strip()
     ):
         return "", text
     follows = rest.startswith(("\n", "\r")) or leading_number(after) is not None or heading_of(after) is not None
     is_line = can_be_read(after, kitchen.pantry) or cut_named(after, kitchen.cuts) is not None
-    return (said[:LONGEST_NAME], rest) if follows or is_line or is_told_of_all(after) else ("", text)
+    goes_on = follows or is_line or begins_a_row(after) or is_told_of_all(after)
+    return (said[:LONGEST_NAME], rest) if goes_on else ("", text)

@@ -90,6 +90,7 @@ _BONE = (
     (r"\bcurry cut\b", " bonein piece "), (r"\bmembranes? (?:off|removed)\b", " "),
     (r"\b(?:cut\s+)?(?:in|into)(?:\s+(?:small|even|large))*\s+bite[- ]?sized?\s+(?:pieces|bits)\b", " cube "),
     (r"\bcut up\b|\bquartered\b", " cutup "),
+    (r"\bbones? (?:cleaned|scraped|trimmed|frenched)(?: clean)?\b", " "),
     (r"\b\d+\s*bones?\b", " "), (r"\(\s*\d+\s*(?:ribs?|bones?)(?: each)?\s*\)", " "),
 )  # fmt: skip
 _SAME = {

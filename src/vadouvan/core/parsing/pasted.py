@@ -48,6 +48,11 @@ _LEFT = re.compile(
     re.IGNORECASE,
 )
 
+_TIMES = re.compile(
+    r"^(?:serves?|feeds|makes|yields?|prep|servings|portions|(?:total |active |cook(?:ing)? |prep(?:aration)? )?time"
+    r"|difficulty)\b[^a-z]*\d",
+    re.IGNORECASE,
+)
 _ORDER = re.compile(
     r"^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn|mix|stir|heat)\b",
     re.IGNORECASE,
@@ -294,7 +299,7 @@ def _meat_told_first(lines: list[str]) -> Iterator[str]:
 def _rows_opened(lines: list[str]) -> Iterator[str]:
     """Lines, where a row that a heading begins, "Sauce: 2 tbsp soy, 1 tsp sugar", is a heading with a line for each."""
     is_open = False
-    for line in lines:
+    for line in map(_dash_as_colon, lines):
         head, colon, after = without_bullet(line).partition(":")
         is_listed = leading_number(after.strip()) is not None or _OF_FRUIT.match(after.strip()) is not None
         parts = _IN_A_ROW.split(after.strip()) if colon and is_listed else []
@@ -308,6 +313,20 @@ def _rows_opened(lines: list[str]) -> Iterator[str]:
             if heading_of(without_bullet(line)) is None:
                 yield "Ingredients:"
         yield line
+
+
+def _dash_as_colon(line: str) -> str:
+    """A row such as "1st marinade — 1 tbsp ginger, 1 tsp salt" with the colon that its heading stands for.
+
+    >>> _dash_as_colon("Glaze - 2 tbsp honey, 1 tsp salt"), _dash_as_colon("Soy sauce - 120 ml")
+    ('Glaze: 2 tbsp honey, 1 tsp salt', 'Soy sauce - 120 ml')
+    """
+    parts = re.split(r"\s[-–—]\s", line, maxsplit=1)
+    if len(parts) < 2 or leading_number(parts[1]) is None or len(_IN_A_ROW.split(parts[1])) < 2:
+        return line
+    if not _words(parts[0]) & (_MIXES | _COMPANIONS):
+        return line
+    return f"{parts[0]}: {parts[1]}" if heading_of(without_bullet(f"{parts[0]}:")) is not None else line
 
 
 def _blocks(text: str) -> list[PastedMix]:
@@ -361,6 +380,17 @@ def tells_a_part(line: str) -> bool:
 def is_told_of_all(line: str) -> bool:
     """Whether a line says for how many it is, how long it takes, or what to do: no line of a mix."""
     return _LEFT.search(_ASIDE.sub("", line)) is not None
+
+
+def is_told_of_times(line: str) -> bool:
+    """Whether a line says for how many it is or how long it takes, and is no name of a dish."""
+    return _TIMES.match(line) is not None
+
+
+def begins_a_row(line: str) -> bool:
+    """Whether a line is a heading with what stands under it in one row: "Brine: 1 l water, 50 g salt"."""
+    head, colon, after = without_bullet(line).partition(":")
+    return bool(colon) and leading_number(after.strip()) is not None and tells_a_part(f"{head}:")
 
 
 def heading_of(line: str) -> str | None:

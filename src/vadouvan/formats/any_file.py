@@ -10,16 +10,10 @@ from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES,
 from vadouvan.core.interpretation.mix import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.parsing.cut_name import CutNamed, cut_named, cuts_meant, cuts_near, has_weight, meat_among
-from vadouvan.core.parsing.pasted import (
-    begins_a_row,
-    heading_of,
-    in_lines,
-    is_told_of_all,
-    is_told_of_times,
-    recipe_in,
-    tells_a_part,
-)
+from vadouvan.core.parsing.cut_figures import CutNamed, has_weight
+from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near, meat_among
+from vadouvan.core.parsing.headings import begins_a_row, heading_of, is_told_of_all, is_told_of_times, tells_a_part
+from vadouvan.core.parsing.pasted import in_lines, recipe_in
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file

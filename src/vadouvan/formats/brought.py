@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from vadouvan.core.draft.typed import CutInput
-from vadouvan.core.parsing.cut_name import CutNamed
+from vadouvan.core.parsing.cut_figures import CutNamed
 
 
 def cut_input(named: CutNamed | None) -> CutInput:

@@ -22,7 +22,7 @@ from vadouvan.core.interpretation.companions import kind_named
 from vadouvan.core.interpretation.mix import single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_name import meat_among
-from vadouvan.core.parsing.pasted import kind_of_part
+from vadouvan.core.parsing.headings import kind_of_part
 from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.errors import FormatError
 from vadouvan.formats.brought import cut_input

@@ -14,7 +14,7 @@ from vadouvan.core.measures.units import MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.parsing.spoken import plainly_said
 
 _BULLET = re.compile(r"^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))")
-_LEADERS = re.compile(r"(?<=\w)\s*(?:\.{2,}|…+|_{2,})\s*(?=[\d½¼¾⅓⅔])")  # "Yoghurt......250 g"
+_LEADERS = re.compile(r"(?<=[^\W_])\s*(?:\.{2,}|…+|_{2,})\s*(?=[\d½¼¾⅓⅔])")  # "Yoghurt......250 g"
 _ABOUT = re.compile(
     r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|maybe|perhaps|say|~|≈)\s*", re.IGNORECASE
 )

@@ -1,0 +1,279 @@
+"""Figures in a line of meat: its weight, its count, the size of a piece, and what is told of bone and skin."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+from typing import Literal
+
+from vadouvan.core.cut.cover import Cover
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.cut.shape import Bone
+from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.measures.quantity import MASS, quantity
+from vadouvan.core.parsing.cut_words import tokens_of
+from vadouvan.errors import InputError
+
+_NUMBER = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔])"
+WEIGHT = re.compile(
+    rf"(?P<low>{_NUMBER})(?:\s*(?:-\s*to|-|–|to)\s*(?P<high>{_NUMBER}))?\s*-?\s*"
+    r"(?P<unit>kilograms?|kilos?|kgs?|grams?|gr|g|pounds?|lbs?|ounces?|oz)\b\.?"
+    rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|apiece|a piece))?",
+    re.IGNORECASE,
+)
+# "4 6-oz fillets", "2 (1-pound) loins", "two 1 1/2-pound racks": so many of so much each.
+_UNIT = r"(?:kilograms?|kilos?|kgs?|grams?|gr|g|pounds?|lbs?|ounces?|oz)\b"
+_COUNTED_EACH = re.compile(
+    r"(?<![\w.,/½¼¾⅓⅔-])(?<!\d )(?P<count>\d{1,3})\s+"
+    r"(?:(?P<open>\()\s*(?:about|approx\w*\.?|around)?\s*|(?!\d+/|[½¼¾⅓⅔]))"
+    rf"(?={_NUMBER}(?:\s*(?:-|–|to)\s*{_NUMBER})?-?\s*-?\s*{_UNIT}\.?"
+    r"(?![^()]*\b(?:total|in all|altogether)\b)[^()]*\)?\s*[a-z])",
+    re.IGNORECASE,
+)
+_TIMES = re.compile(r"(?<![\w.,/])(\d{1,3})\s*[x×]\s*(?=\d[\d.,]*\s*(?:kg|g|lb|oz|pound|ounce)s?\b)", re.IGNORECASE)
+_IN_OTHER_UNITS = re.compile(
+    r"(?<=[a-z])\s*/\s*\d[\d.,/ ½¼¾⅓⅔]*\s*(?:kg|g|lbs?|oz|pounds?|ounces?)\b\.?"
+    r"(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?",
+    re.IGNORECASE,
+)
+_SIZE = re.compile(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
+_INTO_SO_MANY = re.compile(
+    r"\b(?:cut|chopped|hacked|divided|jointed|separated) (?:in|into) (?:about )?(\d{1,2})"
+    r"(?: (?:(?!cm|mm|in\b|inch)\w+ )?(?:pieces|portions|parts|joints)\b|(?=$|[,;)]|\.(?!\d)))",
+    re.IGNORECASE,
+)
+_IN_ALL = re.compile(r"\b(?:total|in all|altogether|combined)\b", re.IGNORECASE)
+_NO_SKIN = re.compile(r"\b(?:skin|rind)(?:less|ned|[- ]off| (?:\w+ )?removed)\b|\b(?:without|no) skin\b", re.IGNORECASE)
+_HAS_SKIN = re.compile(r"\bskin[- ]on\b|\bwith (?:the )?skin\b", re.IGNORECASE)
+_NO_MEMBRANE = re.compile(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?membrane\b", re.IGNORECASE)
+_COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w/%]|[.,]\d)")
+_TOLD_AGAIN = re.compile(rf"\(\s*(?:about|approx\.?|ca\.?|around|~)?\s*{_NUMBER}\s*{_UNIT}\.?\s*\)", re.IGNORECASE)
+_SERVES = re.compile(r"\(?\b(?:serves|feeds|for)\s+\d+(?:\s*(?:-|–|to)\s*\d+)?(?:\s+people)?\s*(?:\)|$)", re.IGNORECASE)
+_SHORT = {"k": "kg", "g": "g", "p": "lb", "l": "lb", "o": "oz"}
+_KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
+_SPOKEN = (
+    (r"\btwo and a half\b", "2.5"), (r"\bone and a half\b", "1.5"),
+    (r"\bhalf an?(?=\s+(?:kilo|kg|pound|lb|dozen)s?\b)", "0.5"),
+    (r"\ba quarter of an?\b", "0.25"),
+    (r"\ban?\s+(?=(?:kilo|kg|pound|lb)s?\b)", "1 "), (r"\bone\b", "1"), (r"\btwo\b", "2"), (r"\bthree\b", "3"),
+    (r"\bfour\b", "4"), (r"\bsix\b", "6"), (r"\beight\b", "8"), (r"\ba dozen\b", "12"), (r"\btwelve\b", "12"),
+)  # fmt: skip
+_BONE = (
+    (r"\b(?:bone[- ]?less|boned|bones? (?:out|removed)|off the bone|without bones?|no bones?)\b", " boneless "),
+    (r"\b(?:bone[- ]in|on the bone|with (?:the )?bones?|bones? in)\b", " bonein "),
+    (r"\b(?:in (?:their|the|its) shells?|shells? on|shell-on|unpeeled)\b", " shell "), (r"\bshelled\b", " peeled "),
+    (r"\bcross[- ]cut\b", " crosscut "), (r"\bstir[- ]fr(?:y|ied)\b", " stir fry "),
+    (r"\bextra[- ]firm\b", " extra firm "),
+    (r"\bskin(?:less|ned|[- ]on|[- ]off| scored| removed)?\b", " "), (r"\bwithout\b", " "),
+    (r"\broe (?:on|off)\b|\b(?:no|without) roe\b", " "),
+    (r"\b(prawns?|shrimps?)\b(.*?)\bheads?[- ]on\b", r" \1 shell \2"), (r"\btri-tip\b", " tri tip "),
+    (r"\bt-?\s?bone\b", " strip bonein "), (r"\brind (?:off|removed)\b", " "),
+    (r"\b(?:tomahawk|cowboy|c[ôo]te de b(?:oe|œ)uf)\b", " ribeye bonein "),
+    (r"\(\s*\d+\s*[-–/]\s*\d+\s*(?:count|per (?:lb|pound|kg|kilo))\s*\)", " "),
+    (r"\bcurry cut\b", " bonein piece "), (r"\bmembranes? (?:off|removed)\b", " "),
+    (r"\b(?:cut\s+)?(?:in|into)(?:\s+(?:small|even|large))*\s+bite[- ]?sized?\s+(?:pieces|bits)\b", " cube "),
+    (r"\bcut up\b|\bquartered\b", " cutup "),
+    (r"\bbones? (?:cleaned|scraped|trimmed|frenched)(?: clean)?\b", " "),
+    (r"\b\d+\s*bones?\b", " "), (r"\(\s*\d+\s*(?:ribs?|bones?)(?: each)?\s*\)", " "),
+)  # fmt: skip
+_FLATTENED = re.compile(r"\b(?:flattened|pounded|bashed|beaten)(?: out)?\b", re.IGNORECASE)  # to a told thickness
+_IN_JOINTS = re.compile(
+    r"\b(?:cut|chopped|hacked|divided|separated) (?:in|into)(?:\s+(?:\d+|serving|even|equal|small|large))*\s+"
+    r"(?:pieces|portions|parts|joints)\b",
+    re.IGNORECASE,
+)
+LONGEST_LINE = 200
+LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
+EACH_UP_TO, TOO_LITTLE, TOO_MUCH = 2.0, 0.4, 3.0  # of a usual piece: a weight that is one of several, not all of them
+
+
+@dataclass(frozen=True)
+class CutNamed:
+    """The id of a cut; weight, thickness, count and shape as they were written, or worked out from what was."""
+
+    kind: str
+    mass: str
+    thickness: str = ""
+    pieces: str = ""
+    shape: str = ""
+    side: str = ""  # length and width of pieces that are no thicker than the whole cut
+    bone: Bone | Literal[""] = ""
+    cover: Cover | Literal[""] = ""
+
+
+@dataclass(frozen=True)
+class Figures:
+    """A line's weight, count and size of a piece, and the words that are left."""
+
+    words: str
+    weight: Weight | None
+    count: int | None
+    size: str
+    is_each: bool
+    is_counted_each: bool
+    is_into: bool
+    is_in_all: bool
+    is_in_joints: bool
+    joints: int
+    skin: Literal["", "on", "off"]
+    has_no_membrane: bool
+
+    def of(self, kind: CutKind) -> CutNamed | None:
+        """So much of a cut; nothing if no kitchen has so little or so much of it."""
+        weight, count = self.weight, self.count
+        if weight is None and count is None and not kind.is_animal:  # "2 cm ginger" is no cut, "chops 2 cm" are
+            return None
+        each = weight is not None and (
+            weight.is_each
+            or self.is_each
+            or (self.is_counted_each and weight.grams / 1000 <= TOO_MUCH * kind.mass_kg)
+            or self._is_one_of_several(kind)
+        )
+        times = count or 1 if each else 1
+        grams = None if weight is None else weight.grams * times
+        if grams is not None and not LEAST_KG <= grams / 1000 <= MOST_KG:
+            return None
+        mass = "" if weight is None else weight.told(times)
+        is_loose = count == 1 and kind.id.endswith(("_cubes", "_florets"))
+        pieces = "" if count is None or is_loose else str(count * self.joints)
+        if kind.id.endswith("_jointed") and " cutup " in self.words and self.joints == 1 and not self.is_in_joints:
+            pieces = ""  # the birds are counted, not their joints
+        return CutNamed(kind.id, mass, self.size, pieces, bone=self._bone(kind), cover=self._cover(kind))
+
+    @property
+    def each_kg(self) -> float | None:
+        """Weight of one piece [kg], where both are told."""
+        if self.weight is None or not self.weight.grams or not self.count:
+            return None
+        is_each = self.weight.is_each or self.is_each or self.is_counted_each
+        return self.weight.grams / 1000 / (1 if is_each else self.count)
+
+    def _is_one_of_several(self, kind: CutKind) -> bool:
+        """Whether a weight is of one piece though nothing says so: of all of them, each would be a scrap."""
+        if self.weight is None or self.count is None or self.count < 2 or self.is_in_all:
+            return False
+        kg = self.weight.grams / 1000
+        return kg / self.count < TOO_LITTLE * kind.mass_kg and kg <= EACH_UP_TO * kind.mass_kg
+
+    def _bone(self, kind: CutKind) -> Bone | Literal[""]:
+        """Where the bone is, if that is told and other than usual."""
+        words = set(tokens_of(self.words))
+        if "boneless" in words and kind.bone != "none":
+            return "none"
+        if "bonein" in words and kind.bone == "none":
+            return "edge" if kind.shape == "slab" else "face"
+        return ""
+
+    def _cover(self, kind: CutKind) -> Cover | Literal[""]:
+        """Cover of the meat, if that is told and other than usual."""
+        if (self.skin == "off" and kind.cover in ("skin", "rind")) or (
+            self.has_no_membrane and kind.cover == "membrane"
+        ):
+            return "none"
+        if self.skin == "on" and kind.cover == "none" and kind.is_animal:
+            return "rind" if kind.species == "pork" else "skin"
+        return ""
+
+
+def may_be_meat(text: str) -> bool:
+    """Whether a line is short enough for a cut, and takes nothing away."""
+    return len(text) <= LONGEST_LINE and re.match(r"^\s*[-−–]\s*\d", text) is None
+
+
+def figures_of(text: str) -> Figures | None:
+    """The figures of a line; nothing if it has neither a weight nor a count."""
+    if not may_be_meat(text):
+        return None
+    plain = _SERVES.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
+    plain = _IN_OTHER_UNITS.sub("", plain)
+    for said, means in _SPOKEN:
+        plain = re.sub(said, means, plain, flags=re.IGNORECASE)
+    each_of, counted_each = _TIMES.search(plain), _COUNTED_EACH.search(plain) is not None
+    plain = _COUNTED_EACH.sub(lambda found: f"{found['count']} × {found['open'] or ''}", _TIMES.sub(r"\1 × ", plain))
+    first = WEIGHT.search(plain)
+    is_each = each_of is not None and (first is None or "×" in plain[: first.start()])  # "500 g steaks (2 x 250 g)"
+    weight, plain = weight_in(plain)
+    plain = _TOLD_AGAIN.sub(" ", plain) if weight is not None else plain
+    size = _SIZE.search(plain)
+    plain = _FLATTENED.sub(" ", plain.replace(size.group(), " ")) if size else _IN_JOINTS.sub(" cutup ", plain)
+    for said, means in _BONE:
+        plain = re.sub(said, means, plain, flags=re.IGNORECASE)
+    skin: Literal["", "on", "off"] = "off" if _NO_SKIN.search(text) else "on" if _HAS_SKIN.search(text) else ""
+    into = _INTO_SO_MANY.search(text)
+    counted = into or _COUNT.search(plain)
+    plain = _COUNT.sub(" ", plain)
+    is_one = re.match(r"^\s*(?:an?|whole|rack|side)\b", text, re.IGNORECASE) is not None
+    if weight is None and counted is None and size is None and not is_one:
+        return None
+    count = int(counted.group(1)) if counted else 1 if is_one else None
+    return Figures(
+        plain,
+        weight,
+        count,
+        _size_said(size),
+        is_each,
+        counted_each,
+        _is_into(text),
+        _IN_ALL.search(text) is not None,
+        into is not None,
+        4 if re.search(r"\bquartered\b", text, re.IGNORECASE) else 1,
+        skin,
+        _NO_MEMBRANE.search(text) is not None,
+    )
+
+
+def has_weight(text: str) -> bool:
+    """Whether a line tells a weight."""
+    return WEIGHT.search(text) is not None
+
+
+def _size_said(size: re.Match[str] | None) -> str:
+    """A size as it was written, "1½-inch" with a gap."""
+    return "" if size is None else re.sub(r"\s*-\s*", " ", size["size"]).strip()
+
+
+def _is_into(text: str) -> bool:
+    """Whether the meat is cut into pieces whose edge is told, and not as thick as is told."""
+    return re.search(r"\b(?:in|into)\b[^,;]*\b(?:pieces|chunks|cubes|dice)\b", text, re.IGNORECASE) is not None
+
+
+@dataclass(frozen=True)
+class Weight:
+    """A weight in grams and in its own unit, its text where that says it all, and whether it is of each piece."""
+
+    grams: float
+    amount: float
+    unit: str
+    text: str
+    is_each: bool
+
+    def told(self, times: int) -> str:
+        """So many of it, in the unit that was written."""
+        return self.text if self.text and times == 1 else f"{self.amount * times:.4g} {self.unit}"
+
+
+def is_readable(mass: str) -> bool:
+    """Whether a weight can be typed as it stands."""
+    try:
+        return quantity(mass, MASS, field="cut.mass_g") >= LEAST_KG
+    except InputError:
+        return False
+
+
+def weight_in(text: str) -> tuple[Weight | None, str]:
+    """The weight in a line, and the line without it; the middle of a range."""
+    found = WEIGHT.search(text)
+    if found is None:
+        return None, text
+    factor = _KG[found["unit"][0].lower()] * 1000
+    low = leading_number(found["low"].replace(",", "."))
+    high = leading_number(found["high"].replace(",", ".")) if found["high"] else low
+    more = leading_number(found["more"]) if found["more"] else None
+    if low is None or high is None:
+        return None, text
+    grams = (low.number.value + high.number.value) / 2 * factor + (more.number.value * 28.3495 if more else 0.0)
+    typed = found.group().strip()
+    plain = found["high"] is None and found["each"] is None and typed[0].isdigit() and is_readable(typed)
+    amount, unit = (grams, "g") if more else (grams / factor, _SHORT[found["unit"][0].lower()])
+    weight = Weight(round(grams, 1), amount, unit, typed if plain else "", bool(found["each"]))
+    return weight, text.replace(found.group(), " ", 1)

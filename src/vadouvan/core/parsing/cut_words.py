@@ -1,0 +1,88 @@
+"""Words of which cut it is: in one spelling, those that name a cut, and those that change nothing of it."""
+
+from __future__ import annotations
+
+import re
+import unicodedata
+from functools import lru_cache
+
+from rapidfuzz import fuzz, process
+
+_SAME = {
+    "cubed": "cube", "diced": "cube", "dice": "cube", "chunk": "cube", "kebab": "cube", "skewer": "cube",
+    "sliced": "slice",
+    "mince": "ground", "minced": "ground", "butterflied": "butterfly", "spatchcocked": "spatchcock", "filet": "fillet",
+    "shrimp": "prawn", "eggplant": "aubergine", "zucchini": "courgette", "sparerib": "spare rib", "calamari": "squid",
+    "calamare": "squid", "ox": "beef", "oxen": "beef", "stewing": "stew", "boar": "boar", "rolled": "roll",
+    "shelled": "peeled",
+    "thinly": "thin", "topside": "topside", "shoulders": "shoulder", "beefsteak": "beef steak", "hogget": "lamb",
+    "halves": "half", "racks": "rack", "jumbo": "king", "langoustine": "prawn shell", "deboned": "boneless",
+    "drumlet": "drumette", "chopped": "cube", "kid": "goat", "darne": "steak", "capon": "chicken whole",
+    "cornfed": "fed", "grassfed": "fed",
+}  # fmt: skip
+# What changes nothing of which cut it is.
+FILLERS = frozenset(
+    """
+    a an the of in into on off and for with from at to each about approx approximately around roughly ca circa
+    total all its weighing weight large small medium big thick lean fresh raw free range organic trimmed tied
+    untrimmed sinew out removed tip split cut drained pressed patted dry washed rinsed cleaned gutted scaled
+    deveined pin boned across grain piece one good nice quality thawed defrosted frozen room temperature scored
+    fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
+    bite sized finger wide long thin way square half halved whole portion frenched french silverskin attached
+    pc pcs pce frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi
+    barbary muscovy pekin very super really line caught sustainable against
+    corn grass grain fed milk dry aged hung halal kosher pastured pasture reared outdoor farmhouse heritage prime choice
+    select marbled higher welfare british scottish irish local butcher oven ready cook plump meaty generous
+    x grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly rindless
+    """.split()  # noqa: SIM905 - a list of words to read
+)
+OPTIONAL = frozenset((
+    "bonein", "boneless", "joint", "roast", "whole", "half", "piece", "thin", "peeled", "block", "portion", "roll",
+    "stir", "fry", "young", "baby", "rack", "slab", "tail", "head", "tip",
+))  # fmt: skip
+LEAST_GUESSED, SURE = 5, 84.0
+
+
+def unaccounted(words: frozenset[str]) -> set[str]:
+    """Words that neither change nothing nor may be left out of a name."""
+    return {word for word in words if word not in FILLERS and word not in OPTIONAL}
+
+
+def spelt(token: str, known: frozenset[str]) -> str | None:
+    """A word as the tables have it, a slip of the hand forgiven; nothing for one that is not known."""
+    if token in known or token in FILLERS or token in OPTIONAL or token == "or":
+        return token
+    if len(token) < LEAST_GUESSED:
+        return None
+    near = process.extractOne(token, sorted(known), scorer=fuzz.ratio, score_cutoff=SURE)
+    return near[0] if near else None
+
+
+@lru_cache(maxsize=4096)
+def names_of(also_called: tuple[str, ...]) -> tuple[frozenset[str], ...]:
+    """Each name as the set of its words."""
+    return tuple(frozenset(tokens_of(name)) for name in also_called)
+
+
+@lru_cache(maxsize=8)
+def vocabulary_of(called: tuple[tuple[str, ...], ...]) -> frozenset[str]:
+    """Every word that names a cut."""
+    return frozenset(word for also_called in called for needs in names_of(also_called) for word in needs)
+
+
+def tokens_of(text: str) -> list[str]:
+    """Its words in small letters, in one spelling and in the singular."""
+    plain = unicodedata.normalize("NFKD", text).encode("ascii", "ignore").decode().lower().replace("'s", " ")
+    found: list[str] = []
+    for word in re.findall(r"[a-z]+", plain):
+        one = _SAME.get(word) or _SAME.get(_singular(word)) or _singular(word)
+        found.extend(one.split())
+    return found
+
+
+def _singular(word: str) -> str:
+    if word.endswith("ves") and word not in ("olives",):
+        return word[:-3] + "f"
+    if word.endswith("s") and not word.endswith(("ss", "us")) and len(word) > 3:
+        return word[:-1]
+    return word

@@ -1,0 +1,143 @@
+"""Headings of a pasted recipe, and lines that are none of its ingredients: times, servings, what to do."""
+
+from __future__ import annotations
+
+import re
+from typing import Literal
+
+from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.tidy import without_bullet
+
+_STARTS_LIKE_A_HEADING = re.compile(r"^\s*#|:\s*$")
+MOST_WORDS, LONGEST_HEADING = 7, 60
+MOST_WORDS_FOR_THE = 5  # "For the chicken" is a heading, marked or not
+# Words by which a heading tells what stands under it. A glaze, a sauce, what is strewn over it: none is the mix.
+MIXES = frozenset((
+    "bath", "brine", "cure", "dry", "marinade", "marinades", "marinating", "mix", "mixture", "overnight",
+    "aromatics", "paste", "rub", "seasoning", "seasonings", "soak", "spice", "spices", "wet",
+))  # fmt: skip
+COMPANIONS = frozenset((
+    "accompaniment", "baste", "basting", "batter", "breading", "butter", "chutney", "coating", "crumb", "crust",
+    "decorate", "dredge", "dip", "dressing", "drizzle",
+    "filling", "finish", "finishing", "garnish", "glaze", "gravy", "mop", "relish", "salad", "salsa", "sauce", "serve",
+    "serving", "side", "sides", "slaw", "spritz", "stuffing", "top", "topping",
+))  # fmt: skip
+# Beside the mix only where a heading is marked as one: "Pot roast" is the name of a dish.
+_POTS = frozenset(("braise", "braising", "pot"))
+_NO_LINES = frozenset((
+    "directions", "equipment", "how", "instructions", "method", "note", "notes", "nutrition", "preparation",
+    "steps", "tools",
+))  # fmt: skip
+OTHER_PARTS = frozenset(("ingredients", "meat"))
+_STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|you will need|the)\b", re.IGNORECASE)
+_LEFT = re.compile(
+    r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
+    r"|^(?:directions|instructions|method|steps|notes?|preparation|equipment)\s*:"
+    r"|^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|yields?|prep|bake|leave|chill|turn)\b|^\("
+    r"|(?:,\s*|\()for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
+    r"|dusting|dredging|coating)\b\)?\s*$"
+    r"|(?:,\s*|\()(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste|basting"
+    r"|deglaze|poach|poaching|roast|roasting|simmer|grease|brush|brushing)\b[^,]*$"
+    r"|^(?:servings|portions|total time|active time|time|difficulty)\s*:",
+    re.IGNORECASE,
+)
+_TIMES = re.compile(
+    r"^(?:serves?|feeds|makes|yields?|prep|servings|portions|(?:total |active |cook(?:ing)? |prep(?:aration)? )?time"
+    r"|difficulty)\b[^a-z]*\d",
+    re.IGNORECASE,
+)
+_ORDER = re.compile(
+    r"^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn|mix|stir|heat)\b",
+    re.IGNORECASE,
+)
+_DEED = re.compile(
+    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|blend|blitz|boil|bring|brine|brush|chill|coat|combine|cook"
+    r"|cover|cut|drain|drizzle|flip|fry|garnish|grill|leave|let|marinate|massage|mix|pat|place|pour|preheat|put|refrigerate"
+    r"|remove|rest|rinse|roast|rub|score|sear|season|serve|set|simmer|slice|smoke|barbecue|broil|soak|steep|prick|truss|tie|flatten|discard|reserve|lift|hold|spread|sprinkle|stir|strain|thread|toss|turn"
+    r"|whisk|wipe|wrap)\b",
+    re.IGNORECASE,
+)
+_ASIDE = re.compile(r"(?<=\w)\s*\((?!(?:to|for|optional)\b)[^()]*\)")  # "(save the juice for serving)"
+_WORDS_OF_A_DEED = 3
+# "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.
+FOR_SO_MUCH = re.compile(
+    r"^(?P<head>[^\d,:]{3,40}?) for (?P<meat>(?:an? |about )?\d[\d.,]*\s*(?:kg|g|lbs?|pounds?|oz)\b[^:]*):?$",
+    re.IGNORECASE,
+)
+_ORDINALS = ((re.compile(r"\b1st\b", re.IGNORECASE), "first"), (re.compile(r"\b2nd\b", re.IGNORECASE), "second"))
+_REMARK = re.compile(r"\s*\([^()]*\)(?=\s*:?\s*$)")
+Kind = Literal["mix", "companion", "none"]
+
+
+def words_of(title: str) -> set[str]:
+    """Words of a heading in small letters."""
+    return set(re.findall(r"[a-z]+", title.lower()))
+
+
+def kind_of_part(title: str) -> Kind:
+    """Kind of part under a heading: the mix, a mix beside it, or no lines at all."""
+    words = words_of(title)
+    if words & _NO_LINES:
+        return "none"
+    if words & (COMPANIONS | _POTS) and not words & (MIXES - {"wet", "dry", "mix", "spice", "seasoning"}):
+        return "companion"
+    return "mix"
+
+
+def tells_a_part(line: str) -> bool:
+    """Whether a line is a heading of a part: a marinade, a glaze, the method; "# Grilled swordfish" is none."""
+    with_meat = FOR_SO_MUCH.match(line)
+    if with_meat is not None and words_of(with_meat["head"]) & MIXES:
+        return True
+    return heading_of(line) is not None and (
+        not line.lstrip().startswith("#") or bool(words_of(line) & (MIXES | COMPANIONS | _NO_LINES | OTHER_PARTS))
+    )
+
+
+def is_told_of_all(line: str) -> bool:
+    """Whether a line says for how many it is, how long it takes, or what to do: no line of a mix."""
+    return _LEFT.search(_ASIDE.sub("", line)) is not None
+
+
+def is_told_of_times(line: str) -> bool:
+    """Whether a line says for how many it is or how long it takes, and is no name of a dish."""
+    return _TIMES.match(line) is not None
+
+
+def begins_a_row(line: str) -> bool:
+    """Whether a line is a heading with what stands under it in one row: "Brine: 1 l water, 50 g salt"."""
+    head, colon, after = without_bullet(line).partition(":")
+    return bool(colon) and leading_number(after.strip()) is not None and tells_a_part(f"{head}:")
+
+
+def heading_of(line: str) -> str | None:
+    """Name in a heading, if a line is one: it ends in a colon, or holds no figure and only words of headings.
+
+    >>> heading_of("Ingredients (serves 4):"), heading_of("2nd marinade:"), heading_of("2 tbsp honey")
+    ('Ingredients', 'second marinade', None)
+    """
+    line = _REMARK.sub("", line)
+    for ordinal, word in _ORDINALS:
+        line = ordinal.sub(word, line)
+    if (
+        not line
+        or len(line) > LONGEST_HEADING
+        or _ORDER.search(line)
+        or leading_number(line) is not None
+        or re.search(r"[\d½¼¾⅓⅔,]", line)
+    ):
+        return None
+    title = re.sub(r"^\s*#+\s*|\s*:\s*$", "", line).strip()
+    words = re.findall(r"[a-z]+", title.lower())
+    for_the = len(words) <= MOST_WORDS_FOR_THE and re.match(r"^for (?:the|your) ", title, re.IGNORECASE) is not None
+    marked = for_the or _STARTS_LIKE_A_HEADING.search(line) is not None
+    telling = set(words) & (MIXES | COMPANIONS | _NO_LINES | OTHER_PARTS)
+    starts = _STARTS.match(title) is not None or len(words) <= 2
+    if not words or len(words) > MOST_WORDS or not (marked or (telling and starts)):
+        return None
+    return re.sub(r"^for\s+(?:the\s+)?", "", title, flags=re.IGNORECASE).strip() or title
+
+
+def is_deed(line: str) -> bool:
+    """Whether a line says what to do, "Coat the salmon. Chill 12 hours.", and not what goes in."""
+    return _DEED.match(line) is not None and len(line.split()) >= _WORDS_OF_A_DEED

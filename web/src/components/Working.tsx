@@ -41,10 +41,11 @@ export function Working({
 }) {
   return (
     <Popover className="inline-block">
-      <PopoverButton className="relative cursor-pointer rounded-sm text-left underline decoration-rule decoration-2 underline-offset-4">
-        <span className="sr-only">{name}: </span>
+      <PopoverButton
+        className="cursor-pointer rounded-sm text-left underline decoration-rule decoration-2 underline-offset-4"
+        aria-label={`${name}: ${typeof children === 'string' ? children : figure.shown}. How it was worked out`}
+      >
         {children}
-        <span className="sr-only">. How it was worked out</span>
       </PopoverButton>
       <PopoverPanel
         anchor={{ to: 'bottom', gap: 8, padding: 12 }}

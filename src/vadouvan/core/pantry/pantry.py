@@ -149,6 +149,11 @@ class Pantry:
         """Names without their gaps: "ricewine vinegar"."""
         return {own.replace(" ", ""): identity for own, identity in self.by_name.items()}
 
+    @cached_property
+    def _all_names(self) -> tuple[str, ...]:
+        """Every name, in order."""
+        return tuple(self.by_name)
+
     def search(self, text: str, limit: int = 40) -> list[Ingredient]:
         """Ingredients with a name that holds every typed word, then those with a name near to it."""
         words = _plain(text).split()
@@ -163,11 +168,12 @@ class Pantry:
     def nearest(self, name: str, limit: int = 8) -> list[tuple[Ingredient, float]]:
         """Ingredients whose names come near, best first, with a score from 0 to 100."""
         best: dict[str, float] = {}
-        for text, score, _ in process.extract(
-            name, list(self.by_name), scorer=_likeness, limit=limit * 3, score_cutoff=SUGGEST_SCORE
-        ):
-            identity = self.by_name[text]
-            best[identity] = max(best.get(identity, 0.0), score)
+        for scorer in _LIKENESS:
+            for text, score, _ in process.extract(
+                name, self._all_names, scorer=scorer, limit=limit * 3, score_cutoff=SUGGEST_SCORE
+            ):
+                identity = self.by_name[text]
+                best[identity] = max(best.get(identity, 0.0), score)
         ranked = sorted(best.items(), key=lambda pair: -pair[1])
         return [(self.by_id[identity], score) for identity, score in ranked[:limit]]
 
@@ -177,12 +183,8 @@ def _holds(name: str, words: list[str]) -> bool:
     return all(word in plain for word in words)
 
 
-def _likeness(query: str, choice: str, *, score_cutoff: float | None = None, **_: object) -> float:
-    """Likeness by letters, with word order forgiven but no word dropped."""
-    return max(
-        fuzz.ratio(query, choice, score_cutoff=score_cutoff),
-        fuzz.token_sort_ratio(query, choice, score_cutoff=score_cutoff),
-    )
+# By letters, with word order forgiven but no word dropped: the better of both counts.
+_LIKENESS = (fuzz.ratio, fuzz.token_sort_ratio)
 
 
 def _alike(wanted: str, name: str) -> bool:

@@ -184,6 +184,7 @@ def figures_of(text: str) -> Figures | None:
     """The figures of a line; nothing if it has neither a weight nor a count."""
     if not may_be_meat(text):
         return None
+    text = " ".join(text.split())
     plain = _SERVES.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
     plain = _IN_OTHER_UNITS.sub("", plain)
     for said, means in _SPOKEN:
@@ -207,7 +208,7 @@ def figures_of(text: str) -> Figures | None:
         return None
     count = int(counted.group(1)) if counted else 1 if is_one else None
     return Figures(
-        plain,
+        f" {' '.join(plain.split())} ",  # in a row of blanks a pattern would look for ever
         weight,
         count,
         _size_said(size),

@@ -39,11 +39,13 @@ export function Working({
   figure: FigureShown
   children: ReactNode
 }) {
+  // The name holds what is seen on it, so that it can be called by that: "none", or the grams without their unit.
+  const told = typeof children === 'string' && !figure.shown.includes(children) ? children : figure.shown
   return (
     <Popover className="inline-block">
       <PopoverButton
         className="cursor-pointer rounded-sm text-left underline decoration-rule decoration-2 underline-offset-4"
-        aria-label={`${name}: ${typeof children === 'string' ? children : figure.shown}. How it was worked out`}
+        aria-label={`${name}: ${told}. How it was worked out`}
       >
         {children}
       </PopoverButton>

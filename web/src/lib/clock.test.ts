@@ -10,6 +10,17 @@ afterEach(() => {
 const NOW = new Date('2026-11-28T09:00:00Z')
 
 describe('told', () => {
+  it('tells all of a day alike, in the zone of the batch', () => {
+    const now = new Date('2026-11-29T17:00Z')
+    const [morning, evening] = [new Date('2026-12-05T07:00Z'), new Date('2026-12-05T19:00Z')]
+    expect([told(morning, 'UTC', now), told(evening, 'UTC', now)]).toEqual([
+      'Sat 5 Dec 07:00',
+      'Sat 5 Dec 19:00',
+    ])
+    expect(told(new Date('2026-12-04T23:30Z'), 'UTC', now)).toBe('Fri 23:30')
+    expect(told(new Date('2026-12-04T23:30Z'), 'Europe/Berlin', now)).toBe('Sat 5 Dec 00:30')
+  })
+
   it('names the weekday, and the date where it could be another week', () => {
     expect(told(new Date('2026-11-29T19:00:00Z'), 'UTC', NOW)).toBe('Sun 19:00')
     expect(told(new Date('2026-12-05T19:00:00Z'), 'UTC', NOW)).toBe('Sat 5 Dec 19:00')

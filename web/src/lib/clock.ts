@@ -15,7 +15,8 @@ const hourAndMinute = (): Intl.DateTimeFormatOptions =>
 export const hourTold = (moment: Date, timeZone?: string) =>
   formatter(hourAndMinute(), timeZone).format(moment)
 
-const THIS_WEEK_H = 144
+const THIS_WEEK_DAYS = 6
+const DAY_MS = 24 * HOUR_MS
 
 const formatters = new Map<string, Intl.DateTimeFormat>()
 
@@ -30,9 +31,21 @@ function formatter(options: Intl.DateTimeFormatOptions, timeZone?: string): Intl
   return made
 }
 
+/** The day of a moment in a zone, counted from any fixed one. */
+function dayCount(moment: Date, timeZone?: string): number {
+  const [day = 0, month = 1, year = 0] = formatter(
+    { day: '2-digit', month: '2-digit', year: 'numeric' },
+    timeZone,
+  )
+    .format(moment)
+    .split('/')
+    .map(Number)
+  return Date.UTC(year, month - 1, day) / DAY_MS
+}
+
 /** "Sat 19:00", in the zone of the batch where one is known; with its date where it could be another week's. */
 export function told(moment: Date, timeZone?: string, now = new Date()): string {
-  const far = Math.abs(moment.getTime() - now.getTime()) >= THIS_WEEK_H * HOUR_MS
+  const far = Math.abs(dayCount(moment, timeZone) - dayCount(now, timeZone)) >= THIS_WEEK_DAYS
   const day = far ? ({ day: 'numeric', month: 'short' } as const) : {}
   return formatter({ weekday: 'short', ...day, ...hourAndMinute() }, timeZone)
     .format(moment)

@@ -2,21 +2,22 @@
 
 from __future__ import annotations
 
-from datetime import datetime, timedelta
+from datetime import datetime
 
-from vadouvan.core.clock.routine import hours_between
-
-THIS_WEEK = timedelta(days=6)
+THIS_WEEK_DAYS = 6  # by the calendar of the moment's own zone, so that all of a day is told alike
 
 
 def moment_told(moment: datetime, now: datetime) -> str:
     """A moment in its own zone, as of another.
 
     >>> now = datetime.fromisoformat("2026-11-28T09:00Z")
-    >>> [moment_told(datetime.fromisoformat(text), now) for text in ("2026-12-05T19:00Z", "2026-11-28T19:00Z")]
+    >>> [moment_told(datetime.fromisoformat(f"2026-{text}Z"), now) for text in ("12-05T19:00", "11-28T19:00")]
     ['Sat 5 Dec 19:00', 'Sat 19:00']
+    >>> [moment_told(datetime.fromisoformat(f"2026-{text}Z"), now) for text in ("12-04T07:00", "12-04T19:00")]
+    ['Fri 4 Dec 07:00', 'Fri 4 Dec 19:00']
     """
-    if abs(hours_between(now, moment)) < THIS_WEEK / timedelta(hours=1):
+    days = (moment.date() - now.astimezone(moment.tzinfo).date()).days
+    if abs(days) < THIS_WEEK_DAYS:
         return f"{moment:%a %H:%M}"
     return dated(moment)
 

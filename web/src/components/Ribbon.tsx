@@ -1,3 +1,5 @@
+import { Marks } from './Marks'
+
 interface Edge {
   shown: string
   says: string
@@ -40,36 +42,21 @@ export function Ribbon({ earliest, best, latest, opens, closes }: RibbonProps) {
           <div className="grid h-10 items-center">
             <div className={stretch.look} />
           </div>
-          {at(stretch.to - stretch.from) > 7 && (
-            <div className="px-1 text-[0.9rem] text-quiet">{stretch.name}</div>
-          )}
+          {/* A word that does not fit wraps below what is seen. */}
+          <div className="flex h-6 flex-wrap overflow-hidden text-[0.9rem] text-quiet">
+            <span className="h-6 w-1" />
+            <span className="h-6 whitespace-nowrap">{stretch.name}</span>
+          </div>
         </div>
       ))}
-      <Mark at={at(opens)} label={earliest.shown} lower />
-      <Mark at={at((best.low_hours + best.high_hours) / 2)} label={best.shown} lower strong />
       <div className="absolute top-0 h-12 w-1 bg-stop" style={{ left: `${at(closes)}%` }} />
-      <Mark at={at(closes)} label={latest.shown} lower strong />
-    </div>
-  )
-}
-
-function Mark({
-  at,
-  label,
-  strong = false,
-  lower = false,
-}: {
-  at: number
-  label: string
-  strong?: boolean
-  lower?: boolean
-}) {
-  return (
-    <div
-      className={`absolute -translate-x-1/2 whitespace-nowrap ${lower ? 'top-16' : 'top-0'} ${strong ? 'font-bold' : ''}`}
-      style={{ left: `${Math.min(96, Math.max(3, at))}%` }}
-    >
-      {label}
+      <Marks
+        marks={[
+          { at: at(opens), says: earliest.shown },
+          { at: at((best.low_hours + best.high_hours) / 2), says: best.shown, strong: true },
+          { at: at(closes), says: latest.shown, strong: true },
+        ]}
+      />
     </div>
   )
 }

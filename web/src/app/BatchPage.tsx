@@ -10,6 +10,7 @@ import type { StageName } from './stages'
 import { useKeys } from './keys'
 import { useNow } from './useNow'
 import { useReminders } from './useReminders'
+import { unbroken } from '../lib/unbroken'
 
 // Each stage is fetched when it is first opened.
 const stages = {
@@ -148,10 +149,10 @@ function Foot({ batch, stage, onMoved }: FootProps) {
       {stage !== 'hold' && (
         <>
           <p className="hidden border-t border-rule px-7 py-1.5 text-[1.05rem] wide:block">
-            <b>{batch.judgement.sentence}</b> {batch.judgement.plan_says}
+            <b>{unbroken(batch.judgement.sentence)}</b> {unbroken(batch.judgement.plan_says)}
           </p>
           <p className="border-t border-rule px-4 py-1.5 font-bold wide:hidden">
-            {batch.judgement.window?.in_short ?? batch.judgement.sentence}
+            {unbroken(batch.judgement.window?.in_short ?? batch.judgement.sentence)}
           </p>
         </>
       )}

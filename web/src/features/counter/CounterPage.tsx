@@ -12,6 +12,7 @@ import { Examples } from './Examples'
 import { SmallSection } from '../../components/SmallSection'
 import { PasteList } from './PasteList'
 import { Together } from './Together'
+import { unbroken } from '../../lib/unbroken'
 
 /** Making batches from nothing, from a pasted list or from a file, and opening what was made. */
 export function useStart() {
@@ -155,7 +156,9 @@ function BatchRow({ batch }: { batch: Batch }) {
             {plan?.next_step != null && <b className="mr-3">{plan.next_step.says}</b>}
             <span className="text-quiet">{plan?.trouble ?? salt_says}</span>
           </span>
-          <span className="block">{window ? `${window.in_short}; ${window.latest.says}` : sentence}</span>
+          <span className="block">
+            {unbroken(window ? `${window.in_short}; ${window.latest.says}` : sentence)}
+          </span>
         </span>
       </Link>
     </li>

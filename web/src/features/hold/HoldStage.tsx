@@ -16,6 +16,7 @@ import { PlanSteps } from './PlanSteps'
 import { Through } from './Through'
 import { useBeside } from './useBeside'
 import { Vessel } from './Vessel'
+import { unbroken } from '../../lib/unbroken'
 
 const DRAWERS = ['Answers', 'Limits', 'Plan', 'Vessel', 'Curve'] as const
 
@@ -31,7 +32,7 @@ export function HoldStage({ batch, draft, change }: AnswersProps) {
   return (
     <div className="grid gap-2">
       <p className="font-slab text-[1.5rem] leading-tight" aria-live="polite">
-        {judgement.sentence}
+        {unbroken(judgement.sentence)}
       </p>
       {judgement.plan_says !== '' && <p className="text-[1.1rem] font-semibold">{judgement.plan_says}</p>}
       {window && !window.closed && (

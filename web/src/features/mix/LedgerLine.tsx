@@ -76,7 +76,7 @@ export function LedgerLine({
           {item && <Strip item={item} />}
         </div>
         <input
-          className="w-full border-b border-transparent bg-transparent text-quiet hover:border-rule focus:border-enamel"
+          className="w-full truncate border-b border-transparent bg-transparent text-quiet hover:border-rule focus:border-enamel"
           value={line.text}
           aria-label={`What you wrote: ${line.text}`}
           aria-invalid={fault !== undefined}

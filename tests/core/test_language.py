@@ -152,6 +152,31 @@ class Lines(unittest.TestCase):
         self.assertEqual(portion("1 tbsp nutritional yeast").ingredient.salt.value, 0.002)
         self.assertLess(portion("1 cup loosely packed mint").mass_kg.value, 0.020)
 
+    def test_units_as_they_are_abbreviated_and_misspelt(self) -> None:
+        """Grams, litres and quarts in short; spoons with a slip of the hand; a spoon of no said size is a guess."""
+        for text, plain in (
+            ("500 gms yoghurt", "500 g yoghurt"),
+            ("2 qt water", "2 quarts water"),
+            ("1 ltr water", "1 litre water"),
+            ("8 fl. oz. buttermilk", "8 fl oz buttermilk"),
+            ("2 teaspons cumin", "2 teaspoons cumin"),
+            ("3 tablspoons olive oil", "3 tablespoons olive oil"),
+            ("1&1/2 tsp salt", "1 1/2 tsp salt"),
+            ("one and one half cups yogurt", "1.5 cups yogurt"),
+            ("2 thirds cup honey", "2/3 cup honey"),
+            ("half dozen cloves garlic", "6 cloves garlic"),
+        ):
+            with self.subTest(text):
+                self.assertAlmostEqual(portion(text).mass_kg.value, portion(plain).mass_kg.value, places=5)
+        spoon = portion("a spoonful of honey")
+        self.assertTrue(spoon.guessed)
+        self.assertLess(spoon.mass_kg.low, portion("1 tsp honey").mass_kg.value * 1.1)
+        self.assertGreater(spoon.mass_kg.high, portion("1 tbsp honey").mass_kg.value)
+        with self.assertRaisesRegex(InputError, "does not say of what"):
+            portion("salt 1.2 %")
+        read = cut_named("500 gm boneless lamb, cubed", KITCHEN.cuts)
+        self.assertEqual(read and (read.kind, read.mass), ("lamb_shoulder_cubes", "500 gm"))
+
     def test_amounts_where_cooks_put_them(self) -> None:
         """A manner before its fraction, a point without its nought, an amount behind a bracket or an "about"."""
         for text, plain in (

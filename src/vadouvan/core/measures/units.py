@@ -8,14 +8,15 @@ exact customary units (``nist44``).
 from __future__ import annotations
 
 MASS_KG = {
-    "mg": 1e-6, "milligram": 1e-6, "g": 1e-3, "gr": 1e-3, "gram": 1e-3, "gramme": 1e-3,
+    "mg": 1e-6, "milligram": 1e-6, "g": 1e-3, "gr": 1e-3, "gm": 1e-3, "grm": 1e-3, "gram": 1e-3, "gramme": 1e-3,
     "kg": 1.0, "kilo": 1.0, "kilogram": 1.0, "oz": 0.028349523125, "ounce": 0.028349523125,
     "lb": 0.45359237, "pound": 0.45359237,
 }  # fmt: skip
 VOLUME_M3 = {
-    "ml": 1e-6, "millilitre": 1e-6, "milliliter": 1e-6, "cl": 1e-5, "dl": 1e-4, "l": 1e-3,
-    "litre": 1e-3, "liter": 1e-3, "tsp": 5e-6, "teaspoon": 5e-6, "tbsp": 15e-6, "tb": 15e-6, "tbs": 15e-6,
-    "tablespoon": 15e-6, "dessertspoon": 10e-6, "cup": 240e-6, "quart": 946.352946e-6, "floz": 29.5735295625e-6,
+    "ml": 1e-6, "millilitre": 1e-6, "milliliter": 1e-6, "cc": 1e-6, "cl": 1e-5, "dl": 1e-4, "l": 1e-3,
+    "lt": 1e-3, "ltr": 1e-3, "litre": 1e-3, "liter": 1e-3, "tsp": 5e-6, "teaspoon": 5e-6, "tbsp": 15e-6,
+    "tb": 15e-6, "tbs": 15e-6, "tablespoon": 15e-6, "dessertspoon": 10e-6, "cup": 240e-6,
+    "quart": 946.352946e-6, "qt": 946.352946e-6, "floz": 29.5735295625e-6,
 }  # fmt: skip
 LENGTH_M = {
     "mm": 1e-3, "millimetre": 1e-3, "millimeter": 1e-3, "cm": 1e-2, "centimetre": 1e-2,

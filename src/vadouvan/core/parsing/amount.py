@@ -9,6 +9,8 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass, replace
 
+from rapidfuzz import fuzz, process
+
 from vadouvan.core.measures.numbers import Interval, leading_number
 from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.pantry.ingredient import Ingredient
@@ -26,6 +28,8 @@ VAGUE_M3 = {
     "gallon": Interval(3.785e-3, 3.75e-3, 4.546e-3),  # American, or imperial at most
     "grind": Interval(0.1e-6, 0.05e-6, 0.2e-6),
     "glass": Interval(150e-6, 110e-6, 200e-6), "shot": Interval(30e-6, 22e-6, 45e-6),
+    "mug": Interval(300e-6, 240e-6, 360e-6), "ladle": Interval(100e-6, 60e-6, 150e-6),
+    "capful": Interval(6e-6, 4e-6, 10e-6), "spoon": Interval(10e-6, 5e-6, 18e-6),  # which spoon is not said
 }  # fmt: skip
 # Measures that only make sense for an ingredient that has a weight for them.
 PIECE_UNITS = {
@@ -50,6 +54,9 @@ _PLURALS = {
     "pinches": "pinch",
     "pieces": "each",
     "piece": "each",
+    "shake": "dash", "shakes": "dash", "sprinkle": "pinch", "sprinkling": "pinch", "dusting": "pinch", "nip": "shot",
+    "spoonful": "spoon", "spoonfuls": "spoon", "spoons": "spoon", "capfuls": "capful", "mugs": "mug", "ladles": "ladle",
+    "ladleful": "ladle", "mugful": "mug", "cupful": "cup", "cupfuls": "cup",
     "smidgen": "dash", "smidge": "dash", "smidgens": "dash", "fistful": "handful", "fistfuls": "handful",
     "handfuls": "handful", "squirt": "splash", "squeeze": "splash", "touch": "dash", "gloves": "clove",
     "glove": "clove", "tins": "can", "tin": "can", "cans": "can", "bottles": "bottle", "strips": "strip",
@@ -111,6 +118,7 @@ _STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
 _MORE = re.compile(r"^\s*(?:plus|and|\+|with)\s+(?!.*\bfor\b)", re.IGNORECASE)  # "(plus 1 cup ice)"
 _DRAINED = re.compile(r"\b(?:hung|strained|drained)\b", re.IGNORECASE)
 _STRENGTH = re.compile(r"\bper (?:l|lit(?:re|er)s?|quarts?|gallons?|pints?|cups?)\b|\d\s*% brine\b", re.IGNORECASE)
+LEAST_MISSPELT, MISSPELT = 7, 85.0  # letters of a word, and its likeness to the spoon that is meant
 MOST_KG = 10.0
 MOST_QUALIFYING = 3  # words beside a name that can make another ingredient of it
 ABOUT = 0.15  # "about" widens an amount by so much either way
@@ -336,7 +344,7 @@ def _plain(body: str) -> _Parts | None:
     found = leading_number(body)
     number, rest = (found.number, found.rest) if found else (None, body)
     manner, rest = _manner(rest)
-    word = re.match(r"^(fl\.?\s*oz|[a-zA-Z]+\.?|\")(?=[\s\d]|$)\s*", rest)
+    word = re.match(r"^(fl\.?\s*oz\.?|[a-zA-Z]+\.?|\")(?=[\s\d]|$)\s*", rest)
     unit = _unit(word[1]) if word else None
     if unit is None:
         return None if number is None else _counted(number, manner, rest)
@@ -380,6 +388,9 @@ def _unit(word: str) -> str | None:
     if bare in _PLURALS:
         return _PLURALS[bare]
     name = unit_word(word)
+    if len(name) >= LEAST_MISSPELT:  # "teaspon", "tablspoon"
+        spelt = process.extractOne(name, ("teaspoon", "tablespoon"), scorer=fuzz.ratio, score_cutoff=MISSPELT)
+        name = spelt[0] if spelt else name
     known = name in MASS_KG or name in VOLUME_M3 or name in LENGTH_M or name in VAGUE_M3 or name in PIECE_UNITS
     return name if known else None
 
@@ -453,7 +464,7 @@ def _no_weight(said: SaidLine, unit: str, ingredient: Ingredient) -> tuple[str, 
     name = ingredient.name.split(",")[0].lower()
     counted = " or ".join(f"a {piece}" for piece in ingredient.piece_kg if piece != "each")
     others = f", or count by {counted.removeprefix('a ')}" if counted else ""
-    share = re.match(r"\s*(\d[\d.,]*)\s*%", said.text)
+    share = re.search(r"(\d[\d.,]*)\s*%", said.text)
     if share:
         return (
             f'"{said.text.strip()}" does not say of what.',

@@ -17,12 +17,12 @@ from vadouvan.errors import InputError
 _NUMBER = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔])"
 WEIGHT = re.compile(
     rf"(?P<low>{_NUMBER})(?:\s*(?:-\s*to|-|–|to)\s*(?P<high>{_NUMBER}))?\s*-?\s*"
-    r"(?P<unit>kilograms?|kilos?|kgs?|grams?|gr|g|pounds?|lbs?|ounces?|oz)\b\.?"
+    r"(?P<unit>kilograms?|kilos?|kgs?|grams?|gms?|grms?|gr|g|pounds?|lbs?|ounces?|oz)\b\.?"
     rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|apiece|a piece))?",
     re.IGNORECASE,
 )
 # "4 6-oz fillets", "2 (1-pound) loins", "two 1 1/2-pound racks": so many of so much each.
-_UNIT = r"(?:kilograms?|kilos?|kgs?|grams?|gr|g|pounds?|lbs?|ounces?|oz)\b"
+_UNIT = r"(?:kilograms?|kilos?|kgs?|grams?|gms?|grms?|gr|g|pounds?|lbs?|ounces?|oz)\b"
 _COUNTED_EACH = re.compile(
     r"(?<![\w.,/½¼¾⅓⅔-])(?<!\d )(?P<count>\d{1,3})\s+"
     r"(?:(?P<open>\()\s*(?:about|approx\w*\.?|around)?\s*|(?!\d+/|[½¼¾⅓⅔]))"
@@ -30,9 +30,9 @@ _COUNTED_EACH = re.compile(
     r"(?![^()]*\b(?:total|in all|altogether)\b)[^()]*\)?\s*[a-z])",
     re.IGNORECASE,
 )
-_TIMES = re.compile(r"(?<![\w.,/])(\d{1,3})\s*[x×]\s*(?=\d[\d.,]*\s*(?:kg|g|lb|oz|pound|ounce)s?\b)", re.IGNORECASE)
+_TIMES = re.compile(r"(?<![\w.,/])(\d{1,3})\s*[x×]\s*(?=\d[\d.,]*\s*(?:kg|g|gm|lb|oz|pound|ounce)s?\b)", re.IGNORECASE)
 _IN_OTHER_UNITS = re.compile(
-    r"(?<=[a-z])\s*/\s*\d[\d.,/ ½¼¾⅓⅔]*\s*(?:kg|g|lbs?|oz|pounds?|ounces?)\b\.?"
+    r"(?<=[a-z])\s*/\s*\d[\d.,/ ½¼¾⅓⅔]*\s*(?:kg|g|gms?|lbs?|oz|pounds?|ounces?)\b\.?"
     r"(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?",
     re.IGNORECASE,
 )

@@ -492,6 +492,20 @@ class WholeRecipes(unittest.TestCase):
         noted = read_any("Short notes:\nsquid 600g\nlemon juice 40 ml\n6 g salt", KITCHEN)
         self.assertEqual((noted.draft.cut.kind, len(noted.draft.mix)), ("squid_tube", 2))
 
+    def test_what_is_cut_into_pieces_was_weighed_before(self) -> None:
+        """Four pieces of a pound and a half are no six pounds; a kilo of wings is no one wing."""
+        for text, mass, pieces in (
+            ("1 1/2 lb. skirt steak, cut into 4 pieces", "1 1/2 lb.", "4"),
+            ("a kilo of chicken wings", "1 kilo", ""),
+            ("a chicken, 1.6 kg", "1.6 kg", "1"),
+            ("chicken drumsticks 10 nos", "", "10"),
+            ("1.25 lbs. large shrimp (16-20 ct), peeled", "1.25 lbs.", ""),
+            ("1 leg of lamb (abt 2kg)", "2kg", "1"),
+        ):
+            with self.subTest(text):
+                read = cut_named(text, KITCHEN.cuts)
+                self.assertEqual(read and (read.mass, read.pieces), (mass, pieces))
+
     def test_pieces_are_counted_not_measured(self) -> None:
         """The 2 of 2.5 cm is no count of strips; a title with a number of guests is no cut."""
         read = cut_named("600 g chicken thigh fillets cut into 2.5 cm strips", KITCHEN.cuts)

@@ -49,6 +49,10 @@ _NO_MEMBRANE = re.compile(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?mem
 _COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w/%]|[.,]\d)")
 _TOLD_AGAIN = re.compile(rf"\(\s*(?:about|approx\.?|ca\.?|around|~)?\s*{_NUMBER}\s*{_UNIT}\.?\s*\)", re.IGNORECASE)
 _SERVES = re.compile(r"\(?\b(?:serves|feeds|for)\s+\d+(?:\s*(?:-|–|to)\s*\d+)?(?:\s+people)?\s*(?:\)|$)", re.IGNORECASE)
+_ONE = re.compile(  # "a duck", but not "a kilo of wings"
+    r"^(?:an? (?!(?:kilo(?:gram)?s?|kg|pounds?|lbs?|half|quarter|dozen|few|couple)\b)|(?:whole|rack|side)\b)",
+    re.IGNORECASE,
+)
 _SHORT = {"k": "kg", "g": "g", "p": "lb", "l": "lb", "o": "oz"}
 _KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
 _SPOKEN = (
@@ -69,7 +73,7 @@ _BONE = (
     (r"\b(prawns?|shrimps?)\b(.*?)\bheads?[- ]on\b", r" \1 shell \2"), (r"\btri-tip\b", " tri tip "),
     (r"\bt-?\s?bone\b", " strip bonein "), (r"\brind (?:off|removed)\b", " "),
     (r"\b(?:tomahawk|cowboy|c[ôo]te de b(?:oe|œ)uf)\b", " ribeye bonein "),
-    (r"\(\s*\d+\s*[-–/]\s*\d+\s*(?:count|per (?:lb|pound|kg|kilo))\s*\)", " "),
+    (r"\(\s*\d+\s*[-–/]\s*\d+\s*(?:count|ct|per (?:lb|pound|kg|kilo))\s*\)", " "),
     (r"\bcurry cut\b", " bonein piece "), (r"\bmembranes? (?:off|removed)\b", " "),
     (r"\b(?:cut\s+)?(?:in|into)(?:\s+(?:small|even|large))*\s+bite[- ]?sized?\s+(?:pieces|bits)\b", " cube "),
     (r"\bcut up\b|\bquartered\b", " cutup "),
@@ -150,8 +154,8 @@ class Figures:
 
     def _is_one_of_several(self, kind: CutKind) -> bool:
         """Whether a weight is of one piece though nothing says so: of all of them, each would be a scrap."""
-        if self.weight is None or self.count is None or self.count < 2 or self.is_in_all:
-            return False
+        if self.weight is None or self.count is None or self.count < 2 or self.is_in_all or self.is_in_joints:
+            return False  # what is cut into so many pieces was weighed before
         kg = self.weight.grams / 1000
         return kg / self.count < TOO_LITTLE * kind.mass_kg and kg <= EACH_UP_TO * kind.mass_kg
 
@@ -203,7 +207,7 @@ def figures_of(text: str) -> Figures | None:
     into = _INTO_SO_MANY.search(text)
     counted = into or _COUNT.search(plain)
     plain = _COUNT.sub(" ", plain)
-    is_one = re.match(r"^\s*(?:an?|whole|rack|side)\b", text, re.IGNORECASE) is not None
+    is_one = _ONE.match(text) is not None
     if weight is None and counted is None and size is None and not is_one:
         return None
     count = int(counted.group(1)) if counted else 1 if is_one else None

@@ -30,7 +30,7 @@ FILLERS = frozenset(
     fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
     bite sized finger wide long thin way square half halved whole portion frenched french silverskin attached
     pc pcs pce frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi
-    barbary muscovy pekin very super really line caught sustainable against
+    barbary muscovy pekin nos abt full very super really line caught sustainable against
     corn grass grain fed milk dry aged hung halal kosher pastured pasture reared outdoor farmhouse heritage prime choice
     select marbled higher welfare british scottish irish local butcher oven ready cook plump meaty generous
     x grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly rindless

@@ -506,6 +506,13 @@ class WholeRecipes(unittest.TestCase):
                 read = cut_named(text, KITCHEN.cuts)
                 self.assertEqual(read and (read.mass, read.pieces), (mass, pieces))
 
+    def test_what_is_of_an_animal_and_no_cut_of_it(self) -> None:
+        """Fat, skin, roe and tins; with its skin, or with its fat trimmed, it stays what it is."""
+        for text in ("200 g duck fat", "200 g chicken skin", "200 g salmon roe", "2 tins sardines", "500 g goose fat"):
+            self.assertIsNone(cut_named(text, KITCHEN.cuts), text)
+        for text in ("1 kg pork belly with skin", "4 duck legs, fat trimmed", "2 kg beef brisket, fat cap on"):
+            self.assertIsNotNone(cut_named(text, KITCHEN.cuts), text)
+
     def test_pieces_are_counted_not_measured(self) -> None:
         """The 2 of 2.5 cm is no count of strips; a title with a number of guests is no cut."""
         read = cut_named("600 g chicken thigh fillets cut into 2.5 cm strips", KITCHEN.cuts)

@@ -53,6 +53,12 @@ _ONE = re.compile(  # "a duck", but not "a kilo of wings"
     r"^(?:an? (?!(?:kilo(?:gram)?s?|kg|pounds?|lbs?|half|quarter|dozen|few|couple)\b)|(?:whole|rack|side)\b)",
     re.IGNORECASE,
 )
+_OF_AN_ANIMAL = re.compile(
+    r"\b(?:chicken|duck|goose|turkey|beef|pork|lamb|veal|salmon|trout|cod|fish|prawn) "
+    r"(?:fat|skins?|roe|dripping|bones?|heads?|shells?|carcass(?:es)?|eggs?)\s*(?:$|[,(])",
+    re.IGNORECASE,
+)
+_TINNED = re.compile(r"\b(?:tins?|cans?|tinned|canned|jars?)\b", re.IGNORECASE)
 _SHORT = {"k": "kg", "g": "g", "p": "lb", "l": "lb", "o": "oz"}
 _KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
 _SPOKEN = (
@@ -180,7 +186,9 @@ class Figures:
 
 
 def may_be_meat(text: str) -> bool:
-    """Whether a line is short enough for a cut, and takes nothing away."""
+    """Whether a line is short enough for a cut, takes nothing away, and names no fat, skin or tin of it."""
+    if _OF_AN_ANIMAL.search(text) or _TINNED.search(text):
+        return False
     return len(text) <= LONGEST_LINE and re.match(r"^\s*[-−–]\s*\d", text) is None
 
 

@@ -58,7 +58,9 @@ _OF_AN_ANIMAL = re.compile(
     r"(?:fat|skins?|roe|dripping|bones?|heads?|shells?|carcass(?:es)?|eggs?)\s*(?:$|[,(])",
     re.IGNORECASE,
 )
-_TINNED = re.compile(r"\b(?:tins?|cans?|tinned|canned|jars?)\b", re.IGNORECASE)
+_FROM_A_TIN = r"\b(?:tins?|cans?|tinned|canned|jars?)\b"
+_OF_THE_SEA = r"\b(?:tuna|sardines?|mackerel|salmon|trout|prawns?|shrimps?|octopus)\b"
+_TINNED = re.compile(rf"{_FROM_A_TIN}.*{_OF_THE_SEA}|{_OF_THE_SEA}.*{_FROM_A_TIN}", re.IGNORECASE)
 _SHORT = {"k": "kg", "g": "g", "p": "lb", "l": "lb", "o": "oz"}
 _KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
 _SPOKEN = (

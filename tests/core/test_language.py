@@ -513,6 +513,23 @@ class WholeRecipes(unittest.TestCase):
         for text in ("1 kg pork belly with skin", "4 duck legs, fat trimmed", "2 kg beef brisket, fat cap on"):
             self.assertIsNotNone(cut_named(text, KITCHEN.cuts), text)
 
+    def test_steps_deeds_and_fruit_behind_a_dash(self) -> None:
+        """Numbered steps are headings; "Soy sauce: 3 tbsp" is none; nothing behind a comma is dropped."""
+        text = (
+            "STEP 1: marinade\nSoy sauce: 3 tbsp\n2 lemons – zest & juice\nLime: 1, juiced\nBrine 4h\n"
+            "STEP 2: meat\n600g beef rump, thinly sliced\nSTEP 3\nMarinate 1 hour."
+        )
+        brought = read_any(text, KITCHEN)
+        self.assertEqual((brought.draft.name, brought.draft.cut.kind), ("", "beef_strips"))
+        lines = [line.text for line in brought.draft.mix]
+        self.assertEqual(lines, ["Soy sauce: 3 tbsp", "zest of 2 lemons", "juice of 2 lemons", "Lime: 1, juiced"])
+        self.assertEqual(portion("Lime: 1, juiced").mass_kg, portion("juice of 1 lime").mass_kg)
+        with self.assertRaisesRegex(InputError, "says more than one thing"):
+            portion("1 bay leaf, thyme sprigs")
+        read = cut_named("1 (5-to-6-pound) bone-in leg of lamb", KITCHEN.cuts)
+        self.assertEqual(read and read.mass, "5.5 lb")
+        self.assertEqual(read_any("Grilled hens\nHens (1.5kg), stewed\n9 g salt", KITCHEN).draft.name, "Grilled hens")
+
     def test_pieces_are_counted_not_measured(self) -> None:
         """The 2 of 2.5 cm is no count of strips; a title with a number of guests is no cut."""
         read = cut_named("600 g chicken thigh fillets cut into 2.5 cm strips", KITCHEN.cuts)

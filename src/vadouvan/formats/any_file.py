@@ -13,7 +13,7 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.cut_figures import CutNamed, has_weight
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near, meat_among
 from vadouvan.core.parsing.headings import begins_a_row, heading_of, is_told_of_all, is_told_of_times, tells_a_part
-from vadouvan.core.parsing.pasted import in_lines, recipe_in
+from vadouvan.core.parsing.pasted import in_lines, recipe_in, without_step_number
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
@@ -71,7 +71,7 @@ def _is_batch(text: str) -> bool:
 
 def _list_of_ingredients(text: str, kitchen: Kitchen) -> Brought:
     """A list: its name, the line of its meat, the lines of its mix one ingredient each; the rest is told."""
-    name, rest = _name_and_rest(in_lines(text), kitchen)
+    name, rest = _name_and_rest("\n".join(map(without_step_number, in_lines(text).split("\n"))), kitchen)
     recipe = recipe_in(
         rest,
         lambda line: can_be_read(line, kitchen.pantry),
@@ -151,5 +151,5 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         return "", text
     follows = rest.startswith(("\n", "\r")) or leading_number(after) is not None or heading_of(after) is not None
     is_line = can_be_read(after, kitchen.pantry) or cut_named(after, kitchen.cuts) is not None
-    goes_on = follows or is_line or begins_a_row(after) or is_told_of_all(after)
+    goes_on = follows or is_line or has_weight(after) or begins_a_row(after) or is_told_of_all(after)
     return (said[:LONGEST_NAME], rest) if goes_on else ("", text)

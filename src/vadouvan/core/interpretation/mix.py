@@ -154,7 +154,7 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) ->
     said = read_line(line.text, field=path)
     grown = tuple(f"fresh {name}" for name in said.names) if said.unit in FRESH_UNITS else ()
     meant = pantry.qualified(said.qualified)
-    ingredient = meant or pantry.find(said.names, field=path, given=line.text)
+    ingredient = meant or _alone(said, pantry, path)
     if ingredient.group == "acid" and said.unit in (None, "each", "slice") and _IN_SLICES.search(line.text):
         wrong = f'"{line.text.strip()}" may be its juice, or slices that season little.'
         accepted = f'Write "juice of {said.number.value:g} {said.names[-1]}", or leave the slices out.'
@@ -177,6 +177,18 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) ->
         if known is None:
             raise
         return weigh(said, pantry.by_id[known], line_id=line.id, field=path)
+
+
+def _alone(said: SaidLine, pantry: Pantry, path: str) -> Ingredient:
+    """The ingredient of a line; raises InputError where another stands behind a comma: "1 bay leaf, thyme sprigs"."""
+    ingredient = pantry.find(said.names, field=path, given=said.text)
+    for part in filter(None, map(str.strip, said.preparation.split(","))):
+        other = pantry.qualified((part,))
+        if other is not None and other != ingredient and len(part.split()) > 1:
+            wrong = f'"{said.text.strip()}" says more than one thing.'
+            accepted = f'Write "{other.also_called[0]}" on a line of its own, with its amount.'
+            raise InputError(field=path, given=said.text, wrong=wrong, accepted=accepted)
+    return ingredient
 
 
 def _by_the_meat(line: LineInput, pantry: Pantry, meat_kg: float | None) -> Portion | None:

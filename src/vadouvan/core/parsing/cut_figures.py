@@ -16,7 +16,7 @@ from vadouvan.errors import InputError
 
 _NUMBER = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔])"
 WEIGHT = re.compile(
-    rf"(?P<low>{_NUMBER})(?:\s*(?:-\s*to|-|–|to)\s*(?P<high>{_NUMBER}))?\s*-?\s*"
+    rf"(?P<low>{_NUMBER})(?:\s*(?:-\s*to\s*-?|-|–|to)\s*(?P<high>{_NUMBER}))?\s*-?\s*"
     r"(?P<unit>kilograms?|kilos?|kgs?|grams?|gms?|grms?|gr|g|pounds?|lbs?|ounces?|oz)\b\.?"
     rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|apiece|a piece))?",
     re.IGNORECASE,
@@ -26,7 +26,7 @@ _UNIT = r"(?:kilograms?|kilos?|kgs?|grams?|gms?|grms?|gr|g|pounds?|lbs?|ounces?|
 _COUNTED_EACH = re.compile(
     r"(?<![\w.,/½¼¾⅓⅔-])(?<!\d )(?P<count>\d{1,3})\s+"
     r"(?:(?P<open>\()\s*(?:about|approx\w*\.?|around)?\s*|(?!\d+/|[½¼¾⅓⅔]))"
-    rf"(?={_NUMBER}(?:\s*(?:-|–|to)\s*{_NUMBER})?-?\s*-?\s*{_UNIT}\.?"
+    rf"(?={_NUMBER}(?:\s*(?:-\s*to\s*-?|-|–|to)\s*{_NUMBER})?-?\s*-?\s*{_UNIT}\.?"
     r"(?![^()]*\b(?:total|in all|altogether)\b)[^()]*\)?\s*[a-z])",
     re.IGNORECASE,
 )

@@ -59,6 +59,7 @@ _DEED = re.compile(
 )
 _ASIDE = re.compile(r"(?<=\w)\s*\((?!(?:to|for|optional)\b)[^()]*\)")  # "(save the juice for serving)"
 _WORDS_OF_A_DEED = 3
+_SO_LONG = re.compile(r"\d\s*(?:h|hrs?|hours?|mins?|minutes?|days?)\b", re.IGNORECASE)  # "Brine 4h"
 # "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.
 FOR_SO_MUCH = re.compile(
     r"^(?P<head>[^\d,:]{3,40}?) for (?P<meat>(?:an? |about )?\d[\d.,]*\s*(?:kg|g|lbs?|pounds?|oz)\b[^:]*):?$",
@@ -140,4 +141,5 @@ def heading_of(line: str) -> str | None:
 
 def is_deed(line: str) -> bool:
     """Whether a line says what to do, "Coat the salmon. Chill 12 hours.", and not what goes in."""
-    return _DEED.match(line) is not None and len(line.split()) >= _WORDS_OF_A_DEED
+    is_long = len(line.split()) >= _WORDS_OF_A_DEED or _SO_LONG.search(line) is not None
+    return _DEED.match(line) is not None and is_long

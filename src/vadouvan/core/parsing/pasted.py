@@ -35,6 +35,7 @@ _IN_A_ROW = re.compile(
 )
 _OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
 LEAST_IN_A_ROW = 3
+WORDS_OF_AN_AMOUNT = 2
 _DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
 _BY_SEMICOLON = re.compile(r"\s*;\s*")
 _TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
@@ -43,6 +44,7 @@ _ENOUGH_FOR = re.compile(
     r"^(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate) (?P<meat>.+?)\.?$",
     re.IGNORECASE,
 )
+_STEP = re.compile(r"^\s*(?:step|part)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
 _RULE = re.compile(r"^\s*([-=_*~])\1{2,}\s*$")  # drawn between parts; it says nothing
 _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
 # A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
@@ -229,6 +231,19 @@ def _unmarked(line: str) -> str:
     return line if bold is None or leading_number(bold["said"]) is not None else f"{bold['said'].strip(' :')}:"
 
 
+def without_step_number(line: str) -> str:
+    """A line without "Step 2:" before it; what is left of a few words is a heading.
+
+    >>> without_step_number("STEP 1: marinade"), without_step_number("Step 3"), without_step_number("2 tbsp soy")
+    ('marinade:', '', '2 tbsp soy')
+    """
+    found = _STEP.match(line)
+    if found is None:
+        return line
+    rest = found["rest"].strip()
+    return f"{rest}:" if rest and tells_a_part(f"{rest}:") else rest
+
+
 def _meat_told_first(lines: list[str]) -> Iterator[str]:
     """Lines, where a heading that holds its meat is a line of that meat, and the heading."""
     for line in lines:
@@ -246,7 +261,8 @@ def _rows_opened(lines: list[str]) -> Iterator[str]:
         head, colon, after = without_bullet(line).partition(":")
         is_listed = leading_number(after.strip()) is not None or _OF_FRUIT.match(after.strip()) is not None
         parts = _IN_A_ROW.split(after.strip()) if colon and is_listed else []
-        is_row = len(parts) > 1 or (len(parts) == 1 and bool(words_of(head) & (COMPANIONS - _INGREDIENTS_TOO)))
+        is_named = len(parts) == 1 and len(after.split()) > WORDS_OF_AN_AMOUNT  # not "Soy sauce: 3 tbsp"
+        is_row = len(parts) > 1 or (is_named and bool(words_of(head) & (COMPANIONS - _INGREDIENTS_TOO)))
         if is_row and tells_a_part(f"{head}:") and kind_of_part(head) != "none":
             yield from (f"{head}:", *parts)
             is_open = True

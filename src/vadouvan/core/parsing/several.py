@@ -24,7 +24,7 @@ _BOTH = re.compile(
     re.IGNORECASE,
 )
 _BOTH_AFTER = re.compile(
-    rf"^(?P<fruit>[^,(]+?)\s*[,(]\s*{_GRATED}(juice|zest) (?:and|&) {_GRATED}(zest|juice)\)?$", re.IGNORECASE
+    rf"^(?P<fruit>[^,(]+?)\s*(?:[,(]|\s[-–])\s*{_GRATED}(juice|zest) (?:and|&) {_GRATED}(zest|juice)\)?$", re.IGNORECASE
 )
 _ZESTED = re.compile(r"^(?P<fruit>[^,]+), (?:finely )?(?:zested and juiced|juiced and zested)$", re.IGNORECASE)
 _AMOUNT_LAST = re.compile(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*\s?[a-z]{1,12}\.?$", re.IGNORECASE)

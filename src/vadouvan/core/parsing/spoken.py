@@ -66,6 +66,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^(juice|zest) (?=(?:\d|an?|one|half|two)\b)", r"\1 of "),
         (r"^([a-z][a-z ]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(juice|zest) of (\d+|½|half|an?|one|two)\)?$", r"\2 of \3 \1"),
         (r"^(?:\w+ )?(juice|zest),? from ", r"\1 of "),
+        (r"^([a-z][a-z ]*?)\s*(?::|\s[-–])\s*(\d+|half|½),\s*(juiced|zested|juice|zest)$", r"\2 \1, \3"),
         (r"^([^,]+), (?:finely )?zested$", r"zest of \1"),
         (r"^([^,]+), juiced$", r"juice of \1"),
         (r"^(\d+)-(?=\d/\d)", r"\1 "),

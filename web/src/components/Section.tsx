@@ -47,7 +47,7 @@ export function Section({ piece, course, room, system = chosenSystem(), seen }: 
     <svg
       viewBox={`${-MARGIN} -16 ${width + MARGIN + 24} ${height + below + 66}`}
       width={width + MARGIN + 24}
-      className="max-w-full"
+      className="max-w-full overflow-visible"
       role="img"
       aria-label={words(piece)}
     >

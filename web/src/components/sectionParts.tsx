@@ -1,5 +1,6 @@
 import { isRound, type Drawn, type Face } from '../lib/outline'
-import { rulerMarks, type System } from '../lib/units'
+import { rulerMarks } from '../lib/ruler'
+import type { System } from '../lib/units'
 
 export interface Score {
   depth_mm: number

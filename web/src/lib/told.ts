@@ -30,7 +30,7 @@ function numberTold(value: number): string {
 }
 
 /** So many parts of a whole, as cooks write it: "1 1/8". */
-function inParts(count: number, parts: number): string {
+export function inParts(count: number, parts: number): string {
   const whole = Math.floor(count / parts)
   let [above, below] = [count % parts, parts]
   while (above > 0 && above % 2 === 0) [above, below] = [above / 2, below / 2]

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { rulerMarks } from './units'
+import { rulerMarks } from './ruler'
 
 describe('rulerMarks', () => {
   it('fit, in millimetres or in inches', () => {
@@ -18,5 +18,7 @@ describe('rulerMarks', () => {
     expect(rulerMarks(30, 'metric', 3).map((mark) => mark.label)).toEqual(['0', '10', '20', '30'])
     const inch = rulerMarks(60, 'customary', 6).find((mark) => mark.label === '1')
     expect(inch?.at).toBeCloseTo(25.4)
+    const eighths = rulerMarks(12, 'customary', 6).map((mark) => mark.label)
+    expect(eighths).toEqual(['0', '1/8', '1/4', '3/8'])
   })
 })

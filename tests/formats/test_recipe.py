@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import html
 import json
 import subprocess
 import tempfile
@@ -93,6 +94,11 @@ def _typescript(recipes: list[dict[str, Any]]) -> str:
     )
 
 
+def plain_of(line: str) -> str:
+    """A line of a page as it would be copied."""
+    return html.unescape(line.removeprefix("<p>").removesuffix("</p>"))
+
+
 class ReadIn(unittest.TestCase):
     """Recipes and lists to drafts."""
 
@@ -151,6 +157,22 @@ class ReadIn(unittest.TestCase):
         draft = read_recipe(recipe, KITCHEN).draft
         self.assertEqual([line.text for line in draft.mix], ["2 tsp salt", "40 g oil"])
         self.assertEqual([(one.title, one.text) for one in draft.companions], [("Glaze", "60 g honey")])
+
+    def test_one_from_elsewhere_is_read_as_a_list_is(self) -> None:
+        """What is for the pan and what is to serve is left out and told; marks of a page are none of its words."""
+        lines = [
+            "<p>600g boneless chicken thighs, cut into 3cm pieces</p>", "1&frasl;4 cup soy sauce",
+            "2 tbsp oil, for frying", "lemon wedges, to serve", "For the sauce:", "150g yogurt &amp; 1 tbsp tahini",
+        ]  # fmt: skip
+        recipe = {"@type": "Recipe", "name": "Soy &amp; lemon", "recipeIngredient": lines}
+        brought = read_any(json.dumps(recipe), KITCHEN)
+        pasted = read_any("Soy & lemon\n\n" + "\n".join(map(plain_of, lines)), KITCHEN)
+        self.assertEqual(brought.draft, pasted.draft)
+        self.assertEqual(brought.draft.cut.kind, "chicken_thigh")
+        self.assertEqual([line.text for line in brought.draft.mix], ["1⁄4 cup soy sauce"])
+        self.assertIn("Left out: 2 tbsp oil, for frying; lemon wedges, to serve.", brought.notes)
+        asked = read_any(json.dumps({**recipe, "recipeIngredient": ["4 chops", "12 g salt"]}), KITCHEN)
+        self.assertIn("lamb_chop", [one.kind for one in asked.cuts_meant])
 
     def test_from_elsewhere(self) -> None:
         """In a graph, in a list, in a page; yields and instructions as others write them."""

@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
+import html
 import json
 import re
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from html.parser import HTMLParser
 from typing import Any
 
@@ -25,21 +26,13 @@ from vadouvan.core.parsing.cut_name import meat_among
 from vadouvan.core.parsing.headings import kind_of_part
 from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.errors import FormatError
-from vadouvan.formats.brought import cut_input
+from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input
 from vadouvan.formats.card import BesideOnCard, Card
+from vadouvan.formats.ingredient_list import listed
 
 CONTEXT = "https://schema.org"
 CATEGORY = "Marinade"
-LONGEST_NAME = 200
 ACCEPTED = 'A recipe is a JSON object with "@type": "Recipe" and a list "recipeIngredient".'
-
-
-@dataclass(frozen=True)
-class RecipeInterpretation:
-    """A draft from a recipe, and in words what could not be taken over."""
-
-    draft: Draft
-    notes: tuple[str, ...]
 
 
 def write_recipe(batch: BatchSnapshot, card: Card, *, batch_path: str = "") -> str:
@@ -70,36 +63,47 @@ def write_recipe(batch: BatchSnapshot, card: Card, *, batch_path: str = "") -> s
     return json.dumps(recipe, indent=2, ensure_ascii=False) + "\n"
 
 
-def read_recipe(text: str, kitchen: Kitchen) -> RecipeInterpretation:
-    """The draft in a recipe: JSON-LD, alone or inside a web page; raises FormatError."""
+def read_recipe(text: str, kitchen: Kitchen) -> Brought:
+    """The draft in a recipe: JSON-LD, alone or inside a web page; raises FormatError.
+
+    One of ours comes back line by line; one from elsewhere is read as a list of ingredients is.
+    """
     recipe = next((found for raw in _documents(text) for found in _recipes(raw)), None)
     if recipe is None:
         raise _refused("There is no recipe in it.")
     lines = _texts(recipe.get("recipeIngredient", recipe.get("ingredients")))
     if not lines:
         raise _refused("The recipe lists no ingredients.")
+    name = _one_text(recipe.get("name"))
+    is_ours = recipe.get("recipeCategory") == CATEGORY
+    brought = _ours(name, lines, kitchen) if is_ours else listed(name, "\n".join(lines), kitchen)
+    draft = replace(brought.draft, occasion=OccasionInput(servings=_servings(recipe.get("recipeYield"))))
+    has_more = not is_ours and bool(_texts(recipe.get("recipeInstructions")))
+    notes = ("Its instructions were not taken over: times are worked out here, by the cut.",) if has_more else ()
+    return replace(brought, draft=draft, notes=(*brought.notes, *notes))
+
+
+def _ours(name: str, lines: list[str], kitchen: Kitchen) -> Brought:
+    """A recipe that was written here: every line as it was."""
     lines, beside = _beside(lines)
     place, meat = meat_among(lines, kitchen.cuts)
     mix = [
         single for number, line in enumerate(lines) if number != place for single in single_lines(line, kitchen.pantry)
     ]
-    notes = [] if meat else ["No line names a cut with its weight: say it under Cut."]
-    if _texts(recipe.get("recipeInstructions")) and recipe.get("recipeCategory") != CATEGORY:
-        notes.append("Its instructions were not taken over: times are worked out here, by the cut.")
+    notes = [] if meat else [NO_MEAT]
     if len(mix) > MOST_LINES:
         notes.append(f"It lists {len(mix)} ingredients; {MOST_LINES} are the most of one mix: the first are taken.")
         mix = mix[:MOST_LINES]
     draft = Draft(
-        name=_one_text(recipe.get("name"))[:LONGEST_NAME],
+        name=name[:LONGEST_NAME],
         cut=cut_input(meat),
         mix=tuple(LineInput(str(number), line[:LONGEST_KEPT]) for number, line in enumerate(mix, start=1)),
-        occasion=OccasionInput(servings=_servings(recipe.get("recipeYield"))),
         companions=tuple(beside[:MOST_COMPANIONS]),
     )
     notes += [
         f'Not taken, under "{one.title}": {"; ".join(one.text.splitlines())}.' for one in beside[MOST_COMPANIONS:]
     ]
-    return RecipeInterpretation(draft, tuple(notes))
+    return Brought(draft, tuple(notes))
 
 
 def _written(one: BesideOnCard) -> Iterator[str]:
@@ -201,10 +205,14 @@ def _recipes(raw: Any, depth: int = 0) -> Iterator[dict[str, Any]]:
             yield from _recipes(raw.get(name), depth + 1)
 
 
+_TAG = re.compile(r"</?[a-z][a-z0-9]{0,9}(?:\s[^<>]{0,200})?/?>", re.IGNORECASE)
+
+
 def _texts(raw: Any) -> list[str]:
     """Texts of a value that may be one, a list, or objects with a name or text."""
     if isinstance(raw, str):
-        return [" ".join(line.split()) for line in raw.splitlines() if line.strip()]
+        plain = html.unescape(_TAG.sub(" ", raw)) if "<" in raw or "&" in raw else raw
+        return [" ".join(line.split()) for line in plain.splitlines() if line.strip()]
     if isinstance(raw, dict):
         return _texts(raw.get("text", raw.get("name", raw.get("@value"))))
     if isinstance(raw, list):

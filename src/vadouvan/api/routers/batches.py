@@ -17,8 +17,8 @@ from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.judgement.judge import unjudged
 from vadouvan.errors import NotKept
 from vadouvan.formats import batch_file
-from vadouvan.formats.any_file import Brought, read_any
-from vadouvan.formats.brought import cut_input
+from vadouvan.formats.any_file import read_any
+from vadouvan.formats.brought import Brought, cut_input
 from vadouvan.formats.card import card_told_anew, markdown_of
 from vadouvan.formats.course_out import CourseOut, course_out
 from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out

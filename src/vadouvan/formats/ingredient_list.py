@@ -1,0 +1,75 @@
+"""A list of ingredients, as it was pasted or as a recipe from elsewhere holds it, to a draft."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES, CompanionInput, Draft, LineInput
+from vadouvan.core.interpretation.mix import can_be_read, single_lines
+from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.parsing.cut_figures import CutNamed
+from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near, meat_among
+from vadouvan.core.parsing.pasted import recipe_in, without_step_number
+from vadouvan.errors import FormatError
+from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input
+
+ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredient a line."
+
+
+def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
+    """A list: the line of its meat, the lines of its mix one ingredient each; the rest is told. Raises FormatError."""
+    recipe = recipe_in(
+        "\n".join(map(without_step_number, text.split("\n"))),
+        lambda line: can_be_read(line, kitchen.pantry),
+        lambda line: cut_named(line, kitchen.cuts) is not None,
+    )
+    if not recipe.lines:
+        raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)
+    place, meat = meat_among(recipe.lines, kitchen.cuts)
+    others = [
+        line
+        for number, line in enumerate(recipe.lines)
+        if place not in (None, number)
+        and cut_named(line, kitchen.cuts) is not None
+        and not can_be_read(line, kitchen.pantry)
+    ]
+    mix = [
+        single[:LONGEST_KEPT]
+        for number, line in enumerate(recipe.lines)
+        if number != place and line not in others
+        for single in single_lines(line, kitchen.pantry)
+    ]
+    asked = None if meat else which_meat((*recipe.lines, *recipe.left_out), kitchen)
+    if asked is not None:
+        mix = [line for line in mix if line != asked[0]]
+    notes = [] if meat else [f"Which cut is “{asked[0]}”?" if asked else NO_MEAT]
+    notes += [f"Another cut, for a batch of its own: {'; '.join(others)}."] if others else []
+    beside = tuple(
+        CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])
+        for number, part in enumerate(recipe.companions[:MOST_COMPANIONS], start=1)
+    )
+    notes += [f'Beside the mix, under Plate, as "{one.title}": {"; ".join(one.text.splitlines())}.' for one in beside]
+    notes += [
+        f'Not taken, under "{part.title}": {"; ".join(part.lines)}.' for part in recipe.companions[MOST_COMPANIONS:]
+    ]
+    left_out = "; ".join(line.rstrip(". ") for line in recipe.left_out)
+    notes += [f"Left out: {left_out}."] if left_out else []
+    if len(mix) > MOST_LINES:
+        left = "; ".join(mix[MOST_LINES:])[:LONGEST_KEPT]
+        notes.append(f"Left out, since {MOST_LINES} lines are the most of one mix: {left}.")
+        mix = mix[:MOST_LINES]
+    draft = Draft(
+        name=name[:LONGEST_NAME],
+        cut=cut_input(meat),
+        mix=tuple(LineInput(str(number), line) for number, line in enumerate(mix, start=1)),
+        companions=beside,
+    )
+    line, meant = asked or ("", ())
+    return Brought(draft, tuple(notes), meat_line=line, cuts_meant=meant)
+
+
+def which_meat(lines: Sequence[str], kitchen: Kitchen) -> tuple[str, tuple[CutNamed, ...]] | None:
+    """The first line that may be one of a few cuts, and which; or else, that names a cut beside unknown words."""
+    unread = [line for line in lines if not can_be_read(line, kitchen.pantry)]
+    found = ((line, cuts(line, kitchen.cuts)) for cuts in (cuts_meant, cuts_near) for line in unread)
+    return next(((line, meant) for line, meant in found if meant), None)

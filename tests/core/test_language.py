@@ -510,6 +510,17 @@ class WholeRecipes(unittest.TestCase):
         """Fat, skin, roe and tins; with its skin, or with its fat trimmed, it stays what it is."""
         for text in ("200 g duck fat", "200 g chicken skin", "200 g salmon roe", "2 tins sardines", "500 g goose fat"):
             self.assertIsNone(cut_named(text, KITCHEN.cuts), text)
+        for text, kind in (
+            ("500g chicken strips", "chicken_tender"),
+            ("500 g turkey strips", None),
+            ("500 g beef steak, cut into strips", None),
+            ("rib-eye on the bone, 800 g", "beef_ribeye"),
+            ("750 g pork tenderloin, silver skin removed", "pork_tenderloin"),
+            ("1 whole salmon fillet (about 1 kg)", "salmon_side"),
+            ("4 salmon fillets, 600 g", "salmon_fillet"),
+        ):
+            read = cut_named(text, KITCHEN.cuts)
+            self.assertEqual(read and read.kind, kind, text)
         for text in ("1 kg pork belly with skin", "4 duck legs, fat trimmed", "2 kg beef brisket, fat cap on"):
             self.assertIsNotNone(cut_named(text, KITCHEN.cuts), text)
 

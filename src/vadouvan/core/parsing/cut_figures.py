@@ -76,6 +76,7 @@ _BONE = (
     (r"\b(?:in (?:their|the|its) shells?|shells? on|shell-on|unpeeled)\b", " shell "), (r"\bshelled\b", " peeled "),
     (r"\bcross[- ]cut\b", " crosscut "), (r"\bstir[- ]fr(?:y|ied)\b", " stir fry "),
     (r"\bextra[- ]firm\b", " extra firm "),
+    (r"\bsilver[- ]?skin(?: removed| off| on)?\b", " "),
     (r"\bskin(?:less|ned|[- ]on|[- ]off| scored| removed)?\b", " "), (r"\bwithout\b", " "),
     (r"\broe (?:on|off)\b|\b(?:no|without) roe\b", " "),
     (r"\b(prawns?|shrimps?)\b(.*?)\bheads?[- ]on\b", r" \1 shell \2"), (r"\btri-tip\b", " tri tip "),

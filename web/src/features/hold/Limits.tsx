@@ -1,6 +1,7 @@
 import type { Batch, Course } from '../../api/client'
 import { Working } from '../../components/Working'
 import { Concerns } from './Concerns'
+import { unbroken } from '../../lib/unbroken'
 
 interface LimitsProps {
   batch: Batch
@@ -42,9 +43,9 @@ export function Limits({ batch, course, at }: LimitsProps) {
                 </span>
               </dt>
               <dd className="leading-snug">
-                {edge.says}
+                {unbroken(edge.says)}
                 {figure?.band_shown && (
-                  <span className="text-quiet"> (somewhere in {figure.band_shown})</span>
+                  <span className="text-quiet"> (somewhere in {unbroken(figure.band_shown)})</span>
                 )}
               </dd>
             </div>

@@ -15,26 +15,24 @@ from vadouvan.core.parsing.cut_words import tokens_of
 from vadouvan.errors import InputError
 
 _NUMBER = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔])"
+_TO = r"\s*(?:-\s*to\s*-?|-|–|to)\s*"
+_UNITS = r"(?:kilograms?|kilos?|kgs?|grams?|gms?|grms?|gr|g|pounds?|lbs?|ounces?|oz)\b"
 WEIGHT = re.compile(
-    rf"(?P<low>{_NUMBER})(?:\s*(?:-\s*to\s*-?|-|–|to)\s*(?P<high>{_NUMBER}))?\s*-?\s*"
-    r"(?P<unit>kilograms?|kilos?|kgs?|grams?|gms?|grms?|gr|g|pounds?|lbs?|ounces?|oz)\b\.?"
+    rf"(?P<low>{_NUMBER})(?:{_TO}(?P<high>{_NUMBER}))?\s*-?\s*(?P<unit>{_UNITS})\.?"
     rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|apiece|a piece))?",
     re.IGNORECASE,
 )
 # "4 6-oz fillets", "2 (1-pound) loins", "two 1 1/2-pound racks": so many of so much each.
-_UNIT = r"(?:kilograms?|kilos?|kgs?|grams?|gms?|grms?|gr|g|pounds?|lbs?|ounces?|oz)\b"
 _COUNTED_EACH = re.compile(
     r"(?<![\w.,/½¼¾⅓⅔-])(?<!\d )(?P<count>\d{1,3})\s+"
     r"(?:(?P<open>\()\s*(?:about|approx\w*\.?|around)?\s*|(?!\d+/|[½¼¾⅓⅔]))"
-    rf"(?={_NUMBER}(?:\s*(?:-\s*to\s*-?|-|–|to)\s*{_NUMBER})?-?\s*-?\s*{_UNIT}\.?"
+    rf"(?={_NUMBER}(?:{_TO}{_NUMBER})?-?\s*-?\s*{_UNITS}\.?"
     r"(?![^()]*\b(?:total|in all|altogether)\b)[^()]*\)?\s*[a-z])",
     re.IGNORECASE,
 )
-_TIMES = re.compile(r"(?<![\w.,/])(\d{1,3})\s*[x×]\s*(?=\d[\d.,]*\s*(?:kg|g|gm|lb|oz|pound|ounce)s?\b)", re.IGNORECASE)
+_TIMES = re.compile(rf"(?<![\w.,/])(\d{{1,3}})\s*[x×]\s*(?=\d[\d.,]*\s*{_UNITS})", re.IGNORECASE)
 _IN_OTHER_UNITS = re.compile(
-    r"(?<=[a-z])\s*/\s*\d[\d.,/ ½¼¾⅓⅔]*\s*(?:kg|g|gms?|lbs?|oz|pounds?|ounces?)\b\.?"
-    r"(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?",
-    re.IGNORECASE,
+    rf"(?<=[a-z])\s*/\s*\d[\d.,/ ½¼¾⅓⅔]*\s*{_UNITS}\.?(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?", re.IGNORECASE
 )
 _SIZE = re.compile(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
 _INTO_SO_MANY = re.compile(
@@ -47,7 +45,7 @@ _NO_SKIN = re.compile(r"\b(?:skin|rind)(?:less|ned|[- ]off| (?:\w+ )?removed)\b|
 _HAS_SKIN = re.compile(r"\bskin[- ]on\b|\bwith (?:the )?skin\b", re.IGNORECASE)
 _NO_MEMBRANE = re.compile(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?membrane\b", re.IGNORECASE)
 _COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w/%]|[.,]\d)")
-_TOLD_AGAIN = re.compile(rf"\(\s*(?:about|approx\.?|ca\.?|around|~)?\s*{_NUMBER}\s*{_UNIT}\.?\s*\)", re.IGNORECASE)
+_TOLD_AGAIN = re.compile(rf"\(\s*(?:about|approx\.?|ca\.?|around|~)?\s*{_NUMBER}\s*{_UNITS}\.?\s*\)", re.IGNORECASE)
 _SERVES = re.compile(r"\(?\b(?:serves|feeds|for)\s+\d+(?:\s*(?:-|–|to)\s*\d+)?(?:\s+people)?\s*(?:\)|$)", re.IGNORECASE)
 _ONE = re.compile(  # "a duck", but not "a kilo of wings"
     r"^(?:an? (?!(?:kilo(?:gram)?s?|kg|pounds?|lbs?|half|quarter|dozen|few|couple)\b)|(?:whole|rack|side)\b)",

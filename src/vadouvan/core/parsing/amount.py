@@ -115,6 +115,7 @@ _TURNED = re.compile(
 _STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
 )
+_IN_BRACKETS = re.compile(r"\(((?:[^()]|\([^()]*\))*)\)")  # one within another is part of it
 _MORE = re.compile(r"^\s*(?:plus|and|\+|with)\s+(?!.*\bfor\b)", re.IGNORECASE)  # "(plus 1 cup ice)"
 _DRAINED = re.compile(r"\b(?:hung|strained|drained)\b", re.IGNORECASE)
 _STRENGTH = re.compile(r"\bper (?:l|lit(?:re|er)s?|quarts?|gallons?|pints?|cups?)\b|\d\s*% brine\b", re.IGNORECASE)
@@ -179,8 +180,8 @@ def read_line(text: str, *, field: str) -> SaidLine:
     _refuse_what_is_no_amount(text, field)
     plain = tidied(text)
     body, _, preparation = _at_comma(plainly_said(amount_first(plain.text))[0])
-    beside = " ".join(re.findall(r"\((.*?)\)", body))
-    body = re.sub(r"\(.*?\)", " ", body).strip()
+    beside = " ".join(_IN_BRACKETS.findall(body))
+    body = _IN_BRACKETS.sub(" ", body).strip()
     parts = _juice_or_zest(body) or _plain(body)
     by_weight = _weighed_beside(preparation, parts)
     said_after = () if by_weight != parts else tuple(preparation.split(","))

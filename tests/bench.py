@@ -13,6 +13,7 @@ from scipy.integrate import solve_ivp
 from scipy.optimize import minimize
 
 from tests.bench_logbook import print_logbook
+from tests.bench_reading import print_reading
 from tests.bench_service import print_service
 from tests.drafts import judged, of_kind
 from tests.kitchens import best_by_trying, evening_dish, random_kitchen, tight_kitchens
@@ -170,6 +171,8 @@ def main() -> None:
     print_salt()
     print_acid()
     print_judgement()
+    print_reading()
+    print_reading()
     print_service()
     print_solver()
     if math.isnan(worst_error(*history(NODES))):

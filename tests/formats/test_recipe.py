@@ -171,6 +171,9 @@ class ReadIn(unittest.TestCase):
         self.assertEqual(brought.draft.cut.kind, "chicken_thigh")
         self.assertEqual([line.text for line in brought.draft.mix], ["1⁄4 cup soy sauce"])
         self.assertIn("Left out: 2 tbsp oil, for frying; lemon wedges, to serve.", brought.notes)
+        marked = Draft("A &amp; B", CutInput("chicken_leg", "1 kg"), (LineInput("1", "5 g salt, <i>fine</i>"),))
+        back = read_recipe(ours(BatchSnapshot("a", marked, NOW)), KITCHEN).draft
+        self.assertEqual((back.name, back.mix), (marked.name, marked.mix))  # one of ours, as it was typed
         asked = read_any(json.dumps({**recipe, "recipeIngredient": ["4 chops", "12 g salt"]}), KITCHEN)
         self.assertIn("lamb_chop", [one.kind for one in asked.cuts_meant])
 

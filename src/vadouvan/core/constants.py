@@ -317,7 +317,6 @@ DRY_MIN = Constant(5.0, 2.0, 15.0, "min", "common_practice", "practice")
 LEAST_COOK_MIN = Constant(5.0, 3.0, 15.0, "min", "common_practice", "practice")  # anything at all on the heat
 COAT_MIN = Constant(10.0, 5.0, 20.0, "min", "common_practice", "practice")  # flour, egg and crumbs
 SAUCE_MIN = Constant(10.0, 5.0, 20.0, "min", "common_practice", "practice")
-SLOW_SAUCE_MIN = Constant(60.0, 40.0, 120.0, "min", "common_practice", "practice")  # longer than that is begun before
 SMALL_MIN = Constant(2.0, 1.0, 5.0, "min", "common_practice", "practice")
 BOIL_UP_MIN = Constant(3.0, 2.0, 6.0, "min", "common_practice", "practice")  # until it boils at all
 ROUND_MIN = Constant(2.0, 1.0, 4.0, "min", "common_practice", "practice")  # of a glaze

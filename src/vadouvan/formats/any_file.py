@@ -9,7 +9,14 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.cut_figures import has_weight
 from vadouvan.core.parsing.cut_name import cut_named
-from vadouvan.core.parsing.headings import begins_a_row, heading_of, is_told_of_all, is_told_of_times, tells_a_part
+from vadouvan.core.parsing.headings import (
+    begins_a_row,
+    heading_of,
+    is_deed,
+    is_told_of_all,
+    is_told_of_times,
+    tells_a_part,
+)
 from vadouvan.core.parsing.pasted import in_lines, without_step_number
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
@@ -30,7 +37,7 @@ def read_any(text: str, kitchen: Kitchen) -> Brought:
         _refuse_broken(plain)
     if plain.startswith(("{", "[")) or (plain.startswith("<") and "ld+json" in plain):
         return read_recipe(plain, kitchen)
-    name, rest = _name_and_rest("\n".join(map(without_step_number, in_lines(plain).split("\n"))), kitchen)
+    name, rest = _name_and_rest(in_lines(plain), kitchen)
     return listed(name, rest, kitchen)
 
 
@@ -59,7 +66,9 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     first, _, rest = text.partition("\n")
     said = without_bullet(first.strip().lstrip("# "))
     after = without_bullet(rest.strip().partition("\n")[0])
-    in_use = leading_number(said) is not None or first.rstrip().endswith(":") or tells_a_part(first)
+    in_use = (
+        leading_number(said) is not None or first.rstrip().endswith(":") or tells_a_part(without_step_number(first))
+    )
     ingredient = can_be_read(said, kitchen.pantry) or said.lower() in kitchen.pantry.by_name
     if (
         in_use
@@ -73,5 +82,5 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         return "", text
     follows = rest.startswith(("\n", "\r")) or leading_number(after) is not None or heading_of(after) is not None
     is_line = can_be_read(after, kitchen.pantry) or cut_named(after, kitchen.cuts) is not None
-    goes_on = follows or is_line or has_weight(after) or begins_a_row(after) or is_told_of_all(after)
+    goes_on = follows or is_line or has_weight(after) or begins_a_row(after) or is_told_of_all(after) or is_deed(after)
     return (said[:LONGEST_NAME], rest) if goes_on else ("", text)

@@ -9,7 +9,7 @@ from vadouvan.core.interpretation.mix import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_figures import CutNamed
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near, meat_among
-from vadouvan.core.parsing.pasted import recipe_in, without_step_number
+from vadouvan.core.parsing.pasted import recipe_in
 from vadouvan.errors import FormatError
 from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input
 
@@ -19,7 +19,7 @@ ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredi
 def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
     """A list: the line of its meat, the lines of its mix one ingredient each; the rest is told. Raises FormatError."""
     recipe = recipe_in(
-        "\n".join(map(without_step_number, text.split("\n"))),
+        text,
         lambda line: can_be_read(line, kitchen.pantry),
         lambda line: cut_named(line, kitchen.cuts) is not None,
     )

@@ -76,11 +76,17 @@ def read_recipe(text: str, kitchen: Kitchen) -> Brought:
         raise _refused("The recipe lists no ingredients.")
     name = _one_text(recipe.get("name"))
     is_ours = recipe.get("recipeCategory") == CATEGORY
-    brought = _ours(name, lines, kitchen) if is_ours else listed(name, "\n".join(lines), kitchen)
+    brought = _ours(name, lines, kitchen) if is_ours else listed(_unmarked(name), _unmarked("\n".join(lines)), kitchen)
     draft = replace(brought.draft, occasion=OccasionInput(servings=_servings(recipe.get("recipeYield"))))
     has_more = not is_ours and bool(_texts(recipe.get("recipeInstructions")))
     notes = ("Its instructions were not taken over: times are worked out here, by the cut.",) if has_more else ()
     return replace(brought, draft=draft, notes=(*brought.notes, *notes))
+
+
+def _unmarked(text: str) -> str:
+    """A text without the marks of the page that it stood in."""
+    plain = html.unescape(_TAG.sub(" ", text))
+    return "\n".join(" ".join(line.split()) for line in plain.splitlines())
 
 
 def _ours(name: str, lines: list[str], kitchen: Kitchen) -> Brought:
@@ -211,8 +217,7 @@ _TAG = re.compile(r"</?[a-z][a-z0-9]{0,9}(?:\s[^<>]{0,200})?/?>", re.IGNORECASE)
 def _texts(raw: Any) -> list[str]:
     """Texts of a value that may be one, a list, or objects with a name or text."""
     if isinstance(raw, str):
-        plain = html.unescape(_TAG.sub(" ", raw)) if "<" in raw or "&" in raw else raw
-        return [" ".join(line.split()) for line in plain.splitlines() if line.strip()]
+        return [" ".join(line.split()) for line in raw.splitlines() if line.strip()]
     if isinstance(raw, dict):
         return _texts(raw.get("text", raw.get("name", raw.get("@value"))))
     if isinstance(raw, list):

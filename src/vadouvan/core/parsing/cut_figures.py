@@ -11,6 +11,7 @@ from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.shape import Bone
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.quantity import MASS, quantity
+from vadouvan.core.measures.units import MASS_KG
 from vadouvan.core.parsing.cut_words import tokens_of
 from vadouvan.errors import InputError
 
@@ -60,7 +61,6 @@ _FROM_A_TIN = r"\b(?:tins?|cans?|tinned|canned|jars?)\b"
 _OF_THE_SEA = r"\b(?:tuna|sardines?|mackerel|salmon|trout|prawns?|shrimps?|octopus)\b"
 _TINNED = re.compile(rf"{_FROM_A_TIN}.*{_OF_THE_SEA}|{_OF_THE_SEA}.*{_FROM_A_TIN}", re.IGNORECASE)
 _SHORT = {"k": "kg", "g": "g", "p": "lb", "l": "lb", "o": "oz"}
-_KG = {"k": 1.0, "g": 1e-3, "p": 0.45359237, "l": 0.45359237, "o": 0.0283495}
 _SPOKEN = (
     (r"\btwo and a half\b", "2.5"), (r"\bone and a half\b", "1.5"),
     (r"\bhalf an?(?=\s+(?:kilo|kg|pound|lb|dozen)s?\b)", "0.5"),
@@ -279,15 +279,18 @@ def weight_in(text: str) -> tuple[Weight | None, str]:
     found = WEIGHT.search(text)
     if found is None:
         return None, text
-    factor = _KG[found["unit"][0].lower()] * 1000
+    unit = _SHORT[found["unit"][0].lower()]
+    factor = MASS_KG[unit] * 1000
     low = leading_number(found["low"].replace(",", "."))
     high = leading_number(found["high"].replace(",", ".")) if found["high"] else low
     more = leading_number(found["more"]) if found["more"] else None
     if low is None or high is None:
         return None, text
-    grams = (low.number.value + high.number.value) / 2 * factor + (more.number.value * 28.3495 if more else 0.0)
+    grams = (low.number.value + high.number.value) / 2 * factor + (
+        more.number.value * MASS_KG["oz"] * 1000 if more else 0.0
+    )
     typed = found.group().strip()
     plain = found["high"] is None and found["each"] is None and typed[0].isdigit() and is_readable(typed)
-    amount, unit = (grams, "g") if more else (grams / factor, _SHORT[found["unit"][0].lower()])
+    amount, unit = (grams, "g") if more else (grams / factor, unit)
     weight = Weight(round(grams, 1), amount, unit, typed if plain else "", bool(found["each"]))
     return weight, text.replace(found.group(), " ", 1)

@@ -33,7 +33,7 @@ _STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|
 _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
     r"|^(?:directions|instructions|method|steps|notes?|preparation|equipment)\s*:"
-    r"|^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|yields?|prep|bake|leave|chill|turn)\b|^\("
+    r"|^(?:serves?|makes|yields?|prep)\b|^\("
     r"|(?:,\s*|\()for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"
     r"|(?:,\s*|\()(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste|basting"
@@ -51,10 +51,10 @@ _ORDER = re.compile(
     re.IGNORECASE,
 )
 _DEED = re.compile(
-    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|blend|blitz|boil|bring|brine|brush|chill|coat|combine|cook"
-    r"|cover|cut|drain|drizzle|flip|fry|garnish|grill|leave|let|marinate|massage|mix|pat|place|pour|preheat|put|refrigerate"
-    r"|remove|rest|rinse|roast|rub|score|sear|season|serve|set|simmer|slice|smoke|barbecue|broil|soak|steep|prick|truss|tie|flatten|discard|reserve|lift|hold|spread|sprinkle|stir|strain|thread|toss|turn"
-    r"|whisk|wipe|wrap)\b",
+    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|bake|barbecue|blend|blitz|boil|bring|brine|broil|brush|chill"
+    r"|coat|combine|cook|cover|cut|discard|drain|drizzle|flatten|flip|fry|garnish|grill|hold|leave|let|lift|marinate"
+    r"|massage|mix|pat|place|pour|preheat|prick|put|refrigerate|remove|reserve|rest|rinse|roast|rub|score|sear|season"
+    r"|serve|set|simmer|slice|smoke|soak|spread|sprinkle|steep|stir|strain|thread|tie|toss|truss|turn|whisk|wipe|wrap)\b",
     re.IGNORECASE,
 )
 _ASIDE = re.compile(r"(?<=\w)\s*\((?!(?:to|for|optional)\b)[^()]*\)")  # "(save the juice for serving)"

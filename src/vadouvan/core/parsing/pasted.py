@@ -120,7 +120,9 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
 
     Where all of it stands under a heading that is usually beside a mix, that is the mix.
     """
-    blocks = _blocks("\n".join(_enough_for(line, is_meat) for line in text.splitlines()[:MOST_LOOKED_AT]))
+    blocks = _blocks(
+        "\n".join(_enough_for(without_step_number(line), is_meat) for line in text.splitlines()[:MOST_LOOKED_AT])
+    )
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
     own, after_the_bath = _bath_first(own)

@@ -87,6 +87,15 @@ class AtTheCounter(BrowserCase):
         self.bench("unplug_scale")
         expect(honey.get_by_role("status")).to_contain_text("does not answer. Type the figure")
         expect(honey.get_by_role("button", name="It is in")).to_be_disabled()
+        told = self.line(batch, "honey")
+        for grams, says in (
+            (told["enough_from_g"] - 2, "to go"),
+            (told["enough_from_g"] + 0.2, "to go: enough"),
+            (told["enough_to_g"] - 0.2, "over: enough"),
+            (told["enough_to_g"] + 2, "too much"),
+        ):
+            honey.get_by_label("Grams of honey").fill(f"{grams:.1f}")
+            expect(honey.get_by_text(re.compile(rf"^g {says}$"))).to_be_visible()
         honey.get_by_label("Grams of honey").fill("40")
         honey.get_by_role("button", name="It is in").click()
         self.bench("plug_scale")

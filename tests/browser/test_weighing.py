@@ -60,6 +60,17 @@ class AtTheCounter(BrowserCase):
             re.compile(rf"^(?:{numbers}) g on the scale"), timeout=10_000
         )
 
+    def tells_at_both_marks(self, honey: Locator, told: Any) -> None:
+        """Around what is enough, and around what is too much, the words under the figure change."""
+        for grams, says in (
+            (told["enough_from_g"] - 2, "to go"),
+            (told["enough_from_g"] + 0.2, "to go: enough"),
+            (told["enough_to_g"] - 0.2, "over: enough"),
+            (told["enough_to_g"] + 2, "too much"),
+        ):
+            honey.get_by_label("Grams of honey").fill(f"{grams:.1f}")
+            expect(honey.get_by_text(re.compile(rf"^g {says}$"))).to_be_visible()
+
     def test_from_the_first_gram_to_the_sauce(self) -> None:
         """One overshoot, one skipped, one disconnect; tasted, set aside, in, turned, out, by the probe, boiled."""
         batch = self.make_batch()
@@ -87,15 +98,7 @@ class AtTheCounter(BrowserCase):
         self.bench("unplug_scale")
         expect(honey.get_by_role("status")).to_contain_text("does not answer. Type the figure")
         expect(honey.get_by_role("button", name="It is in")).to_be_disabled()
-        told = self.line(batch, "honey")
-        for grams, says in (
-            (told["enough_from_g"] - 2, "to go"),
-            (told["enough_from_g"] + 0.2, "to go: enough"),
-            (told["enough_to_g"] - 0.2, "over: enough"),
-            (told["enough_to_g"] + 2, "too much"),
-        ):
-            honey.get_by_label("Grams of honey").fill(f"{grams:.1f}")
-            expect(honey.get_by_text(re.compile(rf"^g {says}$"))).to_be_visible()
+        self.tells_at_both_marks(honey, self.line(batch, "honey"))
         honey.get_by_label("Grams of honey").fill("40")
         honey.get_by_role("button", name="It is in").click()
         self.bench("plug_scale")

@@ -489,8 +489,8 @@ class WholeRecipes(unittest.TestCase):
         self.assertEqual((brined.draft.name, brined.draft.cut.kind), ("Brined wings", "chicken_wing"))
         self.assertEqual([one.text for one in brined.draft.companions], ["1 tsp paprika\n1 tsp cumin"])
         self.assertEqual(read_any("Roast goose\n\n1 kg duck legs\n9 g salt", KITCHEN).draft.name, "Roast goose")
-        lines = "Roasting chicken, whole, 1.6 kg\nBake it at 200 C for an hour.\n9 g salt"
-        roast = read_any(f"Sunday\n\n{lines}", KITCHEN)
+        roasting = "Roasting chicken, whole, 1.6 kg\nBake it at 200 C for an hour.\n9 g salt"
+        roast = read_any(f"Sunday\n\n{roasting}", KITCHEN)
         self.assertEqual((roast.draft.cut.kind, len(roast.draft.mix)), ("chicken_whole", 1))
         self.assertIn("Left out: Bake it at 200 C for an hour.", roast.notes)
         self.assertEqual(read_any("Roast beef joint, sirloin, 1.5 kg\n9 g salt", KITCHEN).draft.cut.mass, "1.5 kg")

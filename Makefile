@@ -27,7 +27,8 @@ run: setup web/dist/index.html
 	@$(BIN)/python -m vadouvan.cli serve
 
 ## Everything: types, linters, import rules, builds, unit and browser tests
-test: setup-test web/dist/index.html
+test:
+	@$(MAKE) --no-print-directory -j2 setup-test web/dist/index.html
 	$(BIN)/python -m tests.everything
 
 ## The quick part of `make test`, without the browser
@@ -81,11 +82,11 @@ setup-test: .venv/.dev
 	@touch $@
 
 .venv/.run: .venv/.tools requirements/run.txt
-	@test -e .venv/.dev || $(UV) pip install --quiet --require-hashes --compile-bytecode --python $(BIN)/python -r requirements/run.txt
+	@test -e .venv/.dev || $(UV) pip install --quiet --require-hashes --python $(BIN)/python -r requirements/run.txt
 	@touch $@
 
 .venv/.dev: .venv/.tools requirements/dev.txt
-	$(UV) pip install --quiet --require-hashes --compile-bytecode --python $(BIN)/python -r requirements/dev.txt
+	$(UV) pip install --quiet --require-hashes --python $(BIN)/python -r requirements/dev.txt
 	@touch $@ .venv/.run
 
 web/node_modules/.stamp: web/package.json web/package-lock.json

@@ -10,4 +10,12 @@ from hypothesis import settings
 
 settings.register_profile("gate", derandomize=True, database=None, deadline=None)
 settings.register_profile("fuzz", max_examples=1000, deadline=None, print_blob=True)
-settings.load_profile(os.environ.get("VADOUVAN_EXAMPLES", "gate"))
+PROFILE = os.environ.get("VADOUVAN_EXAMPLES", "gate")
+settings.load_profile(PROFILE)
+
+
+def drawn(at_the_gate: int) -> int:
+    """How many examples are drawn, where a hundred would be too many at the gate or too few: ten times as many by
+    ``make fuzz``.
+    """
+    return at_the_gate * (10 if PROFILE == "fuzz" else 1)

@@ -128,8 +128,9 @@ def main() -> int:
         tests = [test for test in tests if is_drawn(test)]
     names = in_order([name_of(test) for test in tests if not wanted or any(word in test.id() for word in wanted)])
     done: list[Ran] = []
-    # More than the cores: a page that waits for its server leaves a core idle.
-    with ProcessPoolExecutor(max_workers=(os.cpu_count() or 1) + WAITING, mp_context=get_context("spawn")) as pool:
+    # More than the cores: a page that waits for its server leaves a core idle. Forked, since what the tests import was
+    # imported to find them, and nothing of it has begun a thread.
+    with ProcessPoolExecutor(max_workers=(os.cpu_count() or 1) + WAITING, mp_context=get_context("fork")) as pool:
         for future in as_completed([pool.submit(ran, name) for name in names]):
             one = future.result()
             done.append(one)

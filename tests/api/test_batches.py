@@ -9,6 +9,7 @@ import schemathesis
 from fastapi.testclient import TestClient
 from hypothesis import HealthCheck, given, settings
 
+from tests import drawn
 from tests.api.kitchen import kitchen_app
 
 STEAK = {
@@ -174,7 +175,7 @@ class NeverAServerError(unittest.TestCase):
             if found.path == "/api/devices/stream":
                 continue  # it does not end, and takes no input; the weigh-in drives it in a browser
 
-            @settings(max_examples=15, deadline=None, suppress_health_check=list(HealthCheck))
+            @settings(max_examples=drawn(8), suppress_health_check=list(HealthCheck))
             @given(scenario=found.as_strategy())
             def call(scenario: schemathesis.Case[Any]) -> None:
                 self.assertLess(scenario.call(headers=own).status_code, 500, scenario.operation.label)

@@ -179,7 +179,7 @@ def the_browser() -> Browser:
 OPENED = "document.getElementById('root')?.childElementCount > 0 && !document.querySelector('[data-opening]')"
 
 
-QUIET_LOOKS, MOST_LOOKS = 3, 2000
+QUIET_MS, MOST_LOOKS = 40, 750
 
 
 class Traffic:
@@ -188,6 +188,7 @@ class Traffic:
     def __init__(self, page: Page) -> None:
         self._page = page
         self._under_way: set[Request] = set()
+        self._asked = 0
         page.on("request", self._begun)
         page.on("requestfinished", self._ended)
         page.on("requestfailed", self._ended)
@@ -195,17 +196,17 @@ class Traffic:
     def _begun(self, request: Request) -> None:
         if "/stream" not in request.url:
             self._under_way.add(request)
+            self._asked += 1
 
     def _ended(self, request: Request) -> None:
         self._under_way.discard(request)
 
     def settle(self) -> None:
         """Wait until the page has asked for nothing for a moment."""
-        quiet = 0
         for _ in range(MOST_LOOKS):
-            self._page.wait_for_timeout(15)
-            quiet = 0 if self._under_way or not self._page.evaluate(OPENED) else quiet + 1
-            if quiet == QUIET_LOOKS:
+            asked = self._asked
+            self._page.wait_for_timeout(QUIET_MS)
+            if self._asked == asked and not self._under_way and self._page.evaluate(OPENED):
                 return
         raise AssertionError(f"{self._page.url} is still opening: {[one.url for one in self._under_way]}")
 

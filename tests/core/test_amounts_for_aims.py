@@ -10,6 +10,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from scipy.optimize import LinearConstraint, milp
 
+from tests import drawn
 from tests.drafts import NOW, judged, steak
 from tests.mixes import FIVE_SALTY, ITEMS, KITCHEN, marked, portions, salty
 from vadouvan.core.advice.amounts import Amounts, amounts_for
@@ -145,7 +146,7 @@ def exact_misses(rows: np.ndarray, wanted: np.ndarray) -> float:
 class Texts(unittest.TestCase):
     """The text of an amount reads back to the amount."""
 
-    @settings(max_examples=300, deadline=None)
+    @settings(max_examples=drawn(300))
     @given(st.sampled_from(sorted(ITEMS)), st.floats(0.1, 3000))
     def test_grams_read_back(self, name: str, grams: float) -> None:
         """Any ingredient, any weight: a tenth of a gram below 100, a gram above."""
@@ -153,7 +154,7 @@ class Texts(unittest.TestCase):
         self.assertEqual(read.ingredient.id, name)
         self.assertAlmostEqual(read.mass_kg.value * 1000, grams, delta=0.051 if grams < 99.95 else 0.501)
 
-    @settings(max_examples=200, deadline=None)
+    @settings(max_examples=drawn(200))
     @given(st.sampled_from(sorted(ITEMS)), st.integers(1, 60))
     def test_spoons_read_back(self, name: str, steps: int) -> None:
         """Quarter teaspoons of anything."""

@@ -8,6 +8,7 @@ from collections.abc import Callable
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.drafts import NOW, steak
 from tests.mixes import ITEMS, KITCHEN, PANTRY, portions, salty
 from vadouvan.core.advice.corrections import TIMES_TOO_MUCH, Correction, Degree, Taste, corrections
@@ -39,7 +40,7 @@ def strength(mix: list[Portion], taste: str) -> float:
 class Diluted(unittest.TestCase):
     """Exact ones."""
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=drawn(60))
     @given(
         st.sampled_from(sorted(OF)),
         st.sampled_from(sorted(TIMES_TOO_MUCH)),

@@ -10,6 +10,7 @@ import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.drafts import NOW, cut_of, hours, judged, of_kind
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Occasion, raw_mass_kg, servings_from
@@ -47,14 +48,14 @@ def with_steps(*steps: StepInput, kind: str = "pork_loin_roast", **cut: Any) -> 
 class WhatOpensAndBlocks(unittest.TestCase):
     """Orderings that cooks know."""
 
-    @settings(deadline=None, max_examples=30)
+    @settings(max_examples=drawn(30))
     @given(st.sampled_from(SHAPES), st.floats(0.01, 0.08), st.floats(1, 48))
     def test_bone_along_a_face_never_speeds_it_up(self, shape: ShapeName, thick: float, time_h: float) -> None:
         """For any shape, thickness and time."""
         bare, boned = piece(shape, thick), piece(shape, thick, bone="face", bone_share=0.2)
         self.assertGreaterEqual(mean_at(bare, time_h), mean_at(boned, time_h) * (1 - 1e-6))
 
-    @settings(deadline=None, max_examples=30)
+    @settings(max_examples=drawn(30))
     @given(st.sampled_from(SHAPES), st.sampled_from([0.001, 0.005, 0.025, 0.1]), st.booleans())
     def test_a_cover_never_speeds_it_up(self, shape: ShapeName, cover_m: float, all_round: bool) -> None:
         """Membrane, skin, rind or fat, on one side or all round."""
@@ -144,7 +145,7 @@ class Preparation(unittest.TestCase):
         self.assertEqual(problem.field, "cut.steps.0")
         self.assertIn("make no pieces", problem.wrong)
 
-    @settings(deadline=None, max_examples=25)
+    @settings(max_examples=drawn(25))
     @given(st.sampled_from(SHAPES), st.integers(20, 60))
     def test_cutting_apart_loses_no_meat(self, shape: ShapeName, apart: int) -> None:
         """Any shape: as much meat, and nothing lies deeper than before."""
@@ -165,7 +166,7 @@ class Preparation(unittest.TestCase):
             self.assertAlmostEqual(cut.meat_kg, whole.meat_kg)
             self.assertLessEqual(cut.piece.far_m, whole.piece.far_m * 1.02)
 
-    @settings(deadline=None, max_examples=25)
+    @settings(max_examples=drawn(25))
     @given(st.sampled_from(SHAPES), st.integers(1, 12), st.integers(8, 40), st.booleans())
     def test_scoring_never_slows_it_down(self, shape: ShapeName, depth: int, spacing: int, cross: bool) -> None:
         """Any depth and spacing; crosswise at least as much."""

@@ -10,6 +10,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
 
+from tests import drawn
 from tests.cases import rows
 from tests.reference import crank
 from vadouvan.core.cut.shape import Path, cube
@@ -125,7 +126,7 @@ class AgainstAGeneralSolver(unittest.TestCase):
 class Properties(unittest.TestCase):
     """What must hold for any piece and bath."""
 
-    @settings(deadline=None, max_examples=40)
+    @settings(max_examples=drawn(40))
     @given(st.floats(0, 4.9), st.floats(0.05, 20), st.floats(1e-4, 3))
     def test_nothing_is_lost_or_made(self, exponent: float, ratio: float, fo: float) -> None:
         """Mass in piece and bath is the mass that was in the bath, to 1e-9."""
@@ -134,7 +135,7 @@ class Properties(unittest.TestCase):
         total = float(state[:-1] @ modes.grid.volumes) + modes.bath_ratio * float(state[-1])
         self.assertAlmostEqual(total, modes.bath_ratio, delta=1e-9 * max(1.0, ratio))
 
-    @settings(deadline=None, max_examples=30)
+    @settings(max_examples=drawn(30))
     @given(st.floats(0, 4.9), st.floats(0.05, 20))
     def test_uptake_only_grows(self, exponent: float, ratio: float) -> None:
         """The mean never falls, and ends at equilibrium."""

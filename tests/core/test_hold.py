@@ -13,6 +13,7 @@ from hypothesis import strategies as st
 from scipy.integrate import quad
 from scipy.special import erfc
 
+from tests import drawn
 from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
 from vadouvan.core.advice.comparing import Change, Comparison, compared
@@ -275,7 +276,7 @@ class Learn(unittest.TestCase):
 class Properties(unittest.TestCase):
     """Orderings that hold for any batch."""
 
-    @settings(max_examples=25, deadline=None)
+    @settings(max_examples=drawn(25))
     @given(st.floats(8, 50), st.floats(0, 7), st.floats(0.3, 1))
     def test_hotter_is_faster_and_thicker_is_slower(self, thickness_mm: float, degrees: float, salt_g: float) -> None:
         """Mean salt after ten hours."""

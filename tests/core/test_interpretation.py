@@ -8,6 +8,7 @@ from dataclasses import replace
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.drafts import NOW, judged, of_kind, steak
 from tests.saturday import saturday_drafts
 from vadouvan.core.draft.examples import EXAMPLES, lines
@@ -153,7 +154,7 @@ class Refused(unittest.TestCase):
         self.assertEqual(len(judgement.grams), 1)
         self.assertEqual(judgement.sentence, "One thing to mend before this can be judged.")
 
-    @settings(deadline=None, max_examples=60)
+    @settings(max_examples=drawn(60))
     @given(
         st.builds(CutInput, st.sampled_from(["", "beef_flank", "cod_fillet"]), *[st.text(max_size=12)] * 11),
         st.text(max_size=20),

@@ -8,6 +8,7 @@ from dataclasses import replace
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.kitchens import best_by_trying, random_kitchen, tight_kitchens
 from vadouvan.core.joint_schedule.clash import clashes
 from vadouvan.core.joint_schedule.dish import Choice, Dish, OvenUse, Stretch
@@ -70,7 +71,7 @@ class BruteForce(unittest.TestCase):
                 self.assertTrue(all(plan.left_out.values()))
         self.assertEqual(expected, {})
 
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=drawn(40))
     @given(st.integers(1000, 10**6))
     def test_one_after_another_is_a_plan_but_not_a_better_one(self, seed: int) -> None:
         """What narrows the search never clashes, and holds at most as many dishes."""

@@ -7,6 +7,7 @@ from dataclasses import replace
 
 from hypothesis import given, settings
 
+from tests import drawn
 from tests.drafts import NOW, steak
 from tests.strategies import whole_kitchens
 from vadouvan.core.interpretation.shared import SharedInput
@@ -114,7 +115,7 @@ class Rules(unittest.TestCase):
 class Properties(unittest.TestCase):
     """Of any two kitchens."""
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=drawn(60))
     @given(whole_kitchens, whole_kitchens)
     def test_nothing_is_lost_and_a_second_time_nothing_comes(
         self, here: KitchenSnapshot, there: KitchenSnapshot
@@ -128,7 +129,7 @@ class Properties(unittest.TestCase):
         again = merged(both, there)
         self.assertEqual((again.batches, again.labels, again.cuts), ((), (), ()))
 
-    @settings(max_examples=30, deadline=None)
+    @settings(max_examples=drawn(30))
     @given(whole_kitchens)
     def test_into_an_empty_kitchen_it_is_the_same(self, there: KitchenSnapshot) -> None:
         """Taken into nothing, it is what it was."""

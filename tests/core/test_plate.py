@@ -8,6 +8,7 @@ from dataclasses import replace
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.drafts import NOW, judged, steak
 from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.constants import SODIUM_SHARE_OF_SALT
@@ -141,7 +142,7 @@ class Servings(unittest.TestCase):
         aside = replace(draft, quantity=replace(draft.quantity, set_aside="30 g", set_aside_for="the baste"))
         self.assertEqual([part.id for part in plate_of(judged(aside)).parts], ["meat", "set-aside"])
 
-    @settings(max_examples=25, deadline=None)
+    @settings(max_examples=drawn(25))
     @given(st.floats(1, 40), st.floats(0.5, 20), st.integers(0, 100))
     def test_its_salt_is_the_sodium_of_what_is_eaten(self, rub_g: float, sauce_g: float, eaten: int) -> None:
         """Part by part: nothing is counted twice, nothing is left out."""

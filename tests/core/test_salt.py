@@ -9,6 +9,7 @@ import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.slabs import slab
 from vadouvan.core.constants import SATURATION_KG_PER_KG_WATER, VISIBLE_SALT_KG_PER_KG_WATER
 from vadouvan.core.cut.shape import Path, Piece, cube
@@ -97,7 +98,7 @@ class DryRub(unittest.TestCase):
 class Orderings(unittest.TestCase):
     """What any cook knows, for any piece."""
 
-    @settings(deadline=None, max_examples=25)
+    @settings(max_examples=drawn(25))
     @given(st.floats(0.006, 0.06), st.floats(0.004, 0.03), st.floats(0.05, 1.5))
     def test_thicker_is_slower(self, thickness_m: float, dose: float, water_kg: float) -> None:
         """At any time a thicker slab of the same weight has no more of its final salt."""
@@ -107,7 +108,7 @@ class Orderings(unittest.TestCase):
         shares = [mean / contact.settled for mean, (_, contact) in zip(means, cases, strict=True)]
         self.assertGreaterEqual(shares[0], shares[1] - 1e-6)
 
-    @settings(deadline=None, max_examples=25)
+    @settings(max_examples=drawn(25))
     @given(st.floats(0.008, 0.06))
     def test_blocking_a_face_never_speeds_it_up(self, thickness_m: float) -> None:
         """One open face lags two, for slab and cube."""

@@ -106,7 +106,7 @@ class Asleep(unittest.TestCase):
 
     def test_over_midnight_and_within_a_day(self) -> None:
         """Both kinds of night."""
-        night, nap = Routine().sleep, DaySpan(time(13), time(15))
+        night, nap = Routine(), Routine(sleep=DaySpan(time(13), time(15)))
         for hour, in_night, in_nap in ((2, True, False), (12, False, False), (14, False, True), (23, False, False)):
             moment = datetime(2026, 11, 28, hour, tzinfo=LISBON)
-            self.assertEqual((night.holds(moment), nap.holds(moment)), (in_night, in_nap))
+            self.assertEqual((night.busy(moment), nap.busy(moment)), (in_night, in_nap))

@@ -11,6 +11,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from scipy.optimize import minimize
 
+from tests import drawn
 from tests.drafts import judged, of_kind, steak
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import Draft, LineInput
@@ -172,7 +173,7 @@ class Offers(unittest.TestCase):
             unique_by=lambda line: line[1],
         ),
     )
-    @settings(max_examples=20, deadline=None)
+    @settings(max_examples=drawn(20))
     def test_each_way_leads_to_a_judgement_without_fault(self, kind: str, mix: list[tuple[int, str]]) -> None:
         """On any cut: salt as aimed, nothing that cannot be read, and hours as good as before or good enough."""
         draft = of_kind(kind, "1 kg", "", "", *(f"{grams} g {name}" for grams, name in mix))

@@ -11,6 +11,7 @@ from zoneinfo import ZoneInfo
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.drafts import NOW, SATURDAY, judged, of_kind, steak
 from tests.mixes import KITCHEN
 from tests.saturday import saturday_drafts
@@ -184,7 +185,7 @@ class Offers(unittest.TestCase):
 class Week(unittest.TestCase):
     """Sleep, work, and changes of the clock."""
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=drawn(60))
     @given(st.integers(0, 24 * 400), st.integers(0, 90))
     def test_the_nearest_free_moment_is_free_and_nearest(self, hours: int, before_min: int) -> None:
         """Against a search over every five minutes, walking over both changes of the clock."""

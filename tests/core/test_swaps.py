@@ -7,6 +7,7 @@ import unittest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.drafts import NOW, steak
 from tests.mixes import ITEMS, KITCHEN, portions, salty
 from vadouvan.core.advice.swaps import KEPT, MixToSwapIn, SwapOffer, swaps_for
@@ -28,7 +29,7 @@ def offers(text: str, *others: str, without: frozenset[str] = frozenset()) -> li
 class Kept(unittest.TestCase):
     """Equal salt is equal salt."""
 
-    @settings(max_examples=120, deadline=None)
+    @settings(max_examples=drawn(120))
     @given(st.sampled_from(EQUAL), st.floats(5, 500))
     def test_every_swap_of_the_table_keeps_its_quantity(self, swap: Swap, grams: float) -> None:
         """The texts of an offer, read back, hold what the line held of the quantity, within rounding."""

@@ -13,6 +13,7 @@ from hypothesis import strategies as st
 from scipy.integrate import quad
 from scipy.stats import norm
 
+from tests import drawn
 from tests.drafts import NOW, judged, of_kind
 from tests.mixes import KITCHEN
 from vadouvan.core.draft.typed import AimsInput, CutInput, Draft, FireInput, MealInput, StageInput
@@ -72,7 +73,7 @@ class Learning(unittest.TestCase):
         """1.4 % judged a little too much, aimed at 1.25 %: 0.953 times the target."""
         self.assertAlmostEqual(learned_salt([SaltJudged("a", 0.014, 0.0125, 1)]).factor, 0.953, delta=0.002)
 
-    @settings(max_examples=15, deadline=None)
+    @settings(max_examples=drawn(15))
     @given(st.floats(0.004, 0.02), st.booleans())
     def test_against_quadrature(self, depth_m: float, through: bool) -> None:
         """Mean and sd of the posterior, integrated by scipy, for a square-root law and both kinds of reading."""

@@ -9,6 +9,7 @@ from datetime import datetime, timedelta
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.drafts import NOW, SATURDAY, of_kind
 from tests.mixes import KITCHEN
 from vadouvan.core.draft.typed import CompanionInput, Draft, QuantityInput
@@ -200,7 +201,7 @@ class Amounts(unittest.TestCase):
             off, _ = tolerance(item, 0.1, 2.0)
             self.assertLessEqual(off * item.salt.value / 2.0, 0.00025 + 1e-9)
 
-    @settings(max_examples=100, deadline=None)
+    @settings(max_examples=drawn(100))
     @given(st.lists(st.tuples(st.sampled_from(["1", "2", "3"]), st.floats(0.5, 200)), min_size=1, max_size=12))
     def test_the_total_is_the_sum_of_the_tares(self, parts: list[tuple[str, float]]) -> None:
         """Read off a noisy scale, several tares in one bowl, one taken back: nothing is lost on the way."""
@@ -394,7 +395,7 @@ class Judged(unittest.TestCase):
 class AnyPresses(unittest.TestCase):
     """No sequence of presses reaches a locked mix without a record."""
 
-    @settings(max_examples=300, deadline=None)
+    @settings(max_examples=drawn(300))
     @given(
         st.lists(
             st.tuples(

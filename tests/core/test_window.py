@@ -9,6 +9,7 @@ from itertools import pairwise
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.drafts import hours, judged, limits, of_kind, steak
 from tests.levels import level_names
 from vadouvan.core.draft.typed import HoldInput
@@ -115,7 +116,7 @@ class Safety(unittest.TestCase):
 class Orderings(unittest.TestCase):
     """What must hold for any amounts."""
 
-    @settings(deadline=None, max_examples=20)
+    @settings(max_examples=drawn(20))
     @given(st.integers(15, 38))
     def test_bigger_cubes_never_take_less_time(self, edge_mm: int) -> None:
         """Best time grows with the edge, as long as salt sets it."""
@@ -125,7 +126,7 @@ class Orderings(unittest.TestCase):
             best.append(hours(of_kind("pork_shoulder_cubes", "1 kg", "cube", f"{edge} mm", *mix))[1])
         self.assertGreaterEqual(best[1], best[0] * 0.98)
 
-    @settings(deadline=None, max_examples=20)
+    @settings(max_examples=drawn(20))
     @given(st.integers(2, 40), st.integers(10, 50), st.integers(0, 600))
     def test_window_is_in_order(self, salt_g: int, thickness_mm: int, water_g: int) -> None:
         """Earliest <= best <= latest, each inside its band, for any salt, thickness and water."""

@@ -9,6 +9,7 @@ from datetime import UTC, datetime, timedelta
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from vadouvan.devices.counter import Devices
 from vadouvan.devices.ports import Interpretation, LabelPrinter, Scale, Thermometer
 from vadouvan.devices.scripted import ScriptedPrinter, ScriptedReadings
@@ -91,7 +92,7 @@ class Contract(unittest.TestCase):
 class Simulated(unittest.TestCase):
     """The bench."""
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=drawn(60))
     @given(st.lists(st.floats(1, 400), min_size=1, max_size=8), st.integers(0, 1000))
     def test_it_comes_to_rest_at_what_is_on_it(self, parts: list[float], seed: int) -> None:
         """Whatever is put on it one after another: settled, it shows the sum within two of its steps."""

@@ -20,6 +20,7 @@ from hypothesis import strategies as st
 from icalendar import Calendar
 from pypdf import PdfReader
 
+from tests import drawn
 from tests.drafts import NOW
 from tests.saturday import eaten_logbook, saturday_drafts
 from tests.strategies import whole_kitchens, words
@@ -73,7 +74,7 @@ def repacked(data: bytes, change: Callable[[dict[str, bytes]], object]) -> bytes
 class RoundTrip(unittest.TestCase):
     """Out and in again it is the same kitchen."""
 
-    @settings(max_examples=25, deadline=None)
+    @settings(max_examples=drawn(25))
     @given(whole_kitchens)
     def test_any_kitchen_comes_back(self, snapshot: KitchenSnapshot) -> None:
         """Every text, press, verdict and setting, readable or not."""
@@ -332,7 +333,7 @@ class Refused(unittest.TestCase):
 class Tables(unittest.TestCase):
     """CSV on its own."""
 
-    @settings(max_examples=200, deadline=None)
+    @settings(max_examples=drawn(200))
     @given(st.lists(st.tuples(words, st.sampled_from(["=1", "+x", "-3", "-x", "@a", "'a", "''", "\ta", "a\nb", "\r"]))))
     def test_cells_come_back_and_none_runs(self, rows: list[tuple[str, str]]) -> None:
         """Whatever a cell holds; and as written, no cell begins like a formula unless it is a number."""

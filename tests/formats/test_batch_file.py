@@ -10,6 +10,7 @@ import jsonschema
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.drafts import NOW, of_kind
 from tests.saturday import saturday_drafts
 from tests.strategies import drafts
@@ -23,7 +24,7 @@ from vadouvan.formats import batch_file, batch_shape
 class RoundTrip(unittest.TestCase):
     """Nothing typed is lost."""
 
-    @settings(max_examples=200, deadline=None)
+    @settings(max_examples=drawn(200))
     @given(drafts)
     def test_read_gives_back_what_was_written(self, draft: Draft) -> None:
         """Texts and numbers come back exactly as typed, readable or not."""

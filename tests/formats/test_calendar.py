@@ -11,6 +11,7 @@ import vobject  # type: ignore[import-untyped]
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests import drawn
 from tests.drafts import NOW, SATURDAY, judged, of_kind
 from vadouvan.core.clock.routine import later
 from vadouvan.core.draft.typed import Draft
@@ -103,7 +104,7 @@ class In(unittest.TestCase):
                     read = {event.dtstart.value for event in vobject.readOne(text).vevent_list}
                     self.assertEqual(read, {s.at.astimezone(UTC) for s in judgement.steps if s.hands_on})
 
-    @settings(max_examples=20, deadline=None)
+    @settings(max_examples=drawn(20))
     @given(st.integers(1, 20))
     def test_a_moved_meal(self, quarters: int) -> None:
         """Goes with its pull; the time between them stays."""

@@ -15,6 +15,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from pyld import jsonld
 
+from tests import drawn
 from tests.drafts import NOW, judged
 from tests.formats.test_archive import demo_whole
 from vadouvan.core.draft.typed import CompanionInput, CutInput, Draft, LineInput, OccasionInput
@@ -117,7 +118,7 @@ class ReadIn(unittest.TestCase):
                 self.assertEqual(back.draft.occasion.servings, draft.occasion.servings)
                 self.assertEqual(back.notes, ())
 
-    @settings(max_examples=80, deadline=None)
+    @settings(max_examples=drawn(80))
     @given(
         st.sampled_from(sorted(CUTS)),
         st.integers(100, 9000),

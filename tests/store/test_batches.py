@@ -12,6 +12,7 @@ from pathlib import Path
 from hypothesis import given, settings
 from sqlalchemy import inspect, text
 
+from tests import drawn
 from tests.drafts import NOW, steak
 from tests.strategies import drafts
 from vadouvan.core.draft.typed import CutInput, Draft
@@ -164,7 +165,7 @@ class Kept(unittest.TestCase):
         migrate(self.engine)
         self.assertIn("batch", inspect(self.engine).get_table_names())
 
-    @settings(max_examples=50, deadline=None)
+    @settings(max_examples=drawn(50))
     @given(drafts)
     def test_json_round_trip(self, draft: Draft) -> None:
         """Any draft comes back as it was."""

@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
-from datetime import UTC, date, datetime, time, timedelta
+from datetime import UTC, date, datetime, time, timedelta, tzinfo
+from functools import lru_cache
 
 A_STEP = timedelta(minutes=5)
 EVERY_DAY = frozenset(range(7))
@@ -26,14 +27,12 @@ class DaySpan:
         """Whether it begins on a date."""
         return day == self.on if self.on is not None else day.weekday() in self.days
 
-    def holds(self, moment: datetime) -> bool:
-        """Whether a local moment lies inside, its ends not counted."""
-        clock, day = moment.time(), moment.date()
-        if self.start <= self.end:
-            return self.begins_on(day) and self.start < clock < self.end
-        evening = self.begins_on(day) and clock > self.start
-        morning = self.begins_on(day - timedelta(days=1)) and clock < self.end
-        return evening or morning
+    def stretch_from(self, day: date, zone: tzinfo | None) -> tuple[datetime, datetime] | None:
+        """Its beginning and end where it begins on a date; none on other days, or if it has no length."""
+        if not self.begins_on(day) or self.start == self.end:
+            return None
+        last = day if self.start < self.end else day + timedelta(days=1)
+        return datetime.combine(day, self.start, zone), datetime.combine(last, self.end, zone)
 
 
 @dataclass(frozen=True)
@@ -53,13 +52,21 @@ class Routine:
             yield "away", span
 
     def busy(self, moment: datetime) -> bool:
-        """Whether hands are not free at a local moment."""
-        return any(span.holds(moment) for _, span in self.spans())
+        """Whether hands are not free at a local moment, the ends of a stretch not counted."""
+        return self._touches(moment, timedelta(0))
 
     def free_for(self, start: datetime, length: timedelta) -> bool:
-        """Whether hands are free from a local moment on for so long."""
-        steps = max(1, round(length / A_STEP))
-        return not any(self.busy(later(start, A_STEP * step)) for step in range(steps + 1))
+        """Whether hands are free from a local moment on for so long, and for five minutes at least."""
+        return not self._touches(start, max(length, A_STEP))
+
+    def _touches(self, start: datetime, length: timedelta) -> bool:
+        first = start.timestamp()
+        last = first + length.total_seconds()
+        for ago in range((later(start, length).date() - start.date()).days + 2):
+            day = start.date() + timedelta(days=ago - 1)  # the evening before may reach into it
+            if any(begun < last and ended > first for begun, ended in _seconds(self, day, start.tzinfo)):
+                return True
+        return False
 
     def nearest_free(
         self, wanted: datetime, *, first: datetime, last: datetime, before: timedelta = timedelta(0)
@@ -81,24 +88,23 @@ class Routine:
 
     def between(self, first: datetime, last: datetime) -> list[tuple[str, datetime, datetime]]:
         """Every stretch of sleep and work that touches a time, as (what, from, to), in the zone of ``first``."""
-        found = []
-        for what, span in self.spans():
-            day = first.date() - timedelta(days=1)
-            while day <= last.date():
-                if span.begins_on(day):
-                    start = datetime.combine(day, span.start, first.tzinfo)
-                    over_midnight = timedelta(days=1 if span.end <= span.start else 0)
-                    end = datetime.combine(day + over_midnight, span.end, first.tzinfo)
-                    if end > first and start < last:
-                        found.append((what, start, end))
-                day += timedelta(days=1)
-        return sorted(found, key=lambda stretch: stretch[1])
+        days = [first.date() + timedelta(days=ahead) for ahead in range(-1, (last.date() - first.date()).days + 1)]
+        begun = [(what, span.stretch_from(day, first.tzinfo)) for what, span in self.spans() for day in days]
+        touching = [(what, *ends) for what, ends in begun if ends and ends[1] > first and ends[0] < last]
+        return sorted(touching, key=lambda stretch: stretch[1])
 
     def _free_until(self, moment: datetime, before: timedelta) -> bool:
         return self.free_for(later(moment, -before), before)
 
 
 USUAL_WEEK = Routine()
+
+
+@lru_cache(maxsize=1024)
+def _seconds(routine: Routine, day: date, zone: tzinfo | None) -> tuple[tuple[float, float], ...]:
+    """The stretches that begin on a date, as seconds of the epoch: a search for a free moment asks for each often."""
+    found = (span.stretch_from(day, zone) for _, span in routine.spans())
+    return tuple((ends[0].timestamp(), ends[1].timestamp()) for ends in found if ends)
 
 
 def later(moment: datetime, span: timedelta) -> datetime:

@@ -43,14 +43,13 @@ from vadouvan.core.mix.salting_method import Salting, SaltingMethod
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
-from vadouvan.core.parsing.amount import Portion, SaidLine, not_in_that_state, read_line, weigh
+from vadouvan.core.parsing.amount import READ_LINES, Portion, SaidLine, not_in_that_state, read_line, weigh
 from vadouvan.core.parsing.curing import curing_refused, names_curing_salt
 from vadouvan.core.parsing.rate import rate_in
 from vadouvan.core.parsing.several import taken_apart
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import InputError
 
-READ_LINES = 1024  # kept as read: of an edit only one line is another
 T = TypeVar("T")
 SCHOOLS: dict[str, SaltingMethod] = {name: name for name in get_args(SaltingMethod)}
 METHODS: dict[str, Method] = {name: name for name in get_args(Method)}

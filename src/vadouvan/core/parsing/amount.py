@@ -8,6 +8,7 @@ from __future__ import annotations
 
 import re
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
 from rapidfuzz import fuzz, process
 
@@ -18,6 +19,8 @@ from vadouvan.core.parsing.foreign import foreign_measure
 from vadouvan.core.parsing.spoken import plainly_said
 from vadouvan.core.parsing.tidy import tidied
 from vadouvan.errors import InputError
+
+READ_LINES = 1024  # kept as read: of an edit only one line is another
 
 # Vague measures of volume [m3]: typical, low, high (common practice, no source).
 VAGUE_M3 = {
@@ -164,6 +167,7 @@ class Portion:
         return replace(self, mass_kg=self.mass_kg.times(Interval.exactly(share)))
 
 
+@lru_cache(maxsize=READ_LINES)
 def read_line(text: str, *, field: str) -> SaidLine:
     """A line split into quantity, unit, name and preparation.
 

@@ -11,7 +11,7 @@ from collections.abc import Callable
 from contextlib import suppress
 
 from vadouvan.core.draft.typed import LONGEST_TEXT, LineInput
-from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.interpretation.line import portion_of
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near
 from vadouvan.core.parsing.headings import heading_of, is_deed, is_told_of_all
 from vadouvan.core.parsing.several import taken_apart

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from tests.drafts import steak
 from vadouvan.core.draft.typed import Draft, LineInput
-from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.interpretation.line import portion_of
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.data.tables import shipped_kitchen
 

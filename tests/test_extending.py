@@ -9,7 +9,7 @@ from pathlib import Path
 from unittest.mock import patch
 
 from vadouvan.core.draft.typed import LineInput
-from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.interpretation.line import portion_of
 from vadouvan.data import tables
 
 ROOT = Path(__file__).resolve().parent.parent

@@ -175,11 +175,19 @@ def the_browser() -> Browser:
     return browser
 
 
-# Something is drawn, and no room is still being fetched.
-OPENED = "document.getElementById('root')?.childElementCount > 0 && !document.querySelector('[data-opening]')"
+# Once all that was waiting has had its turns: something is drawn, and no room is still being fetched.
+OPENED = """async () => {
+    for (let turn = 0; turn < 3; turn++)
+        await new Promise(done => {
+            const channel = new MessageChannel()
+            channel.port1.onmessage = done
+            channel.port2.postMessage(0)
+        })
+    return document.getElementById('root')?.childElementCount > 0 && !document.querySelector('[data-opening]')
+}"""
 
 
-QUIET_MS, MOST_LOOKS = 40, 750
+QUIET_MS, MOST_LOOKS = 45, 700
 
 
 class Traffic:
@@ -206,7 +214,9 @@ class Traffic:
         for _ in range(MOST_LOOKS):
             asked = self._asked
             self._page.wait_for_timeout(QUIET_MS)
-            if self._asked == asked and not self._under_way and self._page.evaluate(OPENED):
+            if self._under_way or self._asked != asked:
+                continue
+            if self._page.evaluate(OPENED) and self._asked == asked:
                 return
         raise AssertionError(f"{self._page.url} is still opening: {[one.url for one in self._under_way]}")
 

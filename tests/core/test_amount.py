@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 
 from tests.cases import rows
 from vadouvan.core.draft.typed import LineInput
-from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.interpretation.line import portion_of
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.quantity import MASS, THICKNESS, quantity
 from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3

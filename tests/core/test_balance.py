@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from tests.drafts import judged, steak
 from vadouvan.core.draft.typed import LineInput, OccasionInput
-from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.interpretation.line import portion_of
 from vadouvan.core.mix.balance import SUBSTANCES, Balance, balance_of
 from vadouvan.core.mix.span import round_end, salt_state, span_of
 from vadouvan.data.tables import shipped_kitchen

@@ -16,7 +16,7 @@ from unittest.mock import patch
 from tests.drafts import NOW, judged, steak
 from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.draft.typed import CutInput, Draft, LineInput
-from vadouvan.core.interpretation.mix import can_be_read, portion_of, single_lines
+from vadouvan.core.interpretation.line import can_be_read, portion_of, single_lines
 from vadouvan.core.measures.quantity import MASS, quantity
 from vadouvan.core.parsing import cut_name
 from vadouvan.core.parsing.amount import Portion
@@ -24,6 +24,7 @@ from vadouvan.core.parsing.cut_name import cut_named, cuts_meant
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 from vadouvan.formats.any_file import read_any
+from vadouvan.formats.ingredient_list import listed
 
 KITCHEN = shipped_kitchen()
 CASES = Path(__file__).resolve().parent.parent / "cases" / "language"
@@ -68,6 +69,8 @@ ASKED = (
     "500 g yogurt, strained overnight",
     "1 cup yoghurt (plus 1 tbsp something)",
     "75 g salt per litre of water",
+    "1 pepper, sliced",
+    "2 hot peppers, minced",
 )
 CUTS = (
     ("lamb leg steaks x 4, 2 cm", "lamb_leg_steak"),
@@ -96,6 +99,13 @@ CUTS = (
     ("600 g pork belly cubes", "pork_belly"),
     ("1.5 kg lamb ribs", "lamb_ribs"),
     ("1 kg chicken breast or lamb leg", None),
+    ("beef fillet 1 kg, 8 cm across", "beef_tenderloin_joint"),
+    ("beef fillet 200 g, 3 cm thick", "beef_tenderloin"),
+    ("1 duck, cut into 6 pieces", None),
+    ("4 duck portions", None),
+    ("half a duck, 1 kg", None),
+    ("6 chicken joints", "chicken_jointed"),
+    ("2 whole trout, heads on", "whole_trout"),
 )
 
 
@@ -789,8 +799,8 @@ class Cuts(unittest.TestCase):
         self.assertEqual((draft.name, draft.cut.kind, draft.cut.pieces), ("Brined pork chops", "pork_chop_bone", "4"))
         self.assertEqual(draft.mix[0].text, "4 cups water")
         self.assertEqual([one.title for one in draft.companions], ["Glaze"])
-        listed = "Lamb skewers\nIngredients (serves 4):\n800 g lamb leg, cut into 3cm cubes\n3 tbsp olive oil\n"
-        draft = read_any(f"{listed}1½ tsp salt", KITCHEN).draft
+        skewers = "Lamb skewers\nIngredients (serves 4):\n800 g lamb leg, cut into 3cm cubes\n3 tbsp olive oil\n"
+        draft = read_any(f"{skewers}1½ tsp salt", KITCHEN).draft
         self.assertEqual((draft.name, len(draft.mix)), ("Lamb skewers", 2))
 
     def test_a_name_a_yield_and_amounts_behind(self) -> None:
@@ -850,7 +860,7 @@ class Cuts(unittest.TestCase):
         """Cut up, quartered, in pieces: joints with their bones, no cubes; of boneless meat cubes."""
         for text, kind, pieces in (
             ("1 (3 1/2 lb) frying chicken, cut into serving pieces", "chicken_jointed", ""),
-            ("1 whole chicken, cut up", "chicken_jointed", ""),
+            ("1 whole chicken, cut up", "chicken_jointed", "8"),
             ("1.8 kg chicken, cut into 8 pieces", "chicken_jointed", "8"),
             ("1 whole chicken (about 1.7kg), jointed into 8", "chicken_jointed", "8"),
             ("2 chickens, quartered", "chicken_jointed", "8"),
@@ -880,6 +890,42 @@ class Cuts(unittest.TestCase):
                 draft = read_any(f"{text}\n2 tbsp soy sauce", KITCHEN).draft
                 self.assertEqual((draft.cut.kind, draft.cut.bone, draft.cut.cover), (kind, bone, cover))
                 self.assertFalse([one for one in judged(draft).reading.problems if one.field != "cut.mass_g"])
+
+    def test_wholes_are_counted_or_their_pieces(self) -> None:
+        """An octopus has eight arms, a block of tofu is several slices; the weight tells better where it is told."""
+        for text, pieces, wholes in (
+            ("2 octopus", "16", 2),
+            ("6 octopus tentacles", "6", 0),
+            ("1 octopus, 1.5 kg", "", 1),
+            ("1 chicken, jointed, 1.6 kg", "", 1),
+            ("1 chicken, cut into 10 pieces", "10", 0),
+            ("1 rabbit, jointed", "8", 1),
+            ("2 rabbit legs", "2", 0),
+            ("2 aubergines, sliced 1.5 cm", "8", 2),
+            ("2 slices aubergine", "2", 0),
+            ("1 aubergine in 2 cm slices", "4", 1),
+            ("2 blocks halloumi, 450 g", "2", 0),
+            ("1 trout, filleted", "2", 1),
+            ("2 trout fillets", "2", 0),
+        ):
+            with self.subTest(text):
+                named = cut_named(text, KITCHEN.cuts)
+                assert named is not None
+                self.assertEqual((named.pieces, named.wholes), (pieces, wholes))
+        told = listed("Supper", "2 octopus\n10 g salt", KITCHEN).notes
+        taken = "2 × octopus is taken as 16 × arm (raw or pre-cooked): say under Cut how many there are."
+        self.assertEqual(told, (taken,))
+
+    def test_the_thickest_point(self) -> None:
+        """A thickness is one, however it is said where it was measured."""
+        for text, thickness in (
+            ("pork tenderloin 450 g, 6 cm in diameter", "6 cm"),
+            ("lamb shoulder 2 kg, 12 cm thick at the thickest point", "12 cm"),
+            ("600 g salmon fillet, 3cm at its thickest", "3cm"),
+        ):
+            with self.subTest(text):
+                named = cut_named(text, KITCHEN.cuts)
+                self.assertEqual(named.thickness if named else None, thickness)
 
     def test_what_was_cut_up_at_home(self) -> None:
         """Strips, medallions and slabs of a cut that the table has whole; no slices of no thickness."""

@@ -16,7 +16,7 @@ from tests.drafts import judged, of_kind, steak
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.hold.levels import COMPROMISE
-from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.interpretation.line import portion_of
 from vadouvan.core.mix.solver import PULL, WEIGHTS, Aims, solve
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.data.tables import shipped_kitchen

@@ -53,9 +53,9 @@ def source_keys() -> frozenset[str]:
 @cache
 def shipped_kitchen() -> Kitchen:
     """Cuts and pantry as shipped; raises TableError for a row that breaks the rules."""
-    called = {row["id"]: tuple(row["words"].split(";")) for row in table_rows("cut_words")}
+    words = {row["id"]: row for row in table_rows("cut_words")}
     cuts = {row["id"]: _checked("cuts", row, _cut) for row in table_rows("cuts")}
-    cuts = {name: replace(kind, also_called=called[name]) for name, kind in cuts.items()}
+    cuts = {name: _called(kind, words[name]) for name, kind in cuts.items()}
     pantry = Pantry.of(_checked("pantry", row, _ingredient) for row in table_rows("pantry")).with_aliases(_aliases())
     cautions = {row["id"]: _caution(row) for row in table_rows("cautions")}
     sources = {row["key"]: row["title"] for row in table_rows("sources")}
@@ -63,6 +63,11 @@ def shipped_kitchen() -> Kitchen:
     swaps = tuple(_checked("swaps", row, _swap) for row in table_rows("swaps"))
     _name_known_ingredients(swaps, pantry)
     return Kitchen(cuts, pantry, cautions, sources, swaps, standings=standings)
+
+
+def _called(kind: CutKind, row: Row) -> CutKind:
+    """A cut with its names in a shopping list, and how many pieces of it one of what they name gives."""
+    return replace(kind, also_called=tuple(row["words"].split(";")), pieces_in_one=int(row["pieces_in_one"] or 0))
 
 
 def _aliases() -> dict[str, str]:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import json
 
-from vadouvan.core.interpretation.mix import can_be_read
+from vadouvan.core.interpretation.line import can_be_read
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.cut_figures import has_weight

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES, CompanionInput, Draft, LineInput
-from vadouvan.core.interpretation.mix import can_be_read, single_lines
+from vadouvan.core.interpretation.line import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_figures import CutNamed
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near, meat_among
@@ -43,6 +43,7 @@ def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
     if asked is not None:
         mix = [line for line in mix if line != asked[0]]
     notes = [] if meat else [f"Which cut is “{asked[0]}”?" if asked else NO_MEAT]
+    notes += [_of_wholes(meat, kitchen)] if meat and meat.wholes and meat.pieces else []
     notes += [f"Another cut, for a batch of its own: {'; '.join(others)}."] if others else []
     beside = tuple(
         CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])
@@ -66,6 +67,12 @@ def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
     )
     line, meant = asked or ("", ())
     return Brought(draft, tuple(notes), meat_line=line, cuts_meant=meant)
+
+
+def _of_wholes(meat: CutNamed, kitchen: Kitchen) -> str:
+    """How many pieces are assumed of what was counted whole."""
+    kind = kitchen.cuts[meat.kind]
+    return f"{meat.wholes} × {kind.species} is taken as {meat.pieces} × {kind.cut}: say under Cut how many there are."
 
 
 def which_meat(lines: Sequence[str], kitchen: Kitchen) -> tuple[str, tuple[CutNamed, ...]] | None:

@@ -20,7 +20,7 @@ from vadouvan.core.draft.typed import (
     OccasionInput,
 )
 from vadouvan.core.interpretation.companions import kind_named
-from vadouvan.core.interpretation.mix import single_lines
+from vadouvan.core.interpretation.line import single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_name import meat_among
 from vadouvan.core.parsing.headings import kind_of_part

@@ -17,7 +17,7 @@ from vadouvan.api.schemas.mix import (
 from vadouvan.core.advice.amounts import amounts_for
 from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
-from vadouvan.core.interpretation.mix import single_lines
+from vadouvan.core.interpretation.line import single_lines
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.core.parsing.pasted import PastedMix, mixes_in

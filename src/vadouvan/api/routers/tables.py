@@ -13,7 +13,7 @@ from vadouvan.core.contact.mix_judgement import grams_figure
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.own import OWN
 from vadouvan.core.draft.typed import LineInput
-from vadouvan.core.interpretation.mix import portion_of, single_lines
+from vadouvan.core.interpretation.line import portion_of, single_lines
 from vadouvan.core.interpretation.other_readings import with_choices
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.errors import InputError

@@ -37,7 +37,8 @@ STRICTEST_DAYS_S = 86_400.0  # of an unknown animal: as fish, the shortest
 class CutKind:
     """One row of the table of cuts, in SI, with where it comes from and how sure it is.
 
-    ``also_called`` are names in words of a shopping list, in any order: "lamb leg bonein".
+    ``also_called`` are names in words of a shopping list, in any order: "lamb leg bonein". ``pieces_in_one`` is how
+    many pieces of this cut one whole gives, where cooks count the whole: an octopus, a chicken to be jointed; else 0.
     """
 
     id: str
@@ -64,12 +65,19 @@ class CutKind:
     core_c: float | None = None
     core_source: str = ""
     also_called: tuple[str, ...] = ()
+    pieces_in_one: int = 0
     toughness: str = "moderate"
 
     @property
     def name(self) -> str:
         """Species and cut in one line."""
         return f"{self.species}, {self.cut}"
+
+    @property
+    def is_whole_animal(self) -> bool:
+        """Whether the bare name of the animal means this cut: a duck, a trout."""
+        is_of_it = any(name in self.species.split(" / ") for name in self.also_called)
+        return self.is_animal and self.cover_all_round and self.bone != "none" and is_of_it
 
     @property
     def family(self) -> Family:

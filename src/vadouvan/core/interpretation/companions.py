@@ -9,7 +9,7 @@ from typing import Literal, get_args
 
 from vadouvan.core.constants import EATEN_COATING, EATEN_DIP, EATEN_GLAZE, GLAZE_DENSITY, GLAZE_ROUND_M
 from vadouvan.core.draft.typed import MOST_COMPANIONS, MOST_LINES, CompanionInput, LineInput
-from vadouvan.core.interpretation.mix import portion_of, single_lines
+from vadouvan.core.interpretation.line import portion_of, single_lines
 from vadouvan.core.interpretation.moment import CookMoment, moment_typed
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.interpretation.reduced import reduced_to

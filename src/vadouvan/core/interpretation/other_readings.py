@@ -7,7 +7,7 @@ from collections.abc import Iterator
 
 from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.figure import number_told
-from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.interpretation.line import portion_of
 from vadouvan.core.mix.measure import as_weighed_g
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry

@@ -57,6 +57,7 @@ _PLURALS = {
     "pinches": "pinch",
     "pieces": "each",
     "piece": "each",
+    "lump": "each", "lumps": "each", "nugget": "each", "nuggets": "each",
     "shake": "dash", "shakes": "dash", "sprinkle": "pinch", "sprinkling": "pinch", "dusting": "pinch", "nip": "shot",
     "spoonful": "spoon", "spoonfuls": "spoon", "spoons": "spoon", "capfuls": "capful", "mugs": "mug", "ladles": "ladle",
     "ladleful": "ladle", "mugful": "mug", "cupful": "cup", "cupfuls": "cup",

@@ -10,7 +10,7 @@ from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.shape import Bone
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.measures.quantity import MASS, quantity
+from vadouvan.core.measures.quantity import MASS, SIDE, quantity
 from vadouvan.core.measures.units import MASS_KG
 from vadouvan.core.parsing.cut_words import tokens_of
 from vadouvan.errors import InputError
@@ -87,6 +87,15 @@ _BONE = (
     (r"\bbones? (?:cleaned|scraped|trimmed|frenched)(?: clean)?\b", " "),
     (r"\b\d+\s*bones?\b", " "), (r"\(\s*\d+\s*(?:ribs?|bones?)(?: each)?\s*\)", " "),
 )  # fmt: skip
+_PARTS = re.compile(
+    r"\b(?:pieces?|portions?|parts?|joints?|slices?|slabs?|steaks?|fillets?|arms?|tentacles?|florets?|rings?|legs?|cubes?)\b",
+    re.IGNORECASE,
+)
+_INTO_PARTS = re.compile(r"\b(?:in|into)(?: \w+){0,2} \w+", re.IGNORECASE)
+_AT_THICKEST = re.compile(
+    r"\b(?:(?:at|in) (?:its|the|their) )?thickest(?: point| part| place| spot| end)?\b|\b(?:in )?diameter\b",
+    re.IGNORECASE,
+)
 _FLATTENED = re.compile(r"\b(?:flattened|pounded|bashed|beaten)(?: out)?\b", re.IGNORECASE)  # to a told thickness
 _IN_JOINTS = re.compile(
     r"\b(?:cut|chopped|hacked|divided|separated) (?:in|into)(?:\s+(?:\d+|serving|even|equal|small|large))*\s+"
@@ -110,6 +119,7 @@ class CutNamed:
     side: str = ""  # length and width of pieces that are no thicker than the whole cut
     bone: Bone | Literal[""] = ""
     cover: Cover | Literal[""] = ""
+    wholes: int = 0  # so many were counted, of which each gives several pieces
 
 
 @dataclass(frozen=True)
@@ -128,11 +138,14 @@ class Figures:
     joints: int
     skin: Literal["", "on", "off"]
     has_no_membrane: bool
+    said: str  # the line as it was written
 
     def of(self, kind: CutKind) -> CutNamed | None:
         """So much of a cut; nothing if no kitchen has so little or so much of it."""
         weight, count = self.weight, self.count
         if weight is None and count is None and not kind.is_animal:  # "2 cm ginger" is no cut, "chops 2 cm" are
+            return None
+        if kind.is_whole_animal and (self.is_in_joints or self.joints != 1):
             return None
         each = weight is not None and (
             weight.is_each
@@ -145,11 +158,21 @@ class Figures:
         if grams is not None and not LEAST_KG <= grams / 1000 <= MOST_KG:
             return None
         mass = "" if weight is None else weight.told(times)
-        is_loose = count == 1 and kind.id.endswith(("_cubes", "_florets"))
-        pieces = "" if count is None or is_loose else str(count * self.joints)
-        if kind.id.endswith("_jointed") and " cutup " in self.words and self.joints == 1 and not self.is_in_joints:
-            pieces = ""  # the birds are counted, not their joints
-        return CutNamed(kind.id, mass, self.size, pieces, bone=self._bone(kind), cover=self._cover(kind))
+        bone, cover = self._bone(kind), self._cover(kind)
+        if count is None or (count == 1 and kind.shape == "cube"):
+            return CutNamed(kind.id, mass, self.size, bone=bone, cover=cover)
+        is_flat = kind.shape == "slab"  # it is as thick in one piece as in several
+        if not self._counts_wholes(kind) or (weight is not None and is_flat):
+            return CutNamed(kind.id, mass, self.size, str(count * self.joints), bone=bone, cover=cover)
+        # Where the weight is told, it tells the number of pieces better than what one usually gives.
+        pieces = str(count * kind.pieces_in_one) if weight is None else ""
+        return CutNamed(kind.id, mass, self.size, pieces, bone=bone, cover=cover, wholes=count)
+
+    def _counts_wholes(self, kind: CutKind) -> bool:
+        """Whether what is counted is the whole that pieces are of: "2 octopus", but not "2 octopus arms"."""
+        if not kind.pieces_in_one or self.is_in_joints or self.joints != 1:
+            return False
+        return _PARTS.search(_INTO_PARTS.sub(" ", self.said)) is None
 
     @property
     def each_kg(self) -> float | None:
@@ -158,6 +181,11 @@ class Figures:
             return None
         is_each = self.weight.is_each or self.is_each or self.is_counted_each
         return self.weight.grams / 1000 / (1 if is_each else self.count)
+
+    @property
+    def size_m(self) -> float | None:
+        """Size of a piece [m], where it is told and can be read."""
+        return length_m(self.size)
 
     def _is_one_of_several(self, kind: CutKind) -> bool:
         """Whether a weight is of one piece though nothing says so: of all of them, each would be a scrap."""
@@ -209,6 +237,7 @@ def figures_of(text: str) -> Figures | None:
     weight, plain = weight_in(plain)
     plain = _TOLD_AGAIN.sub(" ", plain) if weight is not None else plain
     size = _SIZE.search(plain)
+    plain = _AT_THICKEST.sub(" ", plain) if size else plain
     plain = _FLATTENED.sub(" ", plain.replace(size.group(), " ")) if size else _IN_JOINTS.sub(" cutup ", plain)
     for said, means in _BONE:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
@@ -233,6 +262,7 @@ def figures_of(text: str) -> Figures | None:
         4 if re.search(r"\bquartered\b", text, re.IGNORECASE) else 1,
         skin,
         _NO_MEMBRANE.search(text) is not None,
+        text,
     )
 
 
@@ -272,6 +302,14 @@ def is_readable(mass: str) -> bool:
         return quantity(mass, MASS, field="cut.mass_g") >= LEAST_KG
     except InputError:
         return False
+
+
+def length_m(size: str) -> float | None:
+    """A size as typed [m]; nothing where it cannot be read."""
+    try:
+        return quantity(size, SIDE, field="cut.width_mm") if size else None
+    except InputError:
+        return None
 
 
 def weight_in(text: str) -> tuple[Weight | None, str]:

@@ -14,7 +14,6 @@ from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
 from vadouvan.core.cut.kind import CutKind
-from vadouvan.core.measures.quantity import SIDE, quantity
 from vadouvan.core.measures.units import VOLUME_M3
 from vadouvan.core.parsing.cut_figures import (
     LONGEST_LINE,
@@ -23,10 +22,10 @@ from vadouvan.core.parsing.cut_figures import (
     Figures,
     figures_of,
     is_readable,
+    length_m,
     may_be_meat,
 )
 from vadouvan.core.parsing.cut_words import FILLERS, OPTIONAL, names_of, spelt, tokens_of, unaccounted, vocabulary_of
-from vadouvan.errors import InputError
 
 _THICK = re.compile(r"^(?P<name>.*), (?P<thickness>[^,]{1,40}) thick$", re.DOTALL)
 _OR = re.compile(
@@ -102,7 +101,8 @@ def _either_way(text: str) -> list[str]:
 def _named(figures: Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     """The cut that these words name, whole or cut up at home."""
     ways = (figures.words, *(figures.words.replace(" cutup ", f" {way} ") for way in ("cube", "piece")))
-    kind = next((kind for way in ways if (kind := _meant(way, cuts, figures.each_kg)) is not None), None)
+    meant = (_meant(way, cuts, figures.each_kg, figures.size_m) for way in ways)
+    kind = next((kind for kind in meant if kind is not None), None)
     if kind is not None and cuts[kind].mass_kg >= JOINT_KG:  # "lamb shoulder pieces" are no shoulder
         in_pieces = _PIECES.sub(" cube ", figures.words)
         kind = _meant(in_pieces, cuts) or kind if in_pieces != figures.words else kind
@@ -113,9 +113,8 @@ def _in_pieces(named: CutNamed, kind: CutKind) -> CutNamed:
     """A cut in pieces of a told edge: cubes, or flat pieces of a cut that is thinner than their edge."""
     if kind.shape == "cube" or named.shape or not named.thickness:
         return named
-    try:
-        edge_m = quantity(named.thickness, SIDE, field="cut.width_mm")
-    except InputError:
+    edge_m = length_m(named.thickness)
+    if edge_m is None:
         return named
     if edge_m <= kind.thickness_high_m:
         return replace(named, shape="cube", pieces="")
@@ -225,10 +224,13 @@ def _as_our_recipes_write(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | 
     return CutNamed(kind.id, mass, thickness) if kind is not None and is_readable(mass) else None
 
 
-def _meant(text: str, cuts: Mapping[str, CutKind], each_kg: float | None = None) -> str | None:
+def _meant(
+    text: str, cuts: Mapping[str, CutKind], each_kg: float | None = None, thickness_m: float | None = None
+) -> str | None:
     """The cut whose name accounts for every word that counts; nothing if none does, or two do as well.
 
-    Of two with the same name, a steak and its joint, the weight [kg] of one piece tells which, where it is known.
+    Of two with the same name, a steak and its joint, the weight [kg] of one piece tells which, or else the thickness
+    [m] that only one of them may have.
     """
     names = {kind.id: names_of(kind.also_called) for kind in cuts.values()}
     known = vocabulary_of(tuple(kind.also_called for kind in cuts.values()))
@@ -240,9 +242,12 @@ def _meant(text: str, cuts: Mapping[str, CutKind], each_kg: float | None = None)
     for kind, alternatives in names.items():
         for needs in alternatives:
             is_bare = len(needs) == 1 and "boneless" in said and cuts[kind].bone != "none"  # "boneless chicken"
-            if needs <= said and not is_bare and not unaccounted(said - needs):
+            left = unaccounted(said - needs, is_whole=cuts[kind].is_whole_animal)
+            if needs <= said and not is_bare and not left:
                 best[kind] = max(best.get(kind, 0), len(needs))
     found = [kind for kind, score in best.items() if score == max(best.values())]
     if len(found) > 1 and each_kg is not None:
         return min(found, key=lambda kind: abs(math.log(each_kg / cuts[kind].mass_kg)))
+    if len(found) > 1 and thickness_m is not None:
+        found = [id_ for id_ in found if cuts[id_].thickness_low_m <= thickness_m <= cuts[id_].thickness_high_m]
     return found[0] if len(found) == 1 else None

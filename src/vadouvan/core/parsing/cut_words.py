@@ -40,12 +40,15 @@ OPTIONAL = frozenset((
     "bonein", "boneless", "joint", "roast", "whole", "half", "piece", "thin", "peeled", "block", "portion", "roll",
     "stir", "fry", "young", "baby", "rack", "slab", "tail", "head", "tip",
 ))  # fmt: skip
+OF_AN_ANIMAL = frozenset(("joint", "portion", "piece", "half", "rack", "slab", "slice", "cutup"))  # a whole one is none
 LEAST_GUESSED, SURE = 5, 84.0
 
 
-def unaccounted(words: frozenset[str]) -> set[str]:
-    """Words that neither change nothing nor may be left out of a name."""
-    return {word for word in words if word not in FILLERS and word not in OPTIONAL}
+def unaccounted(words: frozenset[str], *, is_whole: bool = False) -> set[str]:
+    """Words that neither change nothing nor may be left out of a name; of a whole animal, also those of its parts."""
+    return {
+        word for word in words if (word not in FILLERS and word not in OPTIONAL) or (is_whole and word in OF_AN_ANIMAL)
+    }
 
 
 def spelt(token: str, known: frozenset[str]) -> str | None:

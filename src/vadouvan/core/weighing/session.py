@@ -11,7 +11,7 @@ from vadouvan.core.cooking.probe import Forecast, forecast
 from vadouvan.core.cooking.stages import USUAL_HEAT_C, CookStage
 from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.figure import hours_told, number_told
-from vadouvan.core.interpretation.mix import portion_of
+from vadouvan.core.interpretation.line import portion_of
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen

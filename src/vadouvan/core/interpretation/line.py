@@ -1,0 +1,190 @@
+"""One typed line of a mix: the ingredient that it means and how much of it, or what has to be asked."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import replace
+from functools import lru_cache
+
+from vadouvan.core.draft.typed import LONGEST_TEXT, LineInput
+from vadouvan.core.measures.numbers import Interval
+from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.parsing.amount import READ_LINES, Portion, SaidLine, not_in_that_state, read_line, weigh
+from vadouvan.core.parsing.curing import curing_refused, names_curing_salt
+from vadouvan.core.parsing.rate import rate_in
+from vadouvan.core.parsing.several import taken_apart
+from vadouvan.core.parsing.tidy import without_bullet
+from vadouvan.errors import InputError
+
+USUAL_MEAT_KG = 1.0  # for usual doses while no meat is said
+
+
+def seasons_nothing(text: str, pantry: Pantry) -> bool:
+    """Whether a line that cannot be weighed is of something known that brings neither salt, sourness nor an enzyme."""
+    try:
+        said = read_line(text, field="mix")
+    except InputError:
+        return False
+    item = pantry.qualified((*said.qualified, *said.names))
+    return item is not None and item.enzyme is None and max(item.salt.value, item.acid.value) <= MOST_SALT_GUESSED
+
+
+@lru_cache(maxsize=READ_LINES)
+def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) -> Portion:
+    """The portion that a typed line means; raises InputError with the line's path ``mix.<id>``.
+
+    An amount for each kilogram needs the meat. A line that names an ingredient and no amount is a usual dose for so
+    much meat (a kilogram while none is said), as a guess with a wide band: never of what carries salt or a live enzyme.
+    """
+    path = f"mix.{line.id}"
+    if len(line.text) > LONGEST_TEXT:
+        wrong = f"A line of {len(line.text)} letters is too long for one ingredient."
+        raise InputError(field=path, given=line.text[:60], wrong=wrong, accepted="Write one ingredient a line.")
+    if names_curing_salt(line.text):
+        raise curing_refused(line.text, path)
+    parts = taken_apart(line.text)
+    if parts and single_lines(line.text, pantry) == parts:
+        wrong = f'"{line.text.strip()}" holds several ingredients.'
+        raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write one a line: {'; '.join(parts)}.")
+    by_the_meat = _by_the_meat(line, pantry, meat_kg)
+    if by_the_meat is not None:
+        return by_the_meat
+    said = read_line(line.text, field=path)
+    grown = tuple(f"fresh {name}" for name in said.names) if said.unit in FRESH_UNITS else ()
+    meant = pantry.qualified(said.qualified)
+    ingredient = meant or _alone(said, pantry, path)
+    _refuse_what_may_be_another(said, ingredient, path)
+    if ingredient.group in ("herb_dried", "spice_dried"):
+        fresh = next((pantry.by_name[name] for name in grown if name in pantry.by_name), None)
+        ingredient = pantry.by_id[fresh] if fresh else ingredient
+    state = not_in_that_state(said, ingredient)
+    if state:
+        wrong = f'"{said.names[-1]}" is known here as {ingredient.also_called[0]}, not {state}.'
+        near = ", ".join(f'"{item.also_called[0]}"' for item in pantry.search(state, 3))
+        raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write which you mean, such as {near}.")
+    ingredient, said = _fresh_or_dried(said, ingredient, pantry)
+    try:
+        return weigh(said, ingredient, line_id=line.id, field=path)
+    except InputError:
+        # "a stick of cinnamon": the measure is part of another ingredient's name
+        of_that = [f"{name} {word}" for name in said.names for word in PIECES_NAMED.get(said.unit or "", ())]
+        known = next((pantry.by_name[name.lower()] for name in of_that if name.lower() in pantry.by_name), None)
+        if known is None:
+            raise
+        return weigh(said, pantry.by_id[known], line_id=line.id, field=path)
+
+
+def _refuse_what_may_be_another(said: SaidLine, ingredient: Ingredient, path: str) -> None:
+    """Raises InputError for a lemon in slices, and for peppers by number."""
+    if ingredient.group == "acid" and said.unit in (None, "each", "slice") and _IN_SLICES.search(said.text):
+        wrong = f'"{said.text.strip()}" may be its juice, or slices that season little.'
+        accepted = f'Write "juice of {said.number.value:g} {said.names[-1]}", or leave the slices out.'
+        raise InputError(field=path, given=said.text, wrong=wrong, accepted=accepted)
+    if ingredient.id == BY_THE_CORN and said.unit in (None, "each") and not _CORNS.search(said.text):
+        wrong = f'"{said.text.strip()}" may be peppercorns, sweet peppers or chillies.'
+        accepted = 'Write which, such as "10 peppercorns", "1 sweet pepper" or "1 red chilli".'
+        raise InputError(field=path, given=said.text, wrong=wrong, accepted=accepted)
+
+
+def _alone(said: SaidLine, pantry: Pantry, path: str) -> Ingredient:
+    """The ingredient of a line; raises InputError where another stands behind a comma: "1 bay leaf, thyme sprigs"."""
+    ingredient = pantry.find(said.names, field=path, given=said.text)
+    for part in filter(None, map(str.strip, said.preparation.split(","))):
+        other = pantry.qualified((part,))
+        if other is not None and other != ingredient and len(part.split()) > 1:
+            wrong = f'"{said.text.strip()}" says more than one thing.'
+            accepted = f'Write "{other.also_called[0]}" on a line of its own, with its amount.'
+            raise InputError(field=path, given=said.text, wrong=wrong, accepted=accepted)
+    return ingredient
+
+
+def _by_the_meat(line: LineInput, pantry: Pantry, meat_kg: float | None) -> Portion | None:
+    """So much for each kilogram or pound of meat without its bone, or a usual dose; none if the amount is said."""
+    rate = rate_in(line.text)
+    if rate is None:
+        return _usual_dose(line, pantry, meat_kg or USUAL_MEAT_KG)
+    if meat_kg is None:
+        wrong = f'"{line.text.strip()}" is an amount for so much meat, and how much there is has not been said.'
+        accepted = f'Say the meat first, or write the amount for all of it, such as "{rate.line}".'
+        raise InputError(field=f"mix.{line.id}", given=line.text, wrong=wrong, accepted=accepted)
+    return replace(portion_of(LineInput(line.id, rate.line), pantry).part(meat_kg / rate.per_kg), text=line.text)
+
+
+_VAGUE_START = re.compile(
+    r"^(?:some|a little|a bit of|a touch of|plenty of|fresh|freshly ground|chopped) ", re.IGNORECASE
+)
+_LEFT_TO_THE_COOK = re.compile(
+    r"\b(?:to|for|as|if|enough|until|whatever|plenty|optional|no|of|few|drops?|pinch|dash|splash|spoon)\b",
+    re.IGNORECASE,
+)
+MOST_SALT_GUESSED = 0.01  # share of salt from which an amount is asked, not guessed
+
+
+def _usual_dose(line: LineInput, pantry: Pantry, meat_kg: float) -> Portion | None:
+    """A usual dose of what is named without an amount; none if anything else is said of it."""
+    text = " ".join(without_bullet(line.text).split())
+    if re.search(r"[\d½¼¾⅓⅔]", text) or _LEFT_TO_THE_COOK.search(text):
+        return None
+    body, _, _ = text.partition(",")
+    names = [body, _VAGUE_START.sub("", body), _VAGUE_START.sub("", _VAGUE_START.sub("", body))]
+    known = next((pantry.by_name[name.lower()] for name in names if name.lower() in pantry.by_name), None)
+    item = pantry.by_id[known] if known else None
+    if item is None or item.dose_kg_per_kg is None or item.enzyme or item.salt.value > MOST_SALT_GUESSED:
+        return None
+    dose = item.dose_kg_per_kg.times(Interval.exactly(meat_kg))
+    return Portion(line.id, line.text, item, dose, guessed=True)
+
+
+_TEASPOONS = frozenset(("tsp", "teaspoon"))
+_SPOONS = _TEASPOONS | {"tbsp", "tablespoon", "dessertspoon"}
+_AS_IT_GROWS = re.compile(
+    r"\b(?:lea(?:f|ves)|stems?|stalks|fresh|grated|chopped|minced|torn|sliced|picked|crushed|pureed|puree|paste)\b",
+    re.I,
+)
+
+
+def _fresh_or_dried(said: SaidLine, ingredient: Ingredient, pantry: Pantry) -> tuple[Ingredient, SaidLine]:
+    """Marks as a guess what comes fresh and dried, by the spoon and without a word which.
+
+    A teaspoon of a herb is of the dried one, a tablespoon of the fresh; where what is kept dry is another part of the
+    plant, it is that: a spoon of coriander is ground seed.
+    """
+    if said.unit not in _SPOONS or ingredient.group not in ("herb_fresh", "aromatic_fresh"):
+        return ingredient, said
+    kept = {"ground": _SPOONS, "dried": _TEASPOONS}
+    dry = [f"{state} {name.lower()}" for state in kept for name in said.names]
+    known = next((name for name in dry if name in pantry.by_name), "")
+    if not known or _AS_IT_GROWS.search(said.text) or pantry.by_name[known] == ingredient.id:
+        return ingredient, said
+    is_dry = ingredient.group == "herb_fresh" and said.unit in kept[known.split()[0]]
+    return pantry.by_id[pantry.by_name[known]] if is_dry else ingredient, replace(said, guessed=True)
+
+
+BY_THE_CORN = "pepper_black"
+_CORNS = re.compile(r"\b(?:pepper ?)?(?:corns?|grains?|berries|berry)\b|\bpeppercorns?\b|\bblack\b", re.IGNORECASE)
+_IN_SLICES = re.compile(r"\b(?:sliced|slices?|wedges?|quartered|rounds)\b", re.IGNORECASE)
+PIECES_NAMED = {"stick": ("stick",), "cm": ("stick",), "in": ("stick",), "inch": ("stick",), "leaf": ("leaf",)}
+FRESH_UNITS = frozenset(("sprig", "bunch", "handful", "leaf"))  # of a herb as it grows, never of a dried one
+
+
+def can_be_read(text: str, pantry: Pantry) -> bool:
+    """Whether a line is one of a mix, or holds several."""
+    try:
+        portion_of(LineInput("asked", text), pantry, USUAL_MEAT_KG)
+    except InputError:
+        return len(single_lines(text, pantry)) > 1
+    return True
+
+
+def single_lines(text: str, pantry: Pantry) -> tuple[str, ...]:
+    """The lines of one ingredient each that a line means: itself, or its parts where every one of them can be read."""
+    parts = taken_apart(text)
+    if not parts or names_curing_salt(text):
+        return (text,)
+    try:
+        for part in parts:
+            portion_of(LineInput("part", part), pantry, USUAL_MEAT_KG)
+    except InputError:
+        return (text,)
+    return parts

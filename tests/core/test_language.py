@@ -21,6 +21,7 @@ from vadouvan.core.measures.quantity import MASS, quantity
 from vadouvan.core.parsing import cut_name
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant
+from vadouvan.core.parsing.several import taken_apart
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
 from vadouvan.formats.any_file import read_any
@@ -106,6 +107,8 @@ CUTS = (
     ("half a duck, 1 kg", None),
     ("6 chicken joints", "chicken_jointed"),
     ("2 whole trout, heads on", "whole_trout"),
+    ("lamb shanks x4", "lamb_shank"),
+    ('4 ea. pork chops, 1 1/4" thick', "pork_chop_bone"),
 )
 
 
@@ -194,6 +197,9 @@ class Lines(unittest.TestCase):
             (".5 tsp nutmeg", "0.5 tsp nutmeg"),
             ("Salt (fine) 15g", "15 g fine salt"),
             ("freshly ground black pepper, about 1 tsp", "1 tsp black pepper"),
+            ("salt (about 12 g)", "12 g salt"),
+            ("kosher salt (I use about 2 tsp.)", "2 tsp kosher salt"),
+            ("2 ea. lemons, juiced", "2 lemons, juiced"),
         ):
             with self.subTest(text):
                 self.assertEqual(portion(text).ingredient.id, portion(plain).ingredient.id)
@@ -204,6 +210,19 @@ class Lines(unittest.TestCase):
         self.assertAlmostEqual(portion("1,100 g yoghurt").mass_kg.value, 1.1)
         self.assertAlmostEqual(portion("1,250 kg yoghurt").mass_kg.value, 1.25)
         self.assertAlmostEqual(portion("2,5 g salt").mass_kg.value, 0.0025)
+
+    def test_as_many_of_one_fruit(self) -> None:
+        """The fruit is named once, before or behind."""
+        for text in (
+            "juice of 2 lemons + zest of 1",
+            "zest of 1 and juice of 2 lemons",
+            "juice of 2 lemons, zest of 1",
+        ):
+            with self.subTest(text):
+                found = {portion(line).ingredient.id: portion(line).mass_kg.value for line in taken_apart(text)}
+                self.assertEqual(sorted(found), ["lemon_juice", "zest_lemon"])
+                self.assertAlmostEqual(found["lemon_juice"], portion("juice of 2 lemons").mass_kg.value)
+                self.assertAlmostEqual(found["zest_lemon"], portion("zest of 1 lemon").mass_kg.value)
 
     def test_every_name_of_the_pantry_reads_as_itself(self) -> None:
         """Each name and each alias, in grams."""
@@ -844,6 +863,24 @@ class Cuts(unittest.TestCase):
         self.assertLess(tried.call_count, 5)
         self.assertIsNone(cut_named("4 chicken legs (tea-smoked)", KITCHEN.cuts))
         self.assertIsNotNone(cut_named("4 chicken legs (thigh and drumstick attached)", KITCHEN.cuts))
+
+    def test_names_addresses_and_two_mixes(self) -> None:
+        """A heading may be the name too, an address never is, and two marinades that become one are told."""
+        for text, name, left in (
+            ("Turkey brine\n\nFor a 6 kg turkey:\n6 l water\n360 g salt", "Turkey brine", ""),
+            ("https://example.org/a\n\nSmoky tofu\n\n400 g firm tofu\n8 g salt", "Smoky tofu", "https://example.org/a"),
+            ("Kebabs\n\n1 kg lamb leg cubes\n12 g salt\n\nSpecial equipment: 8 skewers", "Kebabs", "Special equipment"),
+        ):
+            with self.subTest(text):
+                brought = read_any(text, KITCHEN)
+                self.assertEqual(brought.draft.name, name)
+                self.assertTrue(not left or any(left in note for note in brought.notes), brought.notes)
+                self.assertTrue(all(can_be_read(line.text, KITCHEN.pantry) for line in brought.draft.mix))
+        two = (
+            "12 lamb chops\nFirst marinade\n10 g salt\n2 tbsp lemon juice\nSecond marinade\n200 g yoghurt\n1 tsp cumin"
+        )
+        merged = "Taken as one mix: “First marinade” and “Second marinade”. Part them if one goes on after the other."
+        self.assertIn(merged, read_any(two, KITCHEN).notes)
 
     def test_what_is_none_of_the_mix(self) -> None:
         """What is for the pan or for frying, and a second cut, is left out and told; a dash may part a name."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import re
 
 from vadouvan.core.interpretation.line import can_be_read
 from vadouvan.core.kitchen.kitchen import Kitchen
@@ -10,12 +11,15 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.cut_figures import has_weight
 from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.core.parsing.headings import (
+    MIXES,
+    OTHER_PARTS,
     begins_a_row,
     heading_of,
     is_deed,
     is_told_of_all,
     is_told_of_times,
     tells_a_part,
+    words_of,
 )
 from vadouvan.core.parsing.pasted import in_lines, without_step_number
 from vadouvan.core.parsing.tidy import without_bullet
@@ -26,6 +30,7 @@ from vadouvan.formats.ingredient_list import ACCEPTED, listed, which_meat
 from vadouvan.formats.recipe import read_recipe
 
 LONGEST_TITLE = 100
+_ADDRESS = re.compile(r"(?:https?://|www\.)\S+$", re.IGNORECASE)  # of where it was copied
 
 
 def read_any(text: str, kitchen: Kitchen) -> Brought:
@@ -64,12 +69,17 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     After it comes a gap, an amount, a heading, or what is said of the whole recipe.
     """
     first, _, rest = text.partition("\n")
+    if _ADDRESS.match(first.strip()) and rest.strip():
+        name, rest = _name_and_rest(rest.strip(), kitchen)
+        return name, f"{rest}\n\n{first.strip()}"
     said = without_bullet(first.strip().lstrip("# "))
     after = without_bullet(rest.strip().partition("\n")[0])
     in_use = (
         leading_number(said) is not None or first.rstrip().endswith(":") or tells_a_part(without_step_number(first))
     )
     ingredient = can_be_read(said, kitchen.pantry) or said.lower() in kitchen.pantry.by_name
+    if _names_the_dish(first, rest):
+        return said[:LONGEST_NAME], text
     if (
         in_use
         or ingredient
@@ -84,3 +94,11 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     is_line = can_be_read(after, kitchen.pantry) or cut_named(after, kitchen.cuts) is not None
     goes_on = follows or is_line or has_weight(after) or begins_a_row(after) or is_told_of_all(after) or is_deed(after)
     return (said[:LONGEST_NAME], rest) if goes_on else ("", text)
+
+
+def _names_the_dish(first: str, rest: str) -> bool:
+    """Whether a first line that is a heading of the mix is also what the whole is called: "Turkey brine", and a gap."""
+    words = words_of(first)
+    is_heading = heading_of(first) is not None and not first.rstrip().endswith(":")
+    is_named = len(words) > 1 and bool(words & MIXES) and not words & (OTHER_PARTS | {"for", "the", "first", "second"})
+    return is_heading and is_named and bool(words - MIXES) and rest.startswith(("\n", "\r"))

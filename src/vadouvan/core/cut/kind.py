@@ -68,6 +68,10 @@ class CutKind:
     pieces_in_one: int = 0
     toughness: str = "moderate"
 
+    def __hash__(self) -> int:
+        """By its id: what is kept for a table of cuts asks for it at each line that is read."""
+        return hash(self.id)
+
     @property
     def name(self) -> str:
         """Species and cut in one line."""

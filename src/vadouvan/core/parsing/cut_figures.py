@@ -20,7 +20,7 @@ _TO = r"\s*(?:-\s*to\s*-?|-|–|to)\s*"
 _UNITS = r"(?:kilograms?|kilos?|kgs?|grams?|gms?|grms?|gr|g|pounds?|lbs?|ounces?|oz)\b"
 WEIGHT = re.compile(
     rf"(?P<low>{_NUMBER})(?:{_TO}(?P<high>{_NUMBER}))?\s*-?\s*(?P<unit>{_UNITS})\.?"
-    rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|apiece|a piece))?",
+    rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|ea\b\.?|apiece|a piece))?",
     re.IGNORECASE,
 )
 # "4 6-oz fillets", "2 (1-pound) loins", "two 1 1/2-pound racks": so many of so much each.
@@ -62,6 +62,7 @@ _OF_THE_SEA = r"\b(?:tuna|sardines?|mackerel|salmon|trout|prawns?|shrimps?|octop
 _TINNED = re.compile(rf"{_FROM_A_TIN}.*{_OF_THE_SEA}|{_OF_THE_SEA}.*{_FROM_A_TIN}", re.IGNORECASE)
 _SHORT = {"k": "kg", "g": "g", "p": "lb", "l": "lb", "o": "oz"}
 _SPOKEN = (
+    (r"(?<=[a-z]) [x×] ?(?=\d{1,2}(?![\w/]|[.,]\d))", " "),  # "lamb shanks x4"
     (r"\btwo and a half\b", "2.5"), (r"\bone and a half\b", "1.5"),
     (r"\bhalf an?(?=\s+(?:kilo|kg|pound|lb|dozen)s?\b)", "0.5"),
     (r"\ba quarter of an?\b", "0.25"),

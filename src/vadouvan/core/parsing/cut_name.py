@@ -25,7 +25,7 @@ from vadouvan.core.parsing.cut_figures import (
     length_m,
     may_be_meat,
 )
-from vadouvan.core.parsing.cut_words import FILLERS, OPTIONAL, names_of, spelt, tokens_of, unaccounted, vocabulary_of
+from vadouvan.core.parsing.cut_words import FILLERS, OPTIONAL, names_in, spelt, tokens_of, unaccounted
 
 _THICK = re.compile(r"^(?P<name>.*), (?P<thickness>[^,]{1,40}) thick$", re.DOTALL)
 _OR = re.compile(
@@ -74,7 +74,7 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
 
 def _without_remarks(figures: Figures, cuts: Mapping[str, CutKind]) -> Figures:
     """The same without brackets that tell again what was said, in known words: "(2 x 250 g)", "(osso buco)"."""
-    known = vocabulary_of(tuple(kind.also_called for kind in cuts.values()))
+    known = names_in(cuts).known
     words = figures.words
     for remark in _REMARK.findall(words):
         if all(spelt(token, known) is not None for token in tokens_of(WEIGHT.sub(" ", remark))):
@@ -146,7 +146,7 @@ def cuts_meant(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
     either = dict.fromkeys(one for one in (cut_named(way, cuts) for way in _either_way(text)) if one is not None)
     if either:
         return tuple(either)
-    known = vocabulary_of(tuple(kind.also_called for kind in cuts.values()))
+    known = names_in(cuts).known
     words = {spelt(token, known) for token in tokens_of(figures.words)}
     said = frozenset(word for word in words if word is not None and word not in FILLERS and word not in OPTIONAL)
     if None in words or "or" in words or not said:
@@ -170,14 +170,16 @@ def cuts_near(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
     tokens = tokens_of(figures.words) if figures is not None else []
     if figures is None or (figures.weight is None and any(token in VOLUME_M3 for token in tokens)):
         return ()
-    known = vocabulary_of(tuple(kind.also_called for kind in cuts.values()))
+    known = names_in(cuts).known
     said = {spelt(token, known) for token in tokens}
     held: dict[str, int] = {}
-    for kind in cuts.values():
+    for name in names_in(cuts).names:
+        kind, count = name.kind, len(name.words)
         least = 2 if kind.mass_kg >= JOINT_KG and None in said else 1  # "chicken livers" are no whole chicken
-        needs = [len(name) for name in names_of(kind.also_called) if name <= said and len(name) >= least]
-        if needs and kind.is_animal and said & set(tokens_of(kind.species)) and _bone_fits(kind, said):
-            held[kind.id] = max(needs)
+        if not name.words <= said or count < least:
+            continue
+        if kind.is_animal and said & set(tokens_of(kind.species)) and _bone_fits(kind, said):
+            held[kind.id] = max(held.get(kind.id, 0), count)
     found = [figures.of(cuts[kind]) for kind, count in held.items() if count == max(held.values())]
     named = tuple(one for one in found if one is not None)
     return named if len(named) <= MOST_MEANT else ()
@@ -232,19 +234,18 @@ def _meant(
     Of two with the same name, a steak and its joint, the weight [kg] of one piece tells which, or else the thickness
     [m] that only one of them may have.
     """
-    names = {kind.id: names_of(kind.also_called) for kind in cuts.values()}
-    known = vocabulary_of(tuple(kind.also_called for kind in cuts.values()))
-    words = {spelt(token, known) for token in tokens_of(text)}
+    table = names_in(cuts)
+    words = {spelt(token, table.known) for token in tokens_of(text)}
     if None in words or "or" in words:
         return None
     said = frozenset(word for word in words if word is not None)
     best: dict[str, int] = {}
-    for kind, alternatives in names.items():
-        for needs in alternatives:
-            is_bare = len(needs) == 1 and "boneless" in said and cuts[kind].bone != "none"  # "boneless chicken"
-            left = unaccounted(said - needs, is_whole=cuts[kind].is_whole_animal)
-            if needs <= said and not is_bare and not left:
-                best[kind] = max(best.get(kind, 0), len(needs))
+    for name in table.names:
+        if not name.words <= said or unaccounted(said - name.words, is_whole=name.is_of_a_whole):
+            continue
+        if len(name.words) == 1 and "boneless" in said and name.kind.bone != "none":  # "boneless chicken"
+            continue
+        best[name.kind.id] = max(best.get(name.kind.id, 0), len(name.words))
     found = [kind for kind, score in best.items() if score == max(best.values())]
     if len(found) > 1 and each_kg is not None:
         return min(found, key=lambda kind: abs(math.log(each_kg / cuts[kind].mass_kg)))

@@ -4,9 +4,13 @@ from __future__ import annotations
 
 import re
 import unicodedata
+from collections.abc import Mapping
+from dataclasses import dataclass
 from functools import lru_cache
 
 from rapidfuzz import fuzz, process
+
+from vadouvan.core.cut.kind import CutKind
 
 _SAME = {
     "cubed": "cube", "diced": "cube", "dice": "cube", "chunk": "cube", "kebab": "cube", "skewer": "cube",
@@ -33,7 +37,8 @@ FILLERS = frozenset(
     barbary muscovy pekin nos abt full very super really line caught sustainable against
     corn grass grain fed milk dry aged hung halal kosher pastured pasture reared outdoor farmhouse heritage prime choice
     select marbled higher welfare british scottish irish local butcher oven ready cook plump meaty generous
-    x grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly rindless
+    x ea grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly
+    rindless
     """.split()  # noqa: SIM905 - a list of words to read
 )
 OPTIONAL = frozenset((
@@ -51,6 +56,7 @@ def unaccounted(words: frozenset[str], *, is_whole: bool = False) -> set[str]:
     }
 
 
+@lru_cache(maxsize=4096)
 def spelt(token: str, known: frozenset[str]) -> str | None:
     """A word as the tables have it, a slip of the hand forgiven; nothing for one that is not known."""
     if token in known or token in FILLERS or token in OPTIONAL or token == "or":
@@ -61,16 +67,34 @@ def spelt(token: str, known: frozenset[str]) -> str | None:
     return near[0] if near else None
 
 
-@lru_cache(maxsize=4096)
-def names_of(also_called: tuple[str, ...]) -> tuple[frozenset[str], ...]:
-    """Each name as the set of its words."""
-    return tuple(frozenset(tokens_of(name)) for name in also_called)
+@dataclass(frozen=True)
+class NameOfCut:
+    """One of the names of a cut as the set of its words."""
+
+    kind: CutKind
+    words: frozenset[str]
+    is_of_a_whole: bool  # animal, of which no part is meant
+
+
+@dataclass(frozen=True)
+class NamesOfCuts:
+    """Every name of every cut of a table, and every word in them."""
+
+    names: tuple[NameOfCut, ...]
+    known: frozenset[str]
+
+
+def names_in(cuts: Mapping[str, CutKind]) -> NamesOfCuts:
+    """The names of a table of cuts, worked out once."""
+    return _names_of(tuple(cuts.values()))
 
 
 @lru_cache(maxsize=8)
-def vocabulary_of(called: tuple[tuple[str, ...], ...]) -> frozenset[str]:
-    """Every word that names a cut."""
-    return frozenset(word for also_called in called for needs in names_of(also_called) for word in needs)
+def _names_of(kinds: tuple[CutKind, ...]) -> NamesOfCuts:
+    names = tuple(
+        NameOfCut(kind, frozenset(tokens_of(name)), kind.is_whole_animal) for kind in kinds for name in kind.also_called
+    )
+    return NamesOfCuts(names, frozenset(word for name in names for word in name.words))
 
 
 def tokens_of(text: str) -> list[str]:

@@ -32,7 +32,8 @@ OTHER_PARTS = frozenset(("ingredients", "meat"))
 _STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|you will need|the)\b", re.IGNORECASE)
 _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
-    r"|^(?:directions|instructions|method|steps|notes?|preparation|equipment)\s*:"
+    r"|^(?:directions|instructions|method|steps|notes?|preparation|(?:special |kitchen )?(?:equipment|tools))\s*:"
+    r"|^(?:https?://|www\.)\S+$"
     r"|^(?:serves?|makes|yields?|prep)\b|^\("
     r"|(?:,\s*|\()for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"

@@ -107,11 +107,15 @@ def _is_meat(block: PastedMix, is_meat: Callable[[str], bool] | None) -> bool:
 
 @dataclass(frozen=True)
 class PastedRecipe:
-    """A pasted recipe: lines that may be of the mix, mixes beside it, and lines that are of none."""
+    """A pasted recipe: lines that may be of the mix, mixes beside it, and lines that are of none.
+
+    ``taken_together`` are the headings of several mixes that are one now.
+    """
 
     lines: tuple[str, ...]
     companions: tuple[PastedMix, ...]
     left_out: tuple[str, ...]
+    taken_together: tuple[str, ...] = ()
 
 
 def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> PastedRecipe:
@@ -147,8 +151,16 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
         companions.append(PastedMix(block.title, said, "companion"))
     left += [line for block in blocks if block.kind == "none" for line in block.lines]
     left += [line.strip() for line in text.splitlines()[MOST_LOOKED_AT:] if line.strip()]
+    titles = dict.fromkeys(
+        block.title
+        for block in own
+        if words_of(block.title) & MIXES and not set(block.lines) <= set(left) and not all(map(is_meat, block.lines))
+    )
     return PastedRecipe(
-        tuple(line for line in lines if line not in left), tuple(one for one in companions if one.lines), tuple(left)
+        tuple(line for line in lines if line not in left),
+        tuple(one for one in companions if one.lines),
+        tuple(left),
+        tuple(titles) if len(titles) > 1 else (),
     )
 
 

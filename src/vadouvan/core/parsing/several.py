@@ -31,6 +31,13 @@ _AMOUNT_LAST = re.compile(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓�
 _FRUITS = re.compile(
     r"^(?:the )?(juice|zest) of (?P<first>[^,]+?) and (?P<second>(?:\d|an?\b|one\b|half\b).+)$", re.IGNORECASE
 )
+_AND, _SO_MANY = r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?:the )?", r"[\d½¼¾⅓⅔/.]+|an?|one|two|three|half an?"
+# "juice of 2 lemons + zest of 1", "zest of 1 and juice of 2 lemons"
+_NAMED = r"(?P<fruit>[a-z]+(?: [a-z]+)?)"
+_OF_AS_MANY = tuple(
+    re.compile(rf"^(juice|zest) of ({_SO_MANY}){first}{_AND}(juice|zest) of ({_SO_MANY}){last}$", re.IGNORECASE)
+    for first, last in ((f" {_NAMED}", ""), ("", f" {_NAMED}"))
+)
 _PUT_IN = r"(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?"
 _AMOUNT_AHEAD = (
     r"(?=\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|half\s|(?:pinch|dash|splash) of\s|the (?:juice|zest)|juice of|zest of"
@@ -94,6 +101,11 @@ def _fruit(line: str) -> list[str]:
     if both:
         first, second = [part.lower() for part in both.groups() if part and part.lower() in ("juice", "zest")][:2]
         return [] if first == second else [f"{first} of {both['fruit']}", f"{second} of {both['fruit']}"]
+    for of_as_many in _OF_AS_MANY:
+        found = of_as_many.match(line)
+        if found:
+            one, count, other, more = (part for part in found.groups() if part != found["fruit"])
+            return [f"{one} of {count} {found['fruit']}", f"{other} of {more} {found['fruit']}"]
     zested = _ZESTED.match(line)
     if zested:
         return [f"zest of {zested['fruit']}", f"juice of {zested['fruit']}"]

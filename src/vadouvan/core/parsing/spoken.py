@@ -106,7 +106,10 @@ _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^an? few (?=(?:thread|strand|filament|grating|sprig|lea|dash|drop|pinch|slice|clove|pod|stalk)\w* )", "3 "),
         (r",? \(?divided\)?$", ""),
         (rf"\s*\({_FIGURE} {_UNIT} (?:of )?(?:dried|dry|powdered|ground|fresh)\b[^()]*\)", ""),
-        (rf"^([^\d,(]+), (?:about|around|approx\.?|roughly|say) ({_FIGURE} [^,()]*)$", r"\2 \1"),
+        (
+            rf"^([^\d,(]+?)(?:, ?| ?\()(?:about|around|approx\.?|roughly|say|ca\.?) ({_FIGURE} [^,()]*?)\.?\)?$",
+            r"\2 \1",
+        ),
         (r"^([^\d,(]+),? to taste,? \(?(?:about |around |say |roughly )?([\d½¼¾⅓⅔][^()]*?)\)?$", r"\2 \1"),
         (r"^(?:an? )?scant (?=[\d½¼¾⅓⅔]|half\b|quarter\b|third\b|three\b|two\b)", ""),
     )

@@ -59,6 +59,10 @@ class Tidied:
     about: bool
 
 
+_SO_MANY_EACH = re.compile(r"^([\d½¼¾/. ]{1,8}?) ?ea\b\.? ", re.IGNORECASE)
+_AS_I_DO = re.compile(r"\((?:i|we) (?:use|used|like|add|added|start with) (about |around |roughly )?", re.IGNORECASE)
+
+
 def without_bullet(text: str) -> str:
     """A line of a list without the mark or the number that it begins with, nor dots that lead to its amount.
 
@@ -76,7 +80,7 @@ def tidied(text: str) -> Tidied:
     >>> tidied("2 x 400 g tins coconut milk").text, tidied("2 tbsp plus 1 tsp soy sauce").text
     ('800 g canned coconut milk', '2.33333 tbsp soy sauce')
     """
-    text = without_bullet(text)
+    text = _SO_MANY_EACH.sub(r"\1 ", _AS_I_DO.sub(r"(\1", without_bullet(text)))
     bare = _ABOUT.sub("", text)
     about = bare != text
     bare = _OTHER_UNITS.sub("", _JOINED.sub(r"\1 \2", _SO_LONG.sub(_together, bare)))

@@ -13,7 +13,8 @@ from pypdf import PdfReader
 
 from tests.drafts import NOW, judged
 from tests.saturday import saturday_drafts
-from vadouvan.formats.paper import batch_address, code_svg, labels_pdf, today_pdf
+from vadouvan.formats.code import batch_address, code_svg
+from vadouvan.formats.paper import labels_pdf, today_pdf
 from vadouvan.formats.today import BagLabelOut, TodayOut, today_out
 
 ADDRESS = "http://127.0.0.1:8140/"

@@ -1,11 +1,12 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { lazy, StrictMode, Suspense, type ReactNode } from 'react'
+import { StrictMode, Suspense, type ReactNode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Route, Routes } from 'react-router'
 import { Guarded } from './app/Broken'
 import { DeviceNotice } from './app/DeviceNotice'
 import { KeysHelp } from './app/KeysHelp'
 import { Outbox } from './app/Outbox'
+import { openRoomOf, rooms } from './app/rooms'
 import { ViewShell } from './app/ViewShell'
 import { applyTheme, startingTheme } from './lib/light'
 import { tellServer } from './lib/units'
@@ -15,27 +16,6 @@ import './styles.css'
 
 applyTheme(startingTheme())
 tellServer()
-
-// Each room is fetched when it is first entered; the Counter comes with the first screen.
-const BatchPage = lazy(() => import('./app/BatchPage').then((room) => ({ default: room.BatchPage })))
-const CautionsPage = lazy(() =>
-  import('./features/cautions/CautionsPage').then((room) => ({ default: room.CautionsPage })),
-)
-const LearnPage = lazy(() =>
-  import('./features/lessons/LearnPage').then((room) => ({ default: room.LearnPage })),
-)
-const LogbookPage = lazy(() =>
-  import('./features/logbook/LogbookPage').then((room) => ({ default: room.LogbookPage })),
-)
-const PantryPage = lazy(() =>
-  import('./features/pantry/PantryPage').then((room) => ({ default: room.PantryPage })),
-)
-const SettingsPage = lazy(() =>
-  import('./features/settings/SettingsPage').then((room) => ({ default: room.SettingsPage })),
-)
-const TodayPage = lazy(() =>
-  import('./features/today/TodayPage').then((room) => ({ default: room.TodayPage })),
-)
 
 const opening = (
   <p className="p-8" data-opening="">
@@ -54,28 +34,24 @@ const view = (path: string, title: string, page: ReactNode) => (
     path={path}
     element={
       <Guarded key={path}>
-        <ViewShell title={title}>
-          <Suspense fallback={opening}>{page}</Suspense>
-        </ViewShell>
+        <ViewShell title={title}>{page}</ViewShell>
       </Guarded>
     }
   />
 )
 const views = (
   <Routes>
-    {view('/today', 'Today', <TodayPage />)}
-    {view('/logbook', 'Logbook', <LogbookPage />)}
-    {view('/pantry', 'Pantry', <PantryPage />)}
-    {view('/learn', 'Learn', <LearnPage />)}
-    {view('/cautions', 'Cautions', <CautionsPage />)}
-    {view('/settings/:part?', 'Settings', <SettingsPage />)}
+    {view('/today', 'Today', <rooms.today />)}
+    {view('/logbook', 'Logbook', <rooms.logbook />)}
+    {view('/pantry', 'Pantry', <rooms.pantry />)}
+    {view('/learn', 'Learn', <rooms.learn />)}
+    {view('/cautions', 'Cautions', <rooms.cautions />)}
+    {view('/settings/:part?', 'Settings', <rooms.settings />)}
     <Route
       path="/batch/:identity/:stage?"
       element={
         <Guarded key="batch">
-          <Suspense fallback={opening}>
-            <BatchPage />
-          </Suspense>
+          <rooms.batch />
         </Guarded>
       }
     />
@@ -86,14 +62,22 @@ const queries = new QueryClient({ defaultOptions: { queries: { retry: 1 } } })
 const root = document.getElementById('root')
 if (root === null) throw new Error('index.html has no #root')
 
-createRoot(root).render(
+const page = (
   <StrictMode>
     <QueryClientProvider client={queries}>
       <TextureDefinitions />
       <DeviceNotice />
       <Outbox />
-      <BrowserRouter>{views}</BrowserRouter>
+      <BrowserRouter>
+        {/* One for all: on the way to another view the one that is shown stays until that can be shown. */}
+        <Suspense fallback={opening}>{views}</Suspense>
+      </BrowserRouter>
       <KeysHelp />
     </QueryClientProvider>
-  </StrictMode>,
+  </StrictMode>
 )
+const show = () => {
+  createRoot(root).render(page)
+}
+// What could not be fetched is asked for again by the view itself, which tells of it if it still can't be.
+openRoomOf(location.pathname).then(show, show)

@@ -8,11 +8,11 @@ from datetime import datetime
 from functools import cache
 from pathlib import Path
 
-import segno
 from fontTools.ttLib import TTFont
 from fpdf import FPDF
 from fpdf.enums import XPos, YPos
 
+from vadouvan.formats.code import batch_address, code_of
 from vadouvan.formats.today import BagLabelOut, TodayOut, TodayStepOut
 
 FONTS = Path(__file__).parent / "fonts"
@@ -51,18 +51,6 @@ def labels_pdf(labels: Sequence[BagLabelOut], *, address: str, now: datetime) ->
         paper.set_font(TEXT, size=12)
         write(paper, "No batch has a plan: nothing to label yet.")
     return bytes(paper.output())
-
-
-def code_svg(address: str) -> str:
-    """A code that opens an address, as a drawing."""
-    drawn = io.BytesIO()
-    segno.make(address, error="m", micro=False).save(drawn, kind="svg", scale=1, border=2, xmldecl=False, nl=False)
-    return drawn.getvalue().decode()
-
-
-def batch_address(base: str, identity: str) -> str:
-    """Where a batch is opened."""
-    return f"{base.rstrip('/')}/batch/{identity}"
 
 
 def new_paper(title: str, now: datetime) -> FPDF:
@@ -112,7 +100,7 @@ def _labels(paper: FPDF, labels: Sequence[BagLabelOut], address: str) -> None:
 def _label(paper: FPDF, label: BagLabelOut, x: float, y: float, opens: str) -> None:
     paper.rect(x, y, LABEL_MM, LABEL_HIGH_MM)
     inside, wide = x + 3, LABEL_MM - 6
-    code = segno.make(opens, error="m", micro=False)
+    code = code_of(opens)
     picture = io.BytesIO()
     code.save(picture, kind="png", scale=8, border=2)
     paper.image(picture, x + LABEL_MM - CODE_MM - 1, y + 1, w=CODE_MM, h=CODE_MM, alt_text=opens)

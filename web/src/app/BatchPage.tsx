@@ -1,5 +1,5 @@
 import { WorkingsContext } from '../components/Working'
-import { lazy, Suspense } from 'react'
+import { Suspense } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, type Batch, type Draft, type Problem } from '../api/client'
 import { useBatch, type Side } from '../api/useBatch'
@@ -7,20 +7,11 @@ import { PlanRail } from './PlanRail'
 import { Brought } from './Brought'
 import { BatchHeader } from './BatchHeader'
 import type { StageName } from './stages'
+import { stageNamed, stageRooms } from './stageRooms'
 import { useKeys } from './keys'
 import { useNow } from './useNow'
 import { useReminders } from './useReminders'
 import { unbroken } from '../lib/unbroken'
-
-// Each stage is fetched when it is first opened.
-const stages = {
-  cut: lazy(() => import('../features/cut/CutStage').then((room) => ({ default: room.CutStage }))),
-  mix: lazy(() => import('../features/mix/MixStage').then((room) => ({ default: room.MixStage }))),
-  hold: lazy(() => import('../features/hold/HoldStage').then((room) => ({ default: room.HoldStage }))),
-  weigh: lazy(() => import('../features/weighing/WeighStage').then((room) => ({ default: room.WeighStage }))),
-  fire: lazy(() => import('../features/cooking/FireStage').then((room) => ({ default: room.FireStage }))),
-  taste: lazy(() => import('../features/tasting/TasteStage').then((room) => ({ default: room.TasteStage }))),
-} satisfies Record<StageName, unknown>
 
 /** One batch: stages in work order along the top, the rail along the bottom. */
 export function BatchPage() {
@@ -30,7 +21,7 @@ export function BatchPage() {
 
 function OneBatch({ identity, stage }: { identity: string; stage: string }) {
   const { state, change, prefer, giveUp, step, refresh } = useBatch(identity)
-  const name: StageName = stage in stages ? (stage as StageName) : 'cut'
+  const name = stageNamed(stage)
   const go = useNavigate()
   useReminders()
   const open = (to: StageName) => void go(`/batch/${identity}/${to}`)
@@ -65,7 +56,7 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
       </p>
     )
   if (state.status === 'missing') return <Missing sentence={state.sentence} />
-  const Stage = stages[name]
+  const Stage = stageRooms[name]
   return (
     <WorkingsContext
       value={{

@@ -186,7 +186,7 @@ def label_on_paper(identity: Identity, request: Request, here: Here, as_read: As
 @router.get("/{identity}/code.svg")
 def code_of_batch(identity: Identity, request: Request, here: Here) -> Response:
     """A code that opens the batch."""
-    from vadouvan.formats.paper import batch_address, code_svg  # noqa: PLC0415 - loaded when something is printed
+    from vadouvan.formats.code import batch_address, code_svg  # noqa: PLC0415 - loaded when something is printed
 
     kept = here.batches.get(identity)
     return Response(code_svg(batch_address(str(request.base_url), kept.id)), media_type="image/svg+xml")

@@ -53,7 +53,7 @@ class ByKeyboard(BrowserCase):
         page.keyboard.press("Enter")
         tab_to(page, page.get_by_role("textbox", name="Add an ingredient"))
         for line in FIVE_SALTY:
-            page.keyboard.type(line)
+            page.keyboard.insert_text(line)
             page.keyboard.press("Enter")
         expect(page.get_by_text(re.compile("g salt over")).first).to_be_visible()
 

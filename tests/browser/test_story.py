@@ -64,7 +64,7 @@ class KeyboardStory(BrowserCase):
             "22 g salt",
             "3 handfuls",
         ):
-            page.keyboard.type(line)
+            page.keyboard.insert_text(line)
             page.keyboard.press("Enter")
         expect(page.get_by_text("of what?").first).to_be_visible()
         expect(page.get_by_text("One thing to mend before this can be judged.").first).to_be_visible()

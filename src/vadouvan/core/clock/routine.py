@@ -3,12 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import UTC, date, datetime, time, timedelta, tzinfo
-from functools import lru_cache
 
 A_STEP = timedelta(minutes=5)
 EVERY_DAY = frozenset(range(7))
+MOST_DAYS_KEPT = 400
 
 
 @dataclass(frozen=True)
@@ -42,6 +42,9 @@ class Routine:
     sleep: DaySpan = DaySpan(time(23, 0), time(6, 30))
     work: DaySpan | None = None
     away: tuple[DaySpan, ...] = ()
+    _kept: dict[tuple[date, tzinfo | None], tuple[tuple[float, float], ...]] = field(
+        default_factory=dict, init=False, repr=False, compare=False
+    )
 
     def spans(self) -> Iterator[tuple[str, DaySpan]]:
         """All of them, with what they are."""
@@ -62,11 +65,22 @@ class Routine:
     def _touches(self, start: datetime, length: timedelta) -> bool:
         first = start.timestamp()
         last = first + length.total_seconds()
-        for ago in range((later(start, length).date() - start.date()).days + 2):
-            day = start.date() + timedelta(days=ago - 1)  # the evening before may reach into it
-            if any(begun < last and ended > first for begun, ended in _seconds(self, day, start.tzinfo)):
-                return True
+        for ahead in range(-1, length.days + 2):  # what begins the evening before may reach into it
+            for begun, ended in self._seconds(start.date() + timedelta(days=ahead), start.tzinfo):
+                if begun < last and ended > first:
+                    return True
         return False
+
+    def _seconds(self, day: date, zone: tzinfo | None) -> tuple[tuple[float, float], ...]:
+        """The stretches that begin on a date, in seconds of the epoch: a search for a free moment asks often."""
+        kept = self._kept.get((day, zone))
+        if kept is None:
+            found = (span.stretch_from(day, zone) for _, span in self.spans())
+            kept = tuple((ends[0].timestamp(), ends[1].timestamp()) for ends in found if ends)
+            if len(self._kept) > MOST_DAYS_KEPT:
+                self._kept.clear()
+            self._kept[day, zone] = kept
+        return kept
 
     def nearest_free(
         self, wanted: datetime, *, first: datetime, last: datetime, before: timedelta = timedelta(0)
@@ -98,13 +112,6 @@ class Routine:
 
 
 USUAL_WEEK = Routine()
-
-
-@lru_cache(maxsize=1024)
-def _seconds(routine: Routine, day: date, zone: tzinfo | None) -> tuple[tuple[float, float], ...]:
-    """The stretches that begin on a date, as seconds of the epoch: a search for a free moment asks for each often."""
-    found = (span.stretch_from(day, zone) for _, span in routine.spans())
-    return tuple((ends[0].timestamp(), ends[1].timestamp()) for ends in found if ends)
 
 
 def later(moment: datetime, span: timedelta) -> datetime:

@@ -2,4 +2,4 @@
 import { mergeConfig } from 'vite'
 import page from './vite.config'
 
-export default mergeConfig(page, { build: { outDir: 'dist-kit', rollupOptions: { input: 'kit.html' } } })
+export default mergeConfig(page, { build: { outDir: 'dist-kit', rolldownOptions: { input: 'kit.html' } } })

@@ -3,15 +3,41 @@ import reactHooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
 
 // Which folder may import which: see docs/architecture.md. lib < api, components < features < app.
-const folders = { lib: ['api', 'components', 'features', 'app'], api: ['components', 'features', 'app'], components: ['api', 'features', 'app'] }
-const rooms = ['counter', 'cut', 'mix', 'hold', 'pantry', 'lessons', 'settings', 'cautions', 'today', 'weighing', 'cooking', 'tasting', 'logbook']
+const folders = {
+  lib: ['api', 'components', 'features', 'app'],
+  api: ['components', 'features', 'app'],
+  components: ['api', 'features', 'app'],
+}
+const rooms = [
+  'counter',
+  'cut',
+  'mix',
+  'hold',
+  'pantry',
+  'lessons',
+  'settings',
+  'cautions',
+  'today',
+  'weighing',
+  'cooking',
+  'tasting',
+  'logbook',
+]
 
 const forbid = (names) => ({
-  'no-restricted-imports': ['error', { patterns: names.map((name) => ({ group: [`**/${name}/**`, `**/${name}`], message: 'This folder may not import that one (docs/architecture.md).' })) }],
+  'no-restricted-imports': [
+    'error',
+    {
+      patterns: names.map((name) => ({
+        group: [`**/${name}/**`, `**/${name}`],
+        message: 'This folder may not import that one (docs/architecture.md).',
+      })),
+    },
+  ],
 })
 
 export default tseslint.config(
-  { ignores: ['dist', 'dist-kit', 'src/api/generated.ts', 'eslint.config.js'] },
+  { ignores: ['dist', 'dist-kit', 'src/api/generated.ts', 'eslint.config.js', 'lint.mjs'] },
   ...tseslint.configs.strictTypeChecked,
   jsxA11y.flatConfigs.strict,
   reactHooks.configs.flat.recommended,
@@ -29,7 +55,13 @@ export default tseslint.config(
     },
   },
   { files: ['src/api/**'], rules: { 'no-restricted-globals': 'off' } },
-  ...Object.entries(folders).map(([folder, names]) => ({ files: [`src/${folder}/**`], rules: forbid(names) })),
+  ...Object.entries(folders).map(([folder, names]) => ({
+    files: [`src/${folder}/**`],
+    rules: forbid(names),
+  })),
   { files: ['src/lib/**'], rules: forbid([...folders.lib, 'react']) },
-  ...rooms.map((room) => ({ files: [`src/features/${room}/**`], rules: forbid(['app', ...rooms.filter((other) => other !== room).map((other) => `features/${other}`)]) })),
+  ...rooms.map((room) => ({
+    files: [`src/features/${room}/**`],
+    rules: forbid(['app', ...rooms.filter((other) => other !== room).map((other) => `features/${other}`)]),
+  })),
 )

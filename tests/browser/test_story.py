@@ -264,6 +264,20 @@ class Keeping(BrowserCase):
         page.get_by_role("link", name="Vadouvan").click()
         expect(page.get_by_role("link", name=re.compile("Crown for Sunday"))).to_be_visible()
 
+    def test_a_view_that_cannot_be_fetched_is_told(self) -> None:
+        """On the way to it and when it is the first that is opened; what is shown then leads on."""
+        page = self.open("/")
+        page.route("**/assets/*Page-*.js", lambda route: route.abort())
+        page.get_by_role("link", name="Logbook").click()
+        broken = page.get_by_role("heading", name="This page broke")
+        expect(broken).to_be_visible()
+        page.goto(f"{self.kitchen.address}/pantry")
+        expect(broken).to_be_visible()
+        page.unroute_all()
+        page.get_by_role("button", name="Open it again").click()
+        expect(page.get_by_role("searchbox", name="Look for")).to_be_visible()
+        self.complaints.clear()  # of what was kept from it
+
     def test_every_figure_opens_its_working(self) -> None:
         """A figure tells its rule, inputs and source."""
         page = self.open("/")

@@ -151,11 +151,18 @@ class AtTheCounter(BrowserCase):
         page.get_by_role("button", name="Yes, I am sure").click()
 
     def assert_locked(self, page: Page) -> None:
-        """Cut and mix cannot be typed in any more, and say why."""
+        """Cut and mix cannot be typed in any more, and say why; they are looked at, and what goes beside is added."""
         for stage, field in (("mix", "Add an ingredient"), ("cut", "How heavy?")):
             page.goto(page.url.rsplit("/", 1)[0] + f"/{stage}")
             expect(page.get_by_text("The meat is in the mix: cut and mix stay")).to_be_visible()
             expect(page.get_by_role("textbox", name=field)).to_be_disabled()
+            if stage == "mix":
+                page.get_by_role("tab", name="Aims").click()
+                expect(page.get_by_role("tabpanel").get_by_role("textbox").first).to_be_disabled()
+                page.get_by_role("tab", name="Plate").click()
+                expect(page.get_by_role("button", name="Add a glaze, sauce, dip")).to_be_enabled()
+            else:
+                expect(page.get_by_role("button", name="in inches and pounds")).to_be_enabled()
         page.goto(page.url.rsplit("/", 1)[0] + "/weigh")
 
     def hold_pull_and_cook(self, page: Page, batch: Any) -> None:

@@ -98,22 +98,20 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
             </div>
           )}
           {state.batch.locked && (name === 'cut' || name === 'mix') && (
-            <p className="mb-3 rounded-md border-2 border-rule bg-raised p-3">
+            <p className="mb-2 border-b border-rule pb-1.5 text-[0.95rem]">
               The meat is in the mix: cut and mix stay as they were weighed. What is added now is noted under
               Weigh-in.
             </p>
           )}
-          <fieldset disabled={state.batch.locked && (name === 'cut' || name === 'mix')} className="contents">
-            <Suspense
-              fallback={
-                <p className="p-4" data-opening="">
-                  Opening
-                </p>
-              }
-            >
-              <Stage batch={state.batch} draft={state.draft} change={change} refresh={refresh} />
-            </Suspense>
-          </fieldset>
+          <Suspense
+            fallback={
+              <p className="p-4" data-opening="">
+                Opening
+              </p>
+            }
+          >
+            <Stage batch={state.batch} draft={state.draft} change={change} refresh={refresh} />
+          </Suspense>
         </main>
         <Foot
           batch={{ ...state.batch, draft: state.draft }}

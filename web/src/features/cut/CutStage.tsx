@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Batch, Draft } from '../../api/client'
+import { AsWeighed } from '../../components/AsWeighed'
 import { chooseSystem, chosenSystem, type System } from '../../lib/units'
 import { CubeStrip } from './CubeStrip'
 import { Drawing } from './Drawing'
@@ -20,8 +21,10 @@ export function CutStage({ batch, draft, change }: StageProps) {
   return (
     <div className="grid gap-6 wide:grid-cols-[minmax(0,1fr)_29rem]">
       <div>
-        <Questions batch={batch} draft={draft} change={change} system={system} />
-        <Steps batch={batch} draft={draft} change={change} />
+        <AsWeighed locked={batch.locked}>
+          <Questions batch={batch} draft={draft} change={change} system={system} />
+          <Steps batch={batch} draft={draft} change={change} />
+        </AsWeighed>
       </div>
       <div className="grid content-start gap-3">
         <Drawing
@@ -34,7 +37,8 @@ export function CutStage({ batch, draft, change }: StageProps) {
             void queries.invalidateQueries()
           }}
         />
-        <CubeStrip batch={batch} draft={draft} change={change} system={system} />
+        {/* What is in the mix is cut as it is: no other size is offered. */}
+        {!batch.locked && <CubeStrip batch={batch} draft={draft} change={change} system={system} />}
       </div>
     </div>
   )

@@ -2,6 +2,7 @@ import { toldOf } from '../../api/answered'
 import { TabGroup, TabPanel, TabPanels } from '@headlessui/react'
 import { useState } from 'react'
 import { api, type Draft } from '../../api/client'
+import { AsWeighed } from '../../components/AsWeighed'
 import { DrawerTabs } from '../../components/DrawerTabs'
 import { Faulty } from '../../components/Said'
 import { companionOf, type Line, type Mark, withInstead, withLines, withTexts } from '../../lib/draft'
@@ -26,6 +27,10 @@ export function MixStage({ batch, draft, change }: DrawerProps) {
   const [chosen, setChosen] = useState<string>()
   const [says, setSays] = useState('')
   const ask = async (substance: Asked | 'total', value: number) => {
+    if (batch.locked) {
+      setSays('The meat is in the mix: amounts stay as they were weighed')
+      return
+    }
     const cover = substance === 'total'
     const wanted = cover ? {} : { [substance]: value }
     try {
@@ -65,7 +70,9 @@ export function MixStage({ batch, draft, change }: DrawerProps) {
           </TabPanel>
           {[Aims, Taste, Quantity, Making, Plate].map((Drawer) => (
             <TabPanel key={Drawer.name}>
-              <Drawer batch={batch} draft={draft} change={change} />
+              <AsWeighed locked={batch.locked && Drawer !== Plate}>
+                <Drawer batch={batch} draft={draft} change={change} />
+              </AsWeighed>
             </TabPanel>
           ))}
         </TabPanels>
@@ -98,55 +105,57 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
           {says}
         </p>
       ))}
-      <Offers
-        batch={batch}
-        onTake={(offer) => {
-          setMix((mix) =>
-            withLines(
-              withTexts(mix, offer.lines),
-              offer.lines.filter((line) => line.line_id === '').map((line) => line.text),
-            ),
-          )
-        }}
-      />
-      {tooMany && <Faulty fault={tooMany} />}
-      <ol className="wide:min-h-20 wide:overflow-y-auto">
-        {draft.mix.map((line) => (
-          <LedgerLine
-            key={line.id}
-            line={line}
-            item={judgement.ingredients.find((item) => item.line_id === line.id && item.text === line.text)}
-            figure={judgement.figures[`mix.${line.id}`]}
-            fault={faultOf(batch, `mix.${line.id}`)}
-            chosen={chosen === line.id}
-            onChoose={() => {
-              onChoose(line.id)
-            }}
-            onType={(text) => {
-              setLine(line.id, (old) => ({ ...old, text }))
-            }}
-            onMark={(mark: Mark) => {
-              setLine(line.id, (old) => ({ ...old, [mark]: old[mark] === 'yes' ? '' : 'yes' }))
-            }}
-            onSwap={() => {
-              setSwapping(line)
-            }}
-            onRemove={() => {
-              setMix((mix) => mix.filter((old) => old.id !== line.id))
-            }}
-          />
-        ))}
-      </ol>
-      <EntryLine
-        meatG={judgement.piece?.meat_g}
-        onEnter={(texts, beside = []) => {
-          change((was) => ({
-            ...was,
-            mix: withLines(was.mix, texts),
-            companions: [...was.companions, ...beside.map((one) => companionOf(one.title, one.lines))],
-          }))
-        }}
-      />
+      <AsWeighed locked={batch.locked}>
+        <Offers
+          batch={batch}
+          onTake={(offer) => {
+            setMix((mix) =>
+              withLines(
+                withTexts(mix, offer.lines),
+                offer.lines.filter((line) => line.line_id === '').map((line) => line.text),
+              ),
+            )
+          }}
+        />
+        {tooMany && <Faulty fault={tooMany} />}
+        <ol className="wide:min-h-20 wide:overflow-y-auto">
+          {draft.mix.map((line) => (
+            <LedgerLine
+              key={line.id}
+              line={line}
+              item={judgement.ingredients.find((item) => item.line_id === line.id && item.text === line.text)}
+              figure={judgement.figures[`mix.${line.id}`]}
+              fault={faultOf(batch, `mix.${line.id}`)}
+              chosen={chosen === line.id}
+              onChoose={() => {
+                onChoose(line.id)
+              }}
+              onType={(text) => {
+                setLine(line.id, (old) => ({ ...old, text }))
+              }}
+              onMark={(mark: Mark) => {
+                setLine(line.id, (old) => ({ ...old, [mark]: old[mark] === 'yes' ? '' : 'yes' }))
+              }}
+              onSwap={() => {
+                setSwapping(line)
+              }}
+              onRemove={() => {
+                setMix((mix) => mix.filter((old) => old.id !== line.id))
+              }}
+            />
+          ))}
+        </ol>
+        <EntryLine
+          meatG={judgement.piece?.meat_g}
+          onEnter={(texts, beside = []) => {
+            change((was) => ({
+              ...was,
+              mix: withLines(was.mix, texts),
+              companions: [...was.companions, ...beside.map((one) => companionOf(one.title, one.lines))],
+            }))
+          }}
+        />
+      </AsWeighed>
       {swapping && (
         <SwapDialog
           draft={draft}

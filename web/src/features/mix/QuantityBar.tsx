@@ -22,7 +22,7 @@ export function QuantityBar({ batch, onMakeEnough }: { batch: Batch; onMakeEnoug
         >
           {(mix.sufficiency === 'too_little' || mix.sufficiency === 'more') && <span aria-hidden>▲ </span>}
           {mix.need_says}
-          {(mix.sufficiency === 'too_little' || mix.sufficiency === 'thin') && (
+          {!batch.locked && (mix.sufficiency === 'too_little' || mix.sufficiency === 'thin') && (
             <button
               type="button"
               className="ml-3 min-h-8 cursor-pointer text-enamel underline underline-offset-4"

@@ -62,7 +62,7 @@ export function Steps({ batch, draft, change }: StepsProps) {
           </MenuItems>
         </Menu>
       </div>
-      <ol className="wide:max-h-36 wide:overflow-y-auto">
+      <ol className="wide:max-h-[max(6rem,calc(100dvh-40rem))] wide:overflow-y-auto">
         {steps.map((step, index) => (
           <StepLine
             key={step.id}

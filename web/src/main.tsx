@@ -4,6 +4,7 @@ import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Route, Routes } from 'react-router'
 import { Guarded } from './app/Broken'
 import { DeviceNotice } from './app/DeviceNotice'
+import { keepFocus } from './app/keepFocus'
 import { KeysHelp } from './app/KeysHelp'
 import { Outbox } from './app/Outbox'
 import { openRoomOf, rooms } from './app/rooms'
@@ -16,6 +17,7 @@ import './styles.css'
 
 applyTheme(startingTheme())
 tellServer()
+keepFocus()
 
 const opening = (
   <p className="p-8" data-opening="">

@@ -136,14 +136,14 @@ function Foot({ batch, stage, onMoved }: FootProps) {
   return (
     <footer className="low:static sticky bottom-0 z-10 bg-raised">
       {stage !== 'hold' && (
-        <>
+        <div aria-live="polite">
           <p className="hidden border-t border-rule px-7 py-1.5 text-[1.05rem] wide:block">
             <b>{unbroken(batch.judgement.sentence)}</b> {unbroken(batch.judgement.plan_says)}
           </p>
           <p className="border-t border-rule px-4 py-1.5 font-bold wide:hidden">
             {unbroken(batch.judgement.window?.in_short ?? batch.judgement.sentence)}
           </p>
-        </>
+        </div>
       )}
       <div className="hidden wide:block">
         <PlanRail

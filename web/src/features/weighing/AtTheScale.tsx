@@ -34,7 +34,9 @@ export function AtTheScale({ weigh, busy, press, devices, change }: AtTheScalePr
         press={press}
         devices={devices}
       />
-      <Advice advice={weigh.advice} busy={busy} press={press} change={change} />
+      <div aria-live="assertive">
+        <Advice advice={weigh.advice} busy={busy} press={press} change={change} />
+      </div>
     </>
   )
 }

@@ -1,0 +1,111 @@
+/**
+ * Where the focus goes when what had it is gone: a button that was pressed and went with its line, a view that was left.
+ * It never falls out of the page: it goes to what took the place, so that the next Tab, or a reader, goes on from there.
+ */
+const REACHED =
+  'a[href], button:not(:disabled), input:not(:disabled), textarea:not(:disabled), [tabindex="0"], [role=combobox]'
+const MOST_WAITS = 8 // for a press to be answered
+const SETTLED_MS = 60 // menus give the focus back to their button a moment after they close
+
+interface Step {
+  element: Element
+  place: number // among the children of its parent
+}
+
+const wayTo = (element: Element | null): Step[] => {
+  const way: Step[] = []
+  for (let here = element; here !== null && here !== document.body; here = here.parentElement)
+    way.push({
+      element: here,
+      place: here.parentElement ? [...here.parentElement.children].indexOf(here) : 0,
+    })
+  return way
+}
+
+const isShown = (element: Element) => element.getClientRects().length > 0
+
+function firstIn(part: Element | undefined): HTMLElement | undefined {
+  if (part === undefined) return undefined
+  if (part instanceof HTMLElement && part.matches(REACHED) && isShown(part)) return part
+  return [...part.querySelectorAll<HTMLElement>(REACHED)].find(isShown)
+}
+
+/** What stands now where the way led to: the next beside it, else anything near it, else the main part of the page. */
+function afterAll(way: Step[]): HTMLElement | undefined {
+  const main = document.querySelector<HTMLElement>('main') ?? undefined
+  for (const [depth, { element }] of way.entries()) {
+    if (!element.isConnected) continue
+    if (!main?.contains(element)) break
+    const place = way[depth - 1]?.place ?? 0
+    const beside = [...element.children]
+    const found = firstIn(beside[place]) ?? firstIn(beside[place - 1]) ?? firstIn(element)
+    if (found !== undefined) return found
+  }
+  return main
+}
+
+/** Under a finger a field would bring up the letters: what holds it has the focus then. */
+function focusOn(found: HTMLElement, byTouch: boolean): void {
+  const isTyped = found.matches('input, textarea, [role=combobox]')
+  const element =
+    (byTouch && isTyped ? found.closest<HTMLElement>('section, [role=region], main') : null) ?? found
+  if (!element.matches(REACHED)) element.tabIndex = -1
+  element.focus({ preventScroll: !element.matches(REACHED) })
+}
+
+/** Watch the page from now on. */
+export function keepFocus(): void {
+  let last: Element | undefined // that had the focus
+  let way: Step[] = [] // to it, or to the button of the menu that it is in
+  let isShaky = false // it is gone, or could not be pressed for a moment; the browser may not have let go of it yet
+  let byTouch = false
+  let path = location.pathname
+  let waiting: number | undefined
+  let waits = 0
+  document.addEventListener('focusin', (event) => {
+    if (!(event.target instanceof Element)) return
+    last = event.target
+    isShaky = false
+    if (document.getElementById('root')?.contains(last)) way = wayTo(last)
+  })
+  document.addEventListener('pointerdown', (event) => (byTouch = event.pointerType === 'touch'), true)
+  document.addEventListener('keydown', () => (byTouch = false), true)
+  const isNowhere = () => document.activeElement === null || document.activeElement === document.body
+  const isBusy = () => last?.isConnected === true && last.matches(':disabled')
+  const isGone = () => last !== undefined && (!last.isConnected || isBusy())
+  const hasMoved = () => location.pathname !== path && document.querySelector('main') !== null
+  const askedIn = () => {
+    const dialog = [...document.querySelectorAll<HTMLElement>('[role=dialog]')].at(-1)
+    return dialog !== undefined && !dialog.contains(document.activeElement) ? dialog : undefined
+  }
+  const next = () => {
+    const dialog = askedIn()
+    if (dialog !== undefined) return firstIn(dialog)
+    if (!isNowhere()) return undefined
+    if (isShaky) return isGone() ? afterAll(way) : last
+    return hasMoved() ? afterAll([]) : undefined
+  }
+  const mend = () => {
+    if (isBusy() && waits < MOST_WAITS) {
+      waits += 1
+      waiting = window.setTimeout(mend, SETTLED_MS)
+      return
+    }
+    waiting = undefined
+    waits = 0
+    const to = next()
+    if (hasMoved()) path = location.pathname
+    isShaky = false
+    if (to instanceof HTMLElement) focusOn(to, byTouch)
+  }
+  new MutationObserver(() => {
+    isShaky ||= isGone()
+    if (waiting === undefined && (isShaky || hasMoved() || askedIn() !== undefined))
+      waiting = window.setTimeout(mend, SETTLED_MS)
+  }).observe(document.body, {
+    childList: true,
+    subtree: true,
+    attributes: true,
+    attributeFilter: ['disabled'],
+  })
+}

@@ -48,7 +48,7 @@ class Kept(BrowserCase):
         page.keyboard.press("Enter")
 
     def test_in_the_mix(self) -> None:
-        """A line taken out leaves the next one, an offer what stands in its place; a dialog has it and gives it back."""
+        """A line taken out leaves the next one; what stands in the place of an offer; a dialog, and back from it."""
         page = self.open(self.path("Saturday legs", "mix"))
         offer = page.get_by_role("button", name=re.compile("^Bring the salt"))
         self.press(page, offer.first)

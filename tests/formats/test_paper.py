@@ -6,6 +6,7 @@ import io
 import re
 import unittest
 from datetime import UTC, datetime, timedelta
+from typing import Any
 
 import zxingcpp
 from PIL import Image
@@ -47,6 +48,21 @@ class Lists(unittest.TestCase):
         fonts = set(re.findall(rb"/FontName /([A-Z]{6}\+[\w-]+)", paper))
         self.assertTrue(any(b"Besley" in name for name in fonts), fonts)
         self.assertTrue(any(b"Hyperlegible" in name for name in fonts), fonts)
+
+    def test_it_is_read_at_arms_length_and_aloud(self) -> None:
+        """No letters smaller than 9 pt; the language stands in it."""
+        paper = today_pdf(week(), title="The next 7 days", address=ADDRESS, now=NOW)
+        sizes: set[float] = set()
+
+        def seen(text: str, _matrix: Any, _of_text: Any, _font: Any, size: float) -> None:
+            """Note how large what is told is."""
+            if text.strip():
+                sizes.add(size)
+
+        for page in PdfReader(io.BytesIO(paper)).pages:
+            page.extract_text(visitor_text=seen)
+        self.assertGreaterEqual(min(sizes), 9.0)
+        self.assertIn(b"/Lang (en-GB)", paper)
 
     def test_the_same_moment_gives_the_same_file(self) -> None:
         """Nothing in it depends on when it is written, but the moment it is told."""

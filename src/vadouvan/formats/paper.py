@@ -20,6 +20,7 @@ SLAB, TEXT = "Besley", "Hyperlegible"
 MARGIN_MM, HOUR_MM, LINE_MM = 15.0, 18.0, 5.6
 LABEL_MM, LABEL_HIGH_MM, GAP_MM, CODE_MM = 87.0, 66.0, 6.0, 24.0
 LABELS_A_PAGE, COLUMNS = 8, 2
+LEAST_PT = 9.0  # read at arm's length, on a bag
 KEEP_COLD = "Keep cold, at the bottom of the fridge. The used mix is not a sauce."
 
 
@@ -60,6 +61,7 @@ def new_paper(title: str, now: datetime) -> FPDF:
     paper.set_auto_page_break(auto=True, margin=MARGIN_MM)
     paper.set_title(title)
     paper.set_creator("Vadouvan")
+    paper.set_lang("en-GB")
     paper.set_creation_date(now)
     paper.add_font(SLAB, fname=FONTS / "besley-600.ttf")
     paper.add_font(TEXT, fname=FONTS / "hyperlegible-400.ttf")
@@ -121,10 +123,10 @@ def _label(paper: FPDF, label: BagLabelOut, x: float, y: float, opens: str) -> N
     for name, says in rows:
         if says:
             paper.set_font(TEXT, size=10)
-            _within(paper, inside, wide, f"{name}: **{says}**", 4.4, lines=2)
-    paper.set_font(TEXT, size=7)
-    paper.set_xy(inside, y + LABEL_HIGH_MM - 5)
-    paper.cell(wide, 4, KEEP_COLD)
+            _within(paper, inside, wide, f"{name}: **{says}**", 4.2, lines=2)
+    paper.set_font(TEXT, size=LEAST_PT)
+    paper.set_y(y + LABEL_HIGH_MM - 8)
+    _within(paper, inside, wide, KEEP_COLD, 3.6, lines=2)
 
 
 def _within(paper: FPDF, x: float, wide: float, words: str, line: float, *, lines: int) -> None:

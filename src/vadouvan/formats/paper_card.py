@@ -9,7 +9,7 @@ from fpdf import FPDF
 from fpdf.enums import XPos, YPos
 
 from vadouvan.formats.card import DEFERS, Card, CardLine
-from vadouvan.formats.paper import LINE_MM, MARGIN_MM, SLAB, TEXT, new_paper, plain, printable, write
+from vadouvan.formats.paper import LEAST_PT, LINE_MM, MARGIN_MM, SLAB, TEXT, new_paper, plain, printable, write
 
 GRAMS_MM = 24.0
 
@@ -50,7 +50,7 @@ def _card(paper: FPDF, card: Card) -> None:
     for words in (*card.went, *card.tasted):
         write(paper, plain(words))
     paper.ln(3)
-    paper.set_font(TEXT, size=9)
+    paper.set_font(TEXT, size=LEAST_PT)
     write(paper, DEFERS)
 
 

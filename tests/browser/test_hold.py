@@ -176,10 +176,10 @@ class PlanOnThePage(BrowserCase):
         page.goto(self.kitchen.address + "/settings")
         page.get_by_role("textbox", name="At work from").fill("noon")
         page.get_by_role("textbox", name="until").fill("22:30")
-        page.get_by_role("button", name="Keep it").click()
+        page.get_by_role("button", name="Keep this week").click()
         expect(page.get_by_text('"noon" is no time of day.').first).to_be_visible()
         page.get_by_role("textbox", name="At work from").fill("08:00")
-        page.get_by_role("button", name="Keep it").click()
+        page.get_by_role("textbox", name="until").focus()  # what is left is kept, with or without the button
         expect(page.get_by_role("form", name="Your week").get_by_role("status")).to_contain_text("Kept.")
         page.goto(address)
         page.get_by_role("tab", name="Plan").click()

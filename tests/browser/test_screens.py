@@ -8,7 +8,7 @@ from pathlib import Path
 from typing import Any
 
 from axe_playwright_python.sync_playwright import Axe
-from playwright.sync_api import Page, ViewportSize
+from playwright.sync_api import Page, ViewportSize, expect
 
 from tests.browser.support import LAPTOP, PHONE, BrowserCase
 from tests.saturday import saturday_kitchen
@@ -144,6 +144,25 @@ class Stages(Looked):
         """Clean, and within the screen."""
         identity = self.ask("/api/batches")[0]["id"]
         self.look_at(*(f"/batch/{identity}/{stage}" for stage in STAGES))
+
+
+class Printed(Looked):
+    """A view on paper."""
+
+    def test_what_it_shows_and_nothing_that_is_pressed(self) -> None:
+        """The name of the batch, all lines, one under another; no tins, no foot, no place to type."""
+        page = self.open(f"/batch/{self.ask('/api/batches')[0]['id']}/mix")
+        page.emulate_media(media="print")
+        expect(page.get_by_role("heading", level=1)).to_be_in_viewport()
+        for part in ("header", "footer", ".act"):
+            self.assertEqual(page.locator(f"{part} >> visible=true").count(), 0, part)
+        lines = page.locator("main ol > li")
+        last = lines.last.bounding_box()
+        self.assertGreater(lines.count(), 5)
+        assert last is not None
+        self.assertLessEqual(
+            last["y"] + last["height"], page.evaluate("document.querySelector('main').getBoundingClientRect().bottom")
+        )
 
 
 class Drawers(Looked):

@@ -3,7 +3,9 @@ import { useState } from 'react'
 import { api, type Shared } from '../../api/client'
 import { sharedQuery } from '../../api/queries'
 import { useKeep } from '../../api/useKeep'
+import { useKeptOnLeaving } from '../../components/useKeptOnLeaving'
 import { Said } from '../../components/Said'
+import { isSame } from '../../lib/same'
 
 /** What all batches share: room in the fridge, and tubs. */
 export function SharedForm() {
@@ -16,19 +18,21 @@ function Form({ start }: { start: Shared }) {
   const [shared, setShared] = useState(start)
   const [since, setSince] = useState(start)
   const { answer, fault, keep, quiet } = useKeep()
+  const form = useKeptOnLeaving(answer === '' && !isSame(shared, since))
   const say = (part: Partial<Shared>) => {
     setShared((was) => ({ ...was, ...part }))
     quiet()
   }
   return (
     <form
+      ref={form}
       aria-label="Fridge and tubs"
       onSubmit={(event) => {
         event.preventDefault()
         void keep(async (prefer) => {
           const kept = await api.keepShared({ ...shared, since, prefer })
           setSince(kept)
-          setShared(kept)
+          setShared((now) => (isSame(now, shared) ? kept : now)) // what was typed meanwhile stays
         }, 'Kept. Dishes are planned around each other with it.')
       }}
     >

@@ -3,7 +3,9 @@ import { useState } from 'react'
 import { api, type Week } from '../../api/client'
 import { weekQuery } from '../../api/queries'
 import { useKeep } from '../../api/useKeep'
+import { useKeptOnLeaving } from '../../components/useKeptOnLeaving'
 import { Said } from '../../components/Said'
+import { isSame } from '../../lib/same'
 
 const DAYS = [
   { id: 'mon', name: 'Monday' },
@@ -25,6 +27,7 @@ function Form({ start }: { start: Week }) {
   const [week, setWeek] = useState(start)
   const [since, setSince] = useState(start)
   const { answer, fault, keep, quiet } = useKeep()
+  const form = useKeptOnLeaving(answer === '' && !isSame(week, since))
   const say = (changed: Partial<Week>) => {
     setWeek((was) => ({ ...was, ...changed }))
     quiet()
@@ -47,13 +50,14 @@ function Form({ start }: { start: Week }) {
   )
   return (
     <form
+      ref={form}
       aria-label="Your week"
       onSubmit={(event) => {
         event.preventDefault()
         void keep(async (prefer) => {
           const kept = await api.keepWeek({ ...week, since, prefer })
           setSince(kept)
-          setWeek(kept)
+          setWeek((now) => (isSame(now, week) ? kept : now)) // what was typed meanwhile stays
         }, 'Kept. Every plan is made around it.')
       }}
     >
@@ -96,7 +100,7 @@ function Form({ start }: { start: Week }) {
         }}
       />
       <button type="submit" className="act act-first mt-4">
-        Keep it
+        Keep this week
       </button>
       {answer !== '' && (
         <p role="status" className="mt-3 whitespace-pre-line">

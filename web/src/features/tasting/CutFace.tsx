@@ -4,6 +4,7 @@ import { api, type Taste } from '../../api/client'
 import { tasteQuery } from '../../api/queries'
 import { useKeep } from '../../api/useKeep'
 import { Faulty } from '../../components/Said'
+import { RemovePhotograph } from './RemovePhotograph'
 
 type Face = NonNullable<Taste['cut_face']>
 type PointName = 'face' | 'opposite' | 'reached'
@@ -72,11 +73,7 @@ export function CutFace({ batchId, face, onDepth }: CutFaceProps) {
             }}
           />
         </label>
-        {face && (
-          <button type="button" className="act" onClick={() => void remove()}>
-            Remove the photograph
-          </button>
-        )}
+        {face && <RemovePhotograph onRemove={() => void remove()} />}
         {!face && (
           <span className="text-[0.92rem] text-quiet">
             JPEG, PNG or WebP up to 8 MB; it is made small, and where it was taken is left out.

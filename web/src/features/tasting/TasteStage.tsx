@@ -1,6 +1,7 @@
 import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, type Batch, type Taste } from '../../api/client'
 import { scalesQuery, tasteQuery } from '../../api/queries'
@@ -35,10 +36,20 @@ export function TasteStage({ batch }: { batch: Batch }) {
 /** What was said so far, eater by eater. */
 function Said({ batch, taste }: { batch: Batch; taste: Taste }) {
   const queries = useQueryClient()
-  const remove = async (eater: string) => {
-    await api.removeVerdict(batch.id, eater)
-    await askAnew(queries)
-  }
+  const [takenBack, setTakenBack] = useState<Taste['verdicts'][number]>()
+  const { attempt, trouble } = useAttempt()
+  const remove = (one: Taste['verdicts'][number]) =>
+    attempt(async () => {
+      await api.removeVerdict(batch.id, one.eater)
+      setTakenBack(one)
+      await askAnew(queries)
+    })
+  const putBack = ({ eater, words, depth, note }: Taste['verdicts'][number]) =>
+    attempt(async () => {
+      await api.keepVerdict(batch.id, { eater, words, depth, note })
+      setTakenBack(undefined)
+      await askAnew(queries)
+    })
   return (
     <section aria-labelledby="said">
       <h2 id="said" className="heading">
@@ -68,13 +79,26 @@ function Said({ batch, taste }: { batch: Batch; taste: Taste }) {
               type="button"
               className="grid size-12 shrink-0 cursor-pointer place-items-center text-quiet hover:text-stop"
               aria-label={`Take back what ${one.eater || 'somebody'} said`}
-              onClick={() => void remove(one.eater)}
+              onClick={() => void remove(one)}
             >
               ✕
             </button>
           </li>
         ))}
       </ul>
+      {takenBack && (
+        <p role="status" className="flex flex-wrap items-center gap-x-4 py-1">
+          What {takenBack.eater || 'somebody'} said is taken back.
+          <button type="button" className="act" onClick={() => void putBack(takenBack)}>
+            Put it back
+          </button>
+        </p>
+      )}
+      {trouble !== '' && (
+        <p role="alert" className="text-stop">
+          {trouble}
+        </p>
+      )}
     </section>
   )
 }

@@ -70,7 +70,7 @@ export function KitPage() {
         />
         <Pick question="At fault" value="wiped" options={OPTIONS} fault={FAULT} onPick={nothing} />
         <label className="flex min-h-11 items-center gap-2">
-          <input type="checkbox" className="size-6 accent-enamel" defaultChecked /> ticked
+          <input type="checkbox" className="size-6 shrink-0 accent-enamel" defaultChecked /> ticked
         </label>
         <input type="range" aria-label="Sliding" className="h-11 w-full accent-enamel" defaultValue={40} />
         <TabGroup defaultIndex={1}>

@@ -71,7 +71,7 @@ export function SpanRule(props: SpanRuleProps) {
               tabIndex={-1}
               title={`${short(part.name)}: ${part.g_per_kg.toFixed(1)} ${unit}`}
               aria-label={`${short(part.name)}: ${part.g_per_kg.toFixed(1)} ${unit}`}
-              className={`block h-4 w-full cursor-pointer ${chosenLine === part.line_id ? 'outline-3 outline-ink' : ''}`}
+              className={`hit block h-4 w-full cursor-pointer ${chosenLine === part.line_id ? 'outline-3 outline-ink' : ''}`}
               onClick={() => {
                 onChooseLine(part.line_id)
               }}

@@ -44,7 +44,7 @@ export function Working({
   return (
     <Popover className="inline-block">
       <PopoverButton
-        className="cursor-pointer rounded-sm text-left underline decoration-rule decoration-2 underline-offset-4"
+        className="hit cursor-pointer rounded-sm text-left underline decoration-rule decoration-2 underline-offset-4"
         aria-label={`${name}: ${told}. How it was worked out`}
       >
         {children}

@@ -85,7 +85,7 @@ export function StageLine({
         </button>
         <button
           type="button"
-          className="grid size-12 cursor-pointer place-items-center text-quiet hover:text-stop"
+          className="grid size-12 shrink-0 cursor-pointer place-items-center text-quiet hover:text-stop"
           aria-label={`Take out stage ${number + 1}`}
           onClick={onRemove}
         >
@@ -145,7 +145,7 @@ export function StageLine({
               <label key={name} className="flex min-h-8 items-center gap-2">
                 <input
                   type="checkbox"
-                  className="size-6 accent-enamel"
+                  className="size-6 shrink-0 accent-enamel"
                   checked={stage[name] === 'yes'}
                   onChange={(event) => {
                     onChange({ [name]: event.target.checked ? 'yes' : '' })

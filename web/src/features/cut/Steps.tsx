@@ -29,7 +29,7 @@ export function Steps({ batch, draft, change }: StepsProps) {
         <label className="ml-auto flex min-h-12 items-center gap-2 pr-3">
           <input
             type="checkbox"
-            className="size-6 accent-enamel"
+            className="size-6 shrink-0 accent-enamel"
             checked={draft.cut.state === 'frozen'}
             onChange={(event) => {
               const state = event.target.checked ? 'frozen' : 'fresh'

@@ -25,7 +25,7 @@ export function Entries({ entries, chosen, onChoose }: EntriesProps) {
               <label className="grid size-11 shrink-0 place-items-center">
                 <input
                   type="checkbox"
-                  className="size-6 accent-enamel"
+                  className="size-6 shrink-0 accent-enamel"
                   aria-label={`${entry.name} side by side`}
                   checked={chosen.includes(entry.id)}
                   onChange={(event) => {

@@ -157,7 +157,7 @@ function WorkOut({ draft, change }: Omit<DrawerProps, 'batch'>) {
         <label className="flex min-h-12 items-center gap-3">
           <input
             type="checkbox"
-            className="size-6 accent-enamel"
+            className="size-6 shrink-0 accent-enamel"
             checked={cover}
             onChange={(event) => {
               setCover(event.target.checked)

@@ -37,7 +37,7 @@ export function EntryLine({
     })
   return (
     <form
-      className="mt-3 rounded-md border-2 border-enamel bg-raised px-4 py-2 print:hidden"
+      className="mt-3 rounded-md border-2 border-enamel bg-raised px-4 py-2 focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-enamel print:hidden"
       onSubmit={(event) => {
         event.preventDefault()
         if (text.trim() === '') return

@@ -99,7 +99,7 @@ function Preview({ looked, onSettings, onTake, onLeave }: PreviewProps) {
         <label className="flex min-h-12 items-center gap-2">
           <input
             type="checkbox"
-            className="size-6 accent-enamel"
+            className="size-6 shrink-0 accent-enamel"
             checked={withSettings}
             onChange={(event) => {
               onSettings(event.target.checked)

@@ -91,7 +91,7 @@ function Form({ start, salts, allergens }: FormProps) {
             <label key={name} className="flex min-h-12 items-center gap-2">
               <input
                 type="checkbox"
-                className="size-6 accent-enamel"
+                className="size-6 shrink-0 accent-enamel"
                 checked={said.allergens.includes(name)}
                 onChange={(event) => {
                   const others = said.allergens.filter((one) => one !== name)

@@ -76,7 +76,7 @@ function Form({ start }: { start: Week }) {
             <label key={day.id} className="flex min-h-12 items-center gap-2">
               <input
                 type="checkbox"
-                className="size-6 accent-enamel"
+                className="size-6 shrink-0 accent-enamel"
                 checked={week.work_days.includes(day.id)}
                 onChange={(event) => {
                   const others = week.work_days.filter((one) => one !== day.id)

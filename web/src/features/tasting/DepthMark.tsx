@@ -49,7 +49,7 @@ export function DepthMark({ piece, middle, model, value, onMark, children }: Dep
           <label className="flex min-h-11 items-center gap-2">
             <input
               type="checkbox"
-              className="size-6 accent-enamel"
+              className="size-6 shrink-0 accent-enamel"
               checked={through}
               onChange={(event) => {
                 onMark(event.target.checked ? 'through' : '')

@@ -136,7 +136,7 @@ function NextTime({ batch, taste }: { batch: Batch; taste: Taste }) {
         <button type="button" className="act act-first" onClick={() => void make()}>
           {taste.advice.length > 0 ? 'Make the next batch with it' : 'Make it again'}
         </button>
-        <Link to="/logbook" className="underline underline-offset-4">
+        <Link to="/logbook" className="grid min-h-12 place-items-center underline underline-offset-4">
           The logbook
         </Link>
       </div>

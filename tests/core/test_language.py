@@ -876,6 +876,19 @@ class Cuts(unittest.TestCase):
                 self.assertEqual(brought.draft.name, name)
                 self.assertTrue(not left or any(left in note for note in brought.notes), brought.notes)
                 self.assertTrue(all(can_be_read(line.text, KITCHEN.pantry) for line in brought.draft.mix))
+        for text, count, left in (
+            ("*Kebabs*\n\nFor 6 people\n\n1 kg lamb leg cubes\n2 tsp dried oregano or 2 tbsp fresh", 1, "For 6 people"),
+            ("Marinade (for approx 1.5 kg chicken drumsticks)\n120 ml soy sauce\n6 cloves garlic", 2, ""),
+            ("Duck\n\n4 duck legs\n30 g coarse salt\nCure 24 hours, rinse, dry.", 1, "Cure 24 hours"),
+            ("Tofu\n\n400 g firm tofu\nFor marinade 1: 1 tsp salt, 1 tbsp lemon juice, 1 tsp cumin", 3, ""),
+            ("Ribs\n\n1 kg pork belly\n1½ tsp fine salt & plenty of black pepper\n1 tsp salt and some pepper", 4, ""),
+        ):
+            with self.subTest(text):
+                brought = read_any(text, KITCHEN)
+                self.assertTrue(brought.draft.cut.kind)
+                self.assertEqual(len(brought.draft.mix), count, brought.draft.mix)
+                self.assertTrue(all(can_be_read(line.text, KITCHEN.pantry) for line in brought.draft.mix))
+                self.assertTrue(not left or any(left in note for note in brought.notes), brought.notes)
         two = (
             "12 lamb chops\nFirst marinade\n10 g salt\n2 tbsp lemon juice\nSecond marinade\n200 g yoghurt\n1 tsp cumin"
         )

@@ -30,6 +30,7 @@ from vadouvan.formats.ingredient_list import ACCEPTED, listed, which_meat
 from vadouvan.formats.recipe import read_recipe
 
 LONGEST_TITLE = 100
+_IN_STARS = re.compile(r"^([*_]{0,2})([^*_]+)[*_]{1,2}$")  # bold or slanted
 _ADDRESS = re.compile(r"(?:https?://|www\.)\S+$", re.IGNORECASE)  # of where it was copied
 
 
@@ -72,7 +73,7 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     if _ADDRESS.match(first.strip()) and rest.strip():
         name, rest = _name_and_rest(rest.strip(), kitchen)
         return name, f"{rest}\n\n{first.strip()}"
-    said = without_bullet(first.strip().lstrip("# "))
+    said = _IN_STARS.sub(r"\2", without_bullet(first.strip().lstrip("# ")))
     after = without_bullet(rest.strip().partition("\n")[0])
     in_use = (
         leading_number(said) is not None or first.rstrip().endswith(":") or tells_a_part(without_step_number(first))

@@ -34,7 +34,8 @@ _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
     r"|^(?:directions|instructions|method|steps|notes?|preparation|(?:special |kitchen )?(?:equipment|tools))\s*:"
     r"|^(?:https?://|www\.)\S+$"
-    r"|^(?:serves?|makes|yields?|prep)\b|^\("
+    r"|^(?:serves?|makes|yields?|prep)\b|^\(|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b"
+    r"|^cure (?:for |overnight|the |in the fridge|\d+ ?(?:-|–|to)? ?\d* ?(?:h|hours?|days?)\b)"
     r"|(?:,\s*|\()for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"
     r"|(?:,\s*|\()(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste|basting"
@@ -63,10 +64,17 @@ _WORDS_OF_A_DEED = 3
 _SO_LONG = re.compile(r"\d\s*(?:h|hrs?|hours?|mins?|minutes?|days?)\b", re.IGNORECASE)  # "Brine 4h"
 # "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.
 FOR_SO_MUCH = re.compile(
-    r"^(?P<head>[^\d,:]{3,40}?) for (?P<meat>(?:an? |about )?\d[\d.,]*\s*(?:kg|g|lbs?|pounds?|oz)\b[^:]*):?$",
+    r"^(?P<head>[^\d,:(]{3,40}?) \(?for (?P<meat>(?:an? |about |approx(?:\.|imately)? )?\d[\d.,]*\s*"
+    r"(?:kg|g|lbs?|pounds?|oz)\b[^:()]*)\)?:?$",
     re.IGNORECASE,
 )
-_ORDINALS = ((re.compile(r"\b1st\b", re.IGNORECASE), "first"), (re.compile(r"\b2nd\b", re.IGNORECASE), "second"))
+_NUMBERED = r"\b(marinade|mix|rub|brine|paste|bath) (?:#|no\.? ?)?"
+_ORDINALS = (
+    (re.compile(r"\b1st\b", re.IGNORECASE), "first"),
+    (re.compile(r"\b2nd\b", re.IGNORECASE), "second"),
+    (re.compile(rf"{_NUMBERED}1\b", re.IGNORECASE), r"first \1"),
+    (re.compile(rf"{_NUMBERED}2\b", re.IGNORECASE), r"second \1"),
+)
 _REMARK = re.compile(r"\s*\([^()]*\)(?=\s*:?\s*$)")
 Kind = Literal["mix", "companion", "none"]
 

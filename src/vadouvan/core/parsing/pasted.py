@@ -263,7 +263,7 @@ def _meat_told_first(lines: list[str]) -> Iterator[str]:
     for line in lines:
         found = FOR_SO_MUCH.match(without_bullet(line))
         if found is not None and words_of(found["head"]) & MIXES:
-            yield from (re.sub(r"^(?:an?|about) ", "", found["meat"]), f"{found['head']}:")
+            yield from (re.sub(r"^(?:an?|about|approx(?:\.|imately)?) ", "", found["meat"]), f"{found['head']}:")
         else:
             yield line
 

@@ -105,6 +105,7 @@ _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^(?:nearly|almost|barely|scarcely|at least|up to|at most|not quite) ", ""),
         (r"^an? few (?=(?:thread|strand|filament|grating|sprig|lea|dash|drop|pinch|slice|clove|pod|stalk)\w* )", "3 "),
         (r",? \(?divided\)?$", ""),
+        (rf" or {_FIGURE} {_UNIT} (?:of )?(?:chopped )?(?:fresh|dried)(?: [a-z]+)?$", ""),
         (rf"\s*\({_FIGURE} {_UNIT} (?:of )?(?:dried|dry|powdered|ground|fresh)\b[^()]*\)", ""),
         (
             rf"^([^\d,(]+?)(?:, ?| ?\()(?:about|around|approx\.?|roughly|say|ca\.?) ({_FIGURE} [^,()]*?)\.?\)?$",

@@ -112,7 +112,7 @@ def _by_the_meat(line: LineInput, pantry: Pantry, meat_kg: float | None) -> Port
 
 
 _VAGUE_START = re.compile(
-    r"^(?:some|a little|a bit of|a touch of|plenty of|lots of|fresh|freshly ground|chopped) ", re.IGNORECASE
+    r"^(?:some|a little|a bit of|a touch of|plenty of|fresh|freshly ground|chopped) ", re.IGNORECASE
 )
 _LEFT_TO_THE_COOK = re.compile(
     r"\b(?:to|for|as|if|enough|until|whatever|plenty|optional|no|of|few|drops?|pinch|dash|splash|spoon)\b",

@@ -881,6 +881,8 @@ class Cuts(unittest.TestCase):
             ("Marinade (for approx 1.5 kg chicken drumsticks)\n120 ml soy sauce\n6 cloves garlic", 2, ""),
             ("Duck\n\n4 duck legs\n30 g coarse salt\nCure 24 hours, rinse, dry.", 1, "Cure 24 hours"),
             ("Tofu\n\n400 g firm tofu\nFor marinade 1: 1 tsp salt, 1 tbsp lemon juice, 1 tsp cumin", 3, ""),
+            ("Pork\n\nPork belly slices 800g\nFive spice 1 tsp\n250 ml white wine for the tin", 1, "for the tin"),
+            ("Brine for a 1.6–1.8 kg chicken\n2 l water\n120 g salt\n12 hours in the fridge", 2, "12 hours"),
             ("Ribs\n\n1 kg pork belly\n1 tsp salt and some pepper", 2, ""),
         ):
             with self.subTest(text):
@@ -889,6 +891,13 @@ class Cuts(unittest.TestCase):
                 self.assertEqual(len(brought.draft.mix), count, brought.draft.mix)
                 self.assertTrue(all(can_be_read(line.text, KITCHEN.pantry) for line in brought.draft.mix))
                 self.assertTrue(not left or any(left in note for note in brought.notes), brought.notes)
+        parts = (
+            "Skewers\n\nChicken\n600 g chicken thigh fillets\n\nMarinade\n2 tbsp fish sauce\n1 tbsp oil\n\n"
+            "Nuoc cham\n1/4 cup fish sauce\n2 limes, juiced"
+        )
+        draft = read_any(parts, KITCHEN).draft
+        self.assertEqual([line.text for line in draft.mix], ["2 tbsp fish sauce", "1 tbsp oil"])
+        self.assertEqual(draft.companions[0].title, "Nuoc cham")
         two = (
             "12 lamb chops\nFirst marinade\n10 g salt\n2 tbsp lemon juice\nSecond marinade\n200 g yoghurt\n1 tsp cumin"
         )

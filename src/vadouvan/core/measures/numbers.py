@@ -74,6 +74,9 @@ class Found:
         return self.grouped if self.grouped is not None and unit_share_si <= SMALL_UNIT_SI else self.number
 
 
+_NAME_OF_A_BLEND = re.compile(r"(?:three|four|five|seven)[- ]spices?\b", re.IGNORECASE)
+
+
 def leading_number(text: str) -> Found | None:
     """The number that a text starts with, or nothing if it starts with none.
 
@@ -86,7 +89,7 @@ def leading_number(text: str) -> Found | None:
     """
     text = text.lstrip()
     first = _single(text)
-    if first is None:
+    if first is None or _NAME_OF_A_BLEND.match(text):
         return None
     grouped = first.grouped
     joined = _RANGE.match(first.rest)

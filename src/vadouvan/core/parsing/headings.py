@@ -36,6 +36,8 @@ _LEFT = re.compile(
     r"|^(?:https?://|www\.)\S+$"
     r"|^(?:serves?|makes|yields?|prep)\b|^\(|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b"
     r"|^cure (?:for |overnight|the |in the fridge|\d+ ?(?:-|–|to)? ?\d* ?(?:h|hours?|days?)\b)"
+    r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:hours?|hrs?|minutes?|mins?|days?)\b"
+    r"|^[^,(]+ for the (?:tin|pan|tray|roasting tin|grill)\s*$"
     r"|(?:,\s*|\()for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"
     r"|(?:,\s*|\()(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste|basting"
@@ -54,8 +56,8 @@ _ORDER = re.compile(
 )
 _DEED = re.compile(
     r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|bake|barbecue|blend|blitz|boil|bring|brine|broil|brush|chill"
-    r"|coat|combine|cook|cover|cut|discard|drain|drizzle|flatten|flip|fry|garnish|grill|hold|leave|let|lift|marinate"
-    r"|massage|mix|pat|place|pour|preheat|prick|put|refrigerate|remove|reserve|rest|rinse|roast|rub|score|sear|season"
+    r"|coat|combine|cook|cover|cut|discard|drain|drizzle|flatten|flip|fry|garnish|grill|grind|crush|mash|hold|leave|let|lift|marinate"
+    r"|massage|mix|pat|place|pour|preheat|prick|process|put|refrigerate|remove|reserve|rest|rinse|roast|rub|score|sear|season"
     r"|serve|set|simmer|slice|smoke|soak|spread|sprinkle|steep|stir|strain|thread|tie|toss|truss|turn|whisk|wipe|wrap)\b",
     re.IGNORECASE,
 )
@@ -64,8 +66,8 @@ _WORDS_OF_A_DEED = 3
 _SO_LONG = re.compile(r"\d\s*(?:h|hrs?|hours?|mins?|minutes?|days?)\b", re.IGNORECASE)  # "Brine 4h"
 # "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.
 FOR_SO_MUCH = re.compile(
-    r"^(?P<head>[^\d,:(]{3,40}?) \(?for (?P<meat>(?:an? |about |approx(?:\.|imately)? )?\d[\d.,]*\s*"
-    r"(?:kg|g|lbs?|pounds?|oz)\b[^:()]*)\)?:?$",
+    r"^(?P<head>[^\d,:(]{3,40}?) \(?for (?P<meat>(?:an? |about |approx(?:\.|imately)? )*"
+    r"\d[\d.,]*(?:\s*[-–]\s*\d[\d.,]*)?\s*(?:kg|g|lbs?|pounds?|oz)\b[^:()]*)\)?:?$",
     re.IGNORECASE,
 )
 _NUMBERED = r"\b(marinade|mix|rub|brine|paste|bath) (?:#|no\.? ?)?"

@@ -35,6 +35,7 @@ _IN_A_ROW = re.compile(
 )
 _OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
 LEAST_IN_A_ROW = 3
+MOST_WORDS_OF_A_PART = 4
 WORDS_OF_AN_AMOUNT = 2
 _DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
 _BY_SEMICOLON = re.compile(r"\s*;\s*")
@@ -124,9 +125,8 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
 
     Where all of it stands under a heading that is usually beside a mix, that is the mix.
     """
-    blocks = _blocks(
-        "\n".join(_enough_for(without_step_number(line), is_meat) for line in text.splitlines()[:MOST_LOOKED_AT])
-    )
+    looked_at = _headings_marked(text.splitlines()[:MOST_LOOKED_AT], is_line, is_meat)
+    blocks = _blocks("\n".join(_enough_for(without_step_number(line), is_meat) for line in looked_at))
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
     own, after_the_bath = _bath_first(own)
@@ -162,6 +162,27 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
         tuple(left),
         tuple(titles) if len(titles) > 1 else (),
     )
+
+
+def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> list[str]:
+    """Lines with a colon after each that can only be a heading: a few words after a gap, before an amount, of which
+    none is an ingredient; where another heading tells a mix, so that the text is in parts.
+    """
+    if not any(words_of(heading_of(without_bullet(line)) or "") & MIXES for line in lines):
+        return lines
+    marked = []
+    for place, line in enumerate(lines):
+        bare = line.strip()
+        words = bare.split()
+        after = without_bullet(lines[place + 1]) if place + 1 < len(lines) else ""
+        stands_alone = place > 0 and not lines[place - 1].strip() and leading_number(after) is not None
+        is_name = 0 < len(words) <= MOST_WORDS_OF_A_PART and re.fullmatch(r"[^\W\d_][^\d,:;.()]*", bare) is not None
+        if stands_alone and is_name and heading_of(bare) is None and not is_deed(bare):
+            parts = [part for part in re.split(r"\s+(?:and|or|&)\s+", bare) if part]
+            if not is_meat(bare) and not any(is_line(f"10 g {part}") for part in (bare, *parts)):
+                line = f"{bare}:"
+        marked.append(line)
+    return marked
 
 
 def _bath_first(own: list[PastedMix]) -> tuple[list[PastedMix], list[PastedMix]]:

@@ -177,11 +177,10 @@ def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: 
         after = without_bullet(lines[place + 1]) if place + 1 < len(lines) else ""
         stands_alone = place > 0 and not lines[place - 1].strip() and leading_number(after) is not None
         is_name = 0 < len(words) <= MOST_WORDS_OF_A_PART and re.fullmatch(r"[^\W\d_][^\d,:;.()]*", bare) is not None
-        if stands_alone and is_name and heading_of(bare) is None and not is_deed(bare):
-            parts = [part for part in re.split(r"\s+(?:and|or|&)\s+", bare) if part]
-            if not is_meat(bare) and not any(is_line(f"10 g {part}") for part in (bare, *parts)):
-                line = f"{bare}:"
-        marked.append(line)
+        is_heading = stands_alone and is_name and heading_of(bare) is None and not is_deed(bare)
+        parts = [part for part in re.split(r"\s+(?:and|or|&)\s+", bare) if part] if is_heading else []
+        is_heading = is_heading and not is_meat(bare) and not any(is_line(f"10 g {part}") for part in (bare, *parts))
+        marked.append(f"{bare}:" if is_heading else line)
     return marked
 
 

@@ -1,12 +1,13 @@
 import type { Batch, Comparison, Course } from '../../api/client'
 import { HourSlider, nearest } from '../../components/HourSlider'
 import { Section } from '../../components/Section'
+import { useScreen } from '../../components/useScreen'
 import { profileAt } from '../../lib/depth'
 import { Beside } from './Beside'
 import type { Choice } from './choices'
 
-/** Room for one section alone, and for the thicker of two. */
-const ALONE = { width: 640, height: 210 }
+/** Room for one section alone, which grows with the screen, and for the thicker of two. */
+const ALONE = { width: 640, least: 210, most: 420, besides: 590 } // px of a laptop's screen that hold the rest
 const ROOM = { width: 270, height: 104 }
 
 interface ThroughProps {
@@ -25,6 +26,7 @@ export function Through({ batch, course, hour, onHour, choice, onChoose, trouble
   const at = nearest(course.hours, hour)
   const { piece } = batch.judgement
   const alone = choice.change === 'nothing'
+  const height = Math.min(ALONE.most, Math.max(ALONE.least, useScreen() - ALONE.besides))
   if (!piece) return null
   return (
     <div>
@@ -36,7 +38,7 @@ export function Through({ batch, course, hour, onHour, choice, onChoose, trouble
           <Section
             piece={piece}
             course={{ profile: profileAt(course, hour), across: course.across }}
-            room={alone ? ALONE : ROOM}
+            room={alone ? { width: ALONE.width, height } : ROOM}
           />
         </figure>
         <div>

@@ -25,7 +25,10 @@ os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
 ROOT = Path(__file__).resolve().parent.parent
 # Begun first, since they take longest: what is long at the end leaves the other cores idle.
 WAITING = 2
-LONGEST = ("browser.test_screens", "browser.test_week", "test_checks", "formats.test_archive", "browser")
+LONGEST = (
+    "browser.test_screens", "browser.test_week", "test_checks", "test_torture", "NeverAServerError",
+    "formats.test_archive", "cli.test_serving", "formats.test_recipe.Outside", "browser",
+)  # fmt: skip
 DOCTESTS = "doctest.DocTestCase"
 
 

@@ -864,6 +864,18 @@ class Cuts(unittest.TestCase):
         self.assertIsNone(cut_named("4 chicken legs (tea-smoked)", KITCHEN.cuts))
         self.assertIsNotNone(cut_named("4 chicken legs (thigh and drumstick attached)", KITCHEN.cuts))
 
+    def test_a_curing_salt_is_never_left_out(self) -> None:
+        """Not as a deed, nor as a garnish, nor as what is for the tin: it stays in the mix, which stops."""
+        for line in (
+            "Cure #1",
+            "5 g pink curing salt for the tin",
+            "Nitrite salt, to finish",
+            "1 tsp saltpetre, for the pan",
+        ):
+            with self.subTest(line):
+                mix = read_any(f"Ham\n\n1 kg pork belly\n20 g salt\n{line}", KITCHEN).draft.mix
+                self.assertIn(line, [one.text for one in mix])
+
     def test_names_addresses_and_two_mixes(self) -> None:
         """A heading may be the name too, an address never is, and two marinades that become one are told."""
         for text, name, left in (

@@ -7,6 +7,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 
 from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.core.parsing.headings import (
     COMPANIONS,
     FOR_SO_MUCH,
@@ -142,11 +143,14 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     left = [
         line
         for line in lines
-        if is_told_of_all(line) or ((_is_garnish(line) or is_deed(line)) and not (is_line(line) or is_meat(line)))
+        if not names_curing_salt(line)  # it stops, wherever and however it stands
+        and (is_told_of_all(line) or ((_is_garnish(line) or is_deed(line)) and not (is_line(line) or is_meat(line))))
     ]
     companions = []
     for block in beside:
-        said = tuple(line for line in block.lines if leading_number(line) is not None or is_line(line))
+        said = tuple(
+            line for line in block.lines if leading_number(line) is not None or is_line(line) or names_curing_salt(line)
+        )
         left += [line for line in block.lines if line not in said]
         companions.append(PastedMix(block.title, said, "companion"))
     left += [line for block in blocks if block.kind == "none" for line in block.lines]

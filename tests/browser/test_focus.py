@@ -62,11 +62,13 @@ class Kept(BrowserCase):
         expect(page.get_by_role("button", name="More")).to_be_focused()
 
     def test_at_the_scale(self) -> None:
-        """What is weighed or skipped leaves the next ingredient; a press that is being answered has it again."""
+        """What is weighed or skipped leaves the next ingredient's figure, also where the scale has something on it."""
+        self.ask("/api/devices/bench", {"action": "put", "amount": 50})
         page = self.open(self.path("Saturday legs", "weigh"))
         grams = page.get_by_label(re.compile("^Grams of"))
         for button in ("It is in", "Skip it for now"):
             before = grams.get_attribute("aria-label") or ""
+            expect(page.get_by_role("button", name="It is in")).to_be_enabled(timeout=10_000)
             if button == "It is in":
                 grams.fill("600")
             self.press(page, page.get_by_role("button", name=button))

@@ -4,6 +4,7 @@
  */
 const REACHED =
   'a[href], button:not(:disabled), input:not(:disabled), textarea:not(:disabled), [tabindex="0"], [role=combobox]'
+const GOES_FIRST = '[data-goes-first]' // where a part says itself where to go on, whatever else can be pressed by then
 const MOST_WAITS = 8 // for a press to be answered
 const SETTLED_MS = 60 // menus give the focus back to their button a moment after they close
 
@@ -27,6 +28,8 @@ const isShown = (element: Element) => element.getClientRects().length > 0
 function firstIn(part: Element | undefined): HTMLElement | undefined {
   if (part === undefined) return undefined
   if (part instanceof HTMLElement && part.matches(REACHED) && isShown(part)) return part
+  const told = part.querySelector<HTMLElement>(GOES_FIRST)
+  if (told !== null && isShown(told)) return told
   return [...part.querySelectorAll<HTMLElement>(REACHED)].find(isShown)
 }
 

@@ -91,6 +91,7 @@ function OneLine({ line, weigh, busy, press, devices }: AtCounter & { line: Weig
           <input
             className="said w-28!"
             inputMode="decimal"
+            data-goes-first
             value={typed}
             aria-label={`${unit === 'oz' ? 'Ounces' : 'Grams'} of ${line.name}`}
             onChange={(event) => {

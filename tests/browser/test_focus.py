@@ -18,6 +18,12 @@ UNDER_THE_FOOT = """() => { const e = document.activeElement, foot = document.qu
     const box = e.getBoundingClientRect(), edge = foot.getBoundingClientRect().top
     return box.height > 0 && box.bottom > edge + 2 && box.height < edge }"""
 MOST_TABS = 120
+LETS_GO_LATE = """async () => { const e = document.activeElement
+    Object.defineProperty(document, 'activeElement', { get: () => e, configurable: true })
+    e.disabled = true
+    await new Promise((done) => setTimeout(done, 800))
+    delete document.activeElement
+    e.disabled = false }"""
 
 
 class Kept(BrowserCase):
@@ -76,6 +82,13 @@ class Kept(BrowserCase):
             self.expect_focus(page, "^Grams of")
         self.press(page, page.get_by_role("button", name="Take it back"))
         self.expect_focus(page, "Take it back|^Grams of")
+
+    def test_on_a_slow_machine(self) -> None:
+        """The browser draws late, and lets go of a button that is being answered only when the answer comes."""
+        page = self.open(self.path("Saturday legs", "weigh"))
+        page.get_by_role("button", name="Skip it for now").focus()
+        page.evaluate(LETS_GO_LATE)
+        expect(page.get_by_role("button", name="Skip it for now")).to_be_focused()
 
     def test_on_the_way(self) -> None:
         """Another view and a batch begun have it on what they show; a list to paste, where it is pasted."""

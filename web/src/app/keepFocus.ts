@@ -5,7 +5,7 @@
 const REACHED =
   'a[href], button:not(:disabled), input:not(:disabled), textarea:not(:disabled), [tabindex="0"], [role=combobox]'
 const GOES_FIRST = '[data-goes-first]' // where a part says itself where to go on, whatever else can be pressed by then
-const MOST_WAITS = 8 // for a press to be answered
+const MOST_WAITS = 8 // for a press to be answered, once the browser has let go of the button
 const SETTLED_MS = 60 // menus give the focus back to their button a moment after they close
 
 interface Step {
@@ -89,7 +89,7 @@ export function keepFocus(): void {
     return hasMoved() ? afterAll([]) : undefined
   }
   const mend = () => {
-    if (isBusy() && waits < MOST_WAITS) {
+    if (isBusy() && (waits < MOST_WAITS || !isNowhere())) {
       waits += 1
       waiting = window.setTimeout(mend, SETTLED_MS)
       return

@@ -99,6 +99,8 @@ POURING_SHARE = Constant(0.50, 0.30, 0.70, "1", "calibration", "ours")
 DRY_MIX_WATER = Constant(0.40, 0.20, 0.60, "kg/kg", "calibration", "ours")
 DRY_SPICE_HOLDS = Constant(2.0, 1.0, 3.0, "kg/kg", "common_practice", "practice")
 PASTE_RUN_OFF = Constant(0.10, 0.05, 0.20, "1", "calibration", "ours")
+# Grains of mince, by the holes of the plate; a mix worked in lies between them.
+MINCED_GRAIN_M = Constant(0.0045, 0.003, 0.008, "m", "common_practice", "practice")
 
 # --- a liquid round the meat -----------------------------------------------------------------
 BAG_LAYER_M = Constant(0.0015, 0.0007, 0.003, "m", "calibration", "ours")
@@ -223,6 +225,7 @@ CLINGS_THIN_KG_PER_M2 = Constant(0.3, 0.2, 0.4, "kg/m2", "calibration", "ours")
 CLINGS_THICK_KG_PER_M2 = Constant(0.7, 0.5, 1.0, "kg/m2", "calibration", "ours")
 PATTED_LEAVES = Constant(0.35, 0.2, 0.5, "1", "calibration", "ours")
 WIPED_LEAVES = Constant(0.2, 0.1, 0.3, "1", "calibration", "ours")
+BROWNS_TO_M = Constant(0.0015, 0.001, 0.003, "m", "calibration", "ours")  # the outer layer of mince that browns
 SUGAR_LIMIT_FIERCE = Constant(0.015, 0.008, 0.025, "kg/m2", "calibration", "ours")  # at 245 C
 SUGAR_LIMIT_HOT = Constant(0.030, 0.015, 0.045, "kg/m2", "calibration", "ours")  # at 215 C
 SUGAR_LIMIT_MEDIUM = Constant(0.060, 0.040, 0.090, "kg/m2", "calibration", "ours")  # at 185 C

@@ -20,7 +20,8 @@ MOST_ASIDE = 0.95  # something has to meet the meat
 class MixAtContact:
     """All of the mix, what is ready of it, what is set aside [kg], what the cut needs, and the balance on the meat.
 
-    ``share`` of the ready mix meets the meat; the film is what rinsing left there.
+    ``share`` of the ready mix meets the meat; the film is what rinsing left there. What is ``worked_in``, into mince,
+    covers nothing: like a rub's, its measure is its salt.
     """
 
     whole: tuple[Portion, ...]
@@ -31,6 +32,7 @@ class MixAtContact:
     need: Need
     film: Film
     balance: Balance
+    worked_in: bool = False
 
     @property
     def served_kg(self) -> float:
@@ -39,14 +41,16 @@ class MixAtContact:
 
     @property
     def sufficiency(self) -> Sufficiency:
-        """Whether what was made covers the cut; a rub always does, since its measure is its salt."""
-        if self.form == "rub":
+        """Whether what was made covers the cut; a rub or what is worked in always does."""
+        if self.form == "rub" or self.worked_in:
             return "enough"
         return sufficiency(self.ready.mass_kg.value, self.need.mass_kg, self.set_aside_kg)
 
     @property
     def need_says(self) -> str:
         """Made against needed, in words."""
+        if self.worked_in:
+            return "worked in: its measure is its salt"
         return need_says(self.ready.mass_kg.value, self.need.mass_kg, self.set_aside_kg, self.form)
 
 
@@ -69,6 +73,7 @@ def mix_at_contact(mix: MixInterpretation, cut: Cut) -> MixAtContact:
         need=need_of(cut, mix.vessel),
         film=film,
         balance=replace(balance, first=_first_step(mix, on_meat, cut.meat_kg)),
+        worked_in=cut.kind.is_minced,
     )
 
 

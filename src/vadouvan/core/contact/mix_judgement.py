@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from collections.abc import Set as AbstractSet
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from vadouvan.core.constants import PASTE_RUN_OFF, SERVING_NORMAL_KG
 from vadouvan.core.contact.for_household import household_words
@@ -84,13 +84,18 @@ def mix_judgement(
         spans=_spans(reading.mix, at_contact, salt),
         mix_spans=(*(span_in_mix(balance, name) for name in SUBSTANCES), enzyme_span(balance)),
         salt=salt,
-        steps=(*at_contact.ready.steps, *_quantity_steps(reading.mix, at_contact), *_two_steps(reading.mix)),
+        steps=(*_making_steps(at_contact), *_quantity_steps(reading.mix, at_contact), *_two_steps(reading.mix)),
         heat_says=heat_words(balance),
         sodium_says=sodium_words(sodium.value),
         school_says=_school_says(reading.mix, salt),
         vacuum=reading.mix.vessel.container == "vacuum",
         household=household_words(household, at_contact.whole, reading.cut.kind, sodium.value) if reading.cut else (),
     )
+
+
+def _making_steps(at_contact: MixAtContact) -> Iterator[MakingStep]:
+    """Steps of the making; what is worked in cannot be wiped off."""
+    return (step for step in at_contact.ready.steps if not (at_contact.worked_in and step.id == "burns"))
 
 
 def aims_of(
@@ -129,6 +134,7 @@ def salt_of(reading: Interpretation, at_contact: MixAtContact, scenario: HoldSce
         hours = salting.bath_s / 3600
         uptake = scenario.average_at(hours) * cut.meat_kg / at_contact.balance.salt_kg
         course = BathCourse(uptake, scenario.average_at(hours + 1) - scenario.average_at(hours))
+    salting = replace(salting, worked_in=at_contact.worked_in)
     return salt_state(at_contact.balance, cut.water_kg, hold.salt_target, salting, course, at_contact.share)
 
 
@@ -142,6 +148,8 @@ def _sodium(reading: Interpretation, at_contact: MixAtContact, salt: SaltState |
 
 def eaten_share(at_contact: MixAtContact, salt: SaltState | None) -> float:
     """Share of the mix's salt that is eaten [1]: of a paste what does not run off, of a bath what goes in."""
+    if at_contact.worked_in:
+        return 1.0
     if salt is None or salt.school in ("per_kg", "spoon_per_pound"):
         return 1 - PASTE_RUN_OFF.value
     salt_kg = at_contact.balance.salt_kg

@@ -66,6 +66,11 @@ def cooked_along(mix_kg: float, salt_kg: float, meat_kg: float) -> Sauce:
     return Sauce(mix_kg, mix_kg, share, 0.0, "along", says)
 
 
+def worked_in() -> Sauce:
+    """A mix that was worked into mince: nothing of it is left over."""
+    return Sauce(0.0, 0.0, 0.0, 0.0, "along", "It is in the meat: nothing stays behind.")
+
+
 def sauce_of(left_kg: float, salt_kg: float, boil_s: float, reduce_to_kg: float | None) -> Sauce:
     """The used mix after a boil of so long, or boiled down to so much."""
     if left_kg < SAUCE_WORTH_KG.value:

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import (
+    BROWNS_TO_M,
     CLINGS_THICK_KG_PER_M2,
     CLINGS_THIN_KG_PER_M2,
     ENZYME_TURNS_TO_MUSH_FROM,
@@ -66,6 +67,9 @@ def surface_left(
     thick, thin = CLINGS_THICK_KG_PER_M2.value, CLINGS_THIN_KG_PER_M2.value
     film = thick ** (1 - consistency.runny) * thin**consistency.runny
     clings_kg = min(film * cut.open_area_m2, mass_kg)
+    if cut.kind.is_minced:  # nothing lies on it, nothing can be wiped off: what browns is the mix of its outer layer
+        left, outer_kg = "as_is", BROWNS_TO_M.value * cut.open_area_m2 * cut.kind.density_kg_per_m3
+        clings_kg = mass_kg * min(1.0, outer_kg / (cut.meat_kg + mass_kg))
     left_kg = clings_kg * LEAVES[left]
     share = left_kg / mass_kg if mass_kg > 0 else 0.0
     water_kg = share * sum(portion.ingredient.water * portion.mass_kg.value for portion in portions)
@@ -73,7 +77,7 @@ def surface_left(
     sugar = share * browning_kg / cut.open_area_m2
     exposure = hardest(stages, dark_is_meant=exposed.dark_is_meant)
     told = (
-        *_water_told(clings_kg, left_kg, water_kg, left, stages),
+        *(() if cut.kind.is_minced else _water_told(clings_kg, left_kg, water_kg, left, stages)),
         *_sugar_told(sugar, exposure, portions),
         *_enzyme_told(portions, mass_kg, left, stages),
     )

@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass, replace
 from functools import cached_property
 
-from vadouvan.core.constants import EVEN_LOG_SD, UNEVEN_LOG_SD, VERY_UNEVEN_LOG_SD
+from vadouvan.core.constants import EVEN_LOG_SD, MINCED_GRAIN_M, UNEVEN_LOG_SD, VERY_UNEVEN_LOG_SD
 from vadouvan.core.cut.cover import Cover, cover_resistance_m
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.preparation import Prepared, Step, Surface, prepare
@@ -68,6 +68,14 @@ class Cut:
         """Geometry of one piece, as prepared."""
         surface = self.prepared.surface
         return self._piece(surface.cover_m, surface.path_length_factor, surface.meat_kg)
+
+    @cached_property
+    def way_in(self) -> Piece:
+        """Piece that salt and acid have to cross: the cut as prepared, or a grain of mince, the mix all round it."""
+        if not self.kind.is_minced:
+            return self.piece
+        grain_m = MINCED_GRAIN_M.value
+        return piece_of("ball", Size(grain_m, grain_m, grain_m, math.pi / 6 * grain_m**3), Openness())
 
     @property
     def open_area_m2(self) -> float:

@@ -100,6 +100,11 @@ class CutKind:
         return self.species in GAME
 
     @property
+    def is_minced(self) -> bool:
+        """Whether the mix is worked into it, and all of it eaten; it does not lie on a piece."""
+        return self.family == "mince"
+
+    @property
     def is_animal(self) -> bool:
         """Whether it is meat, fish or shellfish: what was with it raw is no sauce."""
         return self.family != "plant"

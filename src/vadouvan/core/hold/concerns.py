@@ -67,7 +67,12 @@ def softening_strength(scenario: HoldScenario) -> float:
 
 
 def kept_share(scenario: HoldScenario) -> float:
-    """Share of the mix that goes to the heat on the meat [1]: a rub all of it, a bath next to nothing."""
+    """Share of the mix that goes to the heat on the meat [1]: a rub all of it, a bath next to nothing.
+
+    Of what is worked into mince all goes along.
+    """
+    if scenario.cut.kind.is_minced:
+        return 1.0
     balance = scenario.balance
     mass_kg = max(balance.mass_kg.value, TINY)
     dissolved_kg = min(balance.salt_kg, SATURATION_KG_PER_KG_WATER.value * balance.water_kg)
@@ -88,7 +93,7 @@ def _asked_depth_m(scenario: HoldScenario, bite_m: float) -> float:
     """Depth that has to taste seasoned [m]: a bite, and more of a joint that is eaten in slices."""
     if scenario.cut.kind.family in ("fish", "shellfish", "plant"):
         return bite_m
-    return float(bite_m * (1 + (scenario.cut.piece.far_m / levels.SLICE_M) ** 4) ** (levels.SLICE_POWER / 4))
+    return float(bite_m * (1 + (scenario.cut.way_in.far_m / levels.SLICE_M) ** 4) ** (levels.SLICE_POWER / 4))
 
 
 def _seasoned_depth_m(scenario: HoldScenario, bite_m: float) -> float:
@@ -97,13 +102,13 @@ def _seasoned_depth_m(scenario: HoldScenario, bite_m: float) -> float:
     if not scenario.hold.goal_said:
         return usual_m
     return (
-        usual_m * levels.OUTSIDE_OF_BITE if scenario.hold.goal == "surface" else max(usual_m, scenario.cut.piece.far_m)
+        usual_m * levels.OUTSIDE_OF_BITE if scenario.hold.goal == "surface" else max(usual_m, scenario.cut.way_in.far_m)
     )
 
 
 def _outer(scenario: HoldScenario, depth_m: float, series: Array) -> Array:
     """Mean over the outer layer of a function of concentration (times, cells)."""
-    inner, volumes = scenario.cut.piece.share_deeper_than(depth_m), scenario.course.volumes
+    inner, volumes = scenario.cut.way_in.share_deeper_than(depth_m), scenario.course.volumes
     edges = np.concatenate(([0.0], np.cumsum(volumes)))
     part = np.clip((edges[1:] - inner) / volumes, 0.0, 1.0) * volumes
     return np.asarray(series @ part / part.sum())
@@ -149,7 +154,7 @@ def _salty(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeights) 
     )
     eaten = rim * whole / np.sqrt(rim**2 + whole**2 + 1e-12)  # a rub's rim is not held against it: it settles
     start = min(kept * scenario.balance.total("salt").value / aim, whole)
-    way_m = min(max(scenario.cut.piece.far_m, levels.CURES_LEAST_M), levels.CURES_WAY_M)
+    way_m = min(max(scenario.cut.way_in.far_m, levels.CURES_LEAST_M), levels.CURES_WAY_M)
     settles_h = levels.CURES_FO * way_m**2 / (scenario.pace.diffusivity * 3600)
     taken = np.maximum(eaten - start, 0.0) * (1 + hours / settles_h) ** levels.CURES_POWER
     first = _hill(start, levels.SALTY_HALF, levels.SALTY_STEEP)
@@ -168,7 +173,7 @@ def _sour(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | N
     under = np.maximum(0.0, RAW_PH[family] - acid.ph[:, 0]) ** levels.UNDER_POWER
     worked = np.concatenate(([0.0], np.cumsum(np.diff(at_4_c) * under)))
     sour = np.interp(hours, scenario.pace.hours_at(tau), worked)
-    half = levels.SOUR_HALF[family] * (scenario.cut.thickness_m / levels.SOUR_AT_M) ** levels.SOUR_POWER[family]
+    half = levels.SOUR_HALF[family] * (scenario.cut.way_in.thickness_m / levels.SOUR_AT_M) ** levels.SOUR_POWER[family]
     wanted = max(aims.sour, aims.cure)  # the mild acid of a bed of paste belongs to what it makes of the meat
     return Concern("sour", False, 1 - (1 - wanted) * (1 - _hill(sour, half, levels.SOUR_STEEP)))
 
@@ -183,7 +188,7 @@ def _softened(scenario: HoldScenario, hours: Array) -> Array | None:
         alone = _strength(scenario, first.enzyme_units, first.ph, first.salt_per_water, first.mass_kg)
         done = first.contact_s / 3600 * alone
     worked = scenario.pace.softening_at(hours)
-    size = (scenario.cut.thickness_m / levels.SOFT_AT_M) ** levels.SOFT_POWER
+    size = (scenario.cut.way_in.thickness_m / levels.SOFT_AT_M) ** levels.SOFT_POWER
     return np.asarray((strength * worked + done) / size / levels.SOFT_HALF_H[scenario.cut.kind.family])
 
 
@@ -228,14 +233,15 @@ def _soured(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern |
 def _texture(scenario: HoldScenario, hours: Array) -> Concern | None:
     if scenario.cut.kind.family not in ("red", "mince"):
         return None
-    size = (scenario.cut.thickness_m / levels.TEXTURE_AT_M) ** levels.TEXTURE_POWER
+    size = (scenario.cut.way_in.thickness_m / levels.TEXTURE_AT_M) ** levels.TEXTURE_POWER
     return Concern("texture", False, _hill(hours, levels.TEXTURE_HALF_H * size, levels.TEXTURE_STEEP))
 
 
 def _strength(scenario: HoldScenario, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:
     if not scenario.cut.kind.is_softened_by_fruit:
         return 0.0
-    film = mass_kg / scenario.cut.open_area_m2
+    cut = scenario.cut
+    film = mass_kg / cut.meat_kg * levels.SOFTENED_LAYER_KG_PER_M2 if cut.kind.is_minced else mass_kg / cut.open_area_m2
     fruit = scenario.balance.tenderiser
     units *= scenario.hold.learned_softening.get(fruit.enzyme, 1.0) if fruit is not None else 1.0
     return effective_strength(units, ph=ph, salt_per_water=salt_per_water, film_kg_per_m2=film)

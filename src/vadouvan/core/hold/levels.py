@@ -51,6 +51,9 @@ SOUR_POWER = _by_family(1.0, 0.5, 0.5)
 SOFT_HALF_H: Mapping[Family, float] = {
     "red": 2.8, "mince": 2.8, "poultry": 2.8, "other": 2.8, "fish": 1.4, "shellfish": 1.4, "plant": 2.8,
 }  # fmt: skip
+SOFTENED_LAYER_KG_PER_M2 = (
+    2.0  # meat that a film softens: what is worked in meets all of the meat, as that film its layer
+)
 SOFT_STEEP, SOFT_POWER, SOFT_AT_M = 3.0, 0.35, 0.012
 # What a live tenderiser is worth waiting for less seasoning: share of the seasoning asked, at full strength
 WORKS_FROM, WORKS_FULL, WORTH = 0.0, 0.8, 0.6
@@ -89,7 +92,8 @@ MAY_MOVE: Mapping[str, tuple[float, float]] = {
     "SALTY_STEEP": (0.67, 2), "ALL_HALF": (0.5, 2), "CURES_FO": (0.5, 1.5), "CURES_POWER": (0.8, 1.25),
     "CURES_WAY_M": (0.67, 1.5), "CURES_LEAST_M": (0.5, 2), "ONLY_SO_BAD": (0.5, 1.5), "UNDER_POWER": (0.67, 1.25),
     "SOUR_STEEP": (0.5, 2), "SOUR_AT_M": (0.8, 1.5), "SOUR_HALF": (0.67, 1.25), "SOUR_POWER": (0.5, 1.5),
-    "SOFT_HALF_H": (0.91, 1.25), "SOFT_STEEP": (0.5, 2), "SOFT_POWER": (0.8, 2), "SOFT_AT_M": (0.5, 1.5),
+    "SOFT_HALF_H": (0.91, 1.25), "SOFTENED_LAYER_KG_PER_M2": (0.5, 2),
+    "SOFT_STEEP": (0.5, 2), "SOFT_POWER": (0.8, 2), "SOFT_AT_M": (0.5, 1.5),
     "WORKS_FULL": (0.5, 2), "WORTH": (0.5, 2), "AROMA_BASE": (0.5, 2), "AROMA_KEPT": (0.5, 2), "AROMA_H": (0.5, 2),
     "TEXTURE_HALF_H": (0.5, 2), "TEXTURE_AT_M": (0.5, 2), "TEXTURE_POWER": (0.5, 2), "TEXTURE_STEEP": (0.5, 2),
     "PASTE_BED_FROM": (0.5, 2), "PASTE_BED_FULL": (0.5, 2), "BED_POWER": (0.5, 2), "CURED_H": (0.5, 2),

@@ -48,7 +48,7 @@ def remarks_on(scenario: HoldScenario, hours: float, latest_h: float) -> list[Re
 
 def _near_surface(scenario: HoldScenario) -> Iterator[Remark]:
     """Sugar lags behind salt, and what smells hardly goes in at all."""
-    if (
+    if scenario.cut.kind.is_minced or (
         scenario.balance.total("sugar").value < MATTERS_KG_PER_KG
         and scenario.balance.total("aroma").value < MATTERS_KG_PER_KG
     ):

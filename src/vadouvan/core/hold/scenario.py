@@ -60,9 +60,9 @@ def hold_scenario(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | Non
     contact = SaltContact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
     pace = Pace(hold.course, cut.kind.family, hold.pace_factor)
     earlier = _earlier(cut, balance, pace)
-    course = salt_course(cut.piece, contact, earlier)
+    course = salt_course(cut.way_in, contact, earlier)
     traced = replace(contact, salt_kg=max(balance.salt_kg, TRACE_KG_PER_KG * cut.meat_kg))
-    unit = course if traced == contact else salt_course(cut.piece, traced, earlier)
+    unit = course if traced == contact else salt_course(cut.way_in, traced, earlier)
     return HoldScenario(
         cut, balance, hold, contact, course, pace, acid or _acid(cut, balance), traced.settled, unit.cells
     )
@@ -82,4 +82,4 @@ def _acid(cut: Cut, balance: Balance) -> AcidCourse | None:
     if balance.solution is None or sum(balance.solution.acids.values()) <= 0:
         return None
     kind = cut.kind
-    return acid_course(cut.piece, kind.family, kind.water_share, balance.solution, balance.water_kg / cut.water_kg)
+    return acid_course(cut.way_in, kind.family, kind.water_share, balance.solution, balance.water_kg / cut.water_kg)

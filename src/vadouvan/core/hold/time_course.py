@@ -45,7 +45,7 @@ class TimeCourse:
 def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
     """The course from a quarter of an hour to a good while after the latest hour."""
     hours = course_hours(window)
-    piece = scenario.cut.piece
+    piece = scenario.cut.way_in
     across = piece.path.far_resistance_m is not None or (
         scenario.cut.shape == "slab" and scenario.cut.bone in ("face", "ribs")
     )

@@ -135,16 +135,15 @@ def window_of(scenario: HoldScenario) -> Window:
         for factor in _either_way(cut.thickness_log_sd)
     ]
     runs += [_run(hold_scenario(cut, salted, hold, scenario.acid), last_h) for salted in _salt_either_way(balance)]
-    opens = limit_of(scenario, base.opens, base.earliest)
+    at_hand = base.earliest <= levels.STRAIGHT_H
+    opens = at_once(scenario, base.earliest) if at_hand else limit_of(scenario, base.opens, base.earliest)
     latest_by = storage if base.ends is None else limit_of(scenario, base.ends, base.latest)
     falls = limit_of(scenario, base.falls_at_best, base.latest)
     best_by = before_crossing(base.best, falls) if base.best_by is None else limit_of(scenario, base.best_by, base.best)
     others = tuple(limit_of(scenario, one, _last_at(_hours(last_h), one.values, _level(base))) for one in base.falling)
     worst = min((*base.rising, *base.falling), key=lambda one: one.start)
     return Window(
-        earliest=_edge(
-            runs, lambda run: run.earliest, at_once(base.earliest) if base.earliest <= levels.STRAIGHT_H else opens
-        ),
+        earliest=_edge(runs, lambda run: run.earliest, opens),
         best=_edge(runs, lambda run: run.best, best_by),
         latest=_edge(
             runs,

@@ -53,13 +53,21 @@ def limit_of(scenario: HoldScenario, concern: Concern, hours: float) -> Limit:
         "soft": f"{fruit} turns the surface too soft",
         "texture": "the meat gets firm and dry in the mix",
     }
+    if scenario.cut.kind.is_minced:
+        says |= {
+            "salty": "it gets saltier than you aim for",
+            "sour": "it gets sour and crumbly",
+            "soft": f"{fruit} turns it to paste",
+            "texture": "the salt makes it firm and springy",
+        }
     source = "common_practice" if concern.name in ("aroma", "texture") else "calibration"
     return Limit(concern.name, hours, says[concern.name], _BASIS[concern.name], source)
 
 
-def at_once(hours: float) -> Limit:
+def at_once(scenario: HoldScenario, hours: float) -> Limit:
     """It may be pulled, or go to the heat, from the first minute."""
-    return Limit("at_once", hours, "what lies on it seasons it already", "salt", "common_practice")
+    where = "is worked in" if scenario.cut.kind.is_minced else "lies on it"
+    return Limit("at_once", hours, f"what {where} seasons it already", "salt", "common_practice")
 
 
 def before_crossing(hours: float, ends: Limit) -> Limit:

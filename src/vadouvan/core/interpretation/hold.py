@@ -36,7 +36,7 @@ def read_hold(
 ) -> Hold | None:
     """The hold, or nothing while something about it is wrong."""
     before = len(notes.problems)
-    small = cut is None or cut.shape in ("cube", "strip") or cut.piece.far_m <= THROUGH_UP_TO_M
+    small = cut is None or cut.shape in ("cube", "strip") or cut.way_in.far_m <= THROUGH_UP_TO_M
     default: Goal = "through" if small else "surface"
     vacuum = mix.vessel.container == "vacuum"
     hold = Hold(

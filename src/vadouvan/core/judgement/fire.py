@@ -12,7 +12,7 @@ from vadouvan.core.cooking.brushing import LastBrush, brushing_told, last_brush
 from vadouvan.core.cooking.doneness import Doneness, doneness_of
 from vadouvan.core.cooking.fire import FireInterpretation
 from vadouvan.core.cooking.roasting import thinner_sooner_min
-from vadouvan.core.cooking.sauce import Sauce, cooked_along, sauce_of
+from vadouvan.core.cooking.sauce import Sauce, cooked_along, sauce_of, worked_in
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import Exposed, SurfaceLeft, Told, surface_left
 from vadouvan.core.cut.cut import Cut
@@ -70,6 +70,8 @@ def _sauce(
     """Remainder in the bag: the mix less what clings, the salt less what went in and clings; in a pot all of it."""
     if scenario.hold.cooked_in_mix:
         return cooked_along(mix_kg, scenario.balance.salt_kg, scenario.cut.meat_kg)
+    if scenario.cut.kind.is_minced:
+        return worked_in()
     left_kg = max(0.0, mix_kg - surface.clings_kg)
     in_meat_kg = scenario.average_at(held_h) * scenario.cut.meat_kg
     outside_kg = max(0.0, scenario.balance.salt_kg - in_meat_kg)

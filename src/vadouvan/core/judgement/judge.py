@@ -112,7 +112,7 @@ def _window_figures(window: Window, scenario: HoldScenario) -> tuple[Figure, ...
     cut = scenario.cut
     inputs = (
         Given("thickness", cut.thickness_m * 1000, "mm"),
-        Given("deepest point", cut.piece.far_m * 1000, "mm from the surface"),
+        Given("deepest point", cut.way_in.far_m * 1000, "mm from the surface"),
         Given("salt in the mix", scenario.balance.total("salt").value * 1000, "g/kg meat"),
         Given("water outside the meat", scenario.contact.outer_water_kg * 1000, "g"),
         Given("water in the meat", cut.water_kg * 1000, "g"),

@@ -104,7 +104,7 @@ def _hours_until_even(held: Held) -> float:
     if reading.cut is None or reading.hold is None or balance is None:
         raise ValueError(f"the lesson's {held.name} cannot be judged")
     scenario = hold_scenario(reading.cut, balance, reading.hold)
-    middle = scenario.course.at_depth(reading.cut.piece.far_m)
+    middle = scenario.course.at_depth(reading.cut.way_in.far_m)
     over = np.flatnonzero(middle >= 0.5 * scenario.course.average)
     return float(scenario.hours[over[0]])
 

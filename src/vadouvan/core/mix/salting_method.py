@@ -21,13 +21,15 @@ SaltingMethod = Literal["per_kg", "equilibrium", "strong_bath", "spoon_per_pound
 class Salting:
     """A school with what it needs: hours of a strong bath [s], the salt and spoons of a spoon per pound.
 
-    ``school`` is nothing while the cook has not chosen: then a bath is judged by what it settles to.
+    ``school`` is nothing while the cook has not chosen: then a bath is judged by what it settles to. Of what is
+    ``worked_in``, into mince, all is eaten, however wet it is.
     """
 
     school: SaltingMethod | None = None
     bath_s: float = 12 * 3600.0
     spoon_salt: Ingredient | None = None
     spoons: float = 1.0
+    worked_in: bool = False
 
 
 BY_WEIGHT = Salting()
@@ -52,6 +54,9 @@ def run_off_words(salt_kg: float) -> str:
     """Loss of a paste to bag, tray and drip."""
     low, high = (number_told(salt_kg * share * 1000) for share in (PASTE_RUN_OFF.low, PASTE_RUN_OFF.high))
     return f"Of the salt {low} to {high} g stays on bag and tray; what is still on the meat is eaten."
+
+
+WORKED_IN = "It is worked in, so all of it is eaten."
 
 
 def settled_words(left_kg: float) -> str:

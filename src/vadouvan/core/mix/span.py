@@ -11,6 +11,7 @@ from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.balance import Balance, Contribution, Substance
 from vadouvan.core.mix.salting_method import (
     BY_WEIGHT,
+    WORKED_IN,
     Salting,
     SaltingMethod,
     run_off_words,
@@ -152,6 +153,8 @@ def salt_state(
     """
     salt_kg, meat_kg = balance.salt_kg, balance.meat_kg
     school = salting.school or ("equilibrium" if balance.water_kg > A_BATH_FROM * meat_water_kg else "per_kg")
+    if salting.worked_in and school != "spoon_per_pound":
+        school = "per_kg"
     if school == "strong_bath" and course is not None:
         uptake = course.uptake
         stays = strong_bath_words((1 - uptake) * salt_kg, salting.bath_s, course.gain_per_h)
@@ -159,7 +162,7 @@ def salt_state(
         uptake = meat_water_kg / (meat_water_kg + balance.water_kg)
         stays = settled_words((1 - uptake) * salt_kg)
     else:
-        uptake, stays = 1.0, run_off_words(salt_kg)
+        uptake, stays = 1.0, WORKED_IN if salting.worked_in else run_off_words(salt_kg)
     comes_to = salt_kg * uptake / meat_kg
     wanted_kg = target * meat_kg / uptake
     short_g = (wanted_kg - salt_kg) / share * 1000

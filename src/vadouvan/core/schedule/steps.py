@@ -71,8 +71,14 @@ def before_contact(cut: Cut, mix: MixJudgement) -> list[Task]:
         *_thaw(cut),
         *_prepare(cut),
         *_make(mix),
-        Task("contact", "Meat into the mix, air out, into the fridge.", CONTACT_MIN.value, True, "fridge", _warm(cut)),
+        Task("contact", _into_the_mix(cut), CONTACT_MIN.value, True, "fridge", _warm(cut)),
     ]
+
+
+def _into_the_mix(cut: Cut) -> str:
+    if cut.kind.is_minced:
+        return "Work the mix in with cold hands until it binds, cover it, into the fridge."
+    return "Meat into the mix, air out, into the fridge."
 
 
 def steps_of(
@@ -170,9 +176,9 @@ def _can_shop(moment: datetime, length: timedelta, routine: Routine) -> bool:
 
 
 def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterator[PlanStep]:
-    """Once halfway, or twice in a long hold, while hands are free; not for one piece, nor in a vacuum bag."""
+    """Once halfway, or twice in a long hold, while hands are free; not for one piece, for mince or in a vacuum bag."""
     hours = plan.hold_h
-    if hours < TURN_FROM_H or mix.vacuum or (cut.pieces == 1 and hours < TWICE_FROM_H):
+    if cut.kind.is_minced or hours < TURN_FROM_H or mix.vacuum or (cut.pieces == 1 and hours < TWICE_FROM_H):
         return
     shares = (1 / 3, 2 / 3) if hours >= TWICE_FROM_H else (1 / 2,)
     for number, share in enumerate(shares, start=1):
@@ -191,7 +197,7 @@ def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, fire: FireInterpreta
     """
     lead, stages = plan.lead / timedelta(minutes=1), fire.stages
     rest = Task("rest", "Rest it.", rest_minutes(cut, fire), False, "counter", "hot")
-    dry = Task("pull", _out(mix, fire), DRY_MIN.value, True, "counter", _warm(cut))
+    dry = Task("pull", _out(cut, mix, fire), DRY_MIN.value, True, "counter", _warm(cut))
     spare = lead - least_lead(cut, fire) / timedelta(minutes=1)
     tasks = [dry]
     if fire.dries_min > 0:
@@ -219,8 +225,10 @@ def after_the_pull(plan: Plan, cut: Cut, mix: MixJudgement, fire: FireInterpreta
     return [*tasks, *temper, *_cook(stages, spare), *after, Task("serve", "On the table.", 0.0, True, "table")]
 
 
-def _out(mix: MixJudgement, fire: FireInterpretation) -> str:
+def _out(cut: Cut, mix: MixJudgement, fire: FireInterpretation) -> str:
     """Out of the mix in words, with what its surface is to be."""
+    if cut.kind.is_minced:
+        return "Shape it with cold, wet hands, all pieces of one size."
     if fire.surface == "as_is":
         return "Out of the mix, left as it is."
     if fire.surface == "wiped":

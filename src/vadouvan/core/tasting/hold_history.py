@@ -34,13 +34,14 @@ class AsHeld:
     def eaten_salt(self) -> float:
         """Salt of what was eaten [kg per kg of meat]: on and in a coated piece, in the meat from a bath."""
         if self.is_coated:
-            return self.scenario.balance.total("salt").value * (1 - PASTE_RUN_OFF.value)
+            runs_off = 0.0 if self.scenario.cut.kind.is_minced else PASTE_RUN_OFF.value
+            return self.scenario.balance.total("salt").value * (1 - runs_off)
         return self.scenario.average_at(self.hours)
 
     @property
     def depth_to_middle_m(self) -> float:
         """The way from an open face to the point reached last [m]."""
-        return self.scenario.cut.piece.far_m
+        return self.scenario.cut.way_in.far_m
 
     def seen_depth_m(self, factor: float = 1.0) -> float:
         """Depth to which seasoning shows on the knife, with diffusion so many times as fast [m]."""

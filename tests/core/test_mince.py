@@ -57,6 +57,8 @@ class AllOfIt(unittest.TestCase):
         self.assertNotIn("burns", [step.id for step in said.mix.steps])
         self.assertEqual(said.mix.at_contact.need_says, "worked in: its measure is its salt")
         self.assertEqual(said.fire.sauce.left_kg, 0)
+        self.assertEqual(said.scenario.average_at(0.1) if said.scenario else 0, said.mix.salt.settles_g_per_kg / 1000)
+        self.assertNotIn("needed_mix_g", [figure.name for figure in said.figures + said.mix.figures])
         steps = {step.kind: step.says for step in said.steps}
         self.assertNotIn("turn", steps)
         self.assertIn("Work the mix in", steps["contact"])

@@ -181,7 +181,7 @@ def _quantity_figures(at_contact: MixAtContact) -> tuple[Figure, ...]:
     aside_inputs = (Given("made", mass.value * 1000, "g"), Given("on the meat", at_contact.share * 100, "%"))
     aside_rule = "As said, poured off before contact; salt, acid and window count only what meets the meat."
     aside = Figure("set_aside_g", at_contact.set_aside_kg * 1000, "g", Working(aside_rule, aside_inputs, ()))
-    return made, need_figure(at_contact.need), aside
+    return (made, aside) if at_contact.worked_in else (made, need_figure(at_contact.need), aside)
 
 
 def _quantity_steps(mix: MixInterpretation, at_contact: MixAtContact) -> tuple[MakingStep, ...]:

@@ -50,9 +50,16 @@ class HoldScenario:
         """Water in the meat [kg/kg]."""
         return self.cut.kind.water_share
 
+    @property
+    def average(self) -> Array:
+        """Mean salt of the meat at its hours [kg per kg of meat]; what is worked in is in it from the start."""
+        if self.cut.kind.is_minced:
+            return np.full(len(self.course.average), self.balance.salt_kg / self.cut.meat_kg)
+        return np.asarray(self.water_share * self.course.average)
+
     def average_at(self, hours: float) -> float:
         """Mean salt of the meat at an hour [kg per kg of meat]."""
-        return self.water_share * float(np.interp(hours, self.hours, self.course.average))
+        return float(np.interp(hours, self.hours, self.average))
 
 
 def hold_scenario(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = None) -> HoldScenario:

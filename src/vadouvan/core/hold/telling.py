@@ -11,22 +11,24 @@ from vadouvan.core.hold.window import Window
 
 DEEP_ENOUGH_TO_TELL_M = 0.0001
 DIFFERS_BY = 0.05
+LEFT_TOLD_KG = 1e-6
 
 
 def told_at(course: TimeCourse, index: int) -> str:
     """State of salt, acid and softening by the hour of an index."""
-    parts = [f"{hours_told(float(course.hours[index]))}:"]
+    parts = []
     salt = float(course.average[index]) * 1000
     if float(course.salt.max()) > 0:
         through = course.seasoned_m[index] >= course.depths_m[-1] - 1e-9
         depth = "right through" if through else f"{number_told(float(course.seasoned_m[index]) * 1000)} mm deep"
-        parts.append(f"salt is tasted {depth}, {number_told(salt)} g a kilogram on average;")
+        parts.append(f"salt is tasted {depth}, {number_told(salt)} g a kilogram on average")
     if course.white_m[index] >= DEEP_ENOUGH_TO_TELL_M:
-        parts.append(f"acid has whitened about {_roughly_mm(float(course.white_m[index]))};")
+        parts.append(f"acid has whitened about {_roughly_mm(float(course.white_m[index]))}")
     if course.soft_m[index] >= DEEP_ENOUGH_TO_TELL_M:
-        parts.append(f"live enzyme has softened about {_roughly_mm(float(course.soft_m[index]))};")
-    parts.append(f"{number_told(float(course.left_kg[index]) * 1000)} g of salt is still outside.")
-    return " ".join(parts)
+        parts.append(f"live enzyme has softened about {_roughly_mm(float(course.soft_m[index]))}")
+    if float(course.left_kg.max()) > LEFT_TOLD_KG or not parts:
+        parts.append(f"{number_told(float(course.left_kg[index]) * 1000)} g of salt is still outside")
+    return f"{hours_told(float(course.hours[index]))}: {'; '.join(parts)}."
 
 
 def _roughly_mm(depth_m: float) -> str:

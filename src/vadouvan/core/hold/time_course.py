@@ -55,7 +55,7 @@ def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
     salt = scenario.water_share * np.array(
         [np.interp(hours, axis, scenario.course.at_depth(float(depth))) for depth in depths]
     )
-    average = scenario.water_share * np.interp(hours, axis, scenario.course.average)
+    average = np.interp(hours, axis, scenario.average)
     tasted = TASTED_SALT_KG_PER_KG_WATER.value * scenario.water_share
     fields = salt.T
     concerns = concerns_of(scenario, hours)

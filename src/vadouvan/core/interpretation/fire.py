@@ -37,17 +37,18 @@ AIR = {"fan": True, "plain": False}
 CORE_ACCEPTED = 'Write 40 to 100 C, such as "74 C" or "165 F".'
 
 
-def read_fire(said: FireInput, notes: Notes) -> FireInterpretation:
-    """Every answer about the fire."""
+def read_fire(said: FireInput, notes: Notes, *, minced: bool = False) -> FireInterpretation:
+    """Every answer about the fire; nothing can be patted off what is ``minced``."""
     stages = read_stages(said, notes)
     school = notes.choice(said.doneness, SCHOOLS, ("guidance", "guidance"), "fire.doneness")
     own_c = None
     if said.core:
         own_c = notes.attempt(lambda: degrees(said.core, field="fire.core_c", low=40, high=100, accepted=CORE_ACCEPTED))
+    usual: tuple[Left, str] = ("as_is", "as_is") if minced else ("patted", "patted")
     boils = notes.choice(said.sauce, SAUCES, (False, "discard"), "fire.sauce")
     return FireInterpretation(
         stages=stages,
-        surface=notes.choice(said.surface, SURFACES, ("patted", "patted"), "fire.surface"),
+        surface=notes.choice(said.surface, SURFACES, usual, "fire.surface"),
         school=school,
         own_core_c=own_c,
         boils=boils,

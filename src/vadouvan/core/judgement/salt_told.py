@@ -29,8 +29,8 @@ def salt_line(state: SaltState, scenario: HoldScenario, target: float, hours: fl
     return f"Salt: aimed {aimed} g/kg; {on_it} on the meat, {inside} of it inside at {at}; {low} to {high} g runs off."
 
 
-def salt_figures(scenario: HoldScenario, hours: float) -> tuple[Figure, Figure]:
-    """Salt that is in the meat when it is pulled, and what stays behind."""
+def salt_figures(scenario: HoldScenario, hours: float) -> tuple[Figure, ...]:
+    """Salt that is in the meat when it is pulled, and what stays behind; of what is worked in nothing does."""
     in_meat = scenario.average_at(hours)
     left_g = (scenario.balance.salt_kg - in_meat * scenario.cut.meat_kg) * 1000
     inputs = (
@@ -40,4 +40,5 @@ def salt_figures(scenario: HoldScenario, hours: float) -> tuple[Figure, Figure]:
     )
     taken = Working("Salt that has moved into the meat by the pull, by diffusion.", inputs, ("calibration",))
     stays = Working("Salt in the mix less what has moved into the meat by the pull.", inputs, ("calibration",))
-    return Figure("salt_in_meat_g_per_kg", in_meat * 1000, "g/kg", taken), Figure("salt_left_g", left_g, "g", stays)
+    found = Figure("salt_in_meat_g_per_kg", in_meat * 1000, "g/kg", taken)
+    return (found,) if scenario.cut.kind.is_minced else (found, Figure("salt_left_g", left_g, "g", stays))

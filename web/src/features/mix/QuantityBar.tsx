@@ -7,7 +7,9 @@ export function QuantityBar({ batch, onMakeEnough }: { batch: Batch; onMakeEnoug
   const aside = figures['set_aside_g']
   return (
     <div className="flex flex-wrap items-baseline gap-x-5 border-b-4 border-double border-rule pb-1">
-      <Told batch={batch} name="needed_mix_g" word="needed" title="Mix that this cut needs" />
+      {(figures['needed_mix_g'] || !figures['made_g']) && (
+        <Told batch={batch} name="needed_mix_g" word="needed" title="Mix that this cut needs" />
+      )}
       <Told batch={batch} name="made_g" word="made" title="Mix made" />
       {aside && aside.value > 0 && (
         <Told batch={batch} name="set_aside_g" word="kept clean" title="Mix set aside clean" />

@@ -976,6 +976,11 @@ class Cuts(unittest.TestCase):
             ("2 slices aubergine", "2", 0),
             ("1 aubergine in 2 cm slices", "4", 1),
             ("2 blocks halloumi, 450 g", "2", 0),
+            ("2 aubergines, halved lengthways", "4", 2),
+            ("3-rib roast of beef", "1", 0),
+            ("8 chicken skewers", "", 0),
+            ("12 pork ribs", "", 0),
+            ("2 racks of pork ribs", "2", 0),
             ("1 trout, filleted", "2", 1),
             ("2 trout fillets", "2", 0),
         ):
@@ -986,6 +991,20 @@ class Cuts(unittest.TestCase):
         told = listed("Supper", "2 octopus\n10 g salt", KITCHEN).notes
         taken = "2 × octopus is taken as 16 × arm (raw or pre-cooked): say under Cut how many there are."
         self.assertEqual(told, (taken,))
+
+    def test_words_that_change_nothing(self) -> None:
+        """Of which cut it is: what was taken out of it, where the cut is from, bones that a rack has."""
+        for text, kind in (
+            ("1 whole chicken (about 4 lb), giblets removed", "chicken_whole"),
+            ("beef short ribs, 2 kg, English cut", "beef_short_rib"),
+            ("8-bone rack of lamb", "lamb_rack"),
+            ("1 x 7-bone beef rib roast 4kg", "beef_rib_roast"),
+            ("2 onglet steaks", "beef_hanger"),
+            ("1 can jackfruit (560 g drained)", "jackfruit_young"),
+        ):
+            with self.subTest(text):
+                named = cut_named(text, KITCHEN.cuts)
+                self.assertEqual(named.kind if named else None, kind)
 
     def test_the_thickest_point(self) -> None:
         """A thickness is one, however it is said where it was measured."""

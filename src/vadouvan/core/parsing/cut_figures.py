@@ -49,7 +49,8 @@ _COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w/%]|[.,]\d)")
 _TOLD_AGAIN = re.compile(rf"\(\s*(?:about|approx\.?|ca\.?|around|~)?\s*{_NUMBER}\s*{_UNITS}\.?\s*\)", re.IGNORECASE)
 _SERVES = re.compile(r"\(?\b(?:serves|feeds|for)\s+\d+(?:\s*(?:-|–|to)\s*\d+)?(?:\s+people)?\s*(?:\)|$)", re.IGNORECASE)
 _ONE = re.compile(  # "a duck", but not "a kilo of wings"
-    r"^(?:an? (?!(?:kilo(?:gram)?s?|kg|pounds?|lbs?|half|quarter|dozen|few|couple)\b)|(?:whole|rack|side)\b)",
+    r"^(?:an? (?!(?:kilo(?:gram)?s?|kg|pounds?|lbs?|half|quarter|dozen|few|couple)\b)|(?:whole|rack|side)\b"
+    r"|(?:\d+|two|three|four|six|eight)-(?:rib|bone)\b)",
     re.IGNORECASE,
 )
 _OF_AN_ANIMAL = re.compile(
@@ -86,7 +87,8 @@ _BONE = (
     (r"\b(?:cut\s+)?(?:in|into)(?:\s+(?:small|even|large))*\s+bite[- ]?sized?\s+(?:pieces|bits)\b", " cube "),
     (r"\bcut up\b|\bquartered\b", " cutup "),
     (r"\bbones? (?:cleaned|scraped|trimmed|frenched)(?: clean)?\b", " "),
-    (r"\b\d+\s*bones?\b", " "), (r"\(\s*\d+\s*(?:ribs?|bones?)(?: each)?\s*\)", " "),
+    (r"\b\d+(?:-rib\b| rib(?= (?:roast|joint)))", " rib "), (r"\b\d+(?:\s*|-)bones?\b", " "),
+    (r"\(\s*\d+\s*(?:ribs?|bones?)(?: each)?\s*\)", " "),
 )  # fmt: skip
 _PARTS = re.compile(
     r"\b(?:pieces?|portions?|parts?|joints?|slices?|slabs?|steaks?|fillets?|arms?|tentacles?|florets?|rings?|legs?|cubes?)\b",
@@ -103,6 +105,10 @@ _IN_JOINTS = re.compile(
     r"(?:pieces|portions|parts|joints)\b",
     re.IGNORECASE,
 )
+_HALVED = re.compile(r"\bhal(?:ved|ves)\b", re.IGNORECASE)
+_THREADED = re.compile(r"\b(?:skewers?|kebabs?|brochettes?)\b", re.IGNORECASE)  # several pieces on each
+_RACKS = re.compile(r"\b(?:racks?|slabs?|sides?)\b", re.IGNORECASE)
+RIBS_FROM = 4  # nobody buys so many racks without calling them so
 LONGEST_LINE = 200
 LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
 EACH_UP_TO, TOO_LITTLE, TOO_MUCH = 2.0, 0.4, 3.0  # of a usual piece: a weight that is one of several, not all of them
@@ -160,14 +166,20 @@ class Figures:
             return None
         mass = "" if weight is None else weight.told(times)
         bone, cover = self._bone(kind), self._cover(kind)
-        if count is None or (count == 1 and kind.shape == "cube"):
+        if count is None or self._counts_others(kind, count):
             return CutNamed(kind.id, mass, self.size, bone=bone, cover=cover)
         is_flat = kind.shape == "slab"  # it is as thick in one piece as in several
         if not self._counts_wholes(kind) or (weight is not None and is_flat):
             return CutNamed(kind.id, mass, self.size, str(count * self.joints), bone=bone, cover=cover)
         # Where the weight is told, it tells the number of pieces better than what one usually gives.
-        pieces = str(count * kind.pieces_in_one) if weight is None else ""
+        pieces = str(count * (2 if _HALVED.search(self.said) else kind.pieces_in_one)) if weight is None else ""
         return CutNamed(kind.id, mass, self.size, pieces, bone=bone, cover=cover, wholes=count)
+
+    def _counts_others(self, kind: CutKind, count: int) -> bool:
+        """Whether what is counted is no piece of this cut: one pack of cubes, skewers of them, ribs of a rack."""
+        if kind.shape == "cube":
+            return count == 1 or _THREADED.search(self.said) is not None
+        return kind.bone == "ribs" and count >= RIBS_FROM and _RACKS.search(self.said) is None
 
     def _counts_wholes(self, kind: CutKind) -> bool:
         """Whether what is counted is the whole that pieces are of: "2 octopus", but not "2 octopus arms"."""

@@ -962,6 +962,19 @@ class Cuts(unittest.TestCase):
                 self.assertEqual((draft.cut.kind, draft.cut.bone, draft.cut.cover), (kind, bone, cover))
                 self.assertFalse([one for one in judged(draft).reading.problems if one.field != "cut.mass_g"])
 
+    def test_told_twice(self) -> None:
+        """The same for a kilogram, in another unit, of the same fruit: it counts once."""
+        for text, grams in (
+            ("Salt 18 g (12 g/kg)", 18),
+            ("6 l / 6 qt water", 5988),
+            ("onion juice from 2 onions", 120),
+            ("orange zest: 1/2 orange", 4),
+            ("30 g fresh horseradish", 30),
+        ):
+            with self.subTest(text):
+                self.assertAlmostEqual(portion(text).mass_kg.value * 1000, grams, delta=1)
+        self.assertLess(portion("30 g fresh horseradish").ingredient.salt.value, 0.002)
+
     def test_wholes_are_counted_or_their_pieces(self) -> None:
         """An octopus has eight arms, a block of tofu is several slices; the weight tells better where it is told."""
         for text, pieces, wholes in (

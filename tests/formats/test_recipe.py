@@ -209,6 +209,25 @@ class ReadIn(unittest.TestCase):
         self.assertIn('Beside the mix, under Plate, as "glaze": 1 tbsp honey.', " ".join(two.notes))
         self.assertEqual([(one.title, one.text) for one in two.draft.companions], [("glaze", "1 tbsp honey")])
 
+    def test_a_table_in_two_units(self) -> None:
+        """Each row is one line with both amounts; the head of a table is no name."""
+        rows = "Supper brine\n\n| Ingredient | Metric | US |\n|---|---|---|\n| turkey | 6 kg | 13 lb |\n"
+        brought = read_any(rows + "| salt | 300 g | 1 cup |\n| bay leaves | 4 | 4 |\n", KITCHEN)
+        self.assertEqual((brought.draft.cut.kind, brought.draft.cut.mass), ("turkey_whole", "6 kg"))
+        self.assertEqual([line.text for line in brought.draft.mix], ["300 g / 1 cup salt", "bay leaves, 4"])
+        tabs = read_any("Ingredient\tAmount\nChicken thighs, boneless\t1 kg\nSoy sauce\t80 ml\n", KITCHEN)
+        self.assertEqual((tabs.draft.name, tabs.draft.cut.kind), ("", "chicken_thigh"))
+
+    def test_an_ingredient_is_no_part_of_the_name(self) -> None:
+        """Prose with amounts in it is asked; a name may hold figures."""
+        prose = "Flank steak. For 800 g flank steak you need 60 ml soy sauce, 30 ml lime juice and 2 tbsp brown sugar."
+        brought = read_any(prose, KITCHEN)
+        self.assertEqual(brought.draft.name, "")
+        self.assertIn("60 ml soy sauce", brought.draft.mix[0].text)
+        for name in ("Kebabs for 6", "Brine 5% for 2 kg", "Overnight (12 h) wings"):
+            with self.subTest(name):
+                self.assertEqual(read_any(f"{name}\n\n1 kg chicken wings\n12 g salt\n", KITCHEN).draft.name, name)
+
     def test_what_is_none(self) -> None:
         """Each says what would do; a cut short batch file is told as one."""
         cases = (

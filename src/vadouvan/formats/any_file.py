@@ -21,7 +21,7 @@ from vadouvan.core.parsing.headings import (
     tells_a_part,
     words_of,
 )
-from vadouvan.core.parsing.pasted import in_lines, without_step_number
+from vadouvan.core.parsing.pasted import in_lines, is_of_a_table, without_step_number
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
@@ -30,6 +30,7 @@ from vadouvan.formats.ingredient_list import ACCEPTED, listed, which_meat
 from vadouvan.formats.recipe import read_recipe
 
 LONGEST_TITLE = 100
+_MEASURED = re.compile(r"(?<![\w.,/])\d[\d./½¼¾⅓⅔]* ?[a-z]{1,12}\.? [a-z]{3,}(?: [a-z]{3,})?", re.IGNORECASE)
 _IN_STARS = re.compile(r"^([*_]{0,2})([^*_]+)[*_]{1,2}$")  # bold or slanted
 _ADDRESS = re.compile(r"(?:https?://|www\.)\S+$", re.IGNORECASE)  # of where it was copied
 
@@ -76,7 +77,11 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     said = _IN_STARS.sub(r"\2", without_bullet(first.strip().lstrip("# ")))
     after = without_bullet(rest.strip().partition("\n")[0])
     in_use = (
-        leading_number(said) is not None or first.rstrip().endswith(":") or tells_a_part(without_step_number(first))
+        leading_number(said) is not None
+        or is_of_a_table(first)
+        or _holds_an_ingredient(said, kitchen)
+        or first.rstrip().endswith(":")
+        or tells_a_part(without_step_number(first))
     )
     ingredient = can_be_read(said, kitchen.pantry) or said.lower() in kitchen.pantry.by_name
     if _names_the_dish(first, rest):
@@ -95,6 +100,11 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     is_line = can_be_read(after, kitchen.pantry) or cut_named(after, kitchen.cuts) is not None
     goes_on = follows or is_line or has_weight(after) or begins_a_row(after) or is_told_of_all(after) or is_deed(after)
     return (said[:LONGEST_NAME], rest) if goes_on else ("", text)
+
+
+def _holds_an_ingredient(said: str, kitchen: Kitchen) -> bool:
+    """Whether an ingredient with its amount stands in what may be a name: that is asked, not left there."""
+    return any(can_be_read(found.group(), kitchen.pantry) for found in _MEASURED.finditer(said))
 
 
 def _names_the_dish(first: str, rest: str) -> bool:

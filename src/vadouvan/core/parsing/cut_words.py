@@ -38,7 +38,7 @@ FILLERS = frozenset(
     corn grass grain fed milk dry aged hung halal kosher pastured pasture reared outdoor farmhouse heritage prime choice
     select marbled higher welfare british scottish irish local butcher oven ready cook plump meaty generous
     x ea grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly
-    rindless giblet wishbone english
+    rindless giblet wishbone english slashed slash pricked
     """.split()  # noqa: SIM905 - a list of words to read
 )
 OPTIONAL = frozenset((

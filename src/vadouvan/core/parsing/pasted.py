@@ -40,6 +40,8 @@ MOST_WORDS_OF_A_PART = 4
 WORDS_OF_AN_AMOUNT = 2
 _DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
 _BY_SEMICOLON = re.compile(r"\s*;\s*")
+_WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
+COLUMNS_OF_TWO_UNITS = 3
 _TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
 # "Makes enough for 4 x 350 g bone-in pork chops": the meat is told, if that is one.
 _ENOUGH_FOR = re.compile(
@@ -251,8 +253,12 @@ def _is_garnish(line: str) -> bool:
 def _out_of_a_table(line: str) -> str:
     """A row of a table, "| salt | 1 tsp |" or with tabs between, as a line; its head and its rules as an empty one.
 
+    Where the amount stands there in two units, they are written side by side.
+
     >>> _out_of_a_table("| lamb leg steaks | 4 (800 g) |"), _out_of_a_table("|---|---|")
     ('lamb leg steaks, 4 (800 g)', '')
+    >>> _out_of_a_table("| salt | 300 g | 1 cup |")
+    '300 g / 1 cup salt'
     """
     bare = line.strip()
     if not (bare.startswith("|") and bare.endswith("|") and len(bare) > 1) and "\t" not in bare:
@@ -260,7 +266,20 @@ def _out_of_a_table(line: str) -> str:
     cells = [cell.strip() for cell in re.split(r"[|\t]", bare.strip("|")) if cell.strip()]
     if not cells or all(re.fullmatch(r":?-+:?", cell) for cell in cells) or set(map(str.lower, cells)) & _TABLE_HEADS:
         return ""
+    if len(cells) == COLUMNS_OF_TWO_UNITS and all(_WITH_UNIT.match(cell) for cell in cells[1:]):
+        return f"{cells[1]} / {cells[2]} {cells[0]}"
+    if len(cells) == COLUMNS_OF_TWO_UNITS and cells[1] == cells[2]:
+        cells.pop()
     return (" " if leading_number(cells[0]) is not None else ", ").join(cells)
+
+
+def is_of_a_table(line: str) -> bool:
+    r"""Whether a line is a row of a table, its head too, with more than one cell.
+
+    >>> is_of_a_table("Ingredient\tAmount"), is_of_a_table("Brine")
+    (True, False)
+    """
+    return len([cell for cell in re.split(r"[|\t]", line) if cell.strip()]) > 1
 
 
 def _unmarked(line: str) -> str:

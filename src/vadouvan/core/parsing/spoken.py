@@ -42,6 +42,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (rf"^({_FIGURE}) cl\.? (?=garlic\b)", r"\1 cloves "),  # nobody pours garlic
         (rf"\(or ((?:about )?{_FIGURE} ?(?:g|grams?|kg|oz|ounces?|ml))\)", r"(\1)"),  # the same amount by weight
         (r"\s*\(or [^()]*\)", ""),  # another ingredient would do as well
+        (r"^(.*\d.*?)\s*\([\d.,]{1,6} ?g ?(?:/|per) ?kg(?: [a-z]+)?\)", r"\1"),  # the same, for a kilogram of meat
         (rf"^(?:an? )?(heaping|heaped|rounded|level|generous|good) ({_FIGURE}) (?=[a-z])", r"\2 \1 "),
         (r"^(?=(?:couple|few|pair) of\b)", "a "),
         (r"^(?:1|one) half (?=\w)", "1/2 "),
@@ -69,6 +70,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^([a-z][a-z ]*?)\s*(?::|\s[-–])\s*(\d+|half|½),\s*(juiced|zested|juice|zest)$", r"\2 \1, \3"),
         (r"^([^,]+), (?:finely )?zested$", r"zest of \1"),
         (r"^([^,]+), juiced$", r"juice of \1"),
+        (rf"^({_CITRUS}) (juice|zest)\s*[:,]\s*({_FIGURE}|half|one|an?)(?: an?)? \1s?$", r"\2 of \3 \1"),
         (r"^(\d+)-(?=\d/\d)", r"\1 "),
         (r"^(\d+) (?:grinds?|turns?|twists?|cracks?) (?:of|from) the pepper ?mill$", r"\1 grinds black pepper"),
         (r"\b(grinds?|turns?|twists?|cracks?) (?:of|from) the (?:pepper )?mill\b", r"\1"),

@@ -970,6 +970,9 @@ class Cuts(unittest.TestCase):
             ("onion juice from 2 onions", 120),
             ("orange zest: 1/2 orange", 4),
             ("30 g fresh horseradish", 30),
+            ("Thyme a few sprigs", 2.4),
+            ("coriander, a handful", 20),
+            ("60 ml EVOO", 55),
         ):
             with self.subTest(text):
                 self.assertAlmostEqual(portion(text).mass_kg.value * 1000, grams, delta=1)
@@ -1013,6 +1016,7 @@ class Cuts(unittest.TestCase):
             ("8-bone rack of lamb", "lamb_rack"),
             ("1 x 7-bone beef rib roast 4kg", "beef_rib_roast"),
             ("2 onglet steaks", "beef_hanger"),
+            ("~1.1 kg chicken legs, took the skin off", "chicken_leg"),
             ("1 can jackfruit (560 g drained)", "jackfruit_young"),
         ):
             with self.subTest(text):

@@ -224,6 +224,12 @@ class ReadIn(unittest.TestCase):
         brought = read_any(prose, KITCHEN)
         self.assertEqual(brought.draft.name, "")
         self.assertIn("60 ml soy sauce", brought.draft.mix[0].text)
+        self.assertEqual(
+            read_any("Cod in miso, 4 servings:\n\n600 g cod\n40 g miso\n", KITCHEN).draft.name[:11], "Cod in miso"
+        )
+        row = read_any("Kebabs: 750 g minced mutton, 8 g salt, 15 g papaya, 5 g cumin. Rest 1 hour.", KITCHEN)
+        self.assertEqual((row.draft.cut.kind, row.draft.mix[-1].text), ("lamb_ground", "5 g cumin"))
+        self.assertIn("Left out: Rest 1 hour", " ".join(row.notes))
         for name in ("Kebabs for 6", "Brine 5% for 2 kg", "Overnight (12 h) wings"):
             with self.subTest(name):
                 self.assertEqual(read_any(f"{name}\n\n1 kg chicken wings\n12 g salt\n", KITCHEN).draft.name, name)

@@ -75,6 +75,8 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         name, rest = _name_and_rest(rest.strip(), kitchen)
         return name, f"{rest}\n\n{first.strip()}"
     said = _IN_STARS.sub(r"\2", without_bullet(first.strip().lstrip("# ")))
+    if said.endswith(":") and heading_of(said) is None and leading_number(said) is None:  # "Cod, 4 servings:"
+        said = first = said.rstrip(" :")
     after = without_bullet(rest.strip().partition("\n")[0])
     in_use = (
         leading_number(said) is not None

@@ -42,7 +42,11 @@ _INTO_SO_MANY = re.compile(
     re.IGNORECASE,
 )
 _IN_ALL = re.compile(r"\b(?:total|in all|altogether|combined)\b", re.IGNORECASE)
-_NO_SKIN = re.compile(r"\b(?:skin|rind)(?:less|ned|[- ]off| (?:\w+ )?removed)\b|\b(?:without|no) skin\b", re.IGNORECASE)
+_NO_SKIN = re.compile(
+    r"\b(?:skin|rind)(?:less|ned|[- ]off| (?:\w+ )?removed)\b|\b(?:without|no) skin\b"
+    r"|\bskin(?: was| is)? taken off\b|\b(?:took|take|taken|pulled) (?:off the skin|the skin off)\b",
+    re.IGNORECASE,
+)
 _HAS_SKIN = re.compile(r"\bskin[- ]on\b|\bwith (?:the )?skin\b", re.IGNORECASE)
 _NO_MEMBRANE = re.compile(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?membrane\b", re.IGNORECASE)
 _COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w/%]|[.,]\d)")
@@ -77,6 +81,7 @@ _BONE = (
     (r"\bcross[- ]cut\b", " crosscut "), (r"\bstir[- ]fr(?:y|ied)\b", " stir fry "),
     (r"\bextra[- ]firm\b", " extra firm "),
     (r"\bsilver[- ]?skin(?: removed| off| on)?\b", " "),
+    (r"\b(?:took|take|taken|pulled) (?:off the skin|the skin off)\b|\bskin(?: was| is)? taken off\b", " "),
     (r"\bskin(?:less|ned|[- ]on|[- ]off| scored| removed)?\b", " "), (r"\bwithout\b", " "),
     (r"\broe (?:on|off)\b|\b(?:no|without) roe\b", " "),
     (r"\b(prawns?|shrimps?)\b(.*?)\bheads?[- ]on\b", r" \1 shell \2"), (r"\btri-tip\b", " tri tip "),

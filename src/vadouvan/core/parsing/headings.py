@@ -56,7 +56,7 @@ _ORDER = re.compile(
 )
 _DEED = re.compile(
     r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|bake|barbecue|blend|blitz|boil|bring|brine|broil|brush|chill"
-    r"|coat|combine|cook|cover|cut|discard|drain|drizzle|flatten|flip|fry|garnish|grill|grind|crush|mash|hold|leave|let|lift|marinate"
+    r"|coat|combine|cook|cover|cut|discard|drain|drizzle|flatten|flip|fry|garnish|grill|grind|crush|mash|hold|keep|kept|leave|left|let|lift|marinate"
     r"|massage|mix|pat|place|pour|preheat|prick|process|put|refrigerate|remove|reserve|rest|rinse|roast|rub|score|sear|season"
     r"|serve|set|simmer|slice|smoke|soak|spread|sprinkle|steep|stir|strain|thread|tie|toss|truss|turn|whisk|wipe|wrap)\b",
     re.IGNORECASE,

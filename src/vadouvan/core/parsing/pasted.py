@@ -102,6 +102,9 @@ def in_lines(text: str) -> str:
     parts = _BY_SEMICOLON.split(listed) if listed.count(";") >= LEAST_IN_A_ROW - 1 else _IN_A_ROW.split(listed)
     if len(parts) < LEAST_IN_A_ROW:
         return text
+    last, stop, deed = parts[-1].partition(". ")
+    if stop and is_deed(deed):
+        parts[-1:] = [last, deed]
     return "\n".join([head, "", *parts] if named else parts)
 
 

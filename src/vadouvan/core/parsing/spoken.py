@@ -71,6 +71,11 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^([^,]+), (?:finely )?zested$", r"zest of \1"),
         (r"^([^,]+), juiced$", r"juice of \1"),
         (rf"^({_CITRUS}) (juice|zest)\s*[:,]\s*({_FIGURE}|half|one|an?)(?: an?)? \1s?$", r"\2 of \3 \1"),
+        (
+            rf"^([a-z][a-z ]{{2,40}}?),? ((?:a few|a couple of|a|an|one|two|three|half a)"
+            rf" (?:small |large |big |good |generous )?{_UNIT})$",
+            r"\2 \1",
+        ),
         (r"^(\d+)-(?=\d/\d)", r"\1 "),
         (r"^(\d+) (?:grinds?|turns?|twists?|cracks?) (?:of|from) the pepper ?mill$", r"\1 grinds black pepper"),
         (r"\b(grinds?|turns?|twists?|cracks?) (?:of|from) the (?:pepper )?mill\b", r"\1"),

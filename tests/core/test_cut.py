@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import unittest
 from dataclasses import replace
+from itertools import pairwise
 from typing import Any
 
 import numpy as np
@@ -16,6 +17,7 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.occasion import Occasion, raw_mass_kg, servings_from
 from vadouvan.core.cut.own import own_kind
 from vadouvan.core.cut.shape import Openness, Path, Piece, ShapeName, Size, piece_of
+from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import CutInput, Draft, StepInput
 from vadouvan.core.hold.cube_series import cube_series, paste_needed_kg
 from vadouvan.core.hold.eigenmodes import modes_of
@@ -303,6 +305,31 @@ class Occasions(unittest.TestCase):
         occasion = Occasion(servings, appetite, frozen)
         meat_kg = raw_mass_kg(occasion, bone_share=bone, trim_share=0.1) * (1 - bone) * 0.9
         self.assertAlmostEqual(servings_from(meat_kg, occasion), servings, delta=1e-9 * servings)
+
+
+class ByWeight(unittest.TestCase):
+    """A thickness that is not told, of pieces whose weight is. Source: common practice, no source."""
+
+    def test_a_thin_chop_is_a_light_one(self) -> None:
+        """Cut across, half the weight is half as thick, within what is usual; a whole muscle is smaller all round."""
+        for kind, mass, pieces, low, high in (
+            ("pork_chop_bone", "1.12 kg", "4", 28, 28),
+            ("pork_chop_bone", "820 g", "4", 20, 21),
+            ("pork_chop_bone", "200 g", "4", 18, 18),
+            ("beef_flank", "1.5 kg", "1", 24, 27),
+            ("beef_flank", "750 g", "1", 20, 20),
+        ):
+            with self.subTest(kind=kind, mass=mass):
+                draft = Draft("x", CutInput(kind=kind, mass=mass, pieces=pieces), lines("8 g salt"))
+                self.assertTrue(low - 0.1 <= 1000 * cut_of(draft).thickness_m <= high + 0.1)
+
+    def test_without_a_cliff(self) -> None:
+        """A few grams more make a little more thickness, also at the ends of what is usual."""
+        found = [
+            cut_of(Draft("x", CutInput(kind="lamb_chop", mass=f"{grams} g", pieces="6"), lines("8 g salt"))).thickness_m
+            for grams in range(300, 1200, 25)
+        ]
+        self.assertTrue(all(0 <= b - a < 0.0012 for a, b in pairwise(found)), found)
 
 
 class Cubes(unittest.TestCase):

@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.shape import Bone, ShapeName
 
+A_WHOLE_MUSCLE_KG = 0.45  # what is called a steak and is heavier was not cut off anything
 Family = Literal["red", "poultry", "fish", "shellfish", "plant", "mince", "other"]
 
 BIRDS = (
@@ -128,6 +130,14 @@ class CutKind:
     def is_for_the_pot(self) -> bool:
         """Whether it is tough by nature, and tender only after long moist heat, as most of it is cooked."""
         return self.toughness == "tough" and self.family == "red"
+
+    @property
+    def is_cut_across(self) -> bool:
+        """Whether a piece is a slice of something longer: it is as heavy as it is thick. A flank or a skirt is none."""
+        return (
+            self.mass_kg < A_WHOLE_MUSCLE_KG
+            and re.search(r"\b(?:steaks?|chops?|cutlets?|slices?)\b", self.cut) is not None
+        )
 
     @property
     def is_fish(self) -> bool:

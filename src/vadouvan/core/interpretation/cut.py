@@ -55,7 +55,7 @@ def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
     bone_share = _bone_share(said, kind, bone, notes)
     pieces = notes.attempt(lambda: _pieces(said)) if said.pieces else None
     mass_kg = _mass(said, kind, pieces, notes)
-    thickness_m = _thickness(said, kind, notes)
+    thickness_m = _thickness(said, kind, mass_kg / pieces if said.mass and mass_kg and pieces else None, notes)
     width_m, length_m = (
         _side(text, f"cut.{name}_mm", notes) for text, name in ((said.width, "width"), (said.length, "length"))
     )
@@ -157,9 +157,15 @@ def _mass(said: CutInput, kind: CutKind, pieces: int | None, notes: Notes) -> fl
     return notes.assume("cut.mass_g", mass_kg, f"{number_told(mass_kg * 1000)} g, usual for {count} of this cut")
 
 
-def _thickness(said: CutInput, kind: CutKind, notes: Notes) -> float | None:
+def _thickness(said: CutInput, kind: CutKind, each_kg: float | None, notes: Notes) -> float | None:
+    """Thickness as said, or as is usual, of pieces of a told weight [kg] too: a chop of half the weight is as thin."""
     if said.thickness:
         return notes.attempt(lambda: quantity(said.thickness, THICKNESS, field="cut.thickness_mm"))
+    if each_kg is not None and said.shape in ("", kind.shape):
+        by_weight = math.pow(each_kg / kind.mass_kg, 1.0 if kind.is_cut_across else 1 / 3)
+        thickness_m = min(max(kind.thickness_m * by_weight, kind.thickness_low_m), kind.thickness_high_m)
+        size, weight = number_told(thickness_m * 1000), number_told(each_kg * 1000)
+        return notes.assume("cut.thickness_mm", thickness_m, f"{size} mm, as this cut is at {weight} g a piece")
     cut_up = CUT_UP_M.get(said.shape) if said.shape != kind.shape else None
     thickness_m = kind.thickness_m if cut_up is None else min(cut_up, kind.thickness_m)
     of_what = "this cut" if cut_up is None else f"{said.shape}s"

@@ -108,6 +108,8 @@ _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
     (re.compile(pattern, re.IGNORECASE), by)
     for pattern, by in (
         (rf"^(an?|one|\d+) ({_UNIT}) or so (?:of )?", r"\1 \2 "),
+        (r"\bevoo\b", "extra virgin olive oil"),  # short for what it may be
+        (r"\byog\b", "yoghurt"),
         (r"^(?:just|a little|slightly|well) (?:under|over|less than|more than) ", ""),
         (r"^(?:nearly|almost|barely|scarcely|at least|up to|at most|not quite) ", ""),
         (r"^an? few (?=(?:thread|strand|filament|grating|sprig|lea|dash|drop|pinch|slice|clove|pod|stalk)\w* )", "3 "),

@@ -36,7 +36,7 @@ export interface Seen {
 const MARGIN = 40
 const DOT_PX = 9
 const FULL_DOT_AT = 22
-const MOST_PX_PER_MM = 18
+const MOST_PX_PER_MM = 28
 /** The cut, cut through at its thickest place and true to scale, with a ruler; salt as dots that grow, acid as slants, enzyme as waves. */
 export function Section({ piece, course, room, system = chosenSystem(), seen }: SectionProps) {
   const drawn = toDraw(piece, course?.across ?? false, room)
@@ -52,7 +52,7 @@ export function Section({ piece, course, room, system = chosenSystem(), seen }: 
       aria-label={words(piece)}
     >
       <path d={path} fill="var(--flesh)" />
-      {course && <Dots profile={course.profile} drawn={drawn} />}
+      {course && <Dots profile={course.profile} drawn={drawn} path={path} />}
       {course && <Bands profile={course.profile} drawn={drawn} path={path} />}
       {seen && <SeenDepth seen={seen} drawn={drawn} path={path} />}
       <Scores scores={piece.scores} drawn={drawn} />
@@ -206,7 +206,8 @@ function Band({ mm, drawn, path, look }: BandProps) {
   )
 }
 
-function Dots({ profile, drawn }: { profile: Profile; drawn: Drawn }) {
+function Dots({ profile, drawn, path }: { profile: Profile; drawn: Drawn; path: string }) {
+  const inside = useId()
   const { width, height, torn } = drawn
   const columns = Math.max(2, Math.floor(width / DOT_PX))
   const rows = Math.max(2, Math.floor(height / DOT_PX))
@@ -219,7 +220,10 @@ function Dots({ profile, drawn }: { profile: Profile; drawn: Drawn }) {
   })
   const edge = drawn.shape === 'irregular' || isRound(drawn) ? 0.3 : -1
   return (
-    <g fill="var(--salt)">
+    <g fill="var(--salt)" clipPath={`url(#${inside})`}>
+      <clipPath id={inside}>
+        <path d={path} />
+      </clipPath>
       {spots
         .map((spot) => ({ ...spot, depth: depthAt(drawn, spot.x, spot.y) }))
         .filter((spot) => spot.depth > edge && spot.x < width - (torn ? 9 : 3) && spot.x > 3)

@@ -47,19 +47,18 @@ export function HoldStage({ batch, draft, change }: AnswersProps) {
       <div className="grid grid-cols-[minmax(0,1fr)] gap-6 wide:grid-cols-[minmax(0,1fr)_26rem]">
         <div>
           {course && piece ? (
-            <>
-              <Through
-                batch={batch}
-                course={course}
-                hour={hour}
-                onHour={setAsked}
-                choice={beside.choice}
-                onChoose={beside.setChoice}
-                trouble={beside.trouble}
-                other={beside.other}
-              />
+            <Through
+              batch={batch}
+              course={course}
+              hour={hour}
+              onHour={setAsked}
+              choice={beside.choice}
+              onChoose={beside.setChoice}
+              trouble={beside.trouble}
+              other={beside.other}
+            >
               {beside.choice.change === 'nothing' && <Settled batch={batch} />}
-            </>
+            </Through>
           ) : piece ? (
             <Section piece={piece} room={{ width: 270, height: 110 }} />
           ) : (
@@ -110,7 +109,7 @@ function Settled({ batch }: { batch: Batch }) {
   const left = figures['salt_left_g']
   if (!inMeat || !left || !window) return null
   return (
-    <p className="border-t border-rule pt-1 text-[0.95rem] text-quiet">
+    <p className="mt-1 border-t border-rule pt-1 text-[0.95rem] text-quiet">
       Pulled after {batch.judgement.held_told},{' '}
       <b className="text-ink">
         <Working name="Salt in the meat" figure={inMeat}>

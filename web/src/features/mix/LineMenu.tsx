@@ -76,14 +76,14 @@ export function LockButton({ line, onMark }: { line: Line; onMark: (mark: Mark) 
   return (
     <button
       type="button"
-      className={`grid size-12 cursor-pointer place-items-center rounded-md ${on ? 'text-enamel' : 'text-quiet hover:text-ink'}`}
+      className={`grid size-12 cursor-pointer content-center justify-items-center rounded-md ${on ? 'text-enamel' : 'text-quiet hover:text-ink'}`}
       aria-pressed={on}
       aria-label={`Keep this amount: ${line.text}`}
       onClick={() => {
         onMark('locked')
       }}
     >
-      <svg viewBox="0 0 20 20" className="size-6" aria-hidden>
+      <svg viewBox="0 0 20 20" className="size-5" aria-hidden>
         <path
           d={on ? 'M4 10h12M10 3v14M4 6v8M16 6v8' : 'M10 3v14M6 6l4-3 4 3M6 14l4 3 4-3'}
           fill="none"
@@ -93,6 +93,7 @@ export function LockButton({ line, onMark }: { line: Line; onMark: (mark: Mark) 
           strokeLinejoin="round"
         />
       </svg>
+      <span className="text-[0.72rem] leading-none">keep</span>
     </button>
   )
 }

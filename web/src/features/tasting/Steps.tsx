@@ -22,7 +22,7 @@ export function Steps({ aspect, words, value, onChoose }: StepsProps) {
           <Radio
             key={word}
             value={word}
-            className={`grid min-h-11 cursor-pointer place-items-center px-1 text-center text-[0.85rem] leading-tight data-checked:bg-enamel data-checked:font-bold data-checked:text-on-enamel ${step > 0 ? 'border-l-2 border-rule' : ''} ${step === 2 ? 'bg-raised' : ''}`}
+            className={`grid min-h-11 cursor-pointer place-items-center px-1 wide:min-h-9 text-center text-[0.85rem] leading-tight data-checked:bg-enamel data-checked:font-bold data-checked:text-on-enamel ${step > 0 ? 'border-l-2 border-rule' : ''} ${step === 2 ? 'shadow-[inset_0_3px_0_var(--rule)]' : ''}`}
           >
             {word}
           </Radio>

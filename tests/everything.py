@@ -5,6 +5,7 @@ A failure is told the moment it happens, with its name; the processor time that 
 
 from __future__ import annotations
 
+import gc
 import os
 import resource
 import sys
@@ -133,6 +134,8 @@ def main() -> int:
     done: list[Ran] = []
     # More than the cores: a page that waits for its server leaves a core idle. Forked, since what the tests import was
     # imported to find them, and nothing of it has begun a thread.
+    gc.freeze()  # what the tests share is never garbage: nothing looks through it again in each process
+    gc.set_threshold(20_000, 20, 20)
     with ProcessPoolExecutor(max_workers=(os.cpu_count() or 1) + WAITING, mp_context=get_context("fork")) as pool:
         for future in as_completed([pool.submit(ran, name) for name in names]):
             one = future.result()

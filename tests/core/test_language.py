@@ -1016,6 +1016,9 @@ class Cuts(unittest.TestCase):
             ("8-bone rack of lamb", "lamb_rack"),
             ("1 x 7-bone beef rib roast 4kg", "beef_rib_roast"),
             ("2 onglet steaks", "beef_hanger"),
+            ("split chicken breasts, 4", "chicken_breast_bone"),
+            ("750 g mutton keema", "lamb_ground"),
+            ("500 g firm white fish fillets", "cod_fillet"),
             ("~1.1 kg chicken legs, took the skin off", "chicken_leg"),
             ("1 can jackfruit (560 g drained)", "jackfruit_young"),
         ):

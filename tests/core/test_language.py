@@ -978,6 +978,19 @@ class Cuts(unittest.TestCase):
                 self.assertAlmostEqual(portion(text).mass_kg.value * 1000, grams, delta=1)
         self.assertLess(portion("30 g fresh horseradish").ingredient.salt.value, 0.002)
 
+    def test_a_spoon_of_chilli_is_its_flakes(self) -> None:
+        """By the spoon it is mostly the dried one, and marked as a guess; fresh, chopped or counted it is fresh."""
+        for text, name, guessed in (
+            ("1 tsp chilli", "chilli_flakes", True),
+            ("1 tsp chopped chilli", "", False),
+            ("10 g chilli", "", False),
+            ("1/4 tsp cayenne pepper", "cayenne", False),
+        ):
+            with self.subTest(text):
+                found = portion(text)
+                self.assertEqual(found.guessed, guessed)
+                self.assertTrue(found.ingredient.id == name if name else found.ingredient.water > 0.5)
+
     def test_wholes_are_counted_or_their_pieces(self) -> None:
         """An octopus has eight arms, a block of tofu is several slices; the weight tells better where it is told."""
         for text, pieces, wholes in (

@@ -148,9 +148,15 @@ def _fresh_or_dried(said: SaidLine, ingredient: Ingredient, pantry: Pantry) -> t
     """Marks as a guess what comes fresh and dried, by the spoon and without a word which.
 
     A teaspoon of a herb is of the dried one, a tablespoon of the fresh; where what is kept dry is another part of the
-    plant, it is that: a spoon of coriander is ground seed.
+    plant, it is that: a spoon of coriander is ground seed, one of chilli is its flakes.
     """
-    if said.unit not in _SPOONS or ingredient.group not in ("herb_fresh", "aromatic_fresh"):
+    if said.unit not in _SPOONS:
+        return ingredient, said
+    flakes = next((name for name in (f"{one.lower()} flakes" for one in said.names) if name in pantry.by_name), "")
+    is_fresh_and_hot = ingredient.heat_shu.value > 0 and ingredient.water > 0.5
+    if flakes and is_fresh_and_hot and not _AS_IT_GROWS.search(said.text):
+        return pantry.by_id[pantry.by_name[flakes]], replace(said, guessed=True)
+    if ingredient.group not in ("herb_fresh", "aromatic_fresh"):
         return ingredient, said
     kept = {"ground": _SPOONS, "dried": _TEASPOONS}
     dry = [f"{state} {name.lower()}" for state in kept for name in said.names]

@@ -152,7 +152,9 @@ def _fresh_or_dried(said: SaidLine, ingredient: Ingredient, pantry: Pantry) -> t
     """
     if said.unit not in _SPOONS:
         return ingredient, said
-    flakes = next((name for name in (f"{one.lower()} flakes" for one in said.names) if name in pantry.by_name), "")
+    # Bare "chilli" alone: "red chilli" is what our own amounts have called the fresh one.
+    bare = [one.lower() for one in said.names] if all(" " not in one for one in said.names) else []
+    flakes = next((f"{one} flakes" for one in bare if f"{one} flakes" in pantry.by_name), "")
     is_fresh_and_hot = ingredient.heat_shu.value > 0 and ingredient.water > 0.5
     if flakes and is_fresh_and_hot and not _AS_IT_GROWS.search(said.text):
         return pantry.by_id[pantry.by_name[flakes]], replace(said, guessed=True)

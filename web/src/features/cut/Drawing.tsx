@@ -1,15 +1,22 @@
 import { useQuery } from '@tanstack/react-query'
+import { useRef } from 'react'
 import { courseQuery } from '../../api/queries'
 import { profileAt } from '../../lib/depth'
 import type { Batch } from '../../api/client'
 import { Section } from '../../components/Section'
+import { useRoom } from '../../components/useRoom'
 import type { System } from '../../lib/units'
 import { KeepCut } from './KeepCut'
+
+/** Room for the section in px: its facts, the judgement and the rail stand under it, and cubes in other sizes where it is one. */
+const ROOM = { width: 360, margins: 100, least: 160, most: 320, below: 412 }
 
 /** The section with its facts, in the units that the cook reads. */
 export function Drawing({ batch, system, onTurn }: { batch: Batch; system: System; onTurn: () => void }) {
   const { piece, window } = batch.judgement
   const course = useQuery(courseQuery(batch.id, batch.revision)).data
+  const figure = useRef<HTMLElement>(null)
+  const space = useRoom(figure)
   if (!piece) {
     return (
       <p className="rounded-md border-2 border-dashed border-rule p-8 text-center text-quiet">
@@ -20,8 +27,16 @@ export function Drawing({ batch, system, onTurn }: { batch: Batch; system: Syste
     )
   }
   const facts = piece.facts[system]
+  const isInOtherSizes = piece.shape === 'cube' && !batch.locked
+  const height = isInOtherSizes
+    ? ROOM.least
+    : Math.min(ROOM.most, Math.max(ROOM.least, space.below - ROOM.below))
+  const width = space.width > 0 ? space.width - ROOM.margins : ROOM.width
   return (
-    <figure className="grid content-start justify-items-center gap-1 rounded-md border border-rule bg-raised px-4 pt-2 pb-3">
+    <figure
+      ref={figure}
+      className="grid content-start justify-items-center gap-1 rounded-md border border-rule bg-raised px-4 pt-2 pb-3"
+    >
       <div className="flex w-full items-center justify-between gap-3">
         <figcaption className="font-slab text-lg">
           {course && window ? `Cut through, at ${window.best.shown}` : 'Cut through'}
@@ -39,7 +54,7 @@ export function Drawing({ batch, system, onTurn }: { batch: Batch; system: Syste
         course={
           course && window ? { profile: profileAt(course, window.best.hours), across: course.across } : null
         }
-        room={{ width: 360, height: 160 }}
+        room={{ width, height }}
         system={system}
       />
       <dl className="grid w-full grid-cols-2 gap-x-6">

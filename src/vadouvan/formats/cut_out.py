@@ -117,7 +117,7 @@ def _facts(cut: Cut, system: System) -> FactsOut:
         meat=mass_told(cut.meat_kg, system),
         thickness=length_told(cut.thickness_m, system),
         open_surface=area_told(cut.open_area_m2, system),
-        deepest=length_told(cut.piece.far_m, system),
+        deepest="" if cut.kind.is_minced else length_told(cut.piece.far_m, system),  # the mix is worked in
     )
 
 

@@ -11,6 +11,7 @@ import {
   BoneCore,
   Cover,
   COVER_PX,
+  Deepest,
   Ruler,
   Scores,
   type DrawnPiece,
@@ -25,6 +26,8 @@ interface SectionProps {
   system?: System
   /** A depth marked on it, what the model tells, and where a finger points. */
   seen?: Seen
+  /** How deep the deepest point lies, in words, where it is to be named. */
+  deepest?: string | undefined
 }
 
 export interface Seen {
@@ -38,7 +41,7 @@ const DOT_PX = 9
 const FULL_DOT_AT = 22
 const MOST_PX_PER_MM = 28
 /** The cut, cut through at its thickest place and true to scale, with a ruler; salt as dots that grow, acid as slants, enzyme as waves. */
-export function Section({ piece, course, room, system = chosenSystem(), seen }: SectionProps) {
+export function Section({ piece, course, room, system = chosenSystem(), seen, deepest }: SectionProps) {
   const drawn = toDraw(piece, course?.across ?? false, room)
   const { width, height } = drawn
   const below = (drawn.boneFace ? BONE_PX : 0) + (drawn.coverBelow ? (COVER_PX[piece.cover] ?? 0) : 0)
@@ -61,6 +64,7 @@ export function Section({ piece, course, room, system = chosenSystem(), seen }: 
       {piece.bone === 'edge' && <BoneAtEdge x={width} height={height} />}
       {drawn.boneFace && <BoneBelow width={width} y={height} ribs={piece.bone === 'ribs'} />}
       {drawn.boneRadius > 0 && <BoneCore drawn={drawn} />}
+      {deepest !== undefined && <Deepest drawn={drawn} told={deepest} />}
       <Ruler length={height} scale={drawn.scale} system={system} upright />
       <g transform={`translate(0 ${height + below + 8})`}>
         <Ruler length={width} scale={drawn.scale} system={system} />

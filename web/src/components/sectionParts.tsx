@@ -1,4 +1,4 @@
-import { isRound, type Drawn, type Face } from '../lib/outline'
+import { deepestPoint, isRound, type Drawn, type Face } from '../lib/outline'
 import { rulerMarks } from '../lib/ruler'
 import type { System } from '../lib/units'
 
@@ -97,6 +97,22 @@ export function Cover({ piece, drawn, path }: { piece: DrawnPiece; drawn: Drawn;
         y={above ? -thick - 2 : y + thick + 3}
         text={name}
       />
+    </g>
+  )
+}
+
+/** Where the mix comes last, and how deep that is. */
+export function Deepest({ drawn, told }: { drawn: Drawn; told: string }) {
+  const { x, y } = deepestPoint(drawn)
+  return (
+    <g>
+      <path
+        d={`M${x - 5} ${y - 5}l10 10m0 -10l-10 10`}
+        stroke="var(--ink)"
+        strokeWidth="2.4"
+        strokeLinecap="round"
+      />
+      <Label x={x} y={y + 24 > drawn.height ? y - 12 : y + 20} text={`deepest point, ${told}`} />
     </g>
   )
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { contourAt, depthAt, type Drawn, type Face } from './outline'
+import { contourAt, deepestPoint, depthAt, type Drawn, type Face } from './outline'
 
 /** A piece of 30 mm drawn at 10 px a millimetre. */
 function drawn(openFaces: Face[], part: Partial<Drawn> = {}): Drawn {
@@ -46,5 +46,17 @@ describe('contourAt', () => {
     const line = contourAt(drawn(['above', 'below']), 8)
     expect(line).toMatch(/^M2 80/)
     expect(contourAt(drawn(['above', 'below']), 40)).toBe('')
+  })
+})
+
+describe('deepestPoint', () => {
+  it('is the middle of what is open all round, and the far side where one is closed', () => {
+    expect(deepestPoint(drawn(['above', 'below', 'left', 'right']))).toEqual({ x: 300, y: 150 })
+    expect(deepestPoint(drawn(['above'])).y).toBe(300)
+    expect(deepestPoint(drawn(['above', 'below', 'left'])).x).toBeGreaterThan(140)
+  })
+
+  it('lies at a bone in the middle, never in it', () => {
+    expect(deepestPoint(drawn(['round'], { boneRadius: 60 }))).toEqual({ x: 300, y: 210 })
   })
 })

@@ -71,6 +71,21 @@ function unevenDepth({ width, height, scale, openFaces }: Drawn, x: number, y: n
   return Math.min(above, below, height) / scale
 }
 
+const LOOKS = 40
+
+/** The point of the drawing that the mix reaches last: at a bone in the middle its lower edge, else the nearest to the middle. */
+export function deepestPoint(drawn: Drawn): { x: number; y: number } {
+  const { width, height, boneRadius } = drawn
+  if (boneRadius > 0) return { x: width / 2, y: height / 2 + boneRadius }
+  const spots = Array.from({ length: (LOOKS + 1) ** 2 }, (_, index) => ({
+    x: ((index % (LOOKS + 1)) / LOOKS) * width,
+    y: (Math.floor(index / (LOOKS + 1)) / LOOKS) * height,
+  }))
+  const worth = ({ x, y }: { x: number; y: number }) =>
+    depthAt(drawn, x, y) - Math.hypot(x / width - 0.5, y / height - 0.5) / 50
+  return spots.reduce((best, spot) => (worth(spot) > worth(best) ? spot : best))
+}
+
 /** The line of one depth under the upper face, as a path. */
 export function contourAt(drawn: Drawn, mm: number): string {
   const points: string[] = []

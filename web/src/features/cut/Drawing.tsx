@@ -56,12 +56,13 @@ export function Drawing({ batch, system, onTurn }: { batch: Batch; system: Syste
         }
         room={{ width, height }}
         system={system}
+        deepest={facts?.deepest === '' ? undefined : facts?.deepest}
       />
       <dl className="grid w-full grid-cols-2 gap-x-6">
         <Fact name="meat" value={facts?.meat} />
         <Fact name="pieces" value={String(piece.pieces)} />
         <Fact name="open surface" value={facts?.open_surface} />
-        <Fact name="deepest point" value={facts?.deepest} />
+        {facts?.deepest !== '' && <Fact name="deepest point" value={facts?.deepest} />}
       </dl>
       <div className="flex w-full items-center justify-between gap-3">
         <p className="text-[0.9rem] text-quiet">

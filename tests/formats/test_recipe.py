@@ -230,7 +230,7 @@ class ReadIn(unittest.TestCase):
         row = read_any("Kebabs: 750 g minced mutton, 8 g salt, 15 g papaya, 5 g cumin. Rest 1 hour.", KITCHEN)
         self.assertEqual((row.draft.cut.kind, row.draft.mix[-1].text), ("lamb_ground", "5 g cumin"))
         self.assertIn("Left out: Rest 1 hour", " ".join(row.notes))
-        for name in ("Kebabs for 6", "Brine 5% for 2 kg", "Overnight (12 h) wings"):
+        for name in ("Kebabs for 6", "Wings | Sunday", "Brine 5% for 2 kg", "Overnight (12 h) wings"):
             with self.subTest(name):
                 self.assertEqual(read_any(f"{name}\n\n1 kg chicken wings\n12 g salt\n", KITCHEN).draft.name, name)
 

@@ -51,9 +51,8 @@ SOUR_POWER = _by_family(1.0, 0.5, 0.5)
 SOFT_HALF_H: Mapping[Family, float] = {
     "red": 2.8, "mince": 2.8, "poultry": 2.8, "other": 2.8, "fish": 1.4, "shellfish": 1.4, "plant": 2.8,
 }  # fmt: skip
-SOFTENED_LAYER_KG_PER_M2 = (
-    2.0  # meat that a film softens: what is worked in meets all of the meat, as that film its layer
-)
+# Meat that a film softens: what is worked into mince meets all of the meat, as such a film its layer
+SOFTENED_LAYER_KG_PER_M2 = 2.0
 SOFT_STEEP, SOFT_POWER, SOFT_AT_M = 3.0, 0.35, 0.012
 # What a live tenderiser is worth waiting for less seasoning: share of the seasoning asked, at full strength
 WORKS_FROM, WORKS_FULL, WORTH = 0.0, 0.8, 0.6

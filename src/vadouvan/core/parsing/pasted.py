@@ -263,10 +263,9 @@ def _out_of_a_table(line: str) -> str:
     >>> _out_of_a_table("| salt | 300 g | 1 cup |")
     '300 g / 1 cup salt'
     """
-    bare = line.strip()
-    if not (bare.startswith("|") and bare.endswith("|") and len(bare) > 1) and "\t" not in bare:
+    cells = _cells(line)
+    if cells is None:
         return line
-    cells = [cell.strip() for cell in re.split(r"[|\t]", bare.strip("|")) if cell.strip()]
     if not cells or all(re.fullmatch(r":?-+:?", cell) for cell in cells) or set(map(str.lower, cells)) & _TABLE_HEADS:
         return ""
     if len(cells) == COLUMNS_OF_TWO_UNITS and all(_WITH_UNIT.match(cell) for cell in cells[1:]):
@@ -276,13 +275,21 @@ def _out_of_a_table(line: str) -> str:
     return (" " if leading_number(cells[0]) is not None else ", ").join(cells)
 
 
+def _cells(line: str) -> list[str] | None:
+    """Cells of a row between bars or with tabs; nothing if it is none."""
+    bare = line.strip()
+    if not (bare.startswith("|") and bare.endswith("|") and len(bare) > 1) and "\t" not in bare:
+        return None
+    return [cell.strip() for cell in re.split(r"[|\t]", bare.strip("|")) if cell.strip()]
+
+
 def is_of_a_table(line: str) -> bool:
     r"""Whether a line is a row of a table, its head too, with more than one cell.
 
-    >>> is_of_a_table("Ingredient\tAmount"), is_of_a_table("Brine")
+    >>> is_of_a_table("Ingredient\tAmount"), is_of_a_table("Wings | Sunday")
     (True, False)
     """
-    return len([cell for cell in re.split(r"[|\t]", line) if cell.strip()]) > 1
+    return len(_cells(line) or ()) > 1
 
 
 def _unmarked(line: str) -> str:

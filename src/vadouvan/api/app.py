@@ -33,10 +33,14 @@ from vadouvan.api.routers import (
     tasting,
     weighing,
 )
-from vadouvan.api.schemas.batch import TroubleOut
 from vadouvan.api.told_in import ToldAsRead
 from vadouvan.errors import NotKept
 from vadouvan.use_cases.running_kitchen import RunningKitchen
+
+ROOMS = (
+    batches, mix, hold, plan, weighing, tasting, devices, kitchen, cautions, settings, lessons, tables, examples,
+    own_cuts, own_ingredients,
+)  # fmt: skip
 
 # The page loads nothing from elsewhere, and says so to the browser.
 SAFE_HEADERS = {
@@ -64,6 +68,8 @@ def make_app(context: RunningKitchen, web_dir: Path | None = None) -> FastAPI:
         docs_url=None,
         redoc_url=None,
         openapi_url="/api/openapi.json",
+        # The routes as they are: included as routers they would all be made once more, each at the first request to it.
+        routes=[route for room in ROOMS for route in room.router.routes],
         lifespan=lifespan,
     )
     app.state.context = context
@@ -72,25 +78,6 @@ def make_app(context: RunningKitchen, web_dir: Path | None = None) -> FastAPI:
     app.add_middleware(OwnPagesOnly)
     app.add_middleware(OwnNamesOnly)
     add_error_handlers(app)
-    responses: dict[int | str, dict[str, object]] = {code: {"model": TroubleOut} for code in (404, 409, 422)}
-    for router in (
-        batches,
-        mix,
-        hold,
-        plan,
-        weighing,
-        tasting,
-        devices,
-        kitchen,
-        cautions,
-        settings,
-        lessons,
-        tables,
-        examples,
-        own_cuts,
-        own_ingredients,
-    ):
-        app.include_router(router.router, responses=responses)
 
     @app.api_route("/api/{path:path}", methods=["GET", "POST", "PUT", "DELETE", "PATCH"], include_in_schema=False)
     def nothing_there(path: str) -> None:

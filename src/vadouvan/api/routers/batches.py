@@ -5,10 +5,11 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Annotated, Literal
 
-from fastapi import APIRouter, Path, Query, Response
+from fastapi import Path, Query, Response
 from pydantic import BaseModel
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
 from vadouvan.api.told_in import AsRead
 from vadouvan.core.cut.cover import Cover
@@ -29,7 +30,7 @@ from vadouvan.use_cases.cards import card_of_batch
 from vadouvan.use_cases.changing import check_of
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
-router = APIRouter(prefix="/api/batches", tags=["batches"])
+router = router_of("/api/batches", "batches")
 
 Identity = Annotated[str, Path(max_length=64)]
 

@@ -4,15 +4,16 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from fastapi import APIRouter, Path
+from fastapi import Path
 from pydantic import BaseModel
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.core.judgement.caution_triggers import cautions_of
 from vadouvan.core.kitchen.caution import Caution, CautionKind, Where
 from vadouvan.core.kitchen.kitchen import Kitchen
 
-router = APIRouter(prefix="/api/cautions", tags=["cautions"])
+router = router_of("/api/cautions", "cautions")
 
 
 class CautionOut(BaseModel):

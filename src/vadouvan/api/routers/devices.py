@@ -7,17 +7,18 @@ from collections.abc import AsyncIterator
 from datetime import timedelta
 from typing import Annotated, Literal
 
-from fastapi import APIRouter, Path, Query, Request
+from fastapi import Path, Query, Request
 from fastapi.responses import StreamingResponse
 from pydantic import BaseModel, Field
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.devices.counter import BenchAction
 from vadouvan.devices.ports import Interpretation
 from vadouvan.formats.today import today_out
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
-router = APIRouter(prefix="/api/devices", tags=["devices"])
+router = router_of("/api/devices", "devices")
 
 EVERY_S = 0.25
 

@@ -2,15 +2,14 @@
 
 from __future__ import annotations
 
-from fastapi import APIRouter
-
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut, ExampleOut
 from vadouvan.core.draft.examples import EXAMPLES
 from vadouvan.errors import NotKept
 
-router = APIRouter(prefix="/api/examples", tags=["examples"])
+router = router_of("/api/examples", "examples")
 
 
 @router.get("")

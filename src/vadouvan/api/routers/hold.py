@@ -2,15 +2,15 @@
 
 from __future__ import annotations
 
-from fastapi import APIRouter
 from pydantic import BaseModel
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.schemas.hold import ComparisonQuestion
 from vadouvan.core.advice.comparing import compared
 from vadouvan.formats.judgement import JudgementOut, judgement_out
 
-router = APIRouter(prefix="/api/hold", tags=["hold"])
+router = router_of("/api/hold", "hold")
 
 
 class ComparisonOut(BaseModel):

@@ -6,13 +6,14 @@ import tempfile
 from pathlib import Path
 from typing import Annotated
 
-from fastapi import APIRouter, Query, Request, Response
+from fastapi import Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import FileResponse
 from pydantic import BaseModel
 from starlette.background import BackgroundTask
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.core.snapshot.kitchen import KitchenSnapshot
 from vadouvan.core.snapshot.merging import FATES, Fate, Merge, ThingKind, merged
 from vadouvan.errors import InputError
@@ -24,7 +25,7 @@ from vadouvan.use_cases.cards import write_archive
 from vadouvan.use_cases.learning import learn
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
-router = APIRouter(prefix="/api/kitchen", tags=["kitchen"])
+router = router_of("/api/kitchen", "kitchen")
 
 MOST_TOLD = 200
 LARGEST_BACKUP_BYTES = 2_000_000_000  # it has every step of undo

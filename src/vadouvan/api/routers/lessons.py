@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from fastapi import APIRouter, Path
+from fastapi import Path
 from pydantic import BaseModel
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.core.lessons.guided import LESSONS, Held, outcome
@@ -16,7 +17,7 @@ from vadouvan.formats.course_out import CourseOut, course_out
 from vadouvan.formats.cut_out import PieceOut, piece_out
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
-router = APIRouter(prefix="/api/lessons", tags=["lessons"])
+router = router_of("/api/lessons", "lessons")
 
 
 class SideAskedOut(BaseModel):

@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-from fastapi import APIRouter
-
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.schemas.mix import (
     AmountsQuestion,
     CorrectionsQuestion,
@@ -32,7 +31,7 @@ from vadouvan.formats.advice_out import (
     swap_out,
 )
 
-router = APIRouter(prefix="/api/mix", tags=["mix"])
+router = router_of("/api/mix", "mix")
 
 
 @router.post("/amounts")

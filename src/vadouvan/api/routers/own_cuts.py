@@ -4,16 +4,17 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from fastapi import APIRouter, Path
+from fastapi import Path
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.routers.tables import cut_out
 from vadouvan.api.schemas.batch import CutOut, OwnCutInput
 from vadouvan.core.cut.own import own_kind
 from vadouvan.core.interpretation.draft import read_draft
 from vadouvan.errors import InputError
 
-router = APIRouter(prefix="/api/own-cuts", tags=["own cuts"])
+router = router_of("/api/own-cuts", "own cuts")
 
 
 @router.post("", status_code=201)

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from fastapi import APIRouter, Path
+from fastapi import Path
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.schemas.own_ingredient import LabelAnswer, LabelBody, LabelChange, OwnIngredientOut
 from vadouvan.api.schemas.pantry import pantry_item_out
 from vadouvan.core.parsing.label import as_label, read_label
@@ -16,7 +17,7 @@ from vadouvan.store.beside import MadeFrom
 from vadouvan.store.own_ingredients import OwnIngredient
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
-router = APIRouter(prefix="/api/own-ingredients", tags=["own ingredients"])
+router = router_of("/api/own-ingredients", "own ingredients")
 
 Identity = Annotated[str, Path(max_length=64)]
 

@@ -5,10 +5,11 @@ from __future__ import annotations
 from datetime import datetime, timedelta
 from typing import Annotated
 
-from fastapi import APIRouter, Path, Query, Request, Response
+from fastapi import Path, Query, Request, Response
 from pydantic import BaseModel, Field
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.told_in import AsRead
 from vadouvan.core.advice.offers import plan_offers
 from vadouvan.core.clock.moment import time_zone
@@ -19,7 +20,7 @@ from vadouvan.formats.today import TodayOut, today_out
 from vadouvan.formats.told_anew import model_told_anew
 from vadouvan.use_cases.planning import clashes_told, move_mark, plan_and_keep_together, table_in_hand
 
-router = APIRouter(prefix="/api/plan", tags=["plan"])
+router = router_of("/api/plan", "plan")
 
 
 Identity = Annotated[str, Path(max_length=64)]

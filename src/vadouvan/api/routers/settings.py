@@ -5,10 +5,11 @@ from __future__ import annotations
 from datetime import datetime, timedelta
 from typing import Annotated
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.schemas.text import Text
 from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.routine import later
@@ -20,7 +21,7 @@ from vadouvan.core.interpretation.shared import SharedInput, read_shared
 from vadouvan.core.parsing.label import ALLERGENS
 from vadouvan.store.beside import MadeFrom
 
-router = APIRouter(prefix="/api/settings", tags=["settings"])
+router = router_of("/api/settings", "settings")
 
 
 class RoutineBody(BaseModel):

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.schemas.batch import CutOut, IngredientNameOut, LineAnswer, LineItem, LineQuestion, TablesOut
 from vadouvan.api.schemas.pantry import PantryItemOut, pantry_item_out
 from vadouvan.core.contact.mix_judgement import grams_figure
@@ -19,7 +20,7 @@ from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.errors import InputError
 from vadouvan.formats.problem_out import problem_out
 
-router = APIRouter(prefix="/api", tags=["tables"])
+router = router_of("/api", "tables")
 
 
 def cut_out(kind: CutKind) -> CutOut:

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from fastapi import APIRouter, Path, Query, Request, Response
+from fastapi import Path, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut
 from vadouvan.api.schemas.text import Text
@@ -40,7 +41,7 @@ from vadouvan.use_cases.running_kitchen import RunningKitchen
 from vadouvan.use_cases.tasting import again, next_batch
 from vadouvan.use_cases.tasting import keep_verdict as keep_one_verdict
 
-router = APIRouter(prefix="/api", tags=["taste"])
+router = router_of("/api", "taste")
 
 Identity = Annotated[str, Path(max_length=64)]
 Asking = Annotated[str, Query(max_length=200)]

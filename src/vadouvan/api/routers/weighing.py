@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from fastapi import APIRouter, Path
+from fastapi import Path
 from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Here
+from vadouvan.api.router import router_of
 from vadouvan.api.schemas.text import Text
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import number_told
@@ -17,7 +18,7 @@ from vadouvan.formats.weighing_out import WeighOut, weigh_out
 from vadouvan.use_cases.counter import CounterStand, press, stand_of
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
-router = APIRouter(prefix="/api/weigh", tags=["weigh"])
+router = router_of("/api/weigh", "weigh")
 
 Identity = Annotated[str, Path(max_length=64)]
 Number = Annotated[float, Field(allow_inf_nan=False, ge=-1e9, le=1e9)]

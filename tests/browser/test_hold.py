@@ -7,7 +7,7 @@ from datetime import timedelta
 from zoneinfo import ZoneInfo
 
 import vobject  # type: ignore[import-untyped]
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 
 from tests.browser.keyboard import tab_to, tab_to_back
 from tests.browser.support import BrowserCase
@@ -184,3 +184,23 @@ class PlanOnThePage(BrowserCase):
         page.goto(address)
         page.get_by_role("tab", name="Plan").click()
         expect(page.get_by_role("list", name="The plan step by step")).not_to_have_text(before)
+
+    def test_an_answer_that_comes_late_silences_nothing(self) -> None:
+        """A refusal of what no longer stands there is dropped; what stands there is kept when it is left."""
+        page, address = self.open("/settings"), "**/api/settings/routine"
+        held: list[Route] = []
+
+        def hold(route: Route) -> None:
+            """Answer when the test says so."""
+            held.append(route)
+
+        page.route(address, hold, times=1)
+        working = page.get_by_role("textbox", name="At work from")
+        with page.expect_request(address):
+            working.fill("at noon")
+            working.blur()
+        working.fill("08:30")
+        with page.expect_response(address):
+            held[0].continue_()
+        page.get_by_role("textbox", name="until").focus()
+        expect(page.get_by_role("form", name="Your week").get_by_role("status")).to_contain_text("Kept.")

@@ -1,7 +1,7 @@
 /** Keeping what was typed in a form: which fields were refused, and the answer in words. */
 import { askAnew } from './askAnew'
 import { useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { Refused, toldOf } from './answered'
 import type { Problem } from './client'
 
@@ -19,15 +19,20 @@ export function useKeep(): Keep {
   const [answer, setAnswer] = useState('')
   const queries = useQueryClient()
   const [overtaken, setOvertaken] = useState(false)
+  const asked = useRef(0) // an answer to what was asked before this is of what no longer stands there
   const keep = async (work: (prefer: 'mine' | null) => Promise<unknown>, words: string) => {
+    const mine = ++asked.current
     try {
       await work(overtaken ? 'mine' : null)
-      setOvertaken(false)
-      setProblems([])
-      setAnswer(words)
+      if (mine === asked.current) {
+        setOvertaken(false)
+        setProblems([])
+        setAnswer(words)
+      }
       await askAnew(queries)
       return true
     } catch (error) {
+      if (mine !== asked.current) return false
       setProblems(error instanceof Refused ? error.problems : [])
       setOvertaken(error instanceof Refused && error.status === 409)
       setAnswer(toldOf(error))
@@ -40,6 +45,7 @@ export function useKeep(): Keep {
     fault: (field) => problems.find((problem) => problem.field === field),
     keep,
     quiet: () => {
+      asked.current += 1
       setAnswer('')
       setOvertaken(false)
     },

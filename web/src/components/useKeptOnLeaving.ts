@@ -5,8 +5,9 @@ export function useKeptOnLeaving(isChanged: boolean): RefObject<HTMLFormElement 
   const form = useRef<HTMLFormElement>(null)
   useEffect(() => {
     const said = form.current
-    const left = () => {
-      if (isChanged) said?.requestSubmit()
+    const left = ({ relatedTarget: to }: FocusEvent) => {
+      const willAsk = to instanceof HTMLButtonElement && to.form === said && to.type === 'submit'
+      if (isChanged && !willAsk) said?.requestSubmit()
     }
     said?.addEventListener('focusout', left)
     return () => {

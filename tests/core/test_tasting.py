@@ -135,7 +135,7 @@ class Learning(unittest.TestCase):
         # ln m = .5, prior sd .60, verdict sd .45: mean .5 x .36 / (.36 + .2025) = .32, sd .36 (conjugate normal)
         self.assertAlmostEqual(one.log_mean, 0.32, delta=0.02)
         self.assertAlmostEqual(one.log_sd, 0.36, delta=0.03)
-        fruit = replace(of_kind("beef_flank_strips", "900 g", "strip", "12 mm", "20 g kiwi", "9 g salt"), meal=HELD)
+        fruit = replace(of_kind("beef_flank_strips", "900 g", "strip", "12 mm", "8 g kiwi", "9 g salt"), meal=HELD)
         latest = {}
         for step in (-1, 1):
             found = taught([Tasted("a", fruit, (Verdict("", {"tenderness": step}),))], KITCHEN, now=NOW)

@@ -51,6 +51,22 @@ class CommonPractice(unittest.TestCase):
         self.assertLess(earliest, 1)
         self.assertTrue(6 <= best <= 16, best)
 
+    def test_a_little_kiwi_on_thin_strips(self) -> None:
+        """cp: no more than an evening; strips keep no longer than a steak of four times their thickness by twice."""
+        thin = hours(of_kind("beef_strips", "600 g", "strip", "5 mm", "20 g kiwi", "9 g salt"))[2]
+        thick = hours(of_kind("beef_flank", "600 g", "slab", "20 mm", "20 g kiwi", "9 g salt"))[2]
+        self.assertLess(thin, 8)
+        self.assertLess(thin, 2 * thick)
+
+    def test_a_whole_duck_in_a_bath(self) -> None:
+        """cp: some hours to a day in six per cent, for the cavity lets in what the fat keeps out."""
+        opens, best, latest = hours(
+            of_kind("duck_whole", "2.2 kg", "irregular", "80 mm", "3000 g water", "192 g salt", "60 g sugar")
+        )
+        self.assertLess(opens, 8)
+        self.assertTrue(8 <= best <= 18, best)
+        self.assertTrue(16 <= latest <= 36, latest)
+
 
 class Aims(unittest.TestCase):
     """What the hold is for: as said, or as the mix tells."""

@@ -83,7 +83,7 @@ class CutKind:
     def is_whole_animal(self) -> bool:
         """Whether the bare name of the animal means this cut: a duck, a trout."""
         is_of_it = any(name in self.species.split(" / ") for name in self.also_called)
-        return self.is_animal and self.cover_all_round and self.bone != "none" and is_of_it
+        return self.is_animal and "whole" in self.cut and self.bone != "none" and is_of_it
 
     @property
     def family(self) -> Family:

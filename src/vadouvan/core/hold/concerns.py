@@ -19,6 +19,7 @@ from vadouvan.core.constants import (
     TASTED_SALT_KG_PER_KG_WATER,
     ZERO_CELSIUS_K,
 )
+from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold import levels
 from vadouvan.core.hold.aim import AimWeights, aim_weights
 from vadouvan.core.hold.buffer import RAW_PH
@@ -240,11 +241,18 @@ def _texture(scenario: HoldScenario, hours: Array) -> Concern | None:
 def _strength(scenario: HoldScenario, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:
     if not scenario.cut.kind.is_softened_by_fruit:
         return 0.0
-    cut = scenario.cut
-    film = mass_kg / cut.meat_kg * levels.SOFTENED_LAYER_KG_PER_M2 if cut.kind.is_minced else mass_kg / cut.open_area_m2
+    film = _softening_film_kg_per_m2(scenario.cut, mass_kg)
     fruit = scenario.balance.tenderiser
     units *= scenario.hold.learned_softening.get(fruit.enzyme, 1.0) if fruit is not None else 1.0
     return effective_strength(units, ph=ph, salt_per_water=salt_per_water, film_kg_per_m2=film)
+
+
+def _softening_film_kg_per_m2(cut: Cut, mass_kg: float) -> float:
+    """Mix on each open square metre [kg/m2] as a thick piece would feel it: a thin one shares it with less meat."""
+    if cut.kind.is_minced:
+        return mass_kg / cut.meat_kg * levels.SOFTENED_LAYER_KG_PER_M2
+    shared = min(1.0, cut.way_in.thickness_m / 2 / levels.SOFT_REACHES_M)
+    return mass_kg / cut.open_area_m2 / shared
 
 
 def _hill(x: Array | float, half: float, steep: float) -> Array:

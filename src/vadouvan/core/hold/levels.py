@@ -44,7 +44,7 @@ ONLY_SO_BAD = 0.15  # a mix that is too salty from the start cannot be spoilt mu
 # Acid: pH^1.5 h at 25 mm at which half of the pleasure is gone, and its power of thickness (slices, flakes)
 UNDER_POWER, SOUR_STEEP, SOUR_AT_M = 1.5, 3.0, 0.025
 SOUR_HALF: Mapping[Family, float] = {
-    "red": 25.0, "mince": 25.0, "poultry": 25.0, "other": 25.0, "fish": 6.0, "shellfish": 4.5,
+    "red": 23.5, "mince": 23.5, "poultry": 23.5, "other": 23.5, "fish": 6.0, "shellfish": 4.5,
 }  # fmt: skip
 SOUR_POWER = _by_family(1.0, 0.5, 0.5)
 # Live enzymes: hours in neat fresh pineapple juice at 4 C, for 12 mm
@@ -54,6 +54,7 @@ SOFT_HALF_H: Mapping[Family, float] = {
 # Meat that a film softens: what is worked into mince meets all of the meat, as such a film its layer
 SOFTENED_LAYER_KG_PER_M2 = 2.0
 SOFT_STEEP, SOFT_POWER, SOFT_AT_M = 3.0, 0.35, 0.012
+SOFT_REACHES_M = 0.014  # how deep the meat is that shares what a thin coat brings
 # What a live tenderiser is worth waiting for less seasoning: share of the seasoning asked, at full strength
 WORKS_FROM, WORKS_FULL, WORTH = 0.0, 0.8, 0.6
 # Aroma: at once, more for what stays on, then with hours
@@ -92,7 +93,7 @@ MAY_MOVE: Mapping[str, tuple[float, float]] = {
     "CURES_WAY_M": (0.67, 1.5), "CURES_LEAST_M": (0.5, 2), "ONLY_SO_BAD": (0.5, 1.5), "UNDER_POWER": (0.67, 1.25),
     "SOUR_STEEP": (0.5, 2), "SOUR_AT_M": (0.8, 1.5), "SOUR_HALF": (0.67, 1.25), "SOUR_POWER": (0.5, 1.5),
     "SOFT_HALF_H": (0.91, 1.25), "SOFTENED_LAYER_KG_PER_M2": (0.5, 2),
-    "SOFT_STEEP": (0.5, 2), "SOFT_POWER": (0.8, 2), "SOFT_AT_M": (0.5, 1.5),
+    "SOFT_STEEP": (0.5, 2), "SOFT_POWER": (0.8, 2), "SOFT_AT_M": (0.5, 1.5), "SOFT_REACHES_M": (0.5, 2),
     "WORKS_FULL": (0.5, 2), "WORTH": (0.5, 2), "AROMA_BASE": (0.5, 2), "AROMA_KEPT": (0.5, 2), "AROMA_H": (0.5, 2),
     "TEXTURE_HALF_H": (0.5, 2), "TEXTURE_AT_M": (0.5, 2), "TEXTURE_POWER": (0.5, 2), "TEXTURE_STEEP": (0.5, 2),
     "PASTE_BED_FROM": (0.5, 2), "PASTE_BED_FULL": (0.5, 2), "BED_POWER": (0.5, 2), "CURED_H": (0.5, 2),

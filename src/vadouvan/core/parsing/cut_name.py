@@ -128,7 +128,7 @@ def _cut_up(figures: Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
         kind = _meant(word.sub(" ", figures.words), cuts) if found is not None else None
         if kind is None or not (figures.size or _is_usual(shape, figures.words, cuts[kind])):
             continue
-        if cuts[kind].mass_kg >= JOINT_KG and cuts[kind].cover_all_round:  # nobody cuts a whole bird into strips
+        if cuts[kind].is_whole_animal:  # nobody cuts a whole bird into strips
             continue
         named = figures.of(cuts[kind])
         if named is not None:

@@ -105,6 +105,7 @@ CUTS = (
     ("1 duck, cut into 6 pieces", None),
     ("4 duck portions", None),
     ("half a duck, 1 kg", None),
+    ("2 chickens, halved", None),
     ("6 chicken joints", "chicken_jointed"),
     ("2 whole trout, heads on", "whole_trout"),
     ("lamb shanks x4", "lamb_shank"),
@@ -729,6 +730,30 @@ def _says_its_name(line: str, portion: Portion) -> bool:
     )
 
 
+# A line, the cut that it names, its weight, its pieces, the shape of them where it is not the usual one.
+WHOLES = (
+    ("2 chicken breasts, diced", "chicken_breast_cubes", "440 g", "", ""),
+    ("3 chicken breasts, cut into strips", "chicken_breast", "660 g", "", "strip"),
+    ("1 flank steak, cut into strips", "beef_flank_strips", "750 g", "", ""),
+    ("2 sirloin steaks, thinly sliced", "beef_strips", "500 g", "", ""),
+    ("1 rack of lamb, cut into chops", "lamb_chop", "500 g", "", ""),
+    ("1 rack of lamb (8 chops)", "lamb_rack", "", "1", ""),
+    ("2 racks of lamb, 8 cutlets each", "lamb_rack", "", "2", ""),
+    ("1 leg of lamb, cut into steaks", "lamb_leg_steak", "2300 g", "", ""),
+    ("1 side of salmon, cut into 6 portions", "salmon_side", "1200 g", "6", ""),
+    ("1 block tofu, cut into 8 slices", "tofu_firm", "360 g", "8", ""),
+    ("1 block of firm tofu, cut into 2 cm cubes", "tofu_cubes", "360 g", "", ""),
+    ("2 aubergines, diced", "aubergine_slab", "720 g", "", "cube"),
+    ("6 chicken thighs, boneless and skinless, cut into 3 cm pieces", "chicken_thigh", "660 g", "", ""),
+    ("2 duck breasts, halved", "duck_breast", "500 g", "4", ""),
+    ("1 pack chicken thighs (6 thighs)", "chicken_thigh", "", "6", ""),
+    ("1 chicken, 8 pieces", "chicken_jointed", "", "8", ""),
+    ("1 chicken cut into quarters", "chicken_jointed", "", "4", ""),
+    ("1 cauliflower, cut into florets", "cauliflower_florets", "", "30", ""),
+    ("500 g chicken breasts, diced", "chicken_breast_cubes", "500 g", "", ""),
+)
+
+
 class Cuts(unittest.TestCase):
     """A cut with its weight."""
 
@@ -738,6 +763,14 @@ class Cuts(unittest.TestCase):
             with self.subTest(text):
                 named = cut_named(text, KITCHEN.cuts)
                 self.assertEqual(named.kind if named else None, wanted)
+
+    def test_wholes_that_are_cut_up(self) -> None:
+        """What is counted is the whole: it tells the weight, where none is told, and what it is cut into is not one."""
+        for text, kind, mass, pieces, shape in WHOLES:
+            with self.subTest(text):
+                named = cut_named(text, KITCHEN.cuts)
+                assert named is not None
+                self.assertEqual((named.kind, named.mass, named.pieces, named.shape), (kind, mass, pieces, shape))
 
     def test_phrases_of_shopping_lists(self) -> None:
         """Each of the corpus, with its weight and its count (``tests/cases/language``; written for this product)."""

@@ -43,7 +43,7 @@ def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
     if asked is not None:
         mix = [line for line in mix if line != asked[0]]
     notes = [] if meat else [f"Which cut is “{asked[0]}”?" if asked else NO_MEAT]
-    notes += [_of_wholes(meat, kitchen)] if meat and meat.wholes and meat.pieces else []
+    notes += [_of_wholes(meat, kitchen)] if meat and meat.wholes and (meat.pieces or meat.whole) else []
     notes += [f"Another cut, for a batch of its own: {'; '.join(others)}."] if others else []
     beside = tuple(
         CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])
@@ -73,8 +73,11 @@ def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
 
 
 def _of_wholes(meat: CutNamed, kitchen: Kitchen) -> str:
-    """How many pieces are assumed of what was counted whole."""
+    """Assumed of what was counted whole: how many pieces there are, or what it weighs."""
     kind = kitchen.cuts[meat.kind]
+    if meat.whole:
+        whole = kitchen.cuts[meat.whole].name
+        return f"{meat.wholes} × {whole} is taken as {meat.mass}: weigh it, and say so under Cut."
     return f"{meat.wholes} × {kind.species} is taken as {meat.pieces} × {kind.cut}: say under Cut how many there are."
 
 

@@ -38,7 +38,14 @@ _IN_OTHER_UNITS = re.compile(
 _SIZE = re.compile(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
 _INTO_SO_MANY = re.compile(
     r"\b(?:cut|chopped|hacked|divided|jointed|separated) (?:in|into) (?:about )?(\d{1,2})"
-    r"(?: (?:(?!cm|mm|in\b|inch)\w+ )?(?:pieces|portions|parts|joints)\b|(?=$|[,;)]|\.(?!\d)))",
+    r"(?: (?:(?!cm|mm|in\b|inch)\w+ )?(?:pieces|portions|parts|joints|slices|steaks|medallions|strips|chops)\b"
+    r"|(?=$|[,;)]|\.(?!\d)))",
+    re.IGNORECASE,
+)
+# "1 chicken, 8 pieces", "1 pack chicken thighs (6 thighs)": one of them, and how many are in it.
+_IN_ONE = re.compile(
+    r"^\s*(?:1|one|an?)\s+(?:(?:pack|packet|package|pkg)\b[^,(]{0,60}[,(]\s*(\d{1,2})\s+[a-z]"
+    r"|[^,(]{0,60}[,(]\s*(\d{1,2}) (?:pieces|portions|parts|joints)\b)",
     re.IGNORECASE,
 )
 _IN_ALL = re.compile(r"\b(?:total|in all|altogether|combined)\b", re.IGNORECASE)
@@ -90,10 +97,11 @@ _BONE = (
     (r"\(\s*\d+\s*[-–/]\s*\d+\s*(?:count|ct|per (?:lb|pound|kg|kilo))\s*\)", " "),
     (r"\bcurry cut\b", " bonein piece "), (r"\bmembranes? (?:off|removed)\b", " "),
     (r"\b(?:cut\s+)?(?:in|into)(?:\s+(?:small|even|large))*\s+bite[- ]?sized?\s+(?:pieces|bits)\b", " cube "),
-    (r"\bcut up\b|\bquartered\b", " cutup "),
+    (r"\bcut up\b|\bquartered\b|\b(?:cut )?(?:in|into) quarters\b", " cutup "),
     (r"\bbones? (?:cleaned|scraped|trimmed|frenched)(?: clean)?\b", " "),
     (r"\b\d+(?:-rib\b| rib(?= (?:roast|joint)))", " rib "), (r"\b\d+(?:\s*|-)bones?\b", " "),
     (r"\(\s*\d+\s*(?:ribs?|bones?)(?: each)?\s*\)", " "),
+    (r"(\bracks?\b[^,(]{0,40})[,(]\s*\d+\s*(?:ribs?|bones?|chops?|cutlets?)(?: each)?\s*\)?", r"\1 "),
 )  # fmt: skip
 _PARTS = re.compile(
     r"\b(?:pieces?|portions?|parts?|joints?|slices?|slabs?|steaks?|fillets?|arms?|tentacles?|florets?|rings?|legs?|cubes?)\b",
@@ -110,7 +118,7 @@ _IN_JOINTS = re.compile(
     r"(?:pieces|portions|parts|joints)\b",
     re.IGNORECASE,
 )
-_HALVED = re.compile(r"\bhal(?:ved|ves)\b", re.IGNORECASE)
+HALVED = re.compile(r"\bhal(?:ved|ves)\b", re.IGNORECASE)
 _THREADED = re.compile(r"\b(?:skewers?|kebabs?|brochettes?)\b", re.IGNORECASE)  # several pieces on each
 _RACKS = re.compile(r"\b(?:racks?|slabs?|sides?)\b", re.IGNORECASE)
 RIBS_FROM = 4  # nobody buys so many racks without calling them so
@@ -132,6 +140,7 @@ class CutNamed:
     bone: Bone | Literal[""] = ""
     cover: Cover | Literal[""] = ""
     wholes: int = 0  # so many were counted, of which each gives several pieces
+    whole: str = ""  # the id of what was counted, where it is another cut that tells the weight
 
 
 @dataclass(frozen=True)
@@ -177,7 +186,7 @@ class Figures:
         if not self._counts_wholes(kind) or (weight is not None and is_flat):
             return CutNamed(kind.id, mass, self.size, str(count * self.joints), bone=bone, cover=cover)
         # Where the weight is told, it tells the number of pieces better than what one usually gives.
-        pieces = str(count * (2 if _HALVED.search(self.said) else kind.pieces_in_one)) if weight is None else ""
+        pieces = str(count * (2 if HALVED.search(self.said) else kind.pieces_in_one)) if weight is None else ""
         return CutNamed(kind.id, mass, self.size, pieces, bone=bone, cover=cover, wholes=count)
 
     def _counts_others(self, kind: CutKind, count: int) -> bool:
@@ -260,13 +269,13 @@ def figures_of(text: str) -> Figures | None:
     for said, means in _BONE:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
     skin: Literal["", "on", "off"] = "off" if _NO_SKIN.search(text) else "on" if _HAS_SKIN.search(text) else ""
-    into = _INTO_SO_MANY.search(text)
-    counted = into or _COUNT.search(plain)
+    into, in_one = _INTO_SO_MANY.search(text), _IN_ONE.match(text)
+    counted = into or in_one or _COUNT.search(plain)
     plain = _COUNT.sub(" ", plain)
     is_one = _ONE.match(text) is not None
     if weight is None and counted is None and size is None and not is_one:
         return None
-    count = int(counted.group(1)) if counted else 1 if is_one else None
+    count = int(counted.group(counted.lastindex or 1)) if counted else 1 if is_one else None
     return Figures(
         f" {' '.join(plain.split())} ",  # in a row of blanks a pattern would look for ever
         weight,
@@ -277,7 +286,7 @@ def figures_of(text: str) -> Figures | None:
         _is_into(text),
         _IN_ALL.search(text) is not None,
         into is not None,
-        4 if re.search(r"\bquartered\b", text, re.IGNORECASE) else 1,
+        4 if re.search(r"\bquartered\b|\b(?:in|into) quarters\b", text, re.IGNORECASE) else 1,
         skin,
         _NO_MEMBRANE.search(text) is not None,
         text,

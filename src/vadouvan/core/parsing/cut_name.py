@@ -25,6 +25,7 @@ from vadouvan.core.parsing.cut_figures import (
     length_m,
     may_be_meat,
 )
+from vadouvan.core.parsing.cut_wholes import of_wholes
 from vadouvan.core.parsing.cut_words import FILLERS, OPTIONAL, names_in, spelt, tokens_of, unaccounted
 
 _THICK = re.compile(r"^(?P<name>.*), (?P<thickness>[^,]{1,40}) thick$", re.DOTALL)
@@ -69,7 +70,8 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     if named is None:
         either = {one for one in (cut_named(way, cuts) for way in _either_way(text)) if one is not None}
         return either.pop() if len(either) == 1 else None
-    return named if not figures.is_into else _in_pieces(named, cuts[named.kind])
+    named = named if not figures.is_into else _in_pieces(named, cuts[named.kind])
+    return of_wholes(named, figures, cuts, lambda said: cut_named(said, cuts))
 
 
 def _without_remarks(figures: Figures, cuts: Mapping[str, CutKind]) -> Figures:

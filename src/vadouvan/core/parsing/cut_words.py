@@ -46,7 +46,8 @@ OPTIONAL = frozenset((
     "bonein", "boneless", "joint", "roast", "whole", "half", "piece", "thin", "peeled", "block", "portion", "roll",
     "stir", "fry", "young", "baby", "rack", "slab", "tail", "head", "tip",
 ))  # fmt: skip
-OF_AN_ANIMAL = frozenset(("joint", "portion", "piece", "half", "rack", "slab", "slice", "cutup"))  # a whole one is none
+# None of a whole one's.
+OF_AN_ANIMAL = frozenset(("joint", "portion", "piece", "half", "halved", "rack", "slab", "slice", "cutup"))
 LEAST_GUESSED, SURE = 5, 84.0
 
 

@@ -1,0 +1,56 @@
+"""Wholes that are cut up at home: in "2 chicken breasts, diced" breasts are counted, and not dice."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Callable, Mapping
+from dataclasses import replace
+
+from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.parsing.cut_figures import HALVED, CutNamed, Figures
+
+_CUT_UP = re.compile(
+    r",?\s*\b(?:\w+ly\s+)?(?:"
+    r"(?:cut|sliced|chopped|carved|divided|portioned|separated)\s+(?:up\s+)?(?:\w+wise\s+)?(?:in|into)\s+[^,;()]{1,60}"
+    r"|(?:diced|cubed|sliced|chopped|halved)\b"
+    r"|in\s+(?:\w+\s+){0,2}?(?:cubes|chunks|strips|slices|medallions|pieces)\b)",
+    re.IGNORECASE,
+)
+ROUNDED_G = 10
+
+
+def of_wholes(
+    named: CutNamed,
+    figures: Figures,
+    cuts: Mapping[str, CutKind],
+    name: Callable[[str], CutNamed | None],
+) -> CutNamed | None:
+    """The cut of a line, weighing what the wholes that were counted usually do; nothing if these are not known.
+
+    A told weight stands, and so does a count of what a whole gives by its table, such as florets of a cauliflower.
+    ``name`` names the wholes from the line without how they are cut.
+    """
+    plain = _CUT_UP.sub(" ", figures.said)
+    kind = cuts[named.kind]
+    if figures.weight is not None or figures.count is None or plain == figures.said or kind.is_whole_animal:
+        return named
+    whole = name(" ".join(plain.split()))
+    if whole is None or not whole.pieces:
+        return None if named.pieces and not named.wholes and not figures.is_in_joints else named
+    if kind.pieces_in_one and (whole.kind != named.kind if figures.is_in_joints else named.pieces):
+        return named  # the table has what one of them gives
+    if figures.is_in_joints:
+        kind = cuts[whole.kind] if kind.shape == "cube" else kind  # so few pieces of a joint are no dice
+        return _weighing(replace(named, kind=kind.id), whole, named.pieces, cuts)
+    if HALVED.search(figures.said) and whole.kind == named.kind:
+        return _weighing(named, whole, str(2 * int(whole.pieces)), cuts)
+    if whole.kind == named.kind and not named.shape and not named.side:
+        return named  # slices of a steak are as thick as it is
+    return _weighing(named, whole, "", cuts)
+
+
+def _weighing(named: CutNamed, whole: CutNamed, pieces: str, cuts: Mapping[str, CutKind]) -> CutNamed:
+    """A cut in so many pieces that weighs what its wholes usually do."""
+    grams = ROUNDED_G * round(int(whole.pieces) * cuts[whole.kind].mass_kg * 1000 / ROUNDED_G)
+    counted = whole.wholes or int(whole.pieces)
+    return replace(named, mass=f"{grams} g", pieces=pieces, wholes=counted, whole=whole.kind)

@@ -419,6 +419,47 @@ class PastedLayouts(unittest.TestCase):
         self.assertEqual([one.title for one in brought.draft.companions], ["Rub"])
         self.assertIn('"Rub"', " ".join(brought.notes))
 
+    def test_for_each_kilo(self) -> None:
+        """Amounts under such a heading are for a kilo each; the meat below it is not."""
+        for heading in ("For every kilo of turkey:", "Rub (per kilo):", "Dry brine per kilo of meat"):
+            with self.subTest(heading):
+                draft = read_any(f"{heading}\n15 g salt\nthyme 2 g\n\nTurkey crown 2.5 kg\n", KITCHEN).draft
+                self.assertEqual([line.text for line in draft.mix], ["15 g salt per kilo", "2 g thyme per kilo"])
+                self.assertEqual((draft.cut.kind, draft.cut.mass), ("turkey_crown", "2.5 kg"))
+                self.assertIsNotNone(judged(draft).window)
+
+    def test_a_deed_with_all_that_it_needs(self) -> None:
+        """The meat, a line for each amount; how long is told as left out."""
+        for text, kind, lines, left in (
+            (
+                "Fish tacos: marinate 600 g firm white fish fillets in 3 tbsp lime juice, 2 tbsp oil and 1 tsp salt "
+                "for 20 minutes.",
+                "cod_fillet", ["3 tbsp lime juice", "2 tbsp oil", "1 tsp salt"], "for 20 minutes",
+            ),
+            (
+                "Toss 1 kg chicken wings with 2 tbsp soy sauce, 1 tbsp honey and 2 cloves garlic, overnight in the "
+                "fridge",
+                "chicken_wing", ["2 tbsp soy sauce", "1 tbsp honey", "2 cloves garlic"], "overnight in the fridge",
+            ),
+        ):  # fmt: skip
+            with self.subTest(text):
+                brought = read_any(text, KITCHEN)
+                self.assertEqual(brought.draft.cut.kind, kind)
+                self.assertEqual([line.text for line in brought.draft.mix], lines)
+                self.assertIn(left, " ".join(brought.notes))
+
+    def test_headings_without_a_gap(self) -> None:
+        """Over lines that are set in, or where those before have none either: each is a part of its own."""
+        set_in = (
+            "Marinade\n  60 ml oil\n  1 garlic clove\n  8 g salt\nChimichurri\n  30 g parsley\n  60 ml oil"
+        )
+        even = "Rub\nSalt - 30g\nPaprika - 20g\nGarlic powder - 5g\nInjection\nApple juice - 250ml\nSalt - 10g"
+        for meat, text, title in (("flank steak", set_in, "Chimichurri"), ("pork shoulder", even, "Injection")):
+            with self.subTest(title):
+                draft = read_any(f"1.5 kg {meat}\n{text}", KITCHEN).draft
+                self.assertEqual(len(draft.mix), 3)
+                self.assertEqual([one.title for one in draft.companions], [title])
+
     def test_a_row_under_its_heading(self) -> None:
         """A marinade or a sauce written in one row, with the rest of the list around it."""
         text = (

@@ -70,6 +70,13 @@ FOR_SO_MUCH = re.compile(
     r"\d[\d.,]*(?:\s*[-–]\s*\d[\d.,]*)?\s*(?:kg|g|lbs?|pounds?|oz)\b[^:()]*)\)?:?$",
     re.IGNORECASE,
 )
+# "For every kilo of turkey:", "Rub (per kg of meat)": a heading over amounts for so much meat.
+FOR_EACH = re.compile(
+    r"^(?P<head>[^\d,:(]{0,40}?)\(?\b(?:for (?:each|every)|per|(?:amounts )?for each|to each) (?:1 |one )?"
+    r"(?P<unit>kg|kilo(?:gram)?|lb|pound)"
+    r"(?: (?:of )?(?:the )?(?:raw )?(?:meat|chicken|pork|beef|lamb|fish|poultry|turkey|duck))?\)?\s*:?$",
+    re.IGNORECASE,
+)
 _NUMBERED = r"\b(marinade|mix|rub|brine|paste|bath) (?:#|no\.? ?)?"
 _ORDINALS = (
     (re.compile(r"\b1st\b", re.IGNORECASE), "first"),
@@ -99,7 +106,7 @@ def kind_of_part(title: str) -> Kind:
 def tells_a_part(line: str) -> bool:
     """Whether a line is a heading of a part: a marinade, a glaze, the method; "# Grilled swordfish" is none."""
     with_meat = FOR_SO_MUCH.match(line)
-    if with_meat is not None and words_of(with_meat["head"]) & MIXES:
+    if (with_meat is not None and words_of(with_meat["head"]) & MIXES) or FOR_EACH.match(line):
         return True
     return heading_of(line) is not None and (
         not line.lstrip().startswith("#") or bool(words_of(line) & (MIXES | COMPANIONS | _NO_LINES | OTHER_PARTS))

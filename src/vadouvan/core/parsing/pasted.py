@@ -3,13 +3,15 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 
 from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.amount import amount_first
 from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.core.parsing.headings import (
     COMPANIONS,
+    FOR_EACH,
     FOR_SO_MUCH,
     LONGEST_HEADING,
     MIXES,
@@ -50,6 +52,18 @@ _ENOUGH_FOR = re.compile(
 )
 _STEP = re.compile(r"^\s*(?:step|part)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
 _RULE = re.compile(r"^\s*([-=_*~])\1{2,}\s*$")  # drawn between parts; it says nothing
+# "Marinate 600 g fish fillets in 3 tbsp lime juice, 2 tbsp oil, 1 tsp salt for 20 minutes."
+_TOLD_TO_DO = re.compile(
+    r"^(?P<head>[^:\d]{3,40}: )?(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)\s+"
+    r"(?P<meat>(?:\d|an? )[^,;:]{3,60}?)\s+(?:in|with)\s+(?:(?:a mix(?:ture)? of|the)\s+)?"
+    r"(?P<rest>(?:\d|[½¼¾⅓⅔]|an? |the juice |juice ).+)$",
+    re.IGNORECASE,
+)
+_SO_LONG_AT_LAST = re.compile(
+    r"\.?,?\s{1,3}(?:and )?((?:for|at least|overnight|in the fridge)\b[^,;]{0,60}"
+    r"(?:hours?|hrs?|minutes?|mins?|days?|\d ?h)\b[^,;]{0,40}|overnight\b[^,;]{0,40})$",
+    re.IGNORECASE,
+)
 _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
 # A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
 _BATHS = frozenset(("bath", "brine", "soak"))
@@ -73,7 +87,7 @@ def mixes_in(text: str, is_meat: Callable[[str], bool] | None = None) -> list[Pa
     >>> [mix.title for mix in mixes_in("For the paste:\n2 tbsp miso\nFor the glaze:\n1 tbsp honey")]
     ['paste', 'glaze']
     """
-    blocks = [block for block in _blocks(text) if block.kind != "none" and not _is_meat(block, is_meat)]
+    blocks = [block for block in _blocks(text, is_meat) if block.kind != "none" and not _is_meat(block, is_meat)]
     own, after_the_bath = _bath_first([block for block in blocks if block.kind == "mix"])
     if own and after_the_bath:
         blocks = [replace(block, kind="companion") if block in after_the_bath else block for block in blocks]
@@ -88,9 +102,12 @@ def in_lines(text: str) -> str:
     >>> in_lines("Skewers: 1 kg pork shoulder in 3 cm cubes, 80 ml olive oil, 2 tsp salt")
     'Skewers\n\n1 kg pork shoulder in 3 cm cubes\n80 ml olive oil\n2 tsp salt'
     """
-    row = text.strip()
+    row = _TOLD_TO_DO.sub(lambda said: f"{said['head'] or ''}{said['meat']}, {said['rest']}", text.strip())
     if "\n" in row:
         return text
+    if row != text.strip():
+        listed, *so_long = _SO_LONG_AT_LAST.split(row)[:2]
+        return "\n".join([in_lines(listed), *(f"Marinate {said}" for said in so_long)])
     first, *others = _NEXT_PART.split(row)
     if others and all(tells_a_part(part.partition(":")[0] + ":") for part in others):
         title, colon, rest = first.partition(": ")
@@ -132,7 +149,7 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     Where all of it stands under a heading that is usually beside a mix, that is the mix.
     """
     looked_at = _headings_marked(text.splitlines()[:MOST_LOOKED_AT], is_line, is_meat)
-    blocks = _blocks("\n".join(_enough_for(without_step_number(line), is_meat) for line in looked_at))
+    blocks = _blocks("\n".join(_enough_for(without_step_number(line), is_meat) for line in looked_at), is_meat)
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
     own, after_the_bath = _bath_first(own)
@@ -174,23 +191,35 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
 
 
 def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> list[str]:
-    """Lines with a colon after each that can only be a heading: a few words after a gap, before an amount, of which
-    none is an ingredient; where another heading tells a mix, so that the text is in parts.
+    """Lines with a colon after each that can only be a heading: a few words before an amount, of which none is an
+    ingredient, after a gap, or above lines that are set in; where another heading tells a mix, so that the text is in
+    parts. No gap is needed where that other heading has none.
     """
-    if not any(words_of(heading_of(without_bullet(line)) or "") & MIXES for line in lines):
+    told = [place for place, line in enumerate(lines) if words_of(heading_of(without_bullet(line)) or "") & MIXES]
+    if not told:
         return lines
+    needs_no_gap = any(place > 0 and lines[place - 1].strip() for place in told)
     marked = []
     for place, line in enumerate(lines):
         bare = line.strip()
         words = bare.split()
-        after = without_bullet(lines[place + 1]) if place + 1 < len(lines) else ""
-        stands_alone = place > 0 and not lines[place - 1].strip() and leading_number(after) is not None
+        below = lines[place + 1] if place + 1 < len(lines) else ""
+        after = without_bullet(below)
+        is_over = _set_in(below) > _set_in(line)
+        stands_apart = needs_no_gap or is_over or not lines[place - 1].strip()
+        stands_alone = place > 0 and stands_apart and (leading_number(after) is not None or is_line(after))
         is_name = 0 < len(words) <= MOST_WORDS_OF_A_PART and re.fullmatch(r"[^\W\d_][^\d,:;.()]*", bare) is not None
         is_heading = stands_alone and is_name and heading_of(bare) is None and not is_deed(bare)
         parts = [part for part in re.split(r"\s+(?:and|or|&)\s+", bare) if part] if is_heading else []
-        is_heading = is_heading and not is_meat(bare) and not any(is_line(f"10 g {part}") for part in (bare, *parts))
+        names_one = not is_over and any(is_line(f"10 g {part}") for part in (bare, *parts))
+        is_heading = is_heading and not is_meat(bare) and not names_one
         marked.append(f"{bare}:" if is_heading else line)
     return marked
+
+
+def _set_in(line: str) -> int:
+    """Blanks before a line."""
+    return len(line.expandtabs(4)) - len(line.expandtabs(4).lstrip())
 
 
 def _bath_first(own: list[PastedMix]) -> tuple[list[PastedMix], list[PastedMix]]:
@@ -311,7 +340,22 @@ def without_step_number(line: str) -> str:
     return f"{rest}:" if rest and tells_a_part(f"{rest}:") else rest
 
 
-def _meat_told_first(lines: list[str]) -> Iterator[str]:
+def _each_told(lines: list[str], is_meat: Callable[[str], bool] | None) -> Iterator[str]:
+    """Lines, where what stands under "For every kilo of turkey:" is told for a kilo, each line by itself."""
+    each = ""
+    for line in lines:
+        found = FOR_EACH.match(without_bullet(line))
+        if found is not None:
+            each = f" per {found['unit']}"
+            yield f"{found['head'].strip(' :-–(') or 'Ingredients'}:"
+            continue
+        each = "" if heading_of(without_bullet(line)) is not None else each
+        said = amount_first(without_bullet(line)).rstrip(" .")
+        is_amount = bool(each) and leading_number(said) is not None and not (is_meat is not None and is_meat(line))
+        yield f"{said}{each}" if is_amount else line
+
+
+def _meat_told_first(lines: Iterable[str]) -> Iterator[str]:
     """Lines, where a heading that holds its meat is a line of that meat, and the heading."""
     for line in lines:
         found = FOR_SO_MUCH.match(without_bullet(line))
@@ -355,7 +399,7 @@ def _dash_as_colon(line: str) -> str:
     return f"{parts[0]}: {parts[1]}" if heading_of(without_bullet(f"{parts[0]}:")) is not None else line
 
 
-def _blocks(text: str) -> list[PastedMix]:
+def _blocks(text: str, is_meat: Callable[[str], bool] | None) -> list[PastedMix]:
     blocks: list[PastedMix] = []
     title, kind = "", "mix"
     lines: list[str] = []
@@ -367,7 +411,9 @@ def _blocks(text: str) -> list[PastedMix]:
             blocks.append(PastedMix(title, tuple(lines), kind))  # type: ignore[arg-type]
         title, lines = "", []
 
-    for raw in _rows_opened([_unmarked(_out_of_a_table(line)) for line in _meat_told_first(text.splitlines())]):
+    for raw in _rows_opened(
+        [_unmarked(_out_of_a_table(line)) for line in _meat_told_first(_each_told(text.splitlines(), is_meat))]
+    ):
         line = "" if _RULE.match(raw) else without_bullet(raw)
         heading = heading_of(line)
         if not line:

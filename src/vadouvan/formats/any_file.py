@@ -21,7 +21,7 @@ from vadouvan.core.parsing.headings import (
     tells_a_part,
     words_of,
 )
-from vadouvan.core.parsing.pasted import in_lines, is_of_a_table, without_step_number
+from vadouvan.core.parsing.pasted_lines import in_lines, is_of_a_table, without_step_number
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file

@@ -1,0 +1,203 @@
+"""Lines of a pasted text made plain: rows opened, tables read, marks and numbers of steps taken away."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Callable, Iterable, Iterator
+
+from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.amount import amount_first
+from vadouvan.core.parsing.headings import (
+    COMPANIONS,
+    FOR_EACH,
+    FOR_SO_MUCH,
+    LONGEST_HEADING,
+    MIXES,
+    heading_of,
+    is_deed,
+    kind_of_part,
+    tells_a_part,
+    words_of,
+)
+from vadouvan.core.parsing.tidy import without_bullet
+
+_BOLD = re.compile(r"^\s*(\*\*|__)(?P<said>[^*_]+)\1\s*:?\s*$")
+_INGREDIENTS_TOO = frozenset(("butter", "chutney", "crumb", "relish", "salad", "salsa"))  # "Butter: 50 g" is a line
+_IN_A_ROW = re.compile(
+    r"(?:[,;]|\s\+)\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) "
+    r"|(?:juice|zest)(?: and (?:juice|zest))? of |(?:salt|pepper|oil)\b))"
+)
+_OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
+LEAST_IN_A_ROW = 3
+WORDS_OF_AN_AMOUNT = 2
+_DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
+_BY_SEMICOLON = re.compile(r"\s*;\s*")
+_WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
+COLUMNS_OF_TWO_UNITS = 3
+_TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
+_STEP = re.compile(r"^\s*(?:step|part)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
+# "Marinate 600 g fish fillets in 3 tbsp lime juice, 2 tbsp oil, 1 tsp salt for 20 minutes."
+_TOLD_TO_DO = re.compile(
+    r"^(?P<head>[^:\d]{3,40}: )?(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)\s+"
+    r"(?P<meat>(?:\d|an? )[^,;:]{3,60}?)\s+(?:in|with)\s+(?:(?:a mix(?:ture)? of|the)\s+)?"
+    r"(?P<rest>(?:\d|[½¼¾⅓⅔]|an? |the juice |juice ).+)$",
+    re.IGNORECASE,
+)
+_SO_LONG_AT_LAST = re.compile(
+    r"\.?,?\s{1,3}(?:and )?((?:for|at least|overnight|in the fridge)\b[^,;]{0,60}"
+    r"(?:hours?|hrs?|minutes?|mins?|days?|\d ?h)\b[^,;]{0,40}|overnight\b[^,;]{0,40})$",
+    re.IGNORECASE,
+)
+_NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
+
+
+def plain_lines(text: str, is_meat: Callable[[str], bool] | None) -> Iterator[str]:
+    """The lines of a text, one thing each, headings with a colon; ``is_meat`` tells whether a line names the cut."""
+    lines = _meat_told_first(_each_told(text.splitlines(), is_meat))
+    return _rows_opened([_unmarked(_out_of_a_table(line)) for line in lines])
+
+
+def in_lines(text: str) -> str:
+    r"""A recipe in one row of amounts, "Skewers: 1 kg pork, 80 ml oil, 2 tsp salt", with a line for each.
+
+    >>> in_lines("Skewers: 1 kg pork shoulder in 3 cm cubes, 80 ml olive oil, 2 tsp salt")
+    'Skewers\n\n1 kg pork shoulder in 3 cm cubes\n80 ml olive oil\n2 tsp salt'
+    """
+    row = _TOLD_TO_DO.sub(lambda said: f"{said['head'] or ''}{said['meat']}, {said['rest']}", text.strip())
+    if "\n" in row:
+        return text
+    if row != text.strip():
+        listed, *so_long = _SO_LONG_AT_LAST.split(row)[:2]
+        return "\n".join([in_lines(listed), *(f"Marinate {said}" for said in so_long)])
+    first, *others = _NEXT_PART.split(row)
+    if others and all(tells_a_part(part.partition(":")[0] + ":") for part in others):
+        title, colon, rest = first.partition(": ")
+        opened = [title, "", *_IN_A_ROW.split(rest)] if colon and leading_number(title) is None else [in_lines(first)]
+        return "\n".join([*opened, "", *(part.rstrip(". ") for part in others)])
+    head, colon, after = _DASHED.sub(r"\1: ", row).partition(": ")
+    named = bool(colon) and leading_number(head) is None and len(head) <= LONGEST_HEADING
+    listed = after if named else row
+    parts = _BY_SEMICOLON.split(listed) if listed.count(";") >= LEAST_IN_A_ROW - 1 else _IN_A_ROW.split(listed)
+    if len(parts) < LEAST_IN_A_ROW:
+        return text
+    last, stop, deed = parts[-1].partition(". ")
+    if stop and is_deed(deed):
+        parts[-1:] = [last, deed]
+    return "\n".join([head, "", *parts] if named else parts)
+
+
+def _out_of_a_table(line: str) -> str:
+    """A row of a table, "| salt | 1 tsp |" or with tabs between, as a line; its head and its rules as an empty one.
+
+    Where the amount stands there in two units, they are written side by side.
+
+    >>> _out_of_a_table("| lamb leg steaks | 4 (800 g) |"), _out_of_a_table("|---|---|")
+    ('lamb leg steaks, 4 (800 g)', '')
+    >>> _out_of_a_table("| salt | 300 g | 1 cup |")
+    '300 g / 1 cup salt'
+    """
+    cells = _cells(line)
+    if cells is None:
+        return line
+    if not cells or all(re.fullmatch(r":?-+:?", cell) for cell in cells) or set(map(str.lower, cells)) & _TABLE_HEADS:
+        return ""
+    if len(cells) == COLUMNS_OF_TWO_UNITS and all(_WITH_UNIT.match(cell) for cell in cells[1:]):
+        return f"{cells[1]} / {cells[2]} {cells[0]}"
+    if len(cells) == COLUMNS_OF_TWO_UNITS and cells[1] == cells[2]:
+        cells.pop()
+    return (" " if leading_number(cells[0]) is not None else ", ").join(cells)
+
+
+def _cells(line: str) -> list[str] | None:
+    """Cells of a row between bars or with tabs; nothing if it is none."""
+    bare = line.strip()
+    if not (bare.startswith("|") and bare.endswith("|") and len(bare) > 1) and "\t" not in bare:
+        return None
+    return [cell.strip() for cell in re.split(r"[|\t]", bare.strip("|")) if cell.strip()]
+
+
+def is_of_a_table(line: str) -> bool:
+    r"""Whether a line is a row of a table, its head too, with more than one cell.
+
+    >>> is_of_a_table("Ingredient\tAmount"), is_of_a_table("Wings | Sunday")
+    (True, False)
+    """
+    return len(_cells(line) or ()) > 1
+
+
+def _unmarked(line: str) -> str:
+    """A line in bold letters, which is how lists mark their headings, as a heading."""
+    bold = _BOLD.match(line)
+    return line if bold is None or leading_number(bold["said"]) is not None else f"{bold['said'].strip(' :')}:"
+
+
+def without_step_number(line: str) -> str:
+    """A line without "Step 2:" before it; what is left of a few words is a heading.
+
+    >>> without_step_number("STEP 1: marinade"), without_step_number("Step 3"), without_step_number("2 tbsp soy")
+    ('marinade:', '', '2 tbsp soy')
+    """
+    found = _STEP.match(line)
+    if found is None:
+        return line
+    rest = found["rest"].strip()
+    return f"{rest}:" if rest and tells_a_part(f"{rest}:") else rest
+
+
+def _each_told(lines: list[str], is_meat: Callable[[str], bool] | None) -> Iterator[str]:
+    """Lines, where what stands under "For every kilo of turkey:" is told for a kilo, each line by itself."""
+    each = ""
+    for line in lines:
+        found = FOR_EACH.match(without_bullet(line))
+        if found is not None:
+            each = f" per {found['unit']}"
+            yield f"{found['head'].strip(' :-–(') or 'Ingredients'}:"
+            continue
+        each = "" if heading_of(without_bullet(line)) is not None else each
+        said = amount_first(without_bullet(line)).rstrip(" .")
+        is_amount = bool(each) and leading_number(said) is not None and not (is_meat is not None and is_meat(line))
+        yield f"{said}{each}" if is_amount else line
+
+
+def _meat_told_first(lines: Iterable[str]) -> Iterator[str]:
+    """Lines, where a heading that holds its meat is a line of that meat, and the heading."""
+    for line in lines:
+        found = FOR_SO_MUCH.match(without_bullet(line))
+        if found is not None and words_of(found["head"]) & MIXES:
+            yield from (re.sub(r"^(?:an?|about|approx(?:\.|imately)?) ", "", found["meat"]), f"{found['head']}:")
+        else:
+            yield line
+
+
+def _rows_opened(lines: list[str]) -> Iterator[str]:
+    """Lines, where a row that a heading begins, "Sauce: 2 tbsp soy, 1 tsp sugar", is a heading with a line for each."""
+    is_open = False
+    for line in map(_dash_as_colon, lines):
+        head, colon, after = without_bullet(line).partition(":")
+        is_listed = leading_number(after.strip()) is not None or _OF_FRUIT.match(after.strip()) is not None
+        parts = _IN_A_ROW.split(after.strip()) if colon and is_listed else []
+        is_named = len(parts) == 1 and len(after.split()) > WORDS_OF_AN_AMOUNT  # not "Soy sauce: 3 tbsp"
+        is_row = len(parts) > 1 or (is_named and bool(words_of(head) & (COMPANIONS - _INGREDIENTS_TOO)))
+        if is_row and tells_a_part(f"{head}:") and kind_of_part(head) != "none":
+            yield from (f"{head}:", *parts)
+            is_open = True
+            continue
+        if is_open and line.strip():
+            is_open = False
+            if heading_of(without_bullet(line)) is None:
+                yield "Ingredients:"
+        yield line
+
+
+def _dash_as_colon(line: str) -> str:
+    """A row such as "1st marinade — 1 tbsp ginger, 1 tsp salt" with the colon that its heading stands for.
+
+    >>> _dash_as_colon("Glaze - 2 tbsp honey, 1 tsp salt"), _dash_as_colon("Soy sauce - 120 ml")
+    ('Glaze: 2 tbsp honey, 1 tsp salt', 'Soy sauce - 120 ml')
+    """
+    parts = re.split(r"\s[-–—]\s", line, maxsplit=1)
+    if len(parts) < 2 or leading_number(parts[1]) is None or len(_IN_A_ROW.split(parts[1])) < 2:
+        return line
+    if not words_of(parts[0]) & (MIXES | COMPANIONS):
+        return line
+    return f"{parts[0]}: {parts[1]}" if heading_of(without_bullet(f"{parts[0]}:")) is not None else line

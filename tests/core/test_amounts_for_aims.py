@@ -18,7 +18,7 @@ from vadouvan.core.draft.typed import AimsInput, Draft, LineInput, QuantityInput
 from vadouvan.core.mix.measure import measured, step_kg, weighed_text
 from vadouvan.core.mix.rounding import in_measures
 from vadouvan.core.mix.solver import Aim, Aims, aim_rows, solve
-from vadouvan.core.parsing.amount import PIECE_UNITS
+from vadouvan.core.parsing.said_units import PIECE_UNITS
 from vadouvan.errors import InputError
 
 

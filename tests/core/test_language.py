@@ -450,15 +450,26 @@ class PastedLayouts(unittest.TestCase):
 
     def test_headings_without_a_gap(self) -> None:
         """Over lines that are set in, or where those before have none either: each is a part of its own."""
-        set_in = (
-            "Marinade\n  60 ml oil\n  1 garlic clove\n  8 g salt\nChimichurri\n  30 g parsley\n  60 ml oil"
-        )
+        set_in = "Marinade\n  60 ml oil\n  1 garlic clove\n  8 g salt\nChimichurri\n  30 g parsley\n  60 ml oil"
         even = "Rub\nSalt - 30g\nPaprika - 20g\nGarlic powder - 5g\nInjection\nApple juice - 250ml\nSalt - 10g"
         for meat, text, title in (("flank steak", set_in, "Chimichurri"), ("pork shoulder", even, "Injection")):
             with self.subTest(title):
                 draft = read_any(f"1.5 kg {meat}\n{text}", KITCHEN).draft
                 self.assertEqual(len(draft.mix), 3)
                 self.assertEqual([one.title for one in draft.companions], [title])
+
+    def test_amounts_behind_the_name(self) -> None:
+        """With what was done to it between, a bunch of it, both parts of a fruit; counted in pieces."""
+        for line, ids in (
+            ("Ginger, grated 1 tsp", ["ginger_fresh"]),
+            ("Parsley – small bunch", ["parsley"]),
+            ("Lemon – 1, zest + juice", ["zest_lemon", "lemon_juice"]),
+            ("3 pcs bay leaf", ["bay_leaf"]),
+        ):
+            with self.subTest(line):
+                draft = read_any(f"1 kg flank steak\n10 g salt\n20 g oil\n{line}\n", KITCHEN).draft
+                found = [portion.ingredient.id for portion in judged(draft).reading.portions[2:]]
+                self.assertEqual(sorted(found), sorted(ids))
 
     def test_a_row_under_its_heading(self) -> None:
         """A marinade or a sauce written in one row, with the rest of the list around it."""

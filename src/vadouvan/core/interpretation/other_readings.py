@@ -11,8 +11,9 @@ from vadouvan.core.interpretation.line import portion_of
 from vadouvan.core.mix.measure import as_weighed_g
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
-from vadouvan.core.parsing.amount import PIECE_UNITS, SaidLine, read_line
+from vadouvan.core.parsing.amount import SaidLine, read_line
 from vadouvan.core.parsing.curing import names_curing_salt
+from vadouvan.core.parsing.said_units import PIECE_UNITS
 from vadouvan.errors import Choice, InputError
 
 MOST_CHOICES, MOST_TRIED, LONGEST_LINE, MOST_SPOONS = 3, 6, 120, 4

@@ -11,7 +11,8 @@ from typing import Literal
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.measures.units import VOLUME_M3
 from vadouvan.core.pantry.ingredient import Ingredient
-from vadouvan.core.parsing.amount import PIECE_UNITS, Portion
+from vadouvan.core.parsing.amount import Portion
+from vadouvan.core.parsing.said_units import PIECE_UNITS
 
 Measures = Literal["scale", "kitchen"]
 SPOONS = {"tsp", "teaspoon", "tbsp", "tablespoon", "dessertspoon", "tb", "tbs", "cup"}

@@ -10,71 +10,18 @@ import re
 from dataclasses import dataclass, replace
 from functools import lru_cache
 
-from rapidfuzz import fuzz, process
-
 from vadouvan.core.measures.numbers import Interval, leading_number
-from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3, unit_word
+from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3
 from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.parsing.amount_behind import amount_first
 from vadouvan.core.parsing.foreign import foreign_measure
+from vadouvan.core.parsing.said_units import NAMES_TOO, PARTS_OF, PIECE_UNITS, VAGUE_M3, unit_said
 from vadouvan.core.parsing.spoken import plainly_said
 from vadouvan.core.parsing.tidy import tidied
 from vadouvan.errors import InputError
 
 READ_LINES = 1024  # kept as read: of an edit only one line is another
 
-# Vague measures of volume [m3]: typical, low, high (common practice, no source).
-VAGUE_M3 = {
-    "pinch": Interval(0.31e-6, 0.2e-6, 0.6e-6), "dash": Interval(0.6e-6, 0.3e-6, 1.2e-6),
-    "drop": Interval(0.05e-6, 0.03e-6, 0.08e-6), "splash": Interval(10e-6, 5e-6, 20e-6),
-    "pint": Interval(520e-6, 473e-6, 568e-6), "drizzle": Interval(10e-6, 5e-6, 18e-6),
-    "glug": Interval(20e-6, 12e-6, 35e-6), "dollop": Interval(22e-6, 14e-6, 40e-6),
-    "gallon": Interval(3.785e-3, 3.75e-3, 4.546e-3),  # American, or imperial at most
-    "grind": Interval(0.1e-6, 0.05e-6, 0.2e-6),
-    "glass": Interval(150e-6, 110e-6, 200e-6), "shot": Interval(30e-6, 22e-6, 45e-6),
-    "mug": Interval(300e-6, 240e-6, 360e-6), "ladle": Interval(100e-6, 60e-6, 150e-6),
-    "capful": Interval(6e-6, 4e-6, 10e-6), "spoon": Interval(10e-6, 5e-6, 18e-6),  # which spoon is not said
-}  # fmt: skip
-# Measures that only make sense for an ingredient that has a weight for them.
-PIECE_UNITS = {
-    "clove", "head", "leaf", "sprig", "bunch", "stick", "stalk", "slice", "ring", "cube", "quarter",
-    "pod", "star", "knob", "handful", "juice", "zest", "bottle", "can", "glass", "shot", "dollop",
-    "strip",
-}  # fmt: skip
-PARTS_OF = frozenset(
-    {"slice", "ring", "quarter", "cube", "dollop", "bottle", "can", "glass", "shot", "handful", "strip", "knob"}
-)  # a piece of it is no whole one
-NAMES_TOO = ("clove", "star")  # measures that are also ingredients: cloves, star anise
-_PLURALS = {
-    "leaves": "leaf",
-    "bunches": "bunch",
-    "dashes": "dash",
-    "halves": "each",
-    "bulb": "head",
-    "bulbs": "head",
-    "twig": "sprig",
-    "twigs": "sprig",
-    "splashes": "splash",
-    "pinches": "pinch",
-    "pieces": "each",
-    "piece": "each",
-    "lump": "each", "lumps": "each", "nugget": "each", "nuggets": "each",
-    "shake": "dash", "shakes": "dash", "sprinkle": "pinch", "sprinkling": "pinch", "dusting": "pinch", "nip": "shot",
-    "spoonful": "spoon", "spoonfuls": "spoon", "spoons": "spoon", "capfuls": "capful", "mugs": "mug", "ladles": "ladle",
-    "ladleful": "ladle", "mugful": "mug", "cupful": "cup", "cupfuls": "cup",
-    "smidgen": "dash", "smidge": "dash", "smidgens": "dash", "fistful": "handful", "fistfuls": "handful",
-    "handfuls": "handful", "squirt": "splash", "squeeze": "splash", "touch": "dash", "gloves": "clove",
-    "glove": "clove", "tins": "can", "tin": "can", "cans": "can", "bottles": "bottle", "strips": "strip",
-    "glasses": "glass", "glass": "glass", "shots": "shot", "tot": "shot", "dollops": "dollop", "blob": "dollop",
-    "teaspoonful": "tsp", "teaspoonfuls": "tsp", "tablespoonful": "tbsp", "tablespoonfuls": "tbsp", "tspn": "tsp",
-    "teaspon": "tsp", "tbls": "tbsp", "tblsp": "tbsp", "tblspn": "tbsp",
-    "tbspn": "tbsp", "dsp": "dessertspoon", "strands": "each",
-    "stems": "sprig", "stem": "sprig", "fronds": "sprig", "slosh": "glug", "lug": "glug", "gallons": "gallon",
-    "gal": "gallon", "gals": "gallon", "pt": "pint", "pts": "pint", "thread": "each", "threads": "each",
-    "grinds": "grind", "twist": "grind", "twists": "grind", "turn": "grind", "turns": "grind", "crack": "grind",
-    "cracks": "grind", "sheet": "each", "sheets": "each",
-    "fillet": "each", "fillets": "each",
-    "filament": "each", "filaments": "each", "strand": "each", "grating": "pinch", "gratings": "pinch",
-}  # fmt: skip
 _SIZES = {"small": 0.7, "medium": 1.0, "large": 1.35, "big": 1.35}
 _MANNER = {
     "heaped": 1.4,
@@ -112,18 +59,10 @@ DECIDES_FOR: dict[str, tuple[str, ...]] = {
     "bottled": ("acid",),
 }
 
-_TURNED = re.compile(
-    r"^(?P<name>[^\W\d_][^\d,:()½¼¾⅓⅔]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(?:x\s*)?"
-    r"(?P<amount>[\d½¼¾⅓⅔][^,]*?)\)?(?P<tail>,.*)?$"
-)
-_STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
-    r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
-)
 _IN_BRACKETS = re.compile(r"\(((?:[^()]|\([^()]*\))*)\)")  # one within another is part of it
 _MORE = re.compile(r"^\s*(?:plus|and|\+|with)\s+(?!.*\bfor\b)", re.IGNORECASE)  # "(plus 1 cup ice)"
 _DRAINED = re.compile(r"\b(?:hung|strained|drained)\b", re.IGNORECASE)
 _STRENGTH = re.compile(r"\bper (?:l|lit(?:re|er)s?|quarts?|gallons?|pints?|cups?)\b|\d\s*% brine\b", re.IGNORECASE)
-LEAST_MISSPELT, MISSPELT = 7, 85.0  # letters of a word, and its likeness to the spoon that is meant
 MOST_KG = 10.0
 MOST_QUALIFYING = 3  # words beside a name that can make another ingredient of it
 ABOUT = 0.15  # "about" widens an amount by so much either way
@@ -226,27 +165,6 @@ def _qualified(names: tuple[str, ...], beside: str) -> tuple[str, ...]:
     return tuple(dict.fromkeys(found))
 
 
-def amount_first(text: str) -> str:
-    """A line whose amount stands behind its name, turned round.
-
-    >>> amount_first("fish sauce, 2 tbsp"), amount_first("lemon juice from 1 lemon"), amount_first("salt: 12g")
-    ('2 tbsp fish sauce', 'juice of 1 lemon', '12g salt')
-    """
-    taken = re.match(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", text, re.IGNORECASE)
-    if taken:
-        return f"{taken[1]} of {taken[2]}"
-    beside = _STATE_BESIDE.match(text)
-    if beside:
-        return f"{beside['amount']} {beside['name'].strip()}, {beside['state']}"
-    turned = _TURNED.match(text)
-    if turned is None or leading_number(turned["name"]) is not None:
-        return text
-    first = re.match(r"^[^\W\d_]+", turned["name"])
-    if first and (_unit(first[0]) in VAGUE_M3 or first[0].lower() in ("juice", "zest", "the", "finely", "freshly")):
-        return text
-    return f"{turned['amount']} {turned['name']}{turned['tail'] or ''}"
-
-
 def states_in(words: str) -> list[str]:
     """Words that make another ingredient of what they stand beside, in their order."""
     found = re.findall(r"[^\W\d_]+", words.lower())
@@ -271,7 +189,7 @@ def _weighed_beside(beside: str, parts: _Parts | None) -> _Parts | None:
         return parts
     inner = re.fullmatch(r"\s*(?:about|ca\.?|approx\.?|roughly)?\s*(.*?)\s*(?:juice|total|in all)?\s*", beside)
     found = leading_number(inner[1]) if inner and inner[1] else None
-    unit = _unit(found.rest.strip()) if found and found.rest.strip() else None
+    unit = unit_said(found.rest.strip()) if found and found.rest.strip() else None
     if found is None or unit not in {**MASS_KG, **VOLUME_M3}:
         return parts
     names = parts[4]
@@ -287,7 +205,7 @@ def _refuse_a_second_amount(text: str, parts: tuple[str, ...], field: str) -> No
         another = found is not None and not re.match(r"^\s*an?\b", part, re.IGNORECASE)
         within = re.search(r"[\d½¼¾⅓⅔]\s*([a-zA-Z]+)\s+[^\W\d_]", part)
         after = re.search(r"[^\W\d_]\s+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./]*\s*([a-zA-Z]+)\.?\s*$", part)
-        amount = any(one is not None and _unit(one[1]) in {**MASS_KG, **VOLUME_M3} for one in (within, after))
+        amount = any(one is not None and unit_said(one[1]) in {**MASS_KG, **VOLUME_M3} for one in (within, after))
         length = found is not None and re.match(r"^(?:cm|mm|in|inch)", found.rest)
         juice_and_zest = bool(re.search(r"\b(?:zest|juice)\b.*\b(?:zest|juice)\b", part, re.IGNORECASE))
         if (another and not length) or amount or juice_and_zest:
@@ -351,7 +269,7 @@ def _plain(body: str) -> _Parts | None:
     number, rest = (found.number, found.rest) if found else (None, body)
     manner, rest = _manner(rest)
     word = re.match(r"^(fl\.?\s*oz\.?|[a-zA-Z]+\.?|\")(?=[\s\d]|$)\s*", rest)
-    unit = _unit(word[1]) if word else None
+    unit = unit_said(word[1]) if word else None
     if unit is None:
         return None if number is None else _counted(number, manner, rest)
     if number is None and unit not in VAGUE_M3 and unit not in PIECE_UNITS:
@@ -370,10 +288,10 @@ def _counted(number: Interval, manner: float, rest: str) -> _Parts:
     if size and size[1].lower() in _SIZES:
         manner, rest = manner * _SIZES[size[1].lower()], size[2]
         word = re.match(r"^([a-zA-Z]+)\s+(.*)$", rest)
-        if word and _unit(word[1]) in PIECE_UNITS:  # 2 large cloves garlic
-            return number, _unit(word[1]), manner, True, (word[2],)
+        if word and unit_said(word[1]) in PIECE_UNITS:  # 2 large cloves garlic
+            return number, unit_said(word[1]), manner, True, (word[2],)
     last = re.match(r"^(.*\S)\s+(\w+)$", rest)
-    if last and (unit := _unit(last[2])) in PIECE_UNITS and unit not in ("juice", "zest"):
+    if last and (unit := unit_said(last[2])) in PIECE_UNITS and unit not in ("juice", "zest"):
         return number, unit, manner, True, (rest, last[1])
     return number, "each", manner, True, (rest,)
 
@@ -382,23 +300,9 @@ def _manner(rest: str) -> tuple[float, str]:
     word = re.match(r"^(\w+)\s+(.*)$", rest)
     if word and word[1].lower() in _MANNER and re.match(r"^[a-z]+", word[2], re.IGNORECASE):
         following = re.match(r"^(\w+)", word[2])
-        if following and _unit(following[1]) is not None:
+        if following and unit_said(following[1]) is not None:
             return _MANNER[word[1].lower()], word[2]
     return 1.0, rest
-
-
-def _unit(word: str) -> str | None:
-    if re.match(r"^fl", word, re.IGNORECASE) and "oz" in word.lower():
-        return "floz"
-    bare = word.lower().rstrip(".")
-    if bare in _PLURALS:
-        return _PLURALS[bare]
-    name = unit_word(word)
-    if len(name) >= LEAST_MISSPELT:  # "teaspon", "tablspoon"
-        spelt = process.extractOne(name, ("teaspoon", "tablespoon"), scorer=fuzz.ratio, score_cutoff=MISSPELT)
-        name = spelt[0] if spelt else name
-    known = name in MASS_KG or name in VOLUME_M3 or name in LENGTH_M or name in VAGUE_M3 or name in PIECE_UNITS
-    return name if known else None
 
 
 def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -> Portion:

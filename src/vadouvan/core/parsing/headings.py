@@ -51,14 +51,15 @@ _TIMES = re.compile(
     re.IGNORECASE,
 )
 _ORDER = re.compile(
-    r"^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn|mix|stir|heat)\b",
+    r"^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn|mix|stir(?![- ]?fr)|heat)\b",
     re.IGNORECASE,
 )
 _DEED = re.compile(
     r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|bake|barbecue|blend|blitz|boil|bring|brine|broil|brush|chill"
-    r"|coat|combine|cook|cover|cut|discard|drain|drizzle|flatten|flip|fry|garnish|grill|grind|crush|mash|hold|keep|kept|leave|left|let|lift|marinate"
-    r"|massage|mix|pat|place|pour|preheat|prick|process|put|refrigerate|remove|reserve|rest|rinse|roast|rub|score|sear|season"
-    r"|serve|set|simmer|slice|smoke|soak|spread|sprinkle|steep|stir|strain|thread|tie|toss|truss|turn|whisk|wipe|wrap)\b",
+    r"|coat|combine|cook|cover|cut|discard|drain|drizzle|flatten|flip|fry|garnish|grill|grind|crush|mash|hold|keep|kept"
+    r"|leave|left|let|lift|marinate|massage|mix|pat|place|pour|preheat|prick|process|put|refrigerate|remove|reserve"
+    r"|rest|rinse|roast|rub|score|sear|season|serve|set|simmer|slice|smoke|soak|spread|sprinkle|steep"
+    r"|stir(?![- ]?fr)|strain|thread|tie|toss|truss|turn|whisk|wipe|wrap)\b",
     re.IGNORECASE,
 )
 _ASIDE = re.compile(r"(?<=\w)\s*\((?!(?:to|for|optional)\b)[^()]*\)")  # "(save the juice for serving)"

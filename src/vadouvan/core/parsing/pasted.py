@@ -147,6 +147,7 @@ def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: 
         stands_apart = needs_no_gap or is_over or not lines[place - 1].strip()
         stands_alone = place > 0 and stands_apart and (leading_number(after) is not None or is_line(after))
         is_name = 0 < len(words) <= MOST_WORDS_OF_A_PART and re.fullmatch(r"[^\W\d_][^\d,:;.()]*", bare) is not None
+        is_name = is_name and leading_number(bare) is None
         is_heading = stands_alone and is_name and heading_of(bare) is None and not is_deed(bare)
         parts = [part for part in re.split(r"\s+(?:and|or|&)\s+", bare) if part] if is_heading else []
         names_one = not is_over and any(is_line(f"10 g {part}") for part in (bare, *parts))

@@ -6,7 +6,7 @@ import re
 from collections.abc import Callable, Iterable, Iterator
 
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.parsing.amount import amount_first
+from vadouvan.core.parsing.amount_behind import amount_first
 from vadouvan.core.parsing.headings import (
     COMPANIONS,
     FOR_EACH,

@@ -9,7 +9,7 @@ import re
 from dataclasses import dataclass
 
 from vadouvan.core.measures.units import MASS_KG, unit_word
-from vadouvan.core.parsing.amount import amount_first
+from vadouvan.core.parsing.amount_behind import amount_first
 
 _ANIMAL = r"(?:raw\s+)?(?:meat|chicken|pork|beef|lamb|fish|poultry|turkey|duck)"
 _PER = re.compile(

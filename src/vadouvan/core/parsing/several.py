@@ -24,7 +24,8 @@ _BOTH = re.compile(
     re.IGNORECASE,
 )
 _BOTH_AFTER = re.compile(
-    rf"^(?P<fruit>[^,(]+?)\s*(?:[,(]|\s[-–])\s*{_GRATED}(juice|zest) (?:and|&) {_GRATED}(zest|juice)\)?$", re.IGNORECASE
+    rf"^(?P<fruit>[^,(]+?)\s*(?:[,(]|\s[-–])\s*{_GRATED}(juice|zest) (?:and|&|\+) {_GRATED}(zest|juice)\)?$",
+    re.IGNORECASE,
 )
 _ZESTED = re.compile(r"^(?P<fruit>[^,]+), (?:finely )?(?:zested and juiced|juiced and zested)$", re.IGNORECASE)
 _AMOUNT_LAST = re.compile(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*\s?[a-z]{1,12}\.?$", re.IGNORECASE)
@@ -49,8 +50,8 @@ _NEXT = re.compile(
     re.IGNORECASE,
 )
 _COUNT_BEHIND = re.compile(
-    r"^([^\W\d_][^,(\d]*), (\d+|half an?|an?) (?=\()", re.IGNORECASE
-)  # "lemon, 1 (zest and juice)"
+    r"^([^\W\d_][^,(\d]*?)(?:,|:|\s[-–]) (\d+|half an?|an?)(,?) (?=\(|juice\b|zest\b)", re.IGNORECASE
+)  # "lemon, 1 (zest and juice)", "lemon - 1, zest + juice"
 _LIST = re.compile(r"\s*,\s*(?:and\s+)?|\s+(?:and|&)\s+", re.IGNORECASE)
 _TREATED = r"(?:lightly |freshly |finely |coarsely |roughly |thinly |dry[- ])?(?:[a-z]{3,}ed|ground)"
 _EACH_TREATED = re.compile(rf",\s*{_TREATED}(?:\s*(?:,|,?\s*and|,?\s*then|&)\s*(?:then )?{_TREATED})*$", re.IGNORECASE)
@@ -70,7 +71,7 @@ def taken_apart(text: str) -> tuple[str, ...]:
     """
     if len(text) > 300:
         return ()
-    line = _COUNT_BEHIND.sub(r"\2 \1 ", _MORE_IN_BRACKETS.sub(r" plus \1", " ".join(text.strip().split())))
+    line = _COUNT_BEHIND.sub(r"\2 \1\3 ", _MORE_IN_BRACKETS.sub(r" plus \1", " ".join(text.strip().split())))
     parts = _shared(line) or _fruit(line) or _side_by_side(line)
     return tuple(parts) if 1 < len(parts) <= MOST else ()
 

@@ -1,0 +1,59 @@
+"""Lines whose amount stands behind the name, "fish sauce, 2 tbsp", turned round."""
+
+from __future__ import annotations
+
+import re
+
+from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.said_units import VAGUE_M3, unit_said
+
+_TURNED = re.compile(
+    r"^(?P<name>[^\W\d_][^\d,:()½¼¾⅓⅔]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(?:x\s*)?"
+    r"(?P<amount>[\d½¼¾⅓⅔][^,]*?)\)?(?P<tail>,.*)?$"
+)
+_A_FEW_OF = re.compile(  # "parsley - small bunch", "thyme: a few sprigs"
+    r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*(?:[:,]|\s[-–])\s*"
+    r"(?P<amount>(?:an? )?(?:(?:small|large|big|few|good|generous) )?"
+    r"(?:bunch|handful|pinch|knob|splash|glug|sprigs?|dash|drizzle))$",
+    re.IGNORECASE,
+)
+_STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
+    r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
+)
+_STATE_BETWEEN = re.compile(  # "ginger, grated 1 tsp"
+    r"^(?P<name>[^\W\d_][^\d(),:]*?),\s*(?P<state>(?:(?:finely|freshly|coarsely|thinly|roughly) )?[a-z]{3,12}ed)"
+    r"\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$",
+    re.IGNORECASE,
+)
+_OF_A_FRUIT = re.compile(  # "lemon - 1, juice only"
+    r"^(?P<fruit>lemon|lime|orange)s?\s*(?:[:,]|\s[-–])?\s*(?P<count>\d|½)\s*[,(]\s*(?P<what>juice|zest)"
+    r"(?: only)?\)?$",
+    re.IGNORECASE,
+)
+
+
+def amount_first(text: str) -> str:
+    """The same line with the amount that stands behind its name in front.
+
+    >>> amount_first("fish sauce, 2 tbsp"), amount_first("lemon juice from 1 lemon"), amount_first("salt: 12g")
+    ('2 tbsp fish sauce', 'juice of 1 lemon', '12g salt')
+    """
+    taken = re.match(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", text, re.IGNORECASE)
+    if taken:
+        return f"{taken[1]} of {taken[2]}"
+    few = _A_FEW_OF.match(text)
+    if few:
+        return f"{few['amount']} {few['name'].strip()}"
+    fruit = _OF_A_FRUIT.match(text)
+    if fruit:
+        return f"{fruit['what']} of {fruit['count']} {fruit['fruit']}"
+    beside = _STATE_BESIDE.match(text) or _STATE_BETWEEN.match(text)
+    if beside:
+        return f"{beside['amount']} {beside['name'].strip()}, {beside['state']}"
+    turned = _TURNED.match(text)
+    if turned is None or leading_number(turned["name"]) is not None:
+        return text
+    first = re.match(r"^[^\W\d_]+", turned["name"])
+    if first and (unit_said(first[0]) in VAGUE_M3 or first[0].lower() in ("juice", "zest", "the", "finely", "freshly")):
+        return text
+    return f"{turned['amount']} {turned['name']}{turned['tail'] or ''}"

@@ -106,6 +106,7 @@ CUTS = (
     ("4 duck portions", None),
     ("half a duck, 1 kg", None),
     ("2 chickens, halved", None),
+    ("1 whole chicken, 3½–4 lbs, backbone removed", "chicken_spatchcock"),
     ("6 chicken joints", "chicken_jointed"),
     ("2 whole trout, heads on", "whole_trout"),
     ("lamb shanks x4", "lamb_shank"),
@@ -465,6 +466,7 @@ class PastedLayouts(unittest.TestCase):
             ("Parsley – small bunch", ["parsley"]),
             ("Lemon – 1, zest + juice", ["zest_lemon", "lemon_juice"]),
             ("3 pcs bay leaf", ["bay_leaf"]),
+            ("Coconut milk: 1 can (400 ml)", ["coconut_milk"]),
         ):
             with self.subTest(line):
                 draft = read_any(f"1 kg flank steak\n10 g salt\n20 g oil\n{line}\n", KITCHEN).draft

@@ -9,7 +9,7 @@ from vadouvan.core.parsing.said_units import VAGUE_M3, unit_said
 
 _TURNED = re.compile(
     r"^(?P<name>[^\W\d_][^\d,:()½¼¾⅓⅔]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(?:x\s*)?"
-    r"(?P<amount>[\d½¼¾⅓⅔][^,]*?)\)?(?P<tail>,.*)?$"
+    r"(?P<amount>[\d½¼¾⅓⅔][^,]*?(?:\([^(),]*\))?)\)?(?P<tail>,.*)?$"
 )
 _A_FEW_OF = re.compile(  # "parsley - small bunch", "thyme: a few sprigs"
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*(?:[:,]|\s[-–])\s*"

@@ -85,6 +85,7 @@ _BONE = (
     (r"\b(?:bone[- ]?less|boned|bones? (?:out|removed)|off the bone|without bones?|no bones?)\b", " boneless "),
     (r"\b(?:bone[- ]in|on the bone|with (?:the )?bones?|bones? in)\b", " bonein "),
     (r"\b(?:in (?:their|the|its) shells?|shells? on|shell-on|unpeeled)\b", " shell "), (r"\bshelled\b", " peeled "),
+    (r"\bback[- ]?bones? (?:removed|out|cut out|taken out)\b", " spatchcock "),
     (r"\bcross[- ]cut\b", " crosscut "), (r"\bstir[- ]fr(?:y|ied)\b", " stir fry "),
     (r"\bextra[- ]firm\b", " extra firm "),
     (r"\bsilver[- ]?skin(?: removed| off| on)?\b", " "),

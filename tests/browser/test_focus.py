@@ -64,6 +64,8 @@ class Kept(BrowserCase):
         self.expect_focus(page, "^(?!.*oghurt)")
         self.from_menu(page, "More", "Throw away")
         expect(page.get_by_role("button", name="Keep it")).to_be_focused()
+        page.evaluate("document.activeElement.blur()")  # as a late part of the page may: a dialog gets it back
+        expect(page.get_by_role("button", name="Keep it")).to_be_focused()
         page.keyboard.press("Escape")
         expect(page.get_by_role("button", name="More")).to_be_focused()
 

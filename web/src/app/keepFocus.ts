@@ -70,6 +70,10 @@ export function keepFocus(): void {
     last = event.target
     isShaky = false
     if (document.getElementById('root')?.contains(last)) way = wayTo(last)
+    soon()
+  })
+  document.addEventListener('focusout', () => {
+    soon()
   })
   document.addEventListener('pointerdown', (event) => (byTouch = event.pointerType === 'touch'), true)
   document.addEventListener('keydown', () => (byTouch = false), true)
@@ -95,11 +99,16 @@ export function keepFocus(): void {
       return
     }
     waiting = undefined
-    waits = 0
     const to = next()
     if (hasMoved()) path = location.pathname
     isShaky = false
     if (to instanceof HTMLElement) focusOn(to, byTouch)
+    waits = askedIn() === undefined || waits >= MOST_WAITS ? 0 : waits + 1
+    if (waits > 0) waiting = window.setTimeout(mend, SETTLED_MS) // a dialog that could not have it yet
+  }
+  /** A dialog that something on the page took the focus from, however late, gets it back. */
+  const soon = () => {
+    if (waiting === undefined && askedIn() !== undefined) waiting = window.setTimeout(mend, SETTLED_MS)
   }
   new MutationObserver(() => {
     isShaky ||= isGone()

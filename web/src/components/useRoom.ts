@@ -1,8 +1,12 @@
-import { useSyncExternalStore, type RefObject } from 'react'
+import { useCallback, useSyncExternalStore, type RefObject } from 'react'
 
-const listen = (changed: () => void) => {
+/** Its own box is watched too: a screen that changes may tell so before the page is laid out anew. */
+function watch(element: RefObject<HTMLElement | null>, changed: () => void): () => void {
+  const box = new ResizeObserver(changed)
+  if (element.current !== null) box.observe(element.current)
   addEventListener('resize', changed)
   return () => {
+    box.disconnect()
     removeEventListener('resize', changed)
   }
 }
@@ -12,6 +16,7 @@ const listen = (changed: () => void) => {
  * two columns; 0 while it is not drawn, and the height on a phone.
  */
 export function useRoom(element: RefObject<HTMLElement | null>): { width: number; below: number } {
+  const listen = useCallback((changed: () => void) => watch(element, changed), [element])
   const width = useSyncExternalStore(listen, () =>
     Math.round(element.current?.getBoundingClientRect().width ?? 0),
   )

@@ -212,7 +212,7 @@ class Beside(unittest.TestCase):
     def test_heat_treated_fruit(self) -> None:
         """Ends much later, and no longer by the kiwi."""
         says = " ".join(self.other(STRIPS, "heat_treated").says)
-        self.assertIn("no longer the kiwi turns the surface too soft", says)
+        self.assertIn("no longer because the kiwi turns the surface too soft", says)
         self.assertIn("the softened layer is 0 mm", says)
 
     def test_thinner_is_sooner(self) -> None:

@@ -76,7 +76,7 @@ def differences(this: tuple[Window, TimeCourse], other: tuple[Window, TimeCourse
         if was != now:
             found.append(f"It {name} at {now} instead of {was}.")
     if window.latest.limit.id != window_b.latest.limit.id:
-        found.append(f"{_capital(window_b.latest.limit.says)} ends it, no longer {window.latest.limit.says}.")
+        found.append(f"It ends because {window_b.latest.limit.says}, no longer because {window.latest.limit.says}.")
     found += _values_differ(course, hours, course_b, hours, f"At {hours_told(hours)} ")
     return found or ["Nothing that could be told apart."]
 

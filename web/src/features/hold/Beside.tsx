@@ -6,8 +6,8 @@ import { ASKS, CHANGES, type Choice } from './choices'
 export function Beside({ choice, onChoose }: { choice: Choice; onChoose: (choice: Choice) => void }) {
   const asks = ASKS[choice.change]
   return (
-    <div className="grid grid-cols-2 gap-x-3">
-      <div className={asks ? '' : 'col-span-2'}>
+    <div className="grid grid-cols-2 gap-x-3 wide:grid-cols-1">
+      <div className={asks ? '' : 'col-span-2 wide:col-span-1'}>
         <Pick
           question="beside it"
           value={choice.change}

@@ -8,11 +8,20 @@ import { Beside } from './Beside'
 import type { Choice } from './choices'
 
 /**
- * Room for one section alone, which grows with the screen, and for the thicker of two, in px. Under it stand ruler,
- * slider and rail, and the bone that it lies on.
+ * Room of a section, which grows with the screen, in px. Under it stand ruler, slider and rail, and the bone that it
+ * lies on. Of two, a round one is no wider than its column.
  */
-const ALONE = { width: 460, margins: 64, least: 210, most: 420, below: 192, bone: 14 }
-const ROOM = { width: 270, height: 104 }
+const ROOM = {
+  width: 460,
+  margins: 64,
+  least: 210,
+  leastOfTwo: 84,
+  most: 420,
+  below: 192,
+  bone: 14,
+  name: 28,
+}
+const BROADER = 1.25 // a round piece than it is high
 
 interface ThroughProps {
   batch: Batch
@@ -27,9 +36,25 @@ interface ThroughProps {
   children?: ReactNode
 }
 
-/** Alone the section has all of the height: what is said of the hour stands beside it, on a phone under the slider. */
-const BESIDE_IT =
-  "wide:grid-cols-[minmax(0,1fr)_13rem] wide:grid-rows-[auto_1fr_auto] wide:[grid-template-areas:'cut_choice''cut_says''hour_hour']"
+/** One section has all of the height: what is said of the hour stands beside it, on a phone under the slider. */
+const ALONE =
+  "grid-cols-[minmax(0,1fr)] wide:grid-cols-[minmax(0,1fr)_13rem] wide:grid-rows-[auto_1fr_auto] wide:[grid-template-areas:'cut_choice''cut_says''hour_hour']"
+const TWO =
+  "grid-cols-2 [grid-template-areas:'choice_choice''cut_other''hour_hour''says_says'] wide:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_13rem] wide:[grid-template-areas:'cut_other_choice''hour_hour_hour''says_says_says']"
+const AREAS = {
+  alone: {
+    cut: 'wide:[grid-area:cut]',
+    choice: 'wide:[grid-area:choice]',
+    hour: 'wide:[grid-area:hour]',
+    says: 'wide:[grid-area:says] wide:pt-3',
+  },
+  two: {
+    cut: '[grid-area:cut]',
+    choice: '[grid-area:choice]',
+    hour: '[grid-area:hour]',
+    says: '[grid-area:says]',
+  },
+}
 
 /** The cut through time: one section, and another way of holding it beside it, at the same hour. */
 export function Through({
@@ -45,53 +70,51 @@ export function Through({
 }: ThroughProps) {
   const at = nearest(course.hours, hour)
   const { piece } = batch.judgement
-  const alone = choice.change === 'nothing'
   const figure = useRef<HTMLElement>(null)
   const space = useRoom(figure)
-  const bone = piece?.bone === 'face' || piece?.bone === 'ribs' ? ALONE.bone : 0
-  const height = Math.min(ALONE.most, Math.max(ALONE.least, space.below - ALONE.below - bone))
-  const width = space.width > 0 ? space.width - ALONE.margins : ALONE.width
   if (!piece) return null
+  const second = other?.judgement.course ? other.judgement.piece : null
+  const areas = second ? AREAS.two : AREAS.alone
+  const lowers = (piece.bone === 'face' || piece.bone === 'ribs' ? ROOM.bone : 0) + (second ? ROOM.name : 0)
+  const width = space.width > 0 ? space.width - ROOM.margins : ROOM.width
+  const free = Math.min(ROOM.most, Math.max(ROOM.least, space.below - ROOM.below - lowers))
+  const isFlat = (one: typeof piece) => one.shape === 'slab' && one.bone !== 'core'
+  const bothFlat = second ? isFlat(piece) && isFlat(second) : true
+  const high = bothFlat ? free : Math.max(ROOM.leastOfTwo, Math.min(free, width / BROADER))
+  const thickest = Math.max(piece.thickness_mm, second?.thickness_mm ?? 0)
+  const room = (mm: number) => ({ width, height: (high * mm) / thickest }) // both at one scale
   return (
-    <div className={`grid grid-cols-[minmax(0,1fr)] gap-x-4 ${alone ? BESIDE_IT : ''}`}>
-      <div
-        className={
-          alone ? 'contents' : `grid gap-x-4 wide:grid-cols-2 ${other ? 'items-end' : 'items-start'}`
-        }
-      >
-        <figure ref={figure} className={alone ? 'wide:[grid-area:cut]' : ''}>
-          <figcaption className={alone ? 'sr-only' : 'font-slab text-lg'}>as it is</figcaption>
+    <div className={`grid gap-x-4 ${second ? TWO : ALONE}`}>
+      <figure ref={figure} className={areas.cut}>
+        <figcaption className={second ? 'font-slab text-lg' : 'sr-only'}>as it is</figcaption>
+        <Section
+          piece={piece}
+          course={{ profile: profileAt(course, hour), across: course.across }}
+          room={room(piece.thickness_mm)}
+        />
+      </figure>
+      <div className={areas.choice}>
+        <Beside choice={choice} onChoose={onChoose} />
+        {trouble !== '' && (
+          <p role="alert" className="text-stop">
+            {trouble}
+          </p>
+        )}
+      </div>
+      {second && other?.judgement.course && (
+        <figure className="[grid-area:other]">
+          <figcaption className="font-slab text-lg">beside it</figcaption>
           <Section
-            piece={piece}
-            course={{ profile: profileAt(course, hour), across: course.across }}
-            room={alone ? { width, height } : ROOM}
+            piece={second}
+            course={{
+              profile: profileAt(other.judgement.course, other.at_h),
+              across: other.judgement.course.across,
+            }}
+            room={room(second.thickness_mm)}
           />
         </figure>
-        <div className={alone ? 'wide:[grid-area:choice]' : ''}>
-          <Beside choice={choice} onChoose={onChoose} />
-          {trouble !== '' && (
-            <p role="alert" className="text-stop">
-              {trouble}
-            </p>
-          )}
-          {other?.judgement.piece && other.judgement.course && (
-            <Section
-              piece={other.judgement.piece}
-              course={{
-                profile: profileAt(other.judgement.course, other.at_h),
-                across: other.judgement.course.across,
-              }}
-              room={{
-                width: ROOM.width,
-                height:
-                  (ROOM.height * other.judgement.piece.thickness_mm) /
-                  Math.max(piece.thickness_mm, other.judgement.piece.thickness_mm),
-              }}
-            />
-          )}
-        </div>
-      </div>
-      <div className={alone ? 'wide:[grid-area:hour]' : ''}>
+      )}
+      <div className={areas.hour}>
         <HourSlider
           hours={course.hours}
           shown={course.hours_shown}
@@ -102,17 +125,17 @@ export function Through({
           }}
         />
       </div>
-      <div className={alone ? 'wide:pt-3 wide:[grid-area:says]' : ''}>
-        <p className="min-h-6">{course.says[at]}</p>
+      <div className={areas.says}>
+        {!other && <p className="min-h-6">{course.says[at]}</p>}
         {children}
+        {other && (
+          <ul aria-label="What is different" className="text-[0.95rem]" role="status">
+            {other.says.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        )}
       </div>
-      {other && (
-        <ul aria-label="What is different" className="border-t border-rule pt-1" role="status">
-          {other.says.map((words) => (
-            <li key={words}>{words}</li>
-          ))}
-        </ul>
-      )}
     </div>
   )
 }

@@ -459,6 +459,11 @@ class PastedLayouts(unittest.TestCase):
                 self.assertEqual(len(draft.mix), 3)
                 self.assertEqual([one.title for one in draft.companions], [title])
 
+    def test_ingredients_for_so_many_is_no_name(self) -> None:
+        """It is a heading."""
+        draft = read_any("Ingredients for 4 people:\n* 4 duck breasts (800 g)\n* 3 tbsp soy sauce\n", KITCHEN).draft
+        self.assertEqual((draft.name, len(draft.mix)), ("", 1))
+
     def test_amounts_behind_the_name(self) -> None:
         """With what was done to it between, a bunch of it, both parts of a fruit; counted in pieces."""
         for line, ids in (
@@ -793,6 +798,10 @@ WHOLES = (
     ("1 rack of lamb, cut into chops", "lamb_chop", "500 g", "", ""),
     ("1 rack of lamb (8 chops)", "lamb_rack", "", "1", ""),
     ("2 racks of lamb, 8 cutlets each", "lamb_rack", "", "2", ""),
+    ("8 rib lamb rack", "lamb_rack", "", "1", ""),
+    ("1 lamb rack with 8 ribs (900 g)", "lamb_rack", "900 g", "1", ""),
+    ("2 racks of lamb, French-trimmed (8 ribs each, about 600 g each)", "lamb_rack", "1200 g", "2", ""),
+    ("1 rack lamb ribs", "lamb_ribs", "", "1", ""),
     ("1 leg of lamb, cut into steaks", "lamb_leg_steak", "2300 g", "", ""),
     ("1 side of salmon, cut into 6 portions", "salmon_side", "1200 g", "6", ""),
     ("1 block tofu, cut into 8 slices", "tofu_firm", "360 g", "8", ""),

@@ -61,7 +61,7 @@ _TOLD_AGAIN = re.compile(rf"\(\s*(?:about|approx\.?|ca\.?|around|~)?\s*{_NUMBER}
 _SERVES = re.compile(r"\(?\b(?:serves|feeds|for)\s+\d+(?:\s*(?:-|–|to)\s*\d+)?(?:\s+people)?\s*(?:\)|$)", re.IGNORECASE)
 _ONE = re.compile(  # "a duck", but not "a kilo of wings"
     r"^(?:an? (?!(?:kilo(?:gram)?s?|kg|pounds?|lbs?|half|quarter|dozen|few|couple)\b)|(?:whole|rack|side)\b"
-    r"|(?:\d+|two|three|four|six|eight)-(?:rib|bone)\b)",
+    r"|(?:\d+|two|three|four|six|seven|eight)(?:-(?:rib|bone)| (?:rib|bone)(?= [a-z ]{0,20}\brack\b))\b)",
     re.IGNORECASE,
 )
 _OF_AN_ANIMAL = re.compile(
@@ -100,9 +100,10 @@ _BONE = (
     (r"\b(?:cut\s+)?(?:in|into)(?:\s+(?:small|even|large))*\s+bite[- ]?sized?\s+(?:pieces|bits)\b", " cube "),
     (r"\bcut up\b|\bquartered\b|\b(?:cut )?(?:in|into) quarters\b", " cutup "),
     (r"\bbones? (?:cleaned|scraped|trimmed|frenched)(?: clean)?\b", " "),
+    (r"\b\d+[- ](?:ribs?|bones?) (?=[a-z ]{0,20}\bracks?\b)|(?<=rack) (?:with|of) \d+ (?:ribs|bones)\b", " "),
     (r"\b\d+(?:-rib\b| rib(?= (?:roast|joint)))", " rib "), (r"\b\d+(?:\s*|-)bones?\b", " "),
     (r"\(\s*\d+\s*(?:ribs?|bones?)(?: each)?\s*\)", " "),
-    (r"(\bracks?\b[^,(]{0,40})[,(]\s*\d+\s*(?:ribs?|bones?|chops?|cutlets?)(?: each)?\s*\)?", r"\1 "),
+    (r"(\bracks?\b[^(\d]{0,60}?)[,(]\s*\d+\s*(?:ribs?|bones?|chops?|cutlets?)(?: each)?\s*\)?", r"\1 "),
 )  # fmt: skip
 _PARTS = re.compile(
     r"\b(?:pieces?|portions?|parts?|joints?|slices?|slabs?|steaks?|fillets?|arms?|tentacles?|florets?|rings?|legs?|cubes?)\b",

@@ -85,6 +85,7 @@ _ORDINALS = (
     (re.compile(rf"{_NUMBERED}1\b", re.IGNORECASE), r"first \1"),
     (re.compile(rf"{_NUMBERED}2\b", re.IGNORECASE), r"second \1"),
 )
+_FOR_SO_MANY = re.compile(r"(?<=ingredients) (?:for|to serve) \d{1,3}\b[^:]{0,20}", re.IGNORECASE)
 _REMARK = re.compile(r"\s*\([^()]*\)(?=\s*:?\s*$)")
 Kind = Literal["mix", "companion", "none"]
 
@@ -136,7 +137,7 @@ def heading_of(line: str) -> str | None:
     >>> heading_of("Ingredients (serves 4):"), heading_of("2nd marinade:"), heading_of("2 tbsp honey")
     ('Ingredients', 'second marinade', None)
     """
-    line = _REMARK.sub("", line)
+    line = _FOR_SO_MANY.sub("", _REMARK.sub("", line))
     for ordinal, word in _ORDINALS:
         line = ordinal.sub(word, line)
     if (

@@ -442,6 +442,19 @@ class PastedLayouts(unittest.TestCase):
                 "fridge",
                 "chicken_wing", ["2 tbsp soy sauce", "1 tbsp honey", "2 cloves garlic"], "overnight in the fridge",
             ),
+            ("Season a 1.6 kg chicken with 20 g salt.", "chicken_whole", ["20 g salt"], ""),
+            (
+                "Coat 4 salmon fillets in 60 g white miso, 20 g mirin and 10 g sugar; chill 12 hours.",
+                "salmon_fillet", ["60 g white miso", "20 g mirin", "10 g sugar"], "chill 12 hours",
+            ),
+            (
+                "Marinate 1 kg lamb shoulder cubes overnight in 200 g yoghurt, 15 g salt, then grill over coals.",
+                "lamb_shoulder_cubes", ["200 g yoghurt", "15 g salt"], "overnight",
+            ),
+            (
+                "Brine a 2 kg turkey breast in 2 litres water with 100 g salt and 50 g sugar for 8 h",
+                "turkey_breast", ["2 litres water", "100 g salt", "50 g sugar"], "for 8 h",
+            ),
         ):  # fmt: skip
             with self.subTest(text):
                 brought = read_any(text, KITCHEN)

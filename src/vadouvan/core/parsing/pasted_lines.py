@@ -36,12 +36,19 @@ _WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?
 COLUMNS_OF_TWO_UNITS = 3
 _TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
 _STEP = re.compile(r"^\s*(?:step|part)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
-# "Marinate 600 g fish fillets in 3 tbsp lime juice, 2 tbsp oil, 1 tsp salt for 20 minutes."
+# "Marinate 600 g fish fillets in 3 tbsp lime juice, 2 tbsp oil, 1 tsp salt for 20 minutes.", "1 kg wings tossed in ..."
 _TOLD_TO_DO = re.compile(
-    r"^(?P<head>[^:\d]{3,40}: )?(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)\s+"
-    r"(?P<meat>(?:\d|an? )[^,;:]{3,60}?)\s+(?:in|with)\s+(?:(?:a mix(?:ture)? of|the)\s+)?"
-    r"(?P<rest>(?:\d|[½¼¾⅓⅔]|an? |the juice |juice ).+)$",
+    r"^(?P<head>[^:\d]{3,40}: )?(?:(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)\s+)?"
+    r"(?:an? (?=\d))?(?P<meat>(?:\d|an? )[^,;:]{3,60}?)"
+    r"(?P<long>\s+(?:overnight|for \d[\d -]{0,5}(?:h|hours?|minutes?|mins?)))?"
+    r"\s+(?:(?:marinated|tossed|coated|rubbed|seasoned|covered|brined|soaked)\s+)?(?:in|with)\s+"
+    r"(?:(?:a mix(?:ture)? of|the)\s+)?(?P<rest>(?:\d|[½¼¾⅓⅔]|an? |the juice |juice ).+)$",
     re.IGNORECASE,
+)
+_DOES = re.compile(r"\b(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)(?:d|ed|sed)?\b", re.IGNORECASE)
+_THEN = re.compile(r"[;.]\s+")
+_AND_SO_MUCH = re.compile(
+    r"(?:,\s*(?:and\s+)?|\s+(?:and|with|plus|\+)\s+)(?=[\d½¼¾⅓⅔]|an? |(?:the )?(?:juice|zest) of )"
 )
 _SO_LONG_AT_LAST = re.compile(
     r"\.?,?\s{1,3}(?:and )?((?:for|at least|overnight|in the fridge)\b[^,;]{0,60}"
@@ -63,12 +70,12 @@ def in_lines(text: str) -> str:
     >>> in_lines("Skewers: 1 kg pork shoulder in 3 cm cubes, 80 ml olive oil, 2 tsp salt")
     'Skewers\n\n1 kg pork shoulder in 3 cm cubes\n80 ml olive oil\n2 tsp salt'
     """
-    row = _TOLD_TO_DO.sub(lambda said: f"{said['head'] or ''}{said['meat']}, {said['rest']}", text.strip())
+    row = text.strip()
     if "\n" in row:
         return text
-    if row != text.strip():
-        listed, *so_long = _SO_LONG_AT_LAST.split(row)[:2]
-        return "\n".join([in_lines(listed), *(f"Marinate {said}" for said in so_long)])
+    told = _TOLD_TO_DO.match(row)
+    if told is not None and _DOES.search(row) is not None:
+        return "\n".join(_lines_of_a_deed(told))
     first, *others = _NEXT_PART.split(row)
     if others and all(tells_a_part(part.partition(":")[0] + ":") for part in others):
         title, colon, rest = first.partition(": ")
@@ -84,6 +91,22 @@ def in_lines(text: str) -> str:
     if stop and is_deed(deed):
         parts[-1:] = [last, deed]
     return "\n".join([head, "", *parts] if named else parts)
+
+
+def _lines_of_a_deed(told: re.Match[str]) -> Iterator[str]:
+    """The name of the dish, the meat, each amount, and what else is to be done, from a sentence that tells all."""
+    if told["head"]:
+        yield from (told["head"].strip(": "), "")
+    yield told["meat"]
+    listed, *then = _THEN.split(told["rest"].rstrip(". "))
+    listed, *so_long = _SO_LONG_AT_LAST.split(listed)[:2]
+    amounts = _AND_SO_MUCH.split(listed)
+    last, comma, deed = amounts[-1].partition(", ")
+    if comma and is_deed(deed):
+        amounts[-1:], then = [last], [deed, *then]
+    yield from amounts
+    yield from (f"Marinate {long.strip()}" for long in (told["long"] or "", *so_long) if long.strip())
+    yield from then
 
 
 def _out_of_a_table(line: str) -> str:

@@ -1,6 +1,19 @@
+import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+
+interface Modules {
+  getModuleInfo: (id: string) => { importedIds: readonly string[] } | null
+}
+
+/** What the first screen stands on, by what its modules import from the start. */
+const onFirstScreen = new Set<string>()
+function look(id: string, modules: Modules): void {
+  if (onFirstScreen.has(id)) return
+  onFirstScreen.add(id)
+  for (const one of modules.getModuleInfo(id)?.importedIds ?? []) look(one, modules)
+}
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
@@ -15,6 +28,15 @@ export default defineConfig({
         codeSplitting: {
           includeDependenciesRecursively: false,
           groups: [
+            {
+              // What several rooms share, and the first screen does not need.
+              name: (id, modules) => {
+                look(fileURLToPath(new URL('src/main.tsx', import.meta.url)), modules)
+                return onFirstScreen.has(id) ? null : 'parts'
+              },
+              test: /src\/(?:components|lib|api)\//,
+              minShareCount: 2,
+            },
             {
               name: 'react',
               test: /node_modules\/(?:react|react-dom|scheduler|react-router|@tanstack\/(?:query-core|react-query))\//,

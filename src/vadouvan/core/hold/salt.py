@@ -60,10 +60,13 @@ class SaltCourse:
 
     def at_depth(self, depth_m: float) -> Array:
         """Concentration at a depth below the open faces, over time [kg/kg water]."""
-        share = self.piece.share_deeper_than(depth_m)
+        return np.asarray(self.at_depths(np.array([depth_m]))[0])
+
+    def at_depths(self, depths_m: Array) -> Array:
+        """Concentration at each depth below the open faces (rows), over time [kg/kg water]."""
         shares = np.append(self.centre_shares, 1.0)
         values = np.column_stack((self.cells, self.surface))
-        return _interpolated_rows(share, shares, values)
+        return _interpolated_rows(self.piece.shares_deeper_than(depths_m), shares, values)
 
     def reached_by(self, volume_share: float) -> Array:
         """Concentration that this share of the volume (0 to 1) has or exceeds, over time [kg/kg water]."""
@@ -151,10 +154,9 @@ def _first_reach(held: Modes, begun: Array, share: float, last_fo: float) -> flo
     return high
 
 
-def _interpolated_rows(at: float, points: Array, rows: Array) -> Array:
-    """Each row of values, known at rising ``points``, read off linearly at one place."""
-    if at <= points[0]:
-        return np.asarray(rows[:, 0])
-    right = int(np.searchsorted(points, at))
-    weight = (at - points[right - 1]) / (points[right] - points[right - 1])
-    return np.asarray((1 - weight) * rows[:, right - 1] + weight * rows[:, right])
+def _interpolated_rows(at: Array, points: Array, rows: Array) -> Array:
+    """Each row of values, known at rising ``points``, read off linearly at several places (places, rows)."""
+    inside = np.maximum(at, points[0])
+    right = np.clip(np.searchsorted(points, inside), 1, len(points) - 1)
+    weight = ((inside - points[right - 1]) / (points[right] - points[right - 1]))[:, np.newaxis]
+    return np.asarray((1 - weight) * rows.T[right - 1] + weight * rows.T[right])

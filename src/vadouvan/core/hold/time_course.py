@@ -53,7 +53,7 @@ def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
     depths = np.linspace(0.0, reach_m, DEPTHS)
     axis = scenario.hours
     salt = scenario.water_share * np.array(
-        [np.interp(hours, axis, scenario.course.at_depth(float(depth))) for depth in depths]
+        [np.interp(hours, axis, values) for values in scenario.course.at_depths(depths)]
     )
     average = np.interp(hours, axis, scenario.average)
     tasted = TASTED_SALT_KG_PER_KG_WATER.value * scenario.water_share

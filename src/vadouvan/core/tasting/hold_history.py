@@ -63,8 +63,7 @@ class AsHeld:
     @cached_property
     def _profiles(self) -> Array:
         """Salt by depth and time [kg/kg water]: the same at every pace, only its clock is another."""
-        depths = np.linspace(0.0, self.depth_to_middle_m, DEPTHS)
-        return np.array([self.scenario.course.at_depth(float(depth)) for depth in depths])
+        return self.scenario.course.at_depths(np.linspace(0.0, self.depth_to_middle_m, DEPTHS))
 
     def model(self) -> Callable[[float], float]:
         """The depth at any factor, worked out once at many and read between them."""
@@ -77,12 +76,13 @@ def as_held(judgement: Judgement) -> AsHeld | None:
     """The hold that a batch had; none for one that has not come out, or cannot be judged."""
     reading, mix = judgement.reading, judgement.mix
     cut, hold, meal = reading.cut, reading.hold, reading.meal
-    window = judgement.window
-    if cut is None or hold is None or mix is None or meal is None or window is None:
+    window, scenario = judgement.window, judgement.scenario
+    if cut is None or hold is None or mix is None or meal is None or window is None or scenario is None:
         return None
     if meal.contact_at is None or meal.pulled_at is None:
         return None
     plain = hold.without_learning()
     coated = mix.salt is not None and mix.salt.school in ("per_kg", "spoon_per_pound")
     hours = hours_between(meal.contact_at, meal.pulled_at)
-    return AsHeld(hold_scenario(cut, mix.at_contact.balance, plain), hours, coated, window.safe_earliest_h)
+    own = hold_scenario(cut, mix.at_contact.balance, plain, scenario.acid)  # acid goes by no pace that was learned
+    return AsHeld(own, hours, coated, window.safe_earliest_h)

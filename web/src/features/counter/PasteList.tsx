@@ -43,7 +43,7 @@ export function PasteList({ onPaste }: { onPaste: (text: string) => void }) {
       }}
     >
       <label htmlFor="pasted" className="text-quiet">
-        One ingredient a line
+        One ingredient a line, or a recipe as it is
       </label>
       <textarea
         id="pasted"

@@ -472,6 +472,24 @@ class PastedLayouts(unittest.TestCase):
                 self.assertEqual(len(draft.mix), 3)
                 self.assertEqual([one.title for one in draft.companions], [title])
 
+    def test_days_are_parts(self) -> None:
+        """A brine on the first, what goes on afterwards beside it; the meat is the meat, wherever it stands."""
+        text = (
+            "Day 1: brine\n2 l water\n100 g salt\n\n"
+            "Day 2: marinade\n200 g yoghurt\n2 tbsp lemon juice\n1.5 kg chicken legs"
+        )
+        draft = read_any(text, KITCHEN).draft
+        self.assertEqual((draft.cut.kind, draft.cut.mass), ("chicken_leg", "1.5 kg"))
+        self.assertEqual([line.text for line in draft.mix], ["2 l water", "100 g salt"])
+        self.assertEqual([one.text for one in draft.companions], ["200 g yoghurt\n2 tbsp lemon juice"])
+
+    def test_what_is_added_at_the_end_is_no_part_of_the_mix(self) -> None:
+        """It is left out, and told."""
+        text = "8 lamb cutlets\n1 tsp salt\n2 tbsp oil\njuice of 1/2 lemon (add just before grilling)\n"
+        brought = read_any(text, KITCHEN)
+        self.assertEqual(len(brought.draft.mix), 2)
+        self.assertIn("Left out: juice of 1/2 lemon", " ".join(brought.notes))
+
     def test_ingredients_for_so_many_is_no_name(self) -> None:
         """It is a heading."""
         draft = read_any("Ingredients for 4 people:\n* 4 duck breasts (800 g)\n* 3 tbsp soy sauce\n", KITCHEN).draft
@@ -485,6 +503,7 @@ class PastedLayouts(unittest.TestCase):
             ("Lemon – 1, zest + juice", ["zest_lemon", "lemon_juice"]),
             ("3 pcs bay leaf", ["bay_leaf"]),
             ("Coconut milk: 1 can (400 ml)", ["coconut_milk"]),
+            ("60ml / ¼ cup soy sauce", ["soy_regular"]),
         ):
             with self.subTest(line):
                 draft = read_any(f"1 kg flank steak\n10 g salt\n20 g oil\n{line}\n", KITCHEN).draft

@@ -33,7 +33,7 @@ _COUNTED_EACH = re.compile(
 )
 _TIMES = re.compile(rf"(?<![\w.,/])(\d{{1,3}})\s*[x×]\s*(?=\d[\d.,]*\s*{_UNITS})", re.IGNORECASE)
 _IN_OTHER_UNITS = re.compile(
-    rf"(?<=[a-z])\s*/\s*\d[\d.,/ ½¼¾⅓⅔]*\s*{_UNITS}\.?(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?", re.IGNORECASE
+    rf"(?<=[a-z])\s*/\s*[\d½¼¾⅓⅔][\d.,/ ½¼¾⅓⅔]*\s*{_UNITS}\.?(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?", re.IGNORECASE
 )
 _SIZE = re.compile(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
 _INTO_SO_MANY = re.compile(

@@ -42,6 +42,8 @@ _LEFT = re.compile(
     r"|dusting|dredging|coating)\b\)?\s*$"
     r"|(?:,\s*|\()(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste|basting"
     r"|deglaze|poach|poaching|roast|roasting|simmer|grease|brush|brushing)\b[^,]*$"
+    r"|[(,]\s*(?:to be )?(?:add(?:ed)?|squeezed?|stir(?:red)?|poured?|drizzled?)(?: \w+){0,2} (?:just |right )?"
+    r"(?:before|after|at the end|when|once)\b"
     r"|^(?:servings|portions|total time|active time|time|difficulty)\s*:",
     re.IGNORECASE,
 )
@@ -62,7 +64,9 @@ _DEED = re.compile(
     r"|stir(?![- ]?fr)|strain|thread|tie|toss|truss|turn|whisk|wipe|wrap)\b",
     re.IGNORECASE,
 )
-_ASIDE = re.compile(r"(?<=\w)\s*\((?!(?:to|for|optional)\b)[^()]*\)")  # "(save the juice for serving)"
+_ASIDE = re.compile(
+    r"(?<=\w)\s*\((?!(?:to|for|optional|add(?:ed)?|squeezed?|stir(?:red)?|poured?|drizzled?)\b)[^()]*\)"
+)  # "(save the juice for serving)"
 _WORDS_OF_A_DEED = 3
 _SO_LONG = re.compile(r"\d\s*(?:h|hrs?|hours?|mins?|minutes?|days?)\b", re.IGNORECASE)  # "Brine 4h"
 # "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.

@@ -91,6 +91,10 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
     own, after_the_bath = _bath_first(own)
+    own = [*own, *(PastedMix("", (line,)) for block in after_the_bath for line in block.lines if is_meat(line))]
+    after_the_bath = [
+        replace(block, lines=tuple(line for line in block.lines if not is_meat(line))) for block in after_the_bath
+    ]
     own, with_the_meat = _meat_apart(own, is_meat)
     own, others = _others_apart(own, is_meat)
     beside = [*after_the_bath, *with_the_meat, *others, *beside]

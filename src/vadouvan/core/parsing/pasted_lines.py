@@ -35,7 +35,7 @@ _BY_SEMICOLON = re.compile(r"\s*;\s*")
 _WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
 COLUMNS_OF_TWO_UNITS = 3
 _TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
-_STEP = re.compile(r"^\s*(?:step|part)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
+_STEP = re.compile(r"^\s*(?:step|part|day)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
 # "Marinate 600 g fish fillets in 3 tbsp lime juice, 2 tbsp oil, 1 tsp salt for 20 minutes.", "1 kg wings tossed in ..."
 _TOLD_TO_DO = re.compile(
     r"^(?P<head>[^:\d]{3,40}: )?(?:(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)\s+)?"
@@ -218,7 +218,7 @@ def _dash_as_colon(line: str) -> str:
     >>> _dash_as_colon("Glaze - 2 tbsp honey, 1 tsp salt"), _dash_as_colon("Soy sauce - 120 ml")
     ('Glaze: 2 tbsp honey, 1 tsp salt', 'Soy sauce - 120 ml')
     """
-    parts = re.split(r"\s[-–—]\s", line, maxsplit=1)
+    parts = re.split(r"\s[-–—=]\s", line, maxsplit=1)
     if len(parts) < 2 or leading_number(parts[1]) is None or len(_IN_A_ROW.split(parts[1])) < 2:
         return line
     if not words_of(parts[0]) & (MIXES | COMPANIONS):

@@ -20,7 +20,7 @@ _ABOUT = re.compile(
 )
 _JOINED = re.compile(r"(\d)\s*-\s*(inch|in|cm|mm|g|kg|ml|l|oz|ounce|lb|pound|litre|liter)\b", re.IGNORECASE)
 _OTHER_UNITS = re.compile(
-    r"(?<=[a-z])\s*[/|]\s*\d[\d.,/ ½¼¾]*\s*(?:fl\.?\s*oz|oz|lbs?|pounds?|ounces?|g|kg|ml|l|litres?|liters?"
+    r"(?<=[a-z])\s*[/|]\s*[\d½¼¾⅓⅔⅛][\d.,/ ½¼¾⅓⅔⅛]*\s*(?:fl\.?\s*oz|oz|lbs?|pounds?|ounces?|g|kg|ml|l|litres?|liters?"
     r"|quarts?|qts?|pints?|pts?|cups?|tablespoons?|teaspoons?|tbsps?|tsps?)\b\.?"
     r"(?:\s*\d[\d.,½¼¾]*\s*oz\b\.?)?",
     re.IGNORECASE,

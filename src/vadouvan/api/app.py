@@ -7,10 +7,9 @@ from contextlib import asynccontextmanager
 from pathlib import Path
 from threading import Thread
 
-from fastapi import FastAPI, Request, Response
+from fastapi import FastAPI
 from fastapi.responses import FileResponse
 from fastapi.staticfiles import StaticFiles
-from starlette.middleware.base import RequestResponseEndpoint
 
 from vadouvan import __version__
 from vadouvan.api.body_limit import BodiesLimited
@@ -33,6 +32,7 @@ from vadouvan.api.routers import (
     tasting,
     weighing,
 )
+from vadouvan.api.safe_headers import WithSafeHeaders
 from vadouvan.api.told_in import ToldAsRead
 from vadouvan.errors import NotKept
 from vadouvan.use_cases.running_kitchen import RunningKitchen
@@ -41,15 +41,6 @@ ROOMS = (
     batches, mix, hold, plan, weighing, tasting, devices, kitchen, cautions, settings, lessons, tables, examples,
     own_cuts, own_ingredients,
 )  # fmt: skip
-
-# The page loads nothing from elsewhere, and says so to the browser.
-SAFE_HEADERS = {
-    "Content-Security-Policy": (
-        "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'"
-    ),
-    "X-Content-Type-Options": "nosniff",
-    "Referrer-Policy": "no-referrer",
-}
 
 
 def make_app(context: RunningKitchen, web_dir: Path | None = None) -> FastAPI:
@@ -77,20 +68,13 @@ def make_app(context: RunningKitchen, web_dir: Path | None = None) -> FastAPI:
     app.add_middleware(BodiesLimited)
     app.add_middleware(OwnPagesOnly)
     app.add_middleware(OwnNamesOnly)
+    app.add_middleware(WithSafeHeaders)
     add_error_handlers(app)
 
     @app.api_route("/api/{path:path}", methods=["GET", "POST", "PUT", "DELETE", "PATCH"], include_in_schema=False)
     def nothing_there(path: str) -> None:
         """An address that the interface does not have is told as one, and is never the page."""
         raise NotKept("address", f"/api/{path[:80]}")
-
-    @app.middleware("http")
-    async def with_safe_headers(request: Request, call_next: RequestResponseEndpoint) -> Response:
-        """Every answer says what it may load and that no page may frame it."""
-        answer = await call_next(request)
-        for name, value in SAFE_HEADERS.items():
-            answer.headers.setdefault(name, value)
-        return answer
 
     if web_dir is not None:
         _serve_page(app, web_dir)

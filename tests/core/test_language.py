@@ -490,6 +490,12 @@ class PastedLayouts(unittest.TestCase):
         self.assertEqual(len(brought.draft.mix), 2)
         self.assertIn("Left out: juice of 1/2 lemon", " ".join(brought.notes))
 
+    def test_a_line_without_an_amount_is_no_heading(self) -> None:
+        """Between the lines of a mix it is left out, and what follows stays in the mix."""
+        text = "1.5 kg pork shoulder\nRub\n30 g salt\n20 g paprika\nCooking spray\n5 g garlic powder\n10 g sugar"
+        draft = read_any(text, KITCHEN).draft
+        self.assertEqual((len(draft.mix), draft.companions), (4, ()))
+
     def test_ingredients_for_so_many_is_no_name(self) -> None:
         """It is a heading."""
         draft = read_any("Ingredients for 4 people:\n* 4 duck breasts (800 g)\n* 3 tbsp soy sauce\n", KITCHEN).draft

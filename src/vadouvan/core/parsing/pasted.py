@@ -148,13 +148,14 @@ def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: 
         below = lines[place + 1] if place + 1 < len(lines) else ""
         after = without_bullet(below)
         is_over = _set_in(below) > _set_in(line)
-        stands_apart = needs_no_gap or is_over or not lines[place - 1].strip()
+        is_named = needs_no_gap and all(word[0].isupper() for word in words)  # not "Cooking spray"
+        stands_apart = is_named or is_over or not lines[place - 1].strip()
         stands_alone = place > 0 and stands_apart and (leading_number(after) is not None or is_line(after))
         is_name = 0 < len(words) <= MOST_WORDS_OF_A_PART and re.fullmatch(r"[^\W\d_][^\d,:;.()]*", bare) is not None
         is_name = is_name and leading_number(bare) is None
         is_heading = stands_alone and is_name and heading_of(bare) is None and not is_deed(bare)
         parts = [part for part in re.split(r"\s+(?:and|or|&)\s+", bare) if part] if is_heading else []
-        names_one = not is_over and any(is_line(f"10 g {part}") for part in (bare, *parts))
+        names_one = not (is_over and is_line(after)) and any(is_line(f"10 g {part}") for part in (bare, *parts))
         is_heading = is_heading and not is_meat(bare) and not names_one
         marked.append(f"{bare}:" if is_heading else line)
     return marked

@@ -848,6 +848,8 @@ WHOLES = (
     ("6 chicken thighs, boneless and skinless, cut into 3 cm pieces", "chicken_thigh", "660 g", "", ""),
     ("2 duck breasts, halved", "duck_breast", "500 g", "4", ""),
     ("1 pack chicken thighs (6 thighs)", "chicken_thigh", "", "6", ""),
+    ("1 pack prawns, 8 oz", "prawn_peeled", "8 oz", "", ""),
+    ("1 pack chicken thighs, 2 cm thick", "chicken_thigh", "", "", ""),
     ("1 chicken, 8 pieces", "chicken_jointed", "", "8", ""),
     ("1 chicken cut into quarters", "chicken_jointed", "", "4", ""),
     ("1 cauliflower, cut into florets", "cauliflower_florets", "", "30", ""),

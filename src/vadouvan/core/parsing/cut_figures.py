@@ -44,10 +44,12 @@ _INTO_SO_MANY = re.compile(
 )
 # "1 chicken, 8 pieces", "1 pack chicken thighs (6 thighs)": one of them, and how many are in it.
 _IN_ONE = re.compile(
-    r"^\s*(?:1|one|an?)\s+(?:(?:pack|packet|package|pkg)\b[^,(]{0,60}[,(]\s*(\d{1,2})\s+[a-z]"
+    rf"^\s*(?:1|one|an?)\s+(?:(?:pack|packet|package|pkg)\b[^,(]{{0,60}}[,(]\s*(\d{{1,2}})\s+"
+    rf"(?!{_UNITS}|[cm]m\b|in)[a-z]"
     r"|[^,(]{0,60}[,(]\s*(\d{1,2}) (?:pieces|portions|parts|joints)\b)",
     re.IGNORECASE,
 )
+_PACKS = re.compile(r"^\s*(?:\d{1,2}|one|two|an?)\s+(?:packs?|packets?|packages?|pkgs?)\b", re.IGNORECASE)
 _IN_ALL = re.compile(r"\b(?:total|in all|altogether|combined)\b", re.IGNORECASE)
 _NO_SKIN = re.compile(
     r"\b(?:skin|rind)(?:less|ned|[- ]off| (?:\w+ )?removed)\b|\b(?:without|no) skin\b"
@@ -192,7 +194,9 @@ class Figures:
         return CutNamed(kind.id, mass, self.size, pieces, bone=bone, cover=cover, wholes=count)
 
     def _counts_others(self, kind: CutKind, count: int) -> bool:
-        """Whether what is counted is no piece of this cut: one pack of cubes, skewers of them, ribs of a rack."""
+        """Whether what is counted is no piece of this cut: a pack of it, skewers of cubes, ribs of a rack."""
+        if kind.is_animal and _PACKS.match(self.said) and _IN_ONE.match(self.said) is None:
+            return True
         if kind.shape == "cube":
             return count == 1 or _THREADED.search(self.said) is not None
         return kind.bone == "ribs" and count >= RIBS_FROM and _RACKS.search(self.said) is None

@@ -29,6 +29,8 @@ from vadouvan.errors import InputError
 
 SHAPES: tuple[ShapeName, ...] = ("slab", "strip", "cylinder", "cube", "cuboid", "ball", "irregular")
 
+KITCHEN = shipped_kitchen()
+
 
 def mean_at(piece: Piece, hours_in: float, contact: SaltContact | None = None) -> float:
     """Mean salt of a piece after some hours at 4 C in the same bath [kg/kg water]."""
@@ -322,6 +324,16 @@ class ByWeight(unittest.TestCase):
             with self.subTest(kind=kind, mass=mass):
                 draft = Draft("x", CutInput(kind=kind, mass=mass, pieces=pieces), lines("8 g salt"))
                 self.assertTrue(low - 0.1 <= 1000 * cut_of(draft).thickness_m <= high + 0.1)
+
+    def test_a_small_joint_of_any_cut(self) -> None:
+        """Half of what a cut usually weighs, or a fifth, needs no thickness to be typed: it is small all round."""
+        for kind in KITCHEN.cuts.values():
+            for share in (0.2, 0.35, 0.5, 0.9):
+                if kind.mass_kg * share < 0.1:
+                    continue
+                found = judged(Draft(cut=CutInput(kind=kind.id, mass=f"{kind.mass_kg * share * 1000:.0f} g"))).reading
+                with self.subTest(kind.id, share=share):
+                    self.assertFalse(found.problems)
 
     def test_without_a_cliff(self) -> None:
         """A few grams more make a little more thickness, also at the ends of what is usual."""

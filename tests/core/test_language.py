@@ -60,6 +60,18 @@ READ = (
     ("3 green onions", "scallion"),
     ("1 tsp crushed red pepper", "chilli_flakes"),
     ("10 g ground cayenne", "cayenne"),
+    # said with a part, a knife, a cup of the table or a slip
+    ("juice of 1/2 a lemon", "lemon_juice"),
+    ("1/2 of an onion, chopped", "onion"),
+    ("2 and a half tbsp soy", "soy_regular"),
+    ("2x eggs", "egg"),
+    ("a slug of olive oil", "oil_olive"),
+    ("knife tip of cayenne", "cayenne"),
+    ("1 teacup of vinegar", "vinegar_white5"),
+    ("2 tbl worcestershire sauce", "worcester_type"),
+    ("2 sprigs marjoram", "marjoram_fresh"),
+    ("1 tbsp mustard powder mixed with water", "mustard_powder"),
+    ("1 tbsp chopped red pepper", "pepper_sweet_red"),
 )
 ASKED = (
     "1 kg fresh tomatoes, canned",
@@ -72,6 +84,9 @@ ASKED = (
     "75 g salt per litre of water",
     "1 pepper, sliced",
     "2 hot peppers, minced",
+    "1 tsp red pepper",
+    "1 tube tomato paste",
+    "2 jars of passata",
 )
 CUTS = (
     ("lamb leg steaks x 4, 2 cm", "lamb_leg_steak"),

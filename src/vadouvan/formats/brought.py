@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from vadouvan.core.draft.typed import CutInput, Draft
+from vadouvan.core.draft.typed import YES, CutInput, Draft, StepInput
 from vadouvan.core.parsing.cut_figures import CutNamed
 
 LONGEST_NAME = 200
@@ -39,4 +39,26 @@ def cut_input(named: CutNamed | None) -> CutInput:
         pieces=named.pieces,
         bone=named.bone,
         cover=named.cover,
+        state="frozen" if named.is_frozen else "",
+        steps=tuple(
+            StepInput(
+                str(number),
+                one.kind,
+                depth=one.depth,
+                spacing=one.spacing,
+                count=one.count,
+                crosswise=YES if one.crosswise else "",
+                through_skin=YES if one.through_skin else "",
+            )
+            for number, one in enumerate(named.done, start=1)
+        ),
     )
+
+
+def done_to(meat: CutNamed | None) -> list[str]:
+    """Deeds that a line of meat tells, which now stand under Cut, and that it is frozen."""
+    if meat is None:
+        return []
+    said = "; ".join(f"“{one.said}”" for one in meat.done)
+    notes = [f"Done to it, as its line says: {said}. See under Cut how deep and how far apart."] if said else []
+    return [*notes, *(["It is frozen, as its line says: thawing is in the plan."] if meat.is_frozen else [])]

@@ -11,7 +11,7 @@ from vadouvan.core.parsing.cut_figures import CutNamed
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near, meat_among
 from vadouvan.core.parsing.pasted import recipe_in
 from vadouvan.errors import FormatError
-from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input
+from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input, done_to
 
 ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredient a line."
 
@@ -44,6 +44,7 @@ def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
         mix = [line for line in mix if line != asked[0]]
     notes = [] if meat else [f"Which cut is “{asked[0]}”?" if asked else NO_MEAT]
     notes += [_of_wholes(meat, kitchen)] if meat and meat.wholes and (meat.pieces or meat.whole) else []
+    notes += done_to(meat)
     notes += [f"Another cut, for a batch of its own: {'; '.join(others)}."] if others else []
     beside = tuple(
         CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])

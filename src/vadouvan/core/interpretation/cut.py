@@ -55,7 +55,7 @@ def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
     bone_share = _bone_share(said, kind, bone, notes)
     pieces = notes.attempt(lambda: _pieces(said)) if said.pieces else None
     mass_kg = _mass(said, kind, pieces, notes)
-    thickness_m = _thickness(said, kind, mass_kg / pieces if said.mass and mass_kg and pieces else None, notes)
+    thickness_m = _thickness(said, kind, _each_kg(said, kind, mass_kg, pieces), notes)
     width_m, length_m = (
         _side(text, f"cut.{name}_mm", notes) for text, name in ((said.width, "width"), (said.length, "length"))
     )
@@ -69,7 +69,7 @@ def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
         said.cover_on, SIDES, (kind.cover_all_round, "all" if kind.cover_all_round else "one"), "cut.cover_on"
     )
     evenness = notes.choice(said.evenness, EVENNESS, _usual_evenness(shape), "cut.evenness")
-    steps = _steps(said.steps, notes)
+    steps = _steps(said.steps, thickness_m, notes)
     if len(notes.problems) > before or mass_kg is None or thickness_m is None:
         return None
     if pieces is None:
@@ -157,13 +157,25 @@ def _mass(said: CutInput, kind: CutKind, pieces: int | None, notes: Notes) -> fl
     return notes.assume("cut.mass_g", mass_kg, f"{number_told(mass_kg * 1000)} g, usual for {count} of this cut")
 
 
+def _each_kg(said: CutInput, kind: CutKind, mass_kg: float | None, pieces: int | None) -> float | None:
+    """A told weight for each piece that was counted [kg], or for the one that is lighter than it usually is."""
+    if not said.mass or mass_kg is None:
+        return None
+    if pieces is None:
+        return mass_kg if mass_kg < kind.mass_kg else None
+    return mass_kg / pieces
+
+
 def _thickness(said: CutInput, kind: CutKind, each_kg: float | None, notes: Notes) -> float | None:
     """Thickness as said, or as is usual, of pieces of a told weight [kg] too: a chop of half the weight is as thin."""
     if said.thickness:
         return notes.attempt(lambda: quantity(said.thickness, THICKNESS, field="cut.thickness_mm"))
     if each_kg is not None and said.shape in ("", kind.shape):
-        by_weight = math.pow(each_kg / kind.mass_kg, 1.0 if kind.is_cut_across else 1 / 3)
-        thickness_m = min(max(kind.thickness_m * by_weight, kind.thickness_low_m), kind.thickness_high_m)
+        by_weight = kind.thickness_m * math.pow(each_kg / kind.mass_kg, 1.0 if kind.is_cut_across else 1 / 3)
+        # A small joint is small all round; half a flat piece is about as thick as all of it, and a slice has its least.
+        cubed_m = math.cbrt(each_kg / kind.density_kg_per_m3)
+        least_m = {"slab": min(kind.thickness_low_m, cubed_m)}.get(kind.shape, by_weight)
+        thickness_m = min(max(by_weight, least_m), kind.thickness_high_m)
         size, weight = number_told(thickness_m * 1000), number_told(each_kg * 1000)
         return notes.assume("cut.thickness_mm", thickness_m, f"{size} mm, as this cut is at {weight} g a piece")
     cut_up = CUT_UP_M.get(said.shape) if said.shape != kind.shape else None
@@ -213,17 +225,17 @@ def _assumed_pieces(made: str, meat_kg: float, piece_kg: float, notes: Notes) ->
 # --- what was done to it -------------------------------------------------------------------
 
 
-def _steps(said: tuple[StepInput, ...], notes: Notes) -> tuple[Step, ...]:
+def _steps(said: tuple[StepInput, ...], thickness_m: float | None, notes: Notes) -> tuple[Step, ...]:
     if len(said) > MOST_STEPS:
         wrong = f"{len(said)} steps are more than one cut takes."
         notes.problems.append(
             InputError(field="cut.steps", given=str(len(said)), wrong=wrong, accepted=f"Keep up to {MOST_STEPS}.")
         )
-    read = (_step(step, number, notes) for number, step in enumerate(said[:MOST_STEPS]))
+    read = (_step(step, number, thickness_m, notes) for number, step in enumerate(said[:MOST_STEPS]))
     return tuple(step for step in read if step is not None)
 
 
-def _step(said: StepInput, number: int, notes: Notes) -> Step | None:
+def _step(said: StepInput, number: int, thickness_m: float | None, notes: Notes) -> Step | None:
     field = f"cut.steps.{number}"
     if said.kind not in STEPS:
         accepted = "Choose one of " + ", ".join(STEPS) + "."
@@ -232,6 +244,7 @@ def _step(said: StepInput, number: int, notes: Notes) -> Step | None:
         )
         return None
     kind = STEPS[said.kind]
+    half_m = math.inf if thickness_m is None else thickness_m / 2  # nobody means to cut right through
     if kind == "trimmed":
         amount_kg = _asked(said.amount, TRIMMED, field, notes, usual=0.0)
         return Step(kind, amount_kg=amount_kg or 0.0)
@@ -239,14 +252,14 @@ def _step(said: StepInput, number: int, notes: Notes) -> Step | None:
         apart_m = _asked(said.spacing, SPACING, field, notes, usual=0.025)
         return None if apart_m is None else Step(kind, spacing_m=apart_m)
     if kind == "scored":
-        depth_m = _asked(said.depth, DEPTH, field, notes, usual=0.005)
+        depth_m = _asked(said.depth, DEPTH, field, notes, usual=min(0.005, half_m))
         spacing_m = _asked(said.spacing, SPACING, field, notes, usual=0.020)
         if depth_m is None or spacing_m is None:
             return None
         crosswise, through_skin = said.crosswise == YES, said.through_skin == YES
         return Step(kind, depth_m=depth_m, spacing_m=spacing_m, crosswise=crosswise, through_skin=through_skin)
     if kind == "slits":
-        depth_m = _asked(said.depth, DEPTH, field, notes, usual=0.015)
+        depth_m = _asked(said.depth, DEPTH, field, notes, usual=min(0.015, half_m))
         text = said.count or notes.assume(f"{field}.count", "10", "10 slits")
         count = notes.attempt(lambda: whole_number(text, field=field, low=1, high=300, what="slits"))
         if depth_m is None or count is None:

@@ -76,7 +76,7 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) ->
 
 
 def _refuse_what_may_be_another(said: SaidLine, ingredient: Ingredient, path: str) -> None:
-    """Raises InputError for a lemon in slices, and for peppers by number."""
+    """Raises InputError for a lemon in slices, for peppers by number and for red pepper by the spoon."""
     if ingredient.group == "acid" and said.unit in (None, "each", "slice") and _IN_SLICES.search(said.text):
         wrong = f'"{said.text.strip()}" may be its juice, or slices that season little.'
         accepted = f'Write "juice of {said.number.value:g} {said.names[-1]}", or leave the slices out.'
@@ -84,6 +84,10 @@ def _refuse_what_may_be_another(said: SaidLine, ingredient: Ingredient, path: st
     if ingredient.id == BY_THE_CORN and said.unit in (None, "each") and not _CORNS.search(said.text):
         wrong = f'"{said.text.strip()}" may be peppercorns, sweet peppers or chillies.'
         accepted = 'Write which, such as "10 peppercorns", "1 sweet pepper" or "1 red chilli".'
+        raise InputError(field=path, given=said.text, wrong=wrong, accepted=accepted)
+    if ingredient.id == SWEET_PEPPER and said.unit in _SPOONS and _BARE_RED.search(said.text):
+        wrong = f'"{said.text.strip()}" may be ground hot red pepper, its flakes or the sweet one.'
+        accepted = 'Write which: "cayenne", "chilli flakes" or "sweet red pepper".'
         raise InputError(field=path, given=said.text, wrong=wrong, accepted=accepted)
 
 
@@ -169,7 +173,8 @@ def _fresh_or_dried(said: SaidLine, ingredient: Ingredient, pantry: Pantry) -> t
     return pantry.by_id[pantry.by_name[known]] if is_dry else ingredient, replace(said, guessed=True)
 
 
-BY_THE_CORN = "pepper_black"
+BY_THE_CORN, SWEET_PEPPER = "pepper_black", "pepper_sweet_red"
+_BARE_RED = re.compile(r"^(?!.*\b(?:sweet|bell|fresh|chopped|diced|roast(?:ed)?|minced|grated|pureed|puree)\b)", re.I)
 _CORNS = re.compile(r"\b(?:pepper ?)?(?:corns?|grains?|berries|berry)\b|\bpeppercorns?\b|\bblack\b", re.IGNORECASE)
 _IN_SLICES = re.compile(r"\b(?:sliced|slices?|wedges?|quartered|rounds)\b", re.IGNORECASE)
 PIECES_NAMED = {"stick": ("stick",), "cm": ("stick",), "in": ("stick",), "inch": ("stick",), "leaf": ("leaf",)}

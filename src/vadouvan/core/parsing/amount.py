@@ -371,7 +371,7 @@ def _unit_kg(unit: str, ingredient: Ingredient) -> Interval | None:
 
 
 def _no_weight(said: SaidLine, unit: str, ingredient: Ingredient) -> tuple[str, str]:
-    name = ingredient.name.split(",")[0].lower()
+    name = re.split(r",| \(", ingredient.name)[0].lower()
     counted = " or ".join(f"a {piece}" for piece in ingredient.piece_kg if piece != "each")
     others = f", or count by {counted.removeprefix('a ')}" if counted else ""
     share = re.search(r"(\d[\d.,]*)\s*%", said.text)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from vadouvan.core.cut.cover import Cover
@@ -12,6 +12,7 @@ from vadouvan.core.cut.shape import Bone
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.quantity import MASS, SIDE, quantity
 from vadouvan.core.measures.units import MASS_KG
+from vadouvan.core.parsing.cut_done import DoneToCut, done_in
 from vadouvan.core.parsing.cut_words import tokens_of
 from vadouvan.errors import InputError
 
@@ -90,6 +91,7 @@ _BONE = (
     (r"\bback[- ]?bones? (?:removed|out|cut out|taken out)\b", " spatchcock "),
     (r"\bcross[- ]cut\b", " crosscut "), (r"\bstir[- ]fr(?:y|ied)\b", " stir fry "),
     (r"\bextra[- ]firm\b", " extra firm "),
+    (r"\b(?:thawed|defrosted) if (?:frozen|necessary|needed)\b", " "),
     (r"\bsilver[- ]?skin(?: removed| off| on)?\b", " "),
     (r"\b(?:took|take|taken|pulled) (?:off the skin|the skin off)\b|\bskin(?: was| is)? taken off\b", " "),
     (r"\bskin(?:less|ned|[- ]on|[- ]off| scored| removed)?\b", " "), (r"\bwithout\b", " "),
@@ -119,10 +121,13 @@ _AT_THICKEST = re.compile(
 _FLATTENED = re.compile(r"\b(?:flattened|pounded|bashed|beaten)(?: out)?\b", re.IGNORECASE)  # to a told thickness
 _IN_JOINTS = re.compile(
     r"\b(?:cut|chopped|hacked|divided|separated) (?:in|into)(?:\s+(?:\d+|serving|even|equal|small|large))*\s+"
-    r"(?:pieces|portions|parts|joints)\b",
+    r"(?:(?:pieces|portions|parts|joints)\b|(?<=\d )(?=$|[,;)]))"
+    r"|\b(?:cut|chopped|hacked|divided|jointed|separated) (?:in|into) (?:about )?\d{1,2}(?=\s*(?:$|[,;)]))",
     re.IGNORECASE,
 )
 HALVED = re.compile(r"\bhal(?:ved|ves)\b", re.IGNORECASE)
+_FROZEN = re.compile(r"\b(?:deep[- ]?)?frozen\b", re.IGNORECASE)
+_THAWED = re.compile(r"\b(?:thaw\w*|defrost\w*|(?:previously|never|not|un)[- ]?frozen|if frozen)\b", re.IGNORECASE)
 _THREADED = re.compile(r"\b(?:skewers?|kebabs?|brochettes?)\b", re.IGNORECASE)  # several pieces on each
 _RACKS = re.compile(r"\b(?:racks?|slabs?|sides?)\b", re.IGNORECASE)
 RIBS_FROM = 4  # nobody buys so many racks without calling them so
@@ -145,6 +150,8 @@ class CutNamed:
     cover: Cover | Literal[""] = ""
     wholes: int = 0  # so many were counted, of which each gives several pieces
     whole: str = ""  # the id of what was counted, where it is another cut that tells the weight
+    done: tuple[DoneToCut, ...] = ()
+    is_frozen: bool = False
 
 
 @dataclass(frozen=True)
@@ -163,10 +170,18 @@ class Figures:
     joints: int
     skin: Literal["", "on", "off"]
     has_no_membrane: bool
+    done: tuple[DoneToCut, ...]
     said: str  # the line as it was written
 
     def of(self, kind: CutKind) -> CutNamed | None:
-        """So much of a cut; nothing if no kitchen has so little or so much of it."""
+        """So much of a cut, with what was done to it; nothing if no kitchen has so little or so much of it."""
+        named = self._counted(kind)
+        if named is None or (kind.bone != "ribs" and any(one.kind == "divided" for one in self.done)):
+            return None
+        is_frozen = _FROZEN.search(self.said) is not None and _THAWED.search(self.said) is None
+        return replace(named, done=self.done, is_frozen=is_frozen)
+
+    def _counted(self, kind: CutKind) -> CutNamed | None:
         weight, count = self.weight, self.count
         if weight is None and count is None and not kind.is_animal:  # "2 cm ginger" is no cut, "chops 2 cm" are
             return None
@@ -261,6 +276,7 @@ def figures_of(text: str) -> Figures | None:
     text = " ".join(text.split())
     plain = _SERVES.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
     plain = _IN_OTHER_UNITS.sub("", plain)
+    done, plain = done_in(plain)
     for said, means in _SPOKEN:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)
     each_of, counted_each = _TIMES.search(plain), _COUNTED_EACH.search(plain) is not None
@@ -295,6 +311,7 @@ def figures_of(text: str) -> Figures | None:
         4 if re.search(r"\bquartered\b|\b(?:in|into) quarters\b", text, re.IGNORECASE) else 1,
         skin,
         _NO_MEMBRANE.search(text) is not None,
+        done,
         text,
     )
 

@@ -30,8 +30,8 @@ FILLERS = frozenset(
     """
     a an the of in into on off and for with from at to each about approx approximately around roughly ca circa
     total all its weighing weight large small medium big thick lean fresh raw free range organic trimmed tied
-    untrimmed sinew out removed tip split cut drained pressed patted dry washed rinsed cleaned gutted scaled
-    deveined pin boned across grain piece one good nice quality thawed defrosted frozen room temperature scored
+    untrimmed sinew out removed tip split cut drained dry cleaned gutted scaled
+    deveined pin boned across grain piece one good nice quality thawed defrosted frozen room temperature
     fat cap excess meat wild farmed young baby tin block brine their head tail left some well prepared even size
     bite sized finger wide long thin way square half halved whole portion frenched french silverskin attached
     pc pcs pce frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi
@@ -39,7 +39,7 @@ FILLERS = frozenset(
     corn grass grain fed milk dry aged hung halal kosher pastured pasture reared outdoor farmhouse heritage prime choice
     select marbled higher welfare british scottish irish local butcher oven ready cook plump meaty generous
     x ea grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly
-    rindless giblet wishbone english slashed slash pricked
+    individual separate single     rindless giblet wishbone english
     """.split()  # noqa: SIM905 - a list of words to read
 )
 OPTIONAL = frozenset((

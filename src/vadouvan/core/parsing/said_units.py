@@ -19,13 +19,14 @@ VAGUE_M3 = {
     "grind": Interval(0.1e-6, 0.05e-6, 0.2e-6),
     "glass": Interval(150e-6, 110e-6, 200e-6), "shot": Interval(30e-6, 22e-6, 45e-6),
     "mug": Interval(300e-6, 240e-6, 360e-6), "ladle": Interval(100e-6, 60e-6, 150e-6),
+    "teacup": Interval(180e-6, 140e-6, 240e-6), "pat": Interval(5.5e-6, 4e-6, 9e-6),
     "capful": Interval(6e-6, 4e-6, 10e-6), "spoon": Interval(10e-6, 5e-6, 18e-6),  # which spoon is not said
 }  # fmt: skip
 # Measures that only make sense for an ingredient that has a weight for them.
 PIECE_UNITS = {
     "clove", "head", "leaf", "sprig", "bunch", "stick", "stalk", "slice", "ring", "cube", "quarter",
     "pod", "star", "knob", "handful", "juice", "zest", "bottle", "can", "glass", "shot", "dollop",
-    "strip",
+    "strip", "tube", "jar", "sachet", "packet", "tub", "carton", "envelope",
 }  # fmt: skip
 PARTS_OF = frozenset(
     {"slice", "ring", "quarter", "cube", "dollop", "bottle", "can", "glass", "shot", "handful", "strip", "knob"}
@@ -53,13 +54,17 @@ _ALSO_SAID = {
     "glove": "clove", "tins": "can", "tin": "can", "cans": "can", "bottles": "bottle", "strips": "strip",
     "glasses": "glass", "glass": "glass", "shots": "shot", "tot": "shot", "dollops": "dollop", "blob": "dollop",
     "teaspoonful": "tsp", "teaspoonfuls": "tsp", "tablespoonful": "tbsp", "tablespoonfuls": "tbsp", "tspn": "tsp",
-    "teaspon": "tsp", "tbls": "tbsp", "tblsp": "tbsp", "tblspn": "tbsp",
+    "teaspon": "tsp", "tbls": "tbsp", "tbl": "tbsp", "tblsp": "tbsp", "tblspn": "tbsp",
     "tbspn": "tbsp", "dsp": "dessertspoon", "strands": "each",
-    "stems": "sprig", "stem": "sprig", "fronds": "sprig", "slosh": "glug", "lug": "glug", "gallons": "gallon",
+    "stems": "sprig", "stem": "sprig", "fronds": "sprig", "slosh": "glug", "lug": "glug", "slug": "glug",
+    "gallons": "gallon",
     "gal": "gallon", "gals": "gallon", "pt": "pint", "pts": "pint", "thread": "each", "threads": "each",
     "grinds": "grind", "twist": "grind", "twists": "grind", "turn": "grind", "turns": "grind", "crack": "grind",
     "cracks": "grind", "sheet": "each", "sheets": "each",
     "fillet": "each", "fillets": "each",
+    "tubes": "tube", "jars": "jar", "sachets": "sachet", "packets": "packet", "packs": "packet", "pack": "packet",
+    "tubs": "tub", "pot": "tub", "pots": "tub", "cartons": "carton", "envelopes": "envelope", "rashers": "slice",
+    "rasher": "slice", "pats": "pat", "teacups": "teacup", "teacupful": "teacup",
     "filament": "each", "filaments": "each", "strand": "each", "grating": "pinch", "gratings": "pinch",
 }  # fmt: skip
 LEAST_MISSPELT, MISSPELT = 7, 85.0  # letters of a word, and its likeness to the spoon that is meant

@@ -24,6 +24,7 @@ _TREATED = (
     r"(?:chopped|minced|crushed|grated|sliced|pounded|peeled|bashed|smashed|bruised|torn|shredded|halved|quartered|diced"
     r"|cubed|trimmed|deseeded|beaten|melted|softened|juiced|zested)"
 )
+_A_LITTLE = r"(?:a (?:little|splash of|bit of) )?"
 _OF_FRUIT = r"(?:the )?(?:juice|zest) of"
 # Grams of what cooks compare a lump with (common practice, no source).
 LUMPS_G = {
@@ -38,6 +39,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
             r"\1 \3\2\4",
         ),
         (rf"^([^,(]*[a-z]) ((?:{_HOW} )?{_TREATED}(?: and (?:{_HOW} )?{_TREATED})?)$", r"\1, \2"),  # "cloves crushed"
+        (rf",? (?:mixed|dissolved|slaked|bloomed|let down) (?:with|in) {_A_LITTLE}(?:\w+ )?water$", ""),
         (r"^\.(?=\d)", "0."),
         (rf"^({_FIGURE}) cl\.? (?=garlic\b)", r"\1 cloves "),  # nobody pours garlic
         (rf"\(or ((?:about )?{_FIGURE} ?(?:g|grams?|kg|oz|ounces?|ml))\)", r"(\1)"),  # the same amount by weight
@@ -61,7 +63,11 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         ),
         (r"^between ([\d½¼¾⅓⅔]\S*) and (?=[\d½¼¾⅓⅔])", r"\1-"),
         (r"^an? (?=\d)", ""),
-        (r"^(\d+) (?:x|×) (?=[a-z])", r"\1 "),
+        (r"^(\d+) ?(?:x|×) (?=[a-z])", r"\1 "),
+        (r"^(\d+) and an? half (?=[a-z])", r"\1 1/2 "),
+        (r"^(\d+) and an? quarter (?=[a-z])", r"\1 1/4 "),
+        (r"((?:^|\bof )(?:\d/\d|[½¼¾⅓⅔])) (?:of )?an? (?=[a-z])", r"\1 "),
+        (r"^(?:an? |the )?(?:tip of a knife|knife[- ](?:tip|point)|knifetip)(?:ful)?(?: of)? ", "1 pinch "),
         (r"^(\d+)\s*(?:and|&|\+)\s*(?=\d+/\d)", r"\1 "),
         (r"^(\d) thirds? (?:of an? )?(?=cup|pint|of\b)", r"\1/3 "),
         (r"^(juice|zest) (?=(?:\d|an?|one|half|two)\b)", r"\1 of "),

@@ -60,5 +60,7 @@ def done_to(meat: CutNamed | None) -> list[str]:
     if meat is None:
         return []
     said = "; ".join(f"“{one.said}”" for one in meat.done)
-    notes = [f"Done to it, as its line says: {said}. See under Cut how deep and how far apart."] if said else []
+    has_figures = any(one.kind in ("scored", "slits", "divided") for one in meat.done)
+    where = "See under Cut how deep and how far apart." if has_figures else "It stands under Cut."
+    notes = [f"Done to it, as its line says: {said}. {where}"] if said else []
     return [*notes, *(["It is frozen, as its line says: thawing is in the plan."] if meat.is_frozen else [])]

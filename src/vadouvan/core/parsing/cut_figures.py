@@ -36,6 +36,7 @@ _TIMES = re.compile(rf"(?<![\w.,/])(\d{{1,3}})\s*[x×]\s*(?=\d[\d.,]*\s*{_UNITS}
 _IN_OTHER_UNITS = re.compile(
     rf"(?<=[a-z])\s*/\s*[\d½¼¾⅓⅔][\d.,/ ½¼¾⅓⅔]*\s*{_UNITS}\.?(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?", re.IGNORECASE
 )
+_CIRCA = re.compile(r"\bc\.? ?(?=\d)", re.IGNORECASE)
 _SIZE = re.compile(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
 _INTO_SO_MANY = re.compile(
     r"\b(?:cut|chopped|hacked|divided|jointed|separated) (?:in|into) (?:about )?(\d{1,2})"
@@ -275,7 +276,7 @@ def figures_of(text: str) -> Figures | None:
         return None
     text = " ".join(text.split())
     plain = _SERVES.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
-    plain = _IN_OTHER_UNITS.sub("", plain)
+    plain = _CIRCA.sub("", _IN_OTHER_UNITS.sub("", plain))
     done, plain = done_in(plain)
     for said, means in _SPOKEN:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)

@@ -18,8 +18,8 @@ MIXES = frozenset((
 ))  # fmt: skip
 COMPANIONS = frozenset((
     "accompaniment", "baste", "basting", "batter", "breading", "butter", "chutney", "coating", "crumb", "crust",
-    "decorate", "dredge", "dip", "dressing", "drizzle",
-    "filling", "finish", "finishing", "garnish", "glaze", "gravy", "mop", "relish", "salad", "salsa", "sauce", "serve",
+    "decorate", "dredge", "dip", "dressing", "drizzle", "flour", "filling",
+    "finish", "finishing", "garnish", "glaze", "gravy", "injection", "mop", "relish", "salad", "salsa", "sauce", "serve",
     "serving", "side", "sides", "slaw", "spritz", "stuffing", "top", "topping",
 ))  # fmt: skip
 # Beside the mix only where a heading is marked as one: "Pot roast" is the name of a dish.
@@ -49,7 +49,7 @@ _LEFT = re.compile(
 )
 _TIMES = re.compile(
     r"^(?:serves?|feeds|makes|yields?|prep|servings|portions|(?:total |active |cook(?:ing)? |prep(?:aration)? )?time"
-    r"|difficulty)\b[^a-z]*\d",
+    r"|difficulty)\b[^a-z]*\d|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b",
     re.IGNORECASE,
 )
 _ORDER = re.compile(

@@ -31,6 +31,7 @@ _ENOUGH_FOR = re.compile(
     r"^(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate) (?P<meat>.+?)\.?$",
     re.IGNORECASE,
 )
+_COATS = re.compile(r"\b(?:flour|bread ?crumbs|panko)\b", re.IGNORECASE)
 _RULE = re.compile(r"^\s*([-=_*~])\1{2,}\s*$")  # drawn between parts; it says nothing
 # A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
 _BATHS = frozenset(("bath", "brine", "soak"))
@@ -88,6 +89,7 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     """
     looked_at = _headings_marked(text.splitlines()[:MOST_LOOKED_AT], is_line, is_meat)
     blocks = _blocks("\n".join(_enough_for(without_step_number(line), is_meat) for line in looked_at), is_meat)
+    blocks = _coatings_apart(blocks)
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
     own, after_the_bath = _bath_first(own)
@@ -122,7 +124,10 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     titles = dict.fromkeys(
         block.title
         for block in own
-        if words_of(block.title) & MIXES and not set(block.lines) <= set(left) and not all(map(is_meat, block.lines))
+        if block.title
+        and not words_of(block.title) & OTHER_PARTS
+        and not set(block.lines) <= set(left)
+        and not all(map(is_meat, block.lines))
     )
     return PastedRecipe(
         tuple(line for line in lines if line not in left),
@@ -196,18 +201,28 @@ def _meat_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[l
 def _others_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
     """Where a heading tells the mix, what stands under the name of something else, "Raita:", goes beside it."""
     told = [
-        place
-        for place, block in enumerate(own)
-        if words_of(block.title) & MIXES or (block.title and _is_dressed_meat(block, is_meat))
+        place for place, block in enumerate(own) if words_of(block.title) & MIXES or _is_dressed_meat(block, is_meat)
     ]
     if not told:
         return own, []
+    of_the_meat = {word for block in own for line in block.lines if is_meat(line) for word in words_of(line)}
+    ours = MIXES | OTHER_PARTS | of_the_meat  # "For the lamb:" is no other dish than the lamb above it
     others = [
         block
         for block in own[told[0] :]
-        if block.title and not words_of(block.title) & (MIXES | OTHER_PARTS) and not any(map(is_meat, block.lines))
+        if block.title and not words_of(block.title) & ours and not any(map(is_meat, block.lines))
     ]
     return [block for block in own if block not in others], others
+
+
+def _coatings_apart(blocks: list[PastedMix]) -> list[PastedMix]:
+    """Parts of a recipe, where one with flour or crumbs under a heading of its own, "Dry:", is a coating beside it."""
+    if sum(block.kind == "mix" for block in blocks) < 2:
+        return blocks
+    return [
+        replace(block, kind="companion") if block.title and any(map(_COATS.search, block.lines)) else block
+        for block in blocks
+    ]
 
 
 def _is_dressed_meat(block: PastedMix, is_meat: Callable[[str], bool]) -> bool:

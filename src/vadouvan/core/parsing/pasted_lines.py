@@ -34,6 +34,7 @@ _DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g
 _BY_SEMICOLON = re.compile(r"\s*;\s*")
 _WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
 COLUMNS_OF_TWO_UNITS = 3
+LEAST_ROWS = 3  # so many lines with bars in them are a table, framed or not
 _TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
 _STEP = re.compile(r"^\s*(?:step|part|day)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
 # "Marinate 600 g fish fillets in 3 tbsp lime juice, 2 tbsp oil, 1 tsp salt for 20 minutes.", "1 kg wings tossed in ..."
@@ -61,18 +62,18 @@ _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 ba
 def plain_lines(text: str, is_meat: Callable[[str], bool] | None) -> Iterator[str]:
     """The lines of a text, one thing each, headings with a colon; ``is_meat`` tells whether a line names the cut."""
     lines = _meat_told_first(_each_told(text.splitlines(), is_meat))
-    return _rows_opened([_unmarked(_out_of_a_table(line)) for line in lines])
+    return _rows_opened([_unmarked(_out_of_a_table(line)) for line in _framed(list(lines))])
 
 
 def in_lines(text: str) -> str:
-    r"""A recipe in one row of amounts, "Skewers: 1 kg pork, 80 ml oil, 2 tsp salt", with a line for each.
+    r"""A recipe in one row of amounts, "Skewers: 1 kg pork, 80 ml oil, 2 tsp salt", a line for each; a table framed.
 
     >>> in_lines("Skewers: 1 kg pork shoulder in 3 cm cubes, 80 ml olive oil, 2 tsp salt")
     'Skewers\n\n1 kg pork shoulder in 3 cm cubes\n80 ml olive oil\n2 tsp salt'
     """
     row = text.strip()
     if "\n" in row:
-        return text
+        return "\n".join(_framed(text.splitlines()))
     told = _TOLD_TO_DO.match(row)
     if told is not None and _DOES.search(row) is not None:
         return "\n".join(_lines_of_a_deed(told))
@@ -107,6 +108,14 @@ def _lines_of_a_deed(told: re.Match[str]) -> Iterator[str]:
     yield from amounts
     yield from (f"Marinate {long.strip()}" for long in (told["long"] or "", *so_long) if long.strip())
     yield from then
+
+
+def _framed(lines: list[str]) -> list[str]:
+    """Lines, where rows with bars between their cells, "Salt | 2 tsp", have one at either end, too."""
+    rows = [line for line in lines if "|" in line]
+    if len(rows) < LEAST_ROWS:
+        return lines
+    return [f"| {line.strip().strip('|').strip()} |" if "|" in line else line for line in lines]
 
 
 def _out_of_a_table(line: str) -> str:

@@ -1,0 +1,88 @@
+"""Parts of a pasted recipe that are no line of its mix go beside it, and are told; a table without a frame is read.
+
+Source: common practice, no source; the recipes were written for this product.
+"""
+
+from __future__ import annotations
+
+import unittest
+
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.formats.any_file import read_any
+from vadouvan.formats.brought import Brought
+
+KITCHEN = shipped_kitchen()
+
+
+def mix_of(found: Brought) -> list[str]:
+    """The lines of the mix, as they were written."""
+    return [line.text for line in found.draft.mix]
+
+
+def beside(found: Brought) -> dict[str, str]:
+    """Titles of what goes beside the mix, with their lines."""
+    return {one.title: one.text for one in found.draft.companions}
+
+
+class Parts(unittest.TestCase):
+    """Headings after a first list that has no heading of its own."""
+
+    def test_another_part_after_the_dressed_meat(self) -> None:
+        """A sauce, "For the yogurt", is no marinade; what names the meat again, or a mix of it, is."""
+        own = "1 x 2kg lamb shoulder, bone in\n3 tbsp harissa\njuice 1 lemon\n2 tsp sea salt flakes\n\n"
+        found = read_any(f"{own}For the yogurt:\n200g Greek yogurt\n1/2 cucumber, grated", KITCHEN)
+        self.assertEqual(mix_of(found), ["3 tbsp harissa", "juice 1 lemon", "2 tsp sea salt flakes"])
+        self.assertEqual(beside(found), {"yogurt": "200g Greek yogurt\n1/2 cucumber, grated"})
+        self.assertIn('"yogurt"', " ".join(found.notes))
+        again = read_any(f"{own}For the lamb:\n1 tsp sumac\n1 tsp cumin", KITCHEN)
+        self.assertEqual((mix_of(again)[3:], beside(again)), (["1 tsp sumac", "1 tsp cumin"], {}))
+
+    def test_an_injection_is_none_of_the_rub(self) -> None:
+        """Both in rows under their names; the injection goes beside, and that is told."""
+        found = read_any(
+            "8 lb bone-in pork butt\nInjection: 1 cup apple juice, 1/2 cup water, 2 tbsp salt\n"
+            "Rub: 1/4 cup brown sugar, 2 tbsp paprika, 1 tbsp salt",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["1/4 cup brown sugar", "2 tbsp paprika", "1 tbsp salt"])
+        self.assertEqual(beside(found), {"Injection": "1 cup apple juice\n1/2 cup water\n2 tbsp salt"})
+
+    def test_flour_is_a_coating(self) -> None:
+        """Under "Dry" or "For the flour mix", beside a marinade that is wet; never where it is all there is."""
+        own = "2kg chicken wings\nWet: 1 cup buttermilk, 1 tbsp hot sauce, 1 tsp salt\n"
+        for heading in ("Dry", "For the flour mix"):
+            with self.subTest(heading):
+                found = read_any(f"{own}{heading}: 2 cups flour, 1 tbsp paprika, 2 tsp salt", KITCHEN)
+                self.assertEqual(mix_of(found), ["1 cup buttermilk", "1 tbsp hot sauce", "1 tsp salt"])
+                self.assertEqual(len(beside(found)), 1)
+        alone = read_any("2kg chicken wings\nDry: 2 tbsp flour, 1 tbsp paprika, 2 tsp salt", KITCHEN)
+        self.assertEqual(len(mix_of(alone)), 3)
+
+    def test_what_is_taken_together_is_told(self) -> None:
+        """Two parts that are one mix now are named, whatever their headings say."""
+        found = read_any(
+            "First marinade: 1 tbsp lemon juice, 1 tsp salt, 1 tsp turmeric\n1 kg chicken thighs\n"
+            "Second marinade: 200 g yoghurt, 1 tsp cumin, 1 tsp chilli powder",
+            KITCHEN,
+        )
+        self.assertIn("Taken as one mix", " ".join(found.notes))
+
+    def test_a_table_without_a_frame(self) -> None:
+        """Bars between the cells alone; its head is no name, and a row of times is no ingredient."""
+        found = read_any(
+            "Ingredient | Amount | Notes\n--- | --- | ---\nFlank steak | 700 g | trimmed\nSoy sauce | 60 ml |\n"
+            "Brown sugar | 2 tbsp | packed",
+            KITCHEN,
+        )
+        self.assertEqual((found.draft.name, found.draft.cut.kind), ("", "beef_flank"))
+        self.assertEqual(mix_of(found), ["Soy sauce, 60 ml", "Brown sugar, 2 tbsp, packed"])
+
+    def test_about_in_one_letter(self) -> None:
+        """About so much is "c. 1.4 kg"; "for 10 people" is no name of a dish."""
+        found = read_any("For 10 people\n\n1 rabbit, jointed (c. 1.4kg)\n2 tsp salt\n3 tbsp mustard", KITCHEN)
+        self.assertEqual((found.draft.cut.kind, found.draft.cut.mass), ("rabbit_jointed", "1.4kg"))
+        self.assertEqual(found.draft.name, "")
+
+
+if __name__ == "__main__":
+    unittest.main()

@@ -19,8 +19,8 @@ MIXES = frozenset((
 COMPANIONS = frozenset((
     "accompaniment", "baste", "basting", "batter", "breading", "butter", "chutney", "coating", "crumb", "crust",
     "decorate", "dredge", "dip", "dressing", "drizzle", "flour", "filling",
-    "finish", "finishing", "garnish", "glaze", "gravy", "injection", "mop", "relish", "salad", "salsa", "sauce", "serve",
-    "serving", "side", "sides", "slaw", "spritz", "stuffing", "top", "topping",
+    "finish", "finishing", "garnish", "glaze", "gravy", "injection", "mop", "relish", "salad", "salsa", "sauce",
+    "serve", "serving", "side", "sides", "slaw", "spritz", "stuffing", "top", "topping",
 ))  # fmt: skip
 # Beside the mix only where a heading is marked as one: "Pot roast" is the name of a dish.
 _POTS = frozenset(("braise", "braising", "pot"))

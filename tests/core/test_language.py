@@ -72,6 +72,8 @@ READ = (
     ("2 sprigs marjoram", "marjoram_fresh"),
     ("1 tbsp mustard powder mixed with water", "mustard_powder"),
     ("1 tbsp chopped red pepper", "pepper_sweet_red"),
+    ("Garlic x 5", "garlic"),
+    ("1 orange - zest only", "zest_orange"),
 )
 ASKED = (
     "1 kg fresh tomatoes, canned",
@@ -85,6 +87,7 @@ ASKED = (
     "1 pepper, sliced",
     "2 hot peppers, minced",
     "1 tsp red pepper",
+    "1 garlic",
     "1 tube tomato paste",
     "2 jars of passata",
 )
@@ -752,7 +755,7 @@ class Choices(unittest.TestCase):
     def test_each_with_its_grams(self) -> None:
         """Another measure, another name, the juice; each reads as what it says."""
         for text, wanted in (
-            ("garlic 3", ("3 cloves garlic", "12 g")),
+            ("garlic 1", ("1 clove garlic", "4 g")),
             ("salt 10", ("10 g table salt", "10 g")),
             ("1 lemon, sliced", ("juice of 1 lemon", "45 g")),
             ("1 tsp chile powder", ("1 tsp cayenne", "1.8 g")),

@@ -58,6 +58,36 @@ class Parts(unittest.TestCase):
         alone = read_any("2kg chicken wings\nDry: 2 tbsp flour, 1 tbsp paprika, 2 tsp salt", KITCHEN)
         self.assertEqual(len(mix_of(alone)), 3)
 
+    def test_a_coating_after_a_rule_or_a_gap(self) -> None:
+        """It needs no heading where it is of cups of flour; a spoon of flour binds the paste it stands in."""
+        own = "1 lb chicken tenderloins\n1 c. buttermilk\n1 tsp hot sauce\n"
+        for between in ("--\n", "\n"):
+            with self.subTest(between):
+                found = read_any(f"{own}{between}1 1/2 c. all-purpose flour\n2 tsp paprika", KITCHEN)
+                self.assertEqual(beside(found), {"Coating": "1 1/2 c. all-purpose flour\n2 tsp paprika"})
+        bound = read_any(f"{own}\n1 tbsp flour\n2 tsp paprika", KITCHEN)
+        self.assertEqual((len(mix_of(bound)), beside(bound)), (4, {}))
+
+    def test_parts_by_letter(self) -> None:
+        """Letters, "A" and "B", over lines are two marinades, taken as one, which is told."""
+        found = read_any(
+            "600 g pork shoulder, cubed\nA\n- 4 cloves garlic\n- 1 tsp cumin\nB\n- 1 tbsp fish sauce\n- 60 ml oil",
+            KITCHEN,
+        )
+        self.assertEqual(len(mix_of(found)), 4)
+        self.assertIn("Taken as one mix: “Marinade A” and “Marinade B”", " ".join(found.notes))
+
+    def test_meat_that_is_told_twice(self) -> None:
+        """A heading, "Brine for 2 pork tenderloins", and further down what they weigh: one cut, with its weight."""
+        found = read_any(
+            "Brine for 2 pork tenderloins\n\n1 l water\n40 g salt\n\n2 pork tenderloins (about 1 lb each)",
+            KITCHEN,
+        )
+        self.assertEqual(
+            (found.draft.cut.kind, found.draft.cut.mass, found.draft.cut.pieces), ("pork_tenderloin", "2 lb", "2")
+        )
+        self.assertNotIn("Another cut", " ".join(found.notes))
+
     def test_what_is_taken_together_is_told(self) -> None:
         """Two parts that are one mix now are named, whatever their headings say."""
         found = read_any(

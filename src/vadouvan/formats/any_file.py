@@ -21,6 +21,7 @@ from vadouvan.core.parsing.headings import (
     tells_a_part,
     words_of,
 )
+from vadouvan.core.parsing.pasted import is_rule
 from vadouvan.core.parsing.pasted_lines import in_lines, is_of_a_table, without_step_number
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import FormatError
@@ -100,7 +101,15 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         return "", text
     follows = rest.startswith(("\n", "\r")) or leading_number(after) is not None or heading_of(after) is not None
     is_line = can_be_read(after, kitchen.pantry) or cut_named(after, kitchen.cuts) is not None
-    goes_on = follows or is_line or has_weight(after) or begins_a_row(after) or is_told_of_all(after) or is_deed(after)
+    goes_on = (
+        follows
+        or is_line
+        or is_rule(after)
+        or has_weight(after)
+        or begins_a_row(after)
+        or is_told_of_all(after)
+        or is_deed(after)
+    )
     return (said[:LONGEST_NAME], rest) if goes_on else ("", text)
 
 

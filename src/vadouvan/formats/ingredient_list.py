@@ -33,10 +33,12 @@ def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
         and cut_named(line, kitchen.cuts) is not None
         and not can_be_read(line, kitchen.pantry)
     ]
+    told_again = [line for line in others if _is_told_again(cut_named(line, kitchen.cuts), meat)]
+    others = [line for line in others if line not in told_again]
     mix = [
         single[:LONGEST_KEPT]
         for number, line in enumerate(recipe.lines)
-        if number != place and line not in others
+        if number != place and line not in (*others, *told_again)
         for single in single_lines(line, kitchen.pantry)
     ]
     asked = None if meat else which_meat((*recipe.lines, *recipe.left_out), kitchen)
@@ -71,6 +73,11 @@ def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
     )
     line, meant = asked or ("", ())
     return Brought(draft, tuple(notes), meat_line=line, cuts_meant=meant)
+
+
+def _is_told_again(other: CutNamed | None, meat: CutNamed | None) -> bool:
+    """Whether a line names the meat that another line weighs: "Brine for 2 tenderloins", and further down these two."""
+    return other is not None and meat is not None and (other.kind, other.mass) == (meat.kind, "")
 
 
 def _of_wholes(meat: CutNamed, kitchen: Kitchen) -> str:

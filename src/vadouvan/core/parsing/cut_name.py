@@ -212,7 +212,12 @@ def meat_among(lines: Sequence[str], cuts: Mapping[str, CutKind]) -> tuple[int |
     found = [(place, named) for place, line in enumerate(lines) if (named := cut_named(line, cuts)) is not None]
     if not found:
         return None, None
-    return next(((place, named) for place, named in found if cuts[named.kind].is_animal), found[0])
+    place, meat = next(((place, named) for place, named in found if cuts[named.kind].is_animal), found[0])
+    if meat.mass:
+        return place, meat
+    # "Brine for 2 pork tenderloins", and further down what they weigh
+    again = ((other, named) for other, named in found if named.kind == meat.kind and named.mass)
+    return next(((other, named) for other, named in again if named.pieces == meat.pieces), (place, meat))
 
 
 def _as_our_recipes_write(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:

@@ -32,7 +32,8 @@ _ENOUGH_FOR = re.compile(
     re.IGNORECASE,
 )
 _COATS = re.compile(r"\b(?:flour|bread ?crumbs|panko)\b", re.IGNORECASE)
-_RULE = re.compile(r"^\s*([-=_*~])\1{2,}\s*$")  # drawn between parts; it says nothing
+_BY_THE_SPOON = re.compile(r"\b(?:tsps?|tbsps?|tea ?spoons?|table ?spoons?|pinch)\b", re.IGNORECASE)  # binds a paste
+_RULE = re.compile(r"^\s*([-=_*~])\1+\s*$")  # drawn between parts; it says nothing
 # A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
 _BATHS = frozenset(("bath", "brine", "soak"))
 
@@ -216,13 +217,20 @@ def _others_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple
 
 
 def _coatings_apart(blocks: list[PastedMix]) -> list[PastedMix]:
-    """Parts of a recipe, where one with flour or crumbs under a heading of its own, "Dry:", is a coating beside it."""
+    """Parts of a recipe, where one with flour or crumbs by the cup, "Dry:", or after a gap, is a coating beside it."""
     if sum(block.kind == "mix" for block in blocks) < 2:
         return blocks
     return [
-        replace(block, kind="companion") if block.title and any(map(_COATS.search, block.lines)) else block
-        for block in blocks
+        replace(block, title=block.title or "Coating", kind="companion")
+        if (block.title or place) and any(map(_is_coat, block.lines))
+        else block
+        for place, block in enumerate(blocks)
     ]
+
+
+def _is_coat(line: str) -> bool:
+    """Whether a line is of so much flour or crumbs as meat is turned in."""
+    return _COATS.search(line) is not None and _BY_THE_SPOON.search(line) is None
 
 
 def _is_dressed_meat(block: PastedMix, is_meat: Callable[[str], bool]) -> bool:
@@ -254,7 +262,7 @@ def _blocks(text: str, is_meat: Callable[[str], bool] | None) -> list[PastedMix]
         title, lines = "", []
 
     for raw in plain_lines(text, is_meat):
-        line = "" if _RULE.match(raw) else without_bullet(raw)
+        line = "" if is_rule(raw) else without_bullet(raw)
         heading = heading_of(line)
         if not line:
             if len(lines) >= LEAST_LINES:
@@ -267,6 +275,11 @@ def _blocks(text: str, is_meat: Callable[[str], bool] | None) -> list[PastedMix]
             lines.append(line)
     close()
     return blocks
+
+
+def is_rule(line: str) -> bool:
+    """Whether a line is only drawn: dashes, stars or waves between parts."""
+    return _RULE.match(line) is not None
 
 
 def _repeat_one_another(blocks: list[PastedMix]) -> bool:

@@ -22,6 +22,7 @@ from vadouvan.core.parsing.headings import (
 from vadouvan.core.parsing.tidy import without_bullet
 
 _BOLD = re.compile(r"^\s*(\*\*|__)(?P<said>[^*_]+)\1\s*:?\s*$")
+_LETTER = re.compile(r"^\s*\(?([A-E])[.):]?\s*$")
 _INGREDIENTS_TOO = frozenset(("butter", "chutney", "crumb", "relish", "salad", "salsa"))  # "Butter: 50 g" is a line
 _IN_A_ROW = re.compile(
     r"(?:[,;]|\s\+)\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) "
@@ -158,7 +159,10 @@ def is_of_a_table(line: str) -> bool:
 
 
 def _unmarked(line: str) -> str:
-    """A line in bold letters, which is how lists mark their headings, as a heading."""
+    """A line in bold letters, which is how lists mark their headings, as a heading; "A" and "B" are marinades."""
+    letter = _LETTER.match(line)
+    if letter is not None:
+        return f"Marinade {letter[1]}:"
     bold = _BOLD.match(line)
     return line if bold is None or leading_number(bold["said"]) is not None else f"{bold['said'].strip(' :')}:"
 

@@ -18,6 +18,7 @@ _PER = re.compile(
     rf"(?:\s+(?:of\s+)?(?:the\s+)?{_ANIMAL})?\s*[.)]?$",
     re.IGNORECASE,
 )
+_IN_BRACKETS = re.compile(r"\(((?:of|by|on|per) [^()]{2,40})\)")  # "1.2 % salt (of the meat)"
 _PER_FIRST = re.compile(
     r"^(?P<amount>[\d½¼¾⅓⅔./]+ ?[a-z]+)\s*(?:/|\bper )\s*(?P<unit>kg|kilo|lb|pound)\b\s*(?P<name>.+)$", re.IGNORECASE
 )
@@ -53,7 +54,7 @@ def rate_in(text: str) -> Rate | None:
     >>> rate_in("2 % salt of the meat"), rate_in("1.5 % of the meat's weight in salt").line
     (Rate(line='20 g salt', per_kg=1.0), '15 g salt')
     """
-    line = amount_first(" ".join(text.split()))
+    line = amount_first(_IN_BRACKETS.sub(r"\1", " ".join(text.split())))
     share = _PERCENT.match(line) or _SHARE_FIRST.match(line) or _BY_WEIGHT.match(line)
     if share:
         return Rate(f"{float(share['value'].replace(',', '.')) * 10:g} g {share['name']}", 1.0)

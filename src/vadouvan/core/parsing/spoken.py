@@ -42,6 +42,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (rf",? (?:mixed|dissolved|slaked|bloomed|let down) (?:with|in) {_A_LITTLE}(?:\w+ )?water$", ""),
         (r"^\.(?=\d)", "0."),
         (rf"^({_FIGURE}) cl\.? (?=garlic\b)", r"\1 cloves "),  # nobody pours garlic
+        (r"^([2-9]|1\d|2\d) (?:fresh )?garlics?(?=$|,)", r"\1 cloves garlic"),  # one may be a head
         (rf"\(or ((?:about )?{_FIGURE} ?(?:g|grams?|kg|oz|ounces?|ml))\)", r"(\1)"),  # the same amount by weight
         (r"\s*\(or [^()]*\)", ""),  # another ingredient would do as well
         (r"^(.*\d.*?)\s*\([\d.,]{1,6} ?g ?(?:/|per) ?kg(?: [a-z]+)?\)", r"\1"),  # the same, for a kilogram of meat
@@ -57,7 +58,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (rf"\b(?:hot|cold|warm|boiling|strong|chilled|iced|lukewarm|tepid|cool) (?=(?:\w+ )?(?:{_POURED})\b)", ""),
         (r"^strips? of (?:rind|peel|zest) (?:from|of) ", "zest of "),
         (
-            rf"^(?!.*\b(?:preserved|dried)\b)([^,(]*\b(?:{_CITRUS})(?:e?s)?)\s*[,(]\s*"
+            rf"^(?!.*\b(?:preserved|dried)\b)([^,(]*\b(?:{_CITRUS})(?:e?s)?)\s*(?:[,(]|[-–] )\s*"
             rf"(?:the )?{_FINELY}({_OF_IT})(?: only)?\)?$",
             r"\2 of \1",
         ),

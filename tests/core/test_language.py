@@ -1232,6 +1232,25 @@ class Cuts(unittest.TestCase):
         found = judged(flat).reading
         self.assertEqual((flat.cut.width, flat.cut.length, found.problems), ("4 cm", "4 cm", []))
         self.assertIn("about 13 pieces", found.assumed["cut.pieces"])
+        for text, kind, bone, cover in (
+            ("600 g diced turkey breast", "turkey_breast", "none", "none"),
+            ("1 kg salmon side, cubed", "salmon_side", "", "none"),
+            ("1 kg duck breast, skin on, diced", "duck_breast", "", ""),
+        ):
+            with self.subTest(text):
+                diced = read_any(f"{text}\n2 tbsp soy sauce", KITCHEN).draft
+                self.assertEqual((diced.cut.kind, diced.cut.shape), (kind, "cube"))
+                self.assertEqual((diced.cut.bone, diced.cut.cover), (bone, cover))
+                self.assertFalse(judged(diced).reading.problems)
+        for text in ("500 g turkey breast, bone in, diced", "1 whole chicken, cubed", "1 kg mutton, diced"):
+            self.assertIsNone(cut_named(text, KITCHEN.cuts), text)
+        for text, mass in (
+            ("4 chicken breasts, each cut into 3 strips", "880 g"),
+            ("800 g chicken breast, cut into 12 strips", "800 g"),
+        ):
+            parted = cut_named(text, KITCHEN.cuts)
+            assert parted is not None
+            self.assertEqual((parted.mass, parted.pieces, parted.shape), (mass, "12", ""))
         self.assertIsNone(cut_named("1 kg pork tenderloin, sliced", KITCHEN.cuts))
         self.assertIsNone(cut_named("400 g turkey breast, thinly sliced", KITCHEN.cuts))
         strips = judged(Draft(cut=CutInput(kind="turkey_breast", mass="600 g", shape="strip"))).reading

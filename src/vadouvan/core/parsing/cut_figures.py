@@ -44,6 +44,7 @@ _INTO_SO_MANY = re.compile(
     r"|(?=$|[,;)]|\.(?!\d)))",
     re.IGNORECASE,
 )
+_EACH_OF_THEM = re.compile(r"\beach(?: one)?\s*$", re.IGNORECASE)  # "4 breasts, each cut into 3 strips"
 # "1 chicken, 8 pieces", "1 pack chicken thighs (6 thighs)": one of them, and how many are in it.
 _IN_ONE = re.compile(
     rf"^\s*(?:1|one|an?)\s+(?:(?:pack|packet|package|pkg)\b[^,(]{{0,60}}[,(]\s*(\d{{1,2}})\s+"
@@ -294,11 +295,13 @@ def figures_of(text: str) -> Figures | None:
     skin: Literal["", "on", "off"] = "off" if _NO_SKIN.search(text) else "on" if _HAS_SKIN.search(text) else ""
     into, in_one = _INTO_SO_MANY.search(text), _IN_ONE.match(text)
     counted = into or in_one or _COUNT.search(plain)
+    of_each = _COUNT.search(plain) if into is not None and _EACH_OF_THEM.search(text[: into.start()]) else None
     plain = _COUNT.sub(" ", plain)
     is_one = _ONE.match(text) is not None
     if weight is None and counted is None and size is None and not is_one:
         return None
     count = int(counted.group(counted.lastindex or 1)) if counted else 1 if is_one else None
+    count = count * int(of_each[1]) if count is not None and of_each is not None else count
     return Figures(
         f" {' '.join(plain.split())} ",  # in a row of blanks a pattern would look for ever
         weight,

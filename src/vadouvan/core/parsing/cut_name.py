@@ -49,7 +49,6 @@ _CUT_INTO = (
 _PIECES = re.compile(r"\bpieces\b", re.IGNORECASE)
 JOINT_KG = 0.8  # a whole piece of so much is a joint
 MOST_MEANT = 8
-CUBED_UP_TO_M = 0.045  # a cut no thicker than this is cubed about as thick as it is, where nothing is told
 
 
 def line_of(mass: str, kind: CutKind, thickness: str) -> str:
@@ -134,6 +133,14 @@ def _cut_up(figures: Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
             continue
         named = figures.of(cuts[kind])
         if named is not None:
+            if figures.is_in_joints and shape == "strip":  # of so few each is a piece of its own
+                return named
+            if shape == "cube":  # nobody dices a bone, or skin that is not told
+                named = replace(
+                    named,
+                    bone="none" if cuts[kind].bone != "none" else named.bone,
+                    cover="none" if cuts[kind].cover != "none" and figures.skin != "on" else named.cover,
+                )
             if shape == "cube":
                 return _in_pieces(named, cuts[kind]) if named.thickness else replace(named, shape="cube", pieces="")
             return replace(named, shape=shape if shape != cuts[kind].shape else "")
@@ -202,7 +209,7 @@ def _ends_in(name: str, said: frozenset[str]) -> bool:
 def _is_usual(shape: str, words: str, kind: CutKind) -> bool:
     """Whether pieces of a size that is not told are as thick as the table has this cut, or as strips are."""
     if shape == "cube":
-        return kind.thickness_m <= CUBED_UP_TO_M and kind.bone == "none"
+        return kind.bone != "ribs" and " bonein " not in words
     as_a_slab = shape == kind.shape == "slab" and re.search(r"\bthin", words, re.IGNORECASE) is None
     return shape == "strip" or as_a_slab
 

@@ -39,6 +39,8 @@ def of_wholes(
         return None if named.pieces and not named.wholes and not figures.is_in_joints else named
     if kind.pieces_in_one and (whole.kind != named.kind if figures.is_in_joints else named.pieces):
         return named  # the table has what one of them gives
+    if cuts[whole.kind].is_whole_animal and not figures.is_in_joints and kind.bone == "none":
+        return None  # its weight is with its bones
     if figures.is_in_joints:
         kind = cuts[whole.kind] if kind.shape == "cube" else kind  # so few pieces of a joint are no dice
         return _weighing(replace(named, kind=kind.id), whole, named.pieces, cuts)

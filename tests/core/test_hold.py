@@ -215,6 +215,12 @@ class Beside(unittest.TestCase):
         self.assertIn("no longer because the kiwi turns the surface too soft", says)
         self.assertIn("the softened layer is 0 mm", says)
 
+    def test_what_nobody_can_see_is_not_told(self) -> None:
+        """A hundredth of a millimetre of softening after a quarter of an hour is none."""
+        says = " ".join(self.other(STRIPS, "heat_treated", at_h=0.25).says)
+        self.assertIn("It ends", says)
+        self.assertNotIn("layer", says)
+
     def test_thinner_is_sooner(self) -> None:
         """20 mm instead of 25: best comes earlier."""
         draft = Draft("x", CutInput(kind="beef_sirloin", mass="1 kg", thickness="25 mm"), steak("12 g salt").mix)

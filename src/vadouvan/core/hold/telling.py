@@ -10,7 +10,8 @@ from vadouvan.core.hold.time_course import TimeCourse
 from vadouvan.core.hold.window import Window
 
 DEEP_ENOUGH_TO_TELL_M = 0.0001
-DIFFERS_BY = 0.05
+# Two sections differ to a cook by a twentieth, by two tenths of a gram a kilogram or of a millimetre (our calibration).
+DIFFERS_BY, LEAST_TOLD = 0.05, 0.2e-3
 LEFT_TOLD_KG = 1e-6
 
 
@@ -100,7 +101,7 @@ def _values_differ(course: TimeCourse, hours: float, course_b: TimeCourse, hours
     for what, unit, values, values_b in pairs:
         was, now = _at(course, values, hours), _at(course_b, values_b, hours_b)
         told, told_b = number_told(was * 1000), number_told(now * 1000)
-        if told != told_b and abs(was - now) > DIFFERS_BY * max(was, now):
+        if told != told_b and abs(was - now) > max(DIFFERS_BY * max(was, now), LEAST_TOLD):
             found.append(f"{begins}{what} is {told_b} {unit} instead of {told}.")
     return found
 

@@ -216,10 +216,10 @@ class Beside(unittest.TestCase):
         self.assertIn("the softened layer is 0 mm", says)
 
     def test_what_nobody_can_see_is_not_told(self) -> None:
-        """A hundredth of a millimetre of softening after a quarter of an hour is none."""
-        says = " ".join(self.other(STRIPS, "heat_treated", at_h=0.25).says)
+        """Hundredths of a millimetre of softening and of a white band after an hour are none."""
+        says = " ".join(self.other(STRIPS, "heat_treated", at_h=1.0).says)
         self.assertIn("It ends", says)
-        self.assertNotIn("layer", says)
+        self.assertNotIn("At 1 h", says)
 
     def test_thinner_is_sooner(self) -> None:
         """20 mm instead of 25: best comes earlier."""

@@ -1,4 +1,4 @@
-import { deepestPoint, isRound, type Drawn, type Face } from '../lib/outline'
+import { deepestPoint, isRound, topAt, type Drawn, type Face } from '../lib/outline'
 import { rulerMarks } from '../lib/ruler'
 import type { System } from '../lib/units'
 
@@ -44,17 +44,6 @@ export function Scores({ scores, drawn }: { scores: Score[]; drawn: Drawn }) {
       })}
     </g>
   )
-}
-
-/** Where the upper outline runs at a place along the width. */
-function topAt(drawn: Drawn, x: number): number {
-  if (isRound(drawn)) {
-    const reach = (x - drawn.width / 2) / (drawn.width / 2)
-    return (drawn.height / 2) * (1 - Math.sqrt(Math.max(0, 1 - reach * reach)))
-  }
-  if (drawn.shape !== 'irregular') return 0
-  const reach = (x - drawn.width * 0.47) / (drawn.width * 0.53)
-  return drawn.height * 0.98 * (1 - Math.sqrt(Math.max(0, 1 - reach * reach)))
 }
 
 /** Skin, fat or membrane, all round or on one side. */

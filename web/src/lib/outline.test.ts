@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { contourAt, deepestPoint, depthAt, type Drawn, type Face } from './outline'
+import { contourAt, deepestPoint, depthAt, outline, topAt, type Drawn, type Face } from './outline'
 
 /** A piece of 30 mm drawn at 10 px a millimetre. */
 function drawn(openFaces: Face[], part: Partial<Drawn> = {}): Drawn {
@@ -38,6 +38,35 @@ describe('depthAt', () => {
     expect(depthAt(drawn(['round'], { width: 300 }), 150, 150)).toBe(15)
     expect(depthAt(drawn(['round'], { width: 300 }), 150, 0)).toBe(0)
     expect(depthAt(drawn(['above'], { across: true }), 10, 280)).toBe(28)
+  })
+})
+
+describe('an uneven piece', () => {
+  const piece = drawn(['above', 'left', 'right'], { shape: 'irregular' })
+
+  it('is no depth at its outline and as deep inside as the nearest of it', () => {
+    for (const x of [30, 150, 270, 450, 570]) {
+      const top = topAt(piece, x)
+      expect(depthAt(piece, x, top)).toBeCloseTo(0, 1)
+      expect(depthAt(piece, x, top - 12)).toBeLessThan(0)
+      expect(depthAt(piece, x, top + 12)).toBeGreaterThan(0.2)
+      expect(depthAt(piece, x, top + 12)).toBeLessThanOrEqual(1.2)
+    }
+    expect(depthAt(piece, 592, 192)).toBeCloseTo(0.8, 1)
+    expect(depthAt(piece, 8, 216)).toBeCloseTo(0.8, 1)
+    expect(depthAt(piece, 8, 295)).toBeLessThan(0)
+  })
+
+  it('goes all round without a corner', () => {
+    const ends = [
+      ...outline(piece).matchAll(/C([-\d.]+) ([-\d.]+) ([-\d.]+) ([-\d.]+) ([-\d.]+) ([-\d.]+)/g),
+    ].map((found) => found.slice(1).map(Number))
+    const directions = ends.map(([bx = 0, by = 0, tx = 0, ty = 0, ex = 0, ey = 0], index) => {
+      const [, , , , fx = 96, fy = 300] = ends[index - 1] ?? []
+      return { begins: Math.atan2(by - fy, bx - fx), ends: Math.atan2(ey - ty, ex - tx) }
+    })
+    for (const [index, one] of directions.slice(1).entries())
+      expect(one.begins).toBeCloseTo(directions[index]?.ends ?? NaN, 6)
   })
 })
 

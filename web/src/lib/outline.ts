@@ -33,9 +33,82 @@ function ellipse(width: number, height: number): string {
   return `M0 ${ry}A${rx} ${ry} 0 0 1 ${width} ${ry}A${rx} ${ry} 0 0 1 0 ${ry}Z`
 }
 
-/** An uneven piece: thick in one place, thinner towards one end, flat below. */
+type Spot = readonly [number, number]
+/** A cubic curve: where it begins, what draws it at either end, where it ends. */
+type Curve = readonly [Spot, Spot, Spot, Spot]
+
+const FLAT_FROM = 0.16
+const FLAT_TO = 0.8
+
+/** An uneven piece of width and height 1: thick in one place, thinner towards one end; it lies on the flat rest. */
+const UNEVEN: readonly Curve[] = [
+  [
+    [FLAT_FROM, 1],
+    [0.05, 1],
+    [0, 0.92],
+    [0, 0.72],
+  ],
+  [
+    [0, 0.72],
+    [0, 0.3],
+    [0.2, 0],
+    [0.45, 0],
+  ],
+  [
+    [0.45, 0],
+    [0.72, 0],
+    [1, 0.26],
+    [1, 0.64],
+  ],
+  [
+    [1, 0.64],
+    [1, 0.88],
+    [0.93, 1],
+    [FLAT_TO, 1],
+  ],
+]
+const ALONG = 16
+
+/** Spots along the curves, from the flat base round to it again. */
+const AROUND: readonly Spot[] = UNEVEN.flatMap((curve) =>
+  Array.from({ length: ALONG + 1 }, (_, index) => spotOn(curve, index / ALONG)),
+)
+
+function spotOn([from, by, to, end]: Curve, share: number): Spot {
+  const rest = 1 - share
+  const weights = [rest ** 3, 3 * rest ** 2 * share, 3 * rest * share ** 2, share ** 3] as const
+  const along = (axis: 0 | 1) =>
+    weights[0] * from[axis] + weights[1] * by[axis] + weights[2] * to[axis] + weights[3] * end[axis]
+  return [along(0), along(1)]
+}
+
 function uneven(w: number, h: number): string {
-  return `M0 ${h * 0.72}C${w * 0.02} ${h * 0.2} ${w * 0.22} 0 ${w * 0.45} 0C${w * 0.7} 0 ${w * 0.9} ${h * 0.22} ${w} ${h * 0.6}C${w} ${h * 0.88} ${w * 0.92} ${h} ${w * 0.8} ${h}H${w * 0.16}C${w * 0.05} ${h} 0 ${h * 0.9} 0 ${h * 0.72}Z`
+  const said = ([x, y]: Spot) => `${x * w} ${y * h}`
+  const curves = UNEVEN.map(([, by, to, end]) => `C${said(by)} ${said(to)} ${said(end)}`)
+  return `M${said([FLAT_FROM, 1])}${curves.join('')}Z`
+}
+
+/** Where the upper outline runs at a place along the width. */
+export function topAt(drawn: Drawn, x: number): number {
+  const { width, height } = drawn
+  if (isRound(drawn)) {
+    const reach = (x - width / 2) / (width / 2)
+    return (height / 2) * (1 - Math.sqrt(Math.max(0, 1 - reach * reach)))
+  }
+  return drawn.shape === 'irregular' ? Math.min(1, ...crossings(x / width)) * height : 0
+}
+
+const SIDES = AROUND.slice(1).map((to, index) => [AROUND[index] ?? to, to] as const)
+/** Heights at which the outline of an uneven piece is crossed at a place along it. */
+function crossings(x: number): number[] {
+  return SIDES.filter(([a, b]) => Math.min(a[0], b[0]) <= x && x <= Math.max(a[0], b[0])).map(([a, b]) =>
+    a[0] === b[0] ? a[1] : a[1] + ((x - a[0]) / (b[0] - a[0])) * (b[1] - a[1]),
+  )
+}
+
+/** The lower end of an uneven piece at a place along it: where it lies, or where it curves up from that. */
+function bottomAt(x: number): number {
+  return x < FLAT_FROM || x > FLAT_TO ? Math.max(0, ...crossings(x)) : 1
 }
 
 /** Soft corners; a torn right edge where the drawing leaves the rest out. */
@@ -63,12 +136,22 @@ export function depthAt(drawn: Drawn, x: number, y: number): number {
   return Math.min(...faces.map((face) => ways[face])) / scale
 }
 
-/** As for an ellipse that stands on its flat face. */
-function unevenDepth({ width, height, scale, openFaces }: Drawn, x: number, y: number): number {
-  const reach = Math.hypot((x - width * 0.47) / (width * 0.53), (y - height * 0.98) / (height * 0.98))
-  const above = (1 - reach) * height
+/** To the nearest of the curved sides, or to what it lies on where that is open. */
+function unevenDepth(drawn: Drawn, x: number, y: number): number {
+  const { width, height, scale, openFaces } = drawn
+  const side = Math.min(...SIDES.map(([from, to]) => toSide(from, to, x, y, width, height)))
+  const inside = y >= topAt(drawn, x) && y <= bottomAt(x / width) * height
   const below = openFaces.includes('below') ? height - y : Infinity
-  return Math.min(above, below, height) / scale
+  return (inside ? Math.min(side, below) : -side) / scale
+}
+
+/** Distance from a point to a stretch of the outline between two spots. */
+function toSide(from: Spot, to: Spot, x: number, y: number, width: number, height: number): number {
+  const [ax, ay, bx, by] = [from[0] * width, from[1] * height, to[0] * width, to[1] * height]
+  const long = (bx - ax) ** 2 + (by - ay) ** 2
+  const share =
+    long === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * (bx - ax) + (y - ay) * (by - ay)) / long))
+  return Math.hypot(x - ax - share * (bx - ax), y - ay - share * (by - ay))
 }
 
 const LOOKS = 40

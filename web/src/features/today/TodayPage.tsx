@@ -118,7 +118,7 @@ function BagLabel({ label }: { label: Today['labels'][number] }) {
       </dl>
       <p className="pt-1 text-[0.9rem]">
         Keep cold, at the bottom of the fridge. The used mix is not a sauce.{' '}
-        <a className="underline print:hidden" href={labelPaper(label.batch_id)}>
+        <a className="hit underline print:hidden" href={labelPaper(label.batch_id)}>
           This label as PDF
         </a>
       </p>

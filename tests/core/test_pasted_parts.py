@@ -88,6 +88,40 @@ class Parts(unittest.TestCase):
         )
         self.assertNotIn("Another cut", " ".join(found.notes))
 
+    def test_a_mix_that_comes_last(self) -> None:
+        """A remark of the heading says so; without one it is taken with the list above, which is told."""
+        own = "500 g lamb leg, cubed\n1 tbsp light soy sauce\n1 tsp cornstarch\n\n"
+        last = read_any(f"{own}Spice mix (sprinkle while grilling):\n1 tbsp cumin\n1/2 tsp salt", KITCHEN)
+        self.assertEqual(beside(last), {"Spice mix to finish": "1 tbsp cumin\n1/2 tsp salt"})
+        mixed = read_any(f"{own}Spice mix:\n1 tbsp cumin\n1/2 tsp salt", KITCHEN)
+        self.assertEqual(len(mix_of(mixed)), 4)
+        self.assertIn("Taken as one mix: what stands under no heading and “Spice mix”", " ".join(mixed.notes))
+
+    def test_rows_between_strokes_and_semicolons(self) -> None:
+        """A rub in one row is the mix, and not what mops it; things with their amounts behind them, one each."""
+        ribs = read_any(
+            "2 racks baby backs (1.2 kg each)\nRub: 50g brown sugar / 20g paprika / 15g salt\n"
+            "Mop: 100ml cider vinegar, 100ml apple juice",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(ribs), ["50g brown sugar", "20g paprika", "15g salt"])
+        wings = read_any("Smoke wings\n\nwings 2kg; smoked paprika 2 tbsp; salt 24g; veg oil 3 tbsp", KITCHEN)
+        self.assertEqual(
+            (wings.draft.cut.mass, mix_of(wings)), ("2kg", ["smoked paprika 2 tbsp", "salt 24g", "veg oil 3 tbsp"])
+        )
+
+    def test_amounts_in_what_is_to_be_done(self) -> None:
+        """Where no list has them they are opened; where one has, they would be counted twice."""
+        meat, deed = (
+            "4 salmon fillets (about 600 g)\n",
+            "Whisk together 60 ml soy sauce, 2 tbsp honey and the juice of 1 lime. Leave.",
+        )
+        alone = read_any(f"Sticky salmon\n\n{meat}{deed}", KITCHEN)
+        self.assertEqual(mix_of(alone), ["60 ml soy sauce", "2 tbsp honey", "juice of 1 lime"])
+        listed = read_any(f"Sticky salmon\n\n{meat}60 ml soy sauce\n2 tbsp honey\n{deed}", KITCHEN)
+        self.assertEqual(mix_of(listed), ["60 ml soy sauce", "2 tbsp honey"])
+        self.assertIn("Whisk together", " ".join(listed.notes))
+
     def test_what_is_taken_together_is_told(self) -> None:
         """Two parts that are one mix now are named, whatever their headings say."""
         found = read_any(

@@ -57,7 +57,7 @@ def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
         f'Not taken, under "{part.title}": {"; ".join(part.lines)}.' for part in recipe.companions[MOST_COMPANIONS:]
     ]
     if recipe.taken_together:
-        headings = " and ".join(f"“{title}”" for title in recipe.taken_together)
+        headings = " and ".join(recipe.taken_together)
         notes.append(f"Taken as one mix: {headings}. Part them if one goes on after the other.")
     left_out = "; ".join(line.rstrip(". ") for line in recipe.left_out)
     notes += [f"Left out: {left_out}."] if left_out else []

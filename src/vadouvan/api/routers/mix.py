@@ -19,7 +19,8 @@ from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
 from vadouvan.core.interpretation.line import single_lines
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.parsing.cut_name import cut_named
-from vadouvan.core.parsing.pasted import PastedMix, mixes_in
+from vadouvan.core.parsing.parts import PastedMix
+from vadouvan.core.parsing.pasted import mixes_in
 from vadouvan.formats.advice_out import (
     AmountsOut,
     CorrectionOut,

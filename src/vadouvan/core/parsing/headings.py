@@ -91,6 +91,12 @@ _ORDINALS = (
 )
 _FOR_SO_MANY = re.compile(r"(?<=ingredients) (?:for|to serve) \d{1,3}\b[^:]{0,20}", re.IGNORECASE)
 _REMARK = re.compile(r"\s*\([^()]*\)(?=\s*:?\s*$)")
+# "Spice mix (sprinkle while grilling):" is none of what the meat lies in.
+_COMES_LAST = re.compile(
+    r"\b(?:sprinkle|dust|baste|brush|(?:while|before|after|when) (?:grilling|cooking|roasting|serving|frying|smoking)"
+    r"|at the (?:end|table)|to (?:serve|finish)|for (?:serving|dusting|basting)|just before)\b",
+    re.IGNORECASE,
+)
 Kind = Literal["mix", "companion", "none"]
 
 
@@ -141,7 +147,7 @@ def heading_of(line: str) -> str | None:
     >>> heading_of("Ingredients (serves 4):"), heading_of("2nd marinade:"), heading_of("2 tbsp honey")
     ('Ingredients', 'second marinade', None)
     """
-    line = _FOR_SO_MANY.sub("", _REMARK.sub("", line))
+    line = _FOR_SO_MANY.sub("", _REMARK.sub(_last_remark, line))
     for ordinal, word in _ORDINALS:
         line = ordinal.sub(word, line)
     if (
@@ -161,6 +167,11 @@ def heading_of(line: str) -> str | None:
     if not words or len(words) > MOST_WORDS or not (marked or (telling and starts)):
         return None
     return re.sub(r"^for\s+(?:the\s+)?", "", title, flags=re.IGNORECASE).strip() or title
+
+
+def _last_remark(remark: re.Match[str]) -> str:
+    """A remark in brackets behind a heading: nothing, or that what stands under it comes last."""
+    return " to finish" if _COMES_LAST.search(remark.group()) is not None else ""
 
 
 def is_deed(line: str) -> bool:

@@ -11,17 +11,22 @@ from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.core.parsing.headings import (
     MIXES,
     OTHER_PARTS,
-    Kind,
     heading_of,
     is_deed,
     is_told_of_all,
     kind_of_part,
     words_of,
 )
-from vadouvan.core.parsing.pasted_lines import LEAST_IN_A_ROW, plain_lines, without_step_number
+from vadouvan.core.parsing.parts import PastedMix, bath_first, coatings_apart, meat_apart, others_apart
+from vadouvan.core.parsing.pasted_lines import (
+    plain_lines,
+    without_step_number,
+)
+from vadouvan.core.parsing.sentences import amounts_of_a_deed
 from vadouvan.core.parsing.tidy import without_bullet
 
 LEAST_LINES = 2
+FIRST_LISTED = "what stands under no heading"
 MOST_LOOKED_AT = 400  # lines of a pasted text; what comes after them is left out, and told
 
 
@@ -31,20 +36,7 @@ _ENOUGH_FOR = re.compile(
     r"^(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate) (?P<meat>.+?)\.?$",
     re.IGNORECASE,
 )
-_COATS = re.compile(r"\b(?:flour|bread ?crumbs|panko)\b", re.IGNORECASE)
-_BY_THE_SPOON = re.compile(r"\b(?:tsps?|tbsps?|tea ?spoons?|table ?spoons?|pinch)\b", re.IGNORECASE)  # binds a paste
 _RULE = re.compile(r"^\s*([-=_*~])\1+\s*$")  # drawn between parts; it says nothing
-# A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
-_BATHS = frozenset(("bath", "brine", "soak"))
-
-
-@dataclass(frozen=True)
-class PastedMix:
-    """One mix of a pasted text: its heading, if any, its lines, and whether it is the mix or goes beside it."""
-
-    title: str
-    lines: tuple[str, ...]
-    kind: Kind = "mix"
 
 
 def mixes_in(text: str, is_meat: Callable[[str], bool] | None = None) -> list[PastedMix]:
@@ -57,7 +49,7 @@ def mixes_in(text: str, is_meat: Callable[[str], bool] | None = None) -> list[Pa
     ['paste', 'glaze']
     """
     blocks = [block for block in _blocks(text, is_meat) if block.kind != "none" and not _is_meat(block, is_meat)]
-    own, after_the_bath = _bath_first([block for block in blocks if block.kind == "mix"])
+    own, after_the_bath = bath_first([block for block in blocks if block.kind == "mix"])
     if own and after_the_bath:
         blocks = [replace(block, kind="companion") if block in after_the_bath else block for block in blocks]
     if len(blocks) > 1 and not any(block.title for block in blocks) and not _repeat_one_another(blocks):
@@ -73,7 +65,7 @@ def _is_meat(block: PastedMix, is_meat: Callable[[str], bool] | None) -> bool:
 class PastedRecipe:
     """A pasted recipe: lines that may be of the mix, mixes beside it, and lines that are of none.
 
-    ``taken_together`` are the headings of several mixes that are one now.
+    ``taken_together`` are the headings of several mixes that are one now, as they are told.
     """
 
     lines: tuple[str, ...]
@@ -88,18 +80,19 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
 
     Where all of it stands under a heading that is usually beside a mix, that is the mix.
     """
-    looked_at = _headings_marked(text.splitlines()[:MOST_LOOKED_AT], is_line, is_meat)
+    looked_at = _deeds_opened(text.splitlines()[:MOST_LOOKED_AT], is_line, is_meat)
+    looked_at = _headings_marked(looked_at, is_line, is_meat)
     blocks = _blocks("\n".join(_enough_for(without_step_number(line), is_meat) for line in looked_at), is_meat)
-    blocks = _coatings_apart(blocks)
+    blocks = coatings_apart(blocks)
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
-    own, after_the_bath = _bath_first(own)
+    own, after_the_bath = bath_first(own)
     own = [*own, *(PastedMix("", (line,)) for block in after_the_bath for line in block.lines if is_meat(line))]
     after_the_bath = [
         replace(block, lines=tuple(line for line in block.lines if not is_meat(line))) for block in after_the_bath
     ]
-    own, with_the_meat = _meat_apart(own, is_meat)
-    own, others = _others_apart(own, is_meat)
+    own, with_the_meat = meat_apart(own, is_meat)
+    own, others = others_apart(own, is_meat)
     beside = [*after_the_bath, *with_the_meat, *others, *beside]
     if not any(is_line(line) for block in own for line in block.lines) and len(beside) == 1:
         own, beside = [*own, beside[0]], []
@@ -122,20 +115,29 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
         companions.append(PastedMix(block.title, said, "companion"))
     left += [line for block in blocks if block.kind == "none" for line in block.lines]
     left += [line.strip() for line in text.splitlines()[MOST_LOOKED_AT:] if line.strip()]
-    titles = dict.fromkeys(
-        block.title
-        for block in own
-        if block.title
-        and not words_of(block.title) & OTHER_PARTS
-        and not set(block.lines) <= set(left)
-        and not all(map(is_meat, block.lines))
-    )
+    named = [block.title for block in own if any(line not in left and not is_meat(line) for line in block.lines)]
+    unnamed = {"", *(title for title in named if words_of(title) & OTHER_PARTS)}
+    titles = dict.fromkeys(FIRST_LISTED if title in unnamed else f"“{title}”" for title in named)
     return PastedRecipe(
         tuple(line for line in lines if line not in left),
         tuple(one for one in companions if one.lines),
         tuple(left),
         tuple(titles) if len(titles) > 1 else (),
     )
+
+
+def _deeds_opened(lines: list[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> list[str]:
+    """Lines, where all the amounts stand in what is to be done, "Whisk 60 ml soy, 30 g honey and 1 tsp salt.": each of
+    these on a line of its own. Where a list has them, what is to be done only says them again.
+    """
+    if any(is_line(without_bullet(line)) and not is_meat(without_bullet(line)) for line in lines):
+        return lines
+    opened: list[str] = []
+    for line in lines:
+        amounts, rest = amounts_of_a_deed(line)
+        is_told = 2 * sum(map(is_line, amounts)) >= len(amounts) > 1
+        opened += [*amounts, *([rest] if rest else [])] if is_told else [line]
+    return opened
 
 
 def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> list[str]:
@@ -170,72 +172,6 @@ def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: 
 def _set_in(line: str) -> int:
     """Blanks before a line."""
     return len(line.expandtabs(4)) - len(line.expandtabs(4).lstrip())
-
-
-def _bath_first(own: list[PastedMix]) -> tuple[list[PastedMix], list[PastedMix]]:
-    """Where one mix is a brine and another is none, the first of these alone is the mix; the others go beside it."""
-    baths = [bool(_BATHS & words_of(block.title)) for block in own if block.title and words_of(block.title) & MIXES]
-    if len(set(baths)) < 2:
-        return own, []
-    kinds = {id(block): bool(_BATHS & words_of(block.title)) for block in own if words_of(block.title) & MIXES}
-    first = next(iter(kinds.values()))
-    beside = [block for block in own if kinds.get(id(block), first) != first]
-    return [block for block in own if block not in beside], beside
-
-
-def _meat_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
-    """Where a heading tells a brine and another the meat, what stands with the meat is no part of that brine."""
-    if not any(words_of(block.title) & _BATHS for block in own):
-        return own, []
-    kept: list[PastedMix] = []
-    beside: list[PastedMix] = []
-    for block in own:
-        told_as_other = block.title and not words_of(block.title) & (MIXES | OTHER_PARTS)
-        meat = tuple(line for line in block.lines if is_meat(line)) if told_as_other else ()
-        rest = tuple(line for line in block.lines if line not in meat)
-        if meat and rest:
-            beside.append(PastedMix(block.title, rest, "companion"))
-        kept.append(replace(block, lines=meat) if meat else block)
-    return kept, beside
-
-
-def _others_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
-    """Where a heading tells the mix, what stands under the name of something else, "Raita:", goes beside it."""
-    told = [
-        place for place, block in enumerate(own) if words_of(block.title) & MIXES or _is_dressed_meat(block, is_meat)
-    ]
-    if not told:
-        return own, []
-    of_the_meat = {word for block in own for line in block.lines if is_meat(line) for word in words_of(line)}
-    ours = MIXES | OTHER_PARTS | of_the_meat  # "For the lamb:" is no other dish than the lamb above it
-    others = [
-        block
-        for block in own[told[0] :]
-        if block.title and not words_of(block.title) & ours and not any(map(is_meat, block.lines))
-    ]
-    return [block for block in own if block not in others], others
-
-
-def _coatings_apart(blocks: list[PastedMix]) -> list[PastedMix]:
-    """Parts of a recipe, where one with flour or crumbs by the cup, "Dry:", or after a gap, is a coating beside it."""
-    if sum(block.kind == "mix" for block in blocks) < 2:
-        return blocks
-    return [
-        replace(block, title=block.title or "Coating", kind="companion")
-        if (block.title or place) and any(map(_is_coat, block.lines))
-        else block
-        for place, block in enumerate(blocks)
-    ]
-
-
-def _is_coat(line: str) -> bool:
-    """Whether a line is of so much flour or crumbs as meat is turned in."""
-    return _COATS.search(line) is not None and _BY_THE_SPOON.search(line) is None
-
-
-def _is_dressed_meat(block: PastedMix, is_meat: Callable[[str], bool]) -> bool:
-    """Whether a part holds the meat with what goes on it: "For the pork: 1.5 kg pork, 2 tsp fennel, ..."."""
-    return any(map(is_meat, block.lines)) and len(block.lines) > LEAST_IN_A_ROW
 
 
 def _enough_for(line: str, is_meat: Callable[[str], bool]) -> str:

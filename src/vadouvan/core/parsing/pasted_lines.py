@@ -19,6 +19,7 @@ from vadouvan.core.parsing.headings import (
     tells_a_part,
     words_of,
 )
+from vadouvan.core.parsing.sentences import recipe_of_a_sentence
 from vadouvan.core.parsing.tidy import without_bullet
 
 _BOLD = re.compile(r"^\s*(\*\*|__)(?P<said>[^*_]+)\1\s*:?\s*$")
@@ -36,27 +37,13 @@ _BY_SEMICOLON = re.compile(r"\s*;\s*")
 _WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
 COLUMNS_OF_TWO_UNITS = 3
 LEAST_ROWS = 3  # so many lines with bars in them are a table, framed or not
+_AMOUNT_BEHIND = re.compile(
+    r"^[^\W\d_][^\d,;:]{2,40} (?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*|an? |half )? ?"
+    r"(?:k?g|ml|cl|l|lbs?|oz|tsps?|tbsps?|tea ?spoons?|table ?spoons?|cups?|cloves?|sprigs?|pinch)\b\.?$",
+    re.IGNORECASE,
+)
 _TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
 _STEP = re.compile(r"^\s*(?:step|part|day)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
-# "Marinate 600 g fish fillets in 3 tbsp lime juice, 2 tbsp oil, 1 tsp salt for 20 minutes.", "1 kg wings tossed in ..."
-_TOLD_TO_DO = re.compile(
-    r"^(?P<head>[^:\d]{3,40}: )?(?:(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)\s+)?"
-    r"(?:an? (?=\d))?(?P<meat>(?:\d|an? )[^,;:]{3,60}?)"
-    r"(?P<long>\s+(?:overnight|for \d[\d -]{0,5}(?:h|hours?|minutes?|mins?)))?"
-    r"\s+(?:(?:marinated|tossed|coated|rubbed|seasoned|covered|brined|soaked)\s+)?(?:in|with)\s+"
-    r"(?:(?:a mix(?:ture)? of|the)\s+)?(?P<rest>(?:\d|[½¼¾⅓⅔]|an? |the juice |juice ).+)$",
-    re.IGNORECASE,
-)
-_DOES = re.compile(r"\b(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)(?:d|ed|sed)?\b", re.IGNORECASE)
-_THEN = re.compile(r"[;.]\s+")
-_AND_SO_MUCH = re.compile(
-    r"(?:,\s*(?:and\s+)?|\s+(?:and|with|plus|\+)\s+)(?=[\d½¼¾⅓⅔]|an? |(?:the )?(?:juice|zest) of )"
-)
-_SO_LONG_AT_LAST = re.compile(
-    r"\.?,?\s{1,3}(?:and )?((?:for|at least|overnight|in the fridge)\b[^,;]{0,60}"
-    r"(?:hours?|hrs?|minutes?|mins?|days?|\d ?h)\b[^,;]{0,40}|overnight\b[^,;]{0,40})$",
-    re.IGNORECASE,
-)
 _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
 
 
@@ -75,9 +62,8 @@ def in_lines(text: str) -> str:
     row = text.strip()
     if "\n" in row:
         return "\n".join(_framed(text.splitlines()))
-    told = _TOLD_TO_DO.match(row)
-    if told is not None and _DOES.search(row) is not None:
-        return "\n".join(_lines_of_a_deed(told))
+    if told := recipe_of_a_sentence(row):
+        return "\n".join(told)
     first, *others = _NEXT_PART.split(row)
     if others and all(tells_a_part(part.partition(":")[0] + ":") for part in others):
         title, colon, rest = first.partition(": ")
@@ -93,22 +79,6 @@ def in_lines(text: str) -> str:
     if stop and is_deed(deed):
         parts[-1:] = [last, deed]
     return "\n".join([head, "", *parts] if named else parts)
-
-
-def _lines_of_a_deed(told: re.Match[str]) -> Iterator[str]:
-    """The name of the dish, the meat, each amount, and what else is to be done, from a sentence that tells all."""
-    if told["head"]:
-        yield from (told["head"].strip(": "), "")
-    yield told["meat"]
-    listed, *then = _THEN.split(told["rest"].rstrip(". "))
-    listed, *so_long = _SO_LONG_AT_LAST.split(listed)[:2]
-    amounts = _AND_SO_MUCH.split(listed)
-    last, comma, deed = amounts[-1].partition(", ")
-    if comma and is_deed(deed):
-        amounts[-1:], then = [last], [deed, *then]
-    yield from amounts
-    yield from (f"Marinate {long.strip()}" for long in (told["long"] or "", *so_long) if long.strip())
-    yield from then
 
 
 def _framed(lines: list[str]) -> list[str]:
@@ -208,10 +178,10 @@ def _meat_told_first(lines: Iterable[str]) -> Iterator[str]:
 def _rows_opened(lines: list[str]) -> Iterator[str]:
     """Lines, where a row that a heading begins, "Sauce: 2 tbsp soy, 1 tsp sugar", is a heading with a line for each."""
     is_open = False
-    for line in map(_dash_as_colon, lines):
+    for line in (one for row in lines for one in _parts_of(_dash_as_colon(row))):
         head, colon, after = without_bullet(line).partition(":")
         is_listed = leading_number(after.strip()) is not None or _OF_FRUIT.match(after.strip()) is not None
-        parts = _IN_A_ROW.split(after.strip()) if colon and is_listed else []
+        parts = _amounts_of(after.strip()) if colon and is_listed else []
         is_named = len(parts) == 1 and len(after.split()) > WORDS_OF_AN_AMOUNT  # not "Soy sauce: 3 tbsp"
         is_row = len(parts) > 1 or (is_named and bool(words_of(head) & (COMPANIONS - _INGREDIENTS_TOO)))
         if is_row and tells_a_part(f"{head}:") and kind_of_part(head) != "none":
@@ -223,6 +193,27 @@ def _rows_opened(lines: list[str]) -> Iterator[str]:
             if heading_of(without_bullet(line)) is None:
                 yield "Ingredients:"
         yield line
+
+
+def _amounts_of(row: str) -> list[str]:
+    """Amounts of a row, between commas or, where there are none, between strokes: "50 g sugar / 20 g paprika"."""
+    strokes = row.split(" / ")
+    if "," not in row and len(strokes) >= LEAST_IN_A_ROW and all(leading_number(one) is not None for one in strokes):
+        return strokes
+    return _IN_A_ROW.split(row)
+
+
+def _parts_of(line: str) -> list[str]:
+    """A row of things with their amounts behind them, "wings 2 kg; salt 24 g; oil 3 tbsp", one each; else the line.
+
+    >>> _parts_of("wings 2 kg; salt 24 g; oil 3 tbsp"), _parts_of("2 garlic cloves, sliced; dill")
+    (['wings 2 kg', 'salt 24 g', 'oil 3 tbsp'], ['2 garlic cloves, sliced; dill'])
+    """
+    for mark in (";", ","):
+        parts = [part.strip() for part in without_bullet(line).rstrip(". ").split(mark)]
+        if len(parts) >= LEAST_IN_A_ROW and all(map(_AMOUNT_BEHIND.match, parts)):
+            return parts
+    return [line]
 
 
 def _dash_as_colon(line: str) -> str:

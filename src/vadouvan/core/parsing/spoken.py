@@ -57,6 +57,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (rf"^(\d[\d./ ]*)-? ?(inch|cm|in)\) {_PIECE}s?(?: of)? ", r"\1 \2 "),
         (rf"\b(?:hot|cold|warm|boiling|strong|chilled|iced|lukewarm|tepid|cool) (?=(?:\w+ )?(?:{_POURED})\b)", ""),
         (r"^strips? of (?:rind|peel|zest) (?:from|of) ", "zest of "),
+        (r"^((?:the )?(?:rind|peel|zest) of [^,]{2,40}?) in (?:\w+ )?strips$", r"\1"),
         (
             rf"^(?!.*\b(?:preserved|dried)\b)([^,(]*\b(?:{_CITRUS})(?:e?s)?)\s*(?:[,(]|[-–] )\s*"
             rf"(?:the )?{_FINELY}({_OF_IT})(?: only)?\)?$",

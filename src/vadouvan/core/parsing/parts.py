@@ -1,0 +1,90 @@
+"""Parts of a pasted recipe that are none of its mix: what comes after a brine, other dishes, coatings."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+
+from vadouvan.core.parsing.headings import MIXES, OTHER_PARTS, Kind, words_of
+from vadouvan.core.parsing.pasted_lines import LEAST_IN_A_ROW
+
+# A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
+_BATHS = frozenset(("bath", "brine", "soak"))
+_COATS = re.compile(r"\b(?:flour|bread ?crumbs|panko)\b", re.IGNORECASE)
+_BY_THE_SPOON = re.compile(r"\b(?:tsps?|tbsps?|tea ?spoons?|table ?spoons?|pinch)\b", re.IGNORECASE)  # binds a paste
+
+
+@dataclass(frozen=True)
+class PastedMix:
+    """One mix of a pasted text: its heading, if any, its lines, and whether it is the mix or goes beside it."""
+
+    title: str
+    lines: tuple[str, ...]
+    kind: Kind = "mix"
+
+
+def bath_first(own: list[PastedMix]) -> tuple[list[PastedMix], list[PastedMix]]:
+    """Where one mix is a brine and another is none, the first of these alone is the mix; the others go beside it."""
+    baths = [bool(_BATHS & words_of(block.title)) for block in own if block.title and words_of(block.title) & MIXES]
+    if len(set(baths)) < 2:
+        return own, []
+    kinds = {id(block): bool(_BATHS & words_of(block.title)) for block in own if words_of(block.title) & MIXES}
+    first = next(iter(kinds.values()))
+    beside = [block for block in own if kinds.get(id(block), first) != first]
+    return [block for block in own if block not in beside], beside
+
+
+def meat_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
+    """Where a heading tells a brine and another the meat, what stands with the meat is no part of that brine."""
+    if not any(words_of(block.title) & _BATHS for block in own):
+        return own, []
+    kept: list[PastedMix] = []
+    beside: list[PastedMix] = []
+    for block in own:
+        told_as_other = block.title and not words_of(block.title) & (MIXES | OTHER_PARTS)
+        meat = tuple(line for line in block.lines if is_meat(line)) if told_as_other else ()
+        rest = tuple(line for line in block.lines if line not in meat)
+        if meat and rest:
+            beside.append(PastedMix(block.title, rest, "companion"))
+        kept.append(replace(block, lines=meat) if meat else block)
+    return kept, beside
+
+
+def others_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
+    """Where a heading tells the mix, what stands under the name of something else, "Raita:", goes beside it."""
+    told = [
+        place for place, block in enumerate(own) if words_of(block.title) & MIXES or _is_dressed_meat(block, is_meat)
+    ]
+    if not told:
+        return own, []
+    of_the_meat = {word for block in own for line in block.lines if is_meat(line) for word in words_of(line)}
+    ours = MIXES | OTHER_PARTS | of_the_meat  # "For the lamb:" is no other dish than the lamb above it
+    others = [
+        block
+        for block in own[told[0] :]
+        if block.title and not words_of(block.title) & ours and not any(map(is_meat, block.lines))
+    ]
+    return [block for block in own if block not in others], others
+
+
+def coatings_apart(blocks: list[PastedMix]) -> list[PastedMix]:
+    """Parts of a recipe, where one with flour or crumbs by the cup, "Dry:", or after a gap, is a coating beside it."""
+    if sum(block.kind == "mix" for block in blocks) < 2:
+        return blocks
+    return [
+        replace(block, title=block.title or "Coating", kind="companion")
+        if (block.title or place) and any(map(_is_coat, block.lines))
+        else block
+        for place, block in enumerate(blocks)
+    ]
+
+
+def _is_coat(line: str) -> bool:
+    """Whether a line is of so much flour or crumbs as meat is turned in."""
+    return _COATS.search(line) is not None and _BY_THE_SPOON.search(line) is None
+
+
+def _is_dressed_meat(block: PastedMix, is_meat: Callable[[str], bool]) -> bool:
+    """Whether a part holds the meat with what goes on it: "For the pork: 1.5 kg pork, 2 tsp fennel, ..."."""
+    return any(map(is_meat, block.lines)) and len(block.lines) > LEAST_IN_A_ROW

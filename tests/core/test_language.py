@@ -73,6 +73,8 @@ READ = (
     ("1 tbsp mustard powder mixed with water", "mustard_powder"),
     ("1 tbsp chopped red pepper", "pepper_sweet_red"),
     ("Garlic x 5", "garlic"),
+    ("Coconut milk 1 x 400 ml can", "coconut_milk"),
+    ("Three hundred ml dry cider", "cider_dry"),
     ("1 orange - zest only", "zest_orange"),
 )
 ASKED = (

@@ -141,6 +141,24 @@ class Parts(unittest.TestCase):
         self.assertEqual((found.draft.name, found.draft.cut.kind), ("", "beef_flank"))
         self.assertEqual(mix_of(found), ["Soy sauce, 60 ml", "Brown sugar, 2 tbsp, packed"])
 
+    def test_amounts_on_lines_of_their_own(self) -> None:
+        """Copied out of two columns: each goes with the name after it, or with the one before."""
+        after = read_any(
+            "Grilled rump\n\n2\nlamb rumps, about 250 g each\n\n60 ml\nolive oil\n\n1 tsp\nfine salt", KITCHEN
+        )
+        self.assertEqual((after.draft.cut.mass, mix_of(after)), ("500 g", ["60 ml olive oil", "1 tsp fine salt"]))
+        before = read_any("Soy chops\n\nPork chops\n4 (1 kg)\nSoy sauce\n60 ml\nBrown sugar\n2 tbsp", KITCHEN)
+        self.assertEqual((before.draft.cut.kind, before.draft.cut.mass), ("pork_chop_bone", "1 kg"))
+        self.assertEqual(mix_of(before), ["60 ml Soy sauce", "2 tbsp Brown sugar"])
+
+    def test_small_pictures(self) -> None:
+        """Before each line and round the name: they say nothing."""
+        found = read_any(
+            "🌶️ SPICY SKEWERS 🌶️\n\n🥩 800g pork shoulder, cubed\n🧂 10g salt\n⭐️ 2 tsp dried oregano", KITCHEN
+        )
+        self.assertEqual(found.draft.name, "SPICY SKEWERS")
+        self.assertEqual(mix_of(found), ["10g salt", "2 tsp dried oregano"])
+
     def test_about_in_one_letter(self) -> None:
         """About so much is "c. 1.4 kg"; "for 10 people" is no name of a dish."""
         found = read_any("For 10 people\n\n1 rabbit, jointed (c. 1.4kg)\n2 tsp salt\n3 tbsp mustard", KITCHEN)

@@ -23,7 +23,7 @@ from vadouvan.core.parsing.headings import (
 )
 from vadouvan.core.parsing.pasted import is_rule
 from vadouvan.core.parsing.pasted_lines import in_lines, is_of_a_table, without_step_number
-from vadouvan.core.parsing.tidy import without_bullet
+from vadouvan.core.parsing.tidy import as_a_name, without_bullet
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
 from vadouvan.formats.brought import LONGEST_NAME, Brought
@@ -75,7 +75,7 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     if _ADDRESS.match(first.strip()) and rest.strip():
         name, rest = _name_and_rest(rest.strip(), kitchen)
         return name, f"{rest}\n\n{first.strip()}"
-    said = _IN_STARS.sub(r"\2", without_bullet(first.strip().lstrip("# ")))
+    said = _IN_STARS.sub(r"\2", as_a_name(first.strip().lstrip("# ")))
     if said.endswith(":") and heading_of(said) is None and leading_number(said) is None:  # "Cod, 4 servings:"
         said = first = said.rstrip(" :")
     after = without_bullet(rest.strip().partition("\n")[0])

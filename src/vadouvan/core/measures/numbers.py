@@ -171,6 +171,8 @@ def _counted(count: float, names: list[str], ends: list[int], text: str) -> Foun
         return Found(Interval(value, low, high), text[ends[used - 1] :])
     if names[1] == "and" and names[2] in ("a", "an", "one") and names[3] in PARTS:  # one and a half, one and one half
         return Found(Interval.exactly(count + PARTS[names[3]]), text[ends[3] :])
+    if names[1] == "hundred":
+        return Found(Interval.exactly(100.0 * count), text[ends[1] :])
     if names[1] == "dozen":
         return Found(Interval.exactly(12.0 * count), text[ends[1] :])
     return Found(Interval.exactly(float(count)), text[ends[0] :])

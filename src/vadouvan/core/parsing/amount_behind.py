@@ -11,6 +11,11 @@ _TURNED = re.compile(
     r"^(?P<name>[^\W\d_][^\d,:()½¼¾⅓⅔]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(?:x\s*)?"
     r"(?P<amount>[\d½¼¾⅓⅔][^,]*?(?:\([^(),]*\))?)\)?(?P<tail>,.*)?$"
 )
+_SO_MANY_PACKS = re.compile(  # "coconut milk 1 x 400 ml can"
+    r"^(?P<name>[^\W\d_][^\d,:()]*?)\s*[:,-]?\s+(?P<packs>\d{1,2}\s*[x×]\s*\d[\d.,]*\s*(?:g|kg|ml|l|oz)\s*"
+    r"(?:cans?|tins?|jars?|cartons?|packs?|packets?|tubs?|pots?|bottles?))$",
+    re.IGNORECASE,
+)
 _A_FEW_OF = re.compile(  # "parsley - small bunch", "thyme: a few sprigs"
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*(?:[:,]|\s[-–])\s*"
     r"(?P<amount>(?:an? )?(?:(?:small|large|big|few|good|generous) )?"
@@ -30,6 +35,16 @@ _OF_A_FRUIT = re.compile(  # "lemon - 1, juice only"
     r"(?: only)?\)?$",
     re.IGNORECASE,
 )
+
+
+def packs_first(text: str) -> str:
+    """The same line with the packs that stand behind its name in front.
+
+    >>> packs_first("Coconut milk 1 x 400 ml can"), packs_first("1 x 400 ml can coconut milk")
+    ('1 x 400 ml can Coconut milk', '1 x 400 ml can coconut milk')
+    """
+    packs = _SO_MANY_PACKS.match(text.strip())
+    return text if packs is None else f"{packs['packs']} {packs['name']}"
 
 
 def amount_first(text: str) -> str:

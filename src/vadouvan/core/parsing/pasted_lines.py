@@ -19,6 +19,7 @@ from vadouvan.core.parsing.headings import (
     tells_a_part,
     words_of,
 )
+from vadouvan.core.parsing.said_units import unit_said
 from vadouvan.core.parsing.sentences import recipe_of_a_sentence
 from vadouvan.core.parsing.tidy import without_bullet
 
@@ -36,6 +37,8 @@ _DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g
 _BY_SEMICOLON = re.compile(r"\s*;\s*")
 _WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
 COLUMNS_OF_TWO_UNITS = 3
+_IN_BRACKETS = re.compile(r"\([^()]*\)")
+LEAST_ALONE = 2
 LEAST_ROWS = 3  # so many lines with bars in them are a table, framed or not
 _AMOUNT_BEHIND = re.compile(
     r"^[^\W\d_][^\d,;:]{2,40} (?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*|an? |half )? ?"
@@ -49,8 +52,13 @@ _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 ba
 
 def plain_lines(text: str, is_meat: Callable[[str], bool] | None) -> Iterator[str]:
     """The lines of a text, one thing each, headings with a colon; ``is_meat`` tells whether a line names the cut."""
-    lines = _meat_told_first(_each_told(text.splitlines(), is_meat))
-    return _rows_opened([_unmarked(_out_of_a_table(line)) for line in _framed(list(lines))])
+    lines = _meat_told_first(_each_told(in_whole_lines(text).splitlines(), is_meat))
+    return _rows_opened([_unmarked(_out_of_a_table(line)) for line in lines])
+
+
+def in_whole_lines(text: str) -> str:
+    """A text whose tables have a frame, and whose amounts stand on the lines of their names."""
+    return "\n".join(amounts_joined(_framed(text.splitlines())))
 
 
 def in_lines(text: str) -> str:
@@ -61,7 +69,7 @@ def in_lines(text: str) -> str:
     """
     row = text.strip()
     if "\n" in row:
-        return "\n".join(_framed(text.splitlines()))
+        return in_whole_lines(text)
     if told := recipe_of_a_sentence(row):
         return "\n".join(told)
     first, *others = _NEXT_PART.split(row)
@@ -87,6 +95,43 @@ def _framed(lines: list[str]) -> list[str]:
     if len(rows) < LEAST_ROWS:
         return lines
     return [f"| {line.strip().strip('|').strip()} |" if "|" in line else line for line in lines]
+
+
+def amounts_joined(lines: list[str]) -> list[str]:
+    """Lines, where amounts stand on lines of their own, each before or behind the line with its name.
+
+    >>> amounts_joined(["60 ml", "olive oil", "", "2 cloves", "garlic, crushed"])
+    ['60 ml olive oil', '', '2 cloves garlic, crushed']
+    >>> amounts_joined(["Soy sauce", "60 ml", "Salt", "1 tsp"])
+    ['60 ml Soy sauce', '1 tsp Salt']
+    """
+    alone = [place for place, line in enumerate(lines) if is_only_an_amount(line)]
+    if len(alone) < LEAST_ALONE:
+        return lines
+    before = sum(_is_name(lines, place + 1) for place in alone)
+    behind = sum(_is_name(lines, place - 1) for place in alone)
+    last = next(place for place in reversed(range(len(lines))) if lines[place].strip())
+    step = 1 if before > behind or (before == behind and last not in alone) else -1
+    named = {place: place + step for place in alone if _is_name(lines, place + step)}
+    taken = set(named.values())
+    return [
+        f"{line.strip()} {without_bullet(lines[named[place]]).strip()}" if place in named else line
+        for place, line in enumerate(lines)
+        if place not in taken
+    ]
+
+
+def is_only_an_amount(line: str) -> bool:
+    """Whether a line holds a number, with its unit or without, and no name: "60 ml", "2", "½ tsp"."""
+    found = leading_number(_IN_BRACKETS.sub("", without_bullet(line)).strip())
+    rest = found.rest.strip(" .") if found is not None else "-"
+    return not rest or unit_said(rest) is not None
+
+
+def _is_name(lines: list[str], place: int) -> bool:
+    """Whether a line is there, holds no number at its start and is no heading."""
+    line = without_bullet(lines[place]).strip() if 0 <= place < len(lines) else ""
+    return bool(line) and leading_number(line) is None and not line.endswith(":")
 
 
 def _out_of_a_table(line: str) -> str:

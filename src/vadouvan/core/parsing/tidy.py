@@ -11,9 +11,16 @@ from dataclasses import dataclass
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import MASS_KG, VOLUME_M3, unit_word
+from vadouvan.core.parsing.amount_behind import packs_first
 from vadouvan.core.parsing.spoken import plainly_said
 
-_BULLET = re.compile(r"^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))")
+# Small pictures that lists are set out with, and what joins them.
+_PICTURE = r"\u2190-\u21ff\u2600-\u27bf\u2b00-\u2bff\U0001f000-\U0001faff\ufe0f\u200d"
+_BULLET = re.compile(
+    rf"^\s*[{_PICTURE}][{_PICTURE}\s]*(?=[^\W_])"
+    r"|^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))"
+)
+_PICTURES_BEHIND = re.compile(rf"\s*[{_PICTURE}]+$")
 _LEADERS = re.compile(r"(?<=[^\W_])\s*(?:\.{2,}|…+|_{2,})\s*(?=[\d½¼¾⅓⅔])")  # "Yoghurt......250 g"
 _ABOUT = re.compile(
     r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|maybe|perhaps|say|~|≈)\s*", re.IGNORECASE
@@ -73,6 +80,11 @@ def without_bullet(text: str) -> str:
     return _LEADERS.sub(": ", _BULLET.sub("", text)).strip()
 
 
+def as_a_name(text: str) -> str:
+    """A first line as the name of a dish, without the mark before it and the small pictures round it."""
+    return _PICTURES_BEHIND.sub("", without_bullet(text)).strip()
+
+
 def tidied(text: str) -> Tidied:
     """A line in plain form.
 
@@ -81,6 +93,7 @@ def tidied(text: str) -> Tidied:
     >>> tidied("2 x 400 g tins coconut milk").text, tidied("2 tbsp plus 1 tsp soy sauce").text
     ('800 g canned coconut milk', '2.33333 tbsp soy sauce')
     """
+    text = packs_first(text)
     text = _SO_MANY_EACH.sub(r"\1 ", _AS_I_DO.sub(r"(\1", without_bullet(text)))
     bare = _ABOUT.sub("", text)
     about = bare != text

@@ -9,6 +9,7 @@ from __future__ import annotations
 import time
 from collections.abc import Callable
 from contextlib import suppress
+from itertools import product
 
 from vadouvan.core.draft.typed import LONGEST_TEXT, LineInput
 from vadouvan.core.interpretation.line import portion_of
@@ -18,6 +19,7 @@ from vadouvan.core.parsing.several import taken_apart
 from vadouvan.core.parsing.tidy import tidied
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import InputError
+from vadouvan.formats.any_file import read_any
 
 KITCHEN = shipped_kitchen()
 LETTERS, CUT_LETTERS, TRIES = 2000, 200, 3  # a line of meat is looked at up to 200 letters
@@ -25,8 +27,10 @@ TOLD_MS = 5.0  # what takes less is not told
 SEEDS = (
     " ", "_", ".", "-", "(", "1 ", "1", "a ", "½", "1/", "or ", "(or ", "(1 tsp dried ", "1 tsp (about ", ", ", "; ",
     "and ", "1 kg ", "2 x ", "(2 kg) ", "bone ", "for 2 ", "juice of ", "zest ", "heaping 1 ", "1.", "a (",
-    "chopped and ", "- 1 g, ", ": ", "about 1 ", "…", "to taste ", "x 4, ", "head on ",
+    "chopped and ", "- 1 g, ", ": ", "about 1 ", "…", "to taste ", "x 4, ", "head on ", "1\n", "a\n1\n", "--\n", "A\n",
+    "scored, ", "cut into ", "🧂 ",
 )  # fmt: skip
+STARTS = ("1 kg ", "a")
 
 
 def _line(text: str) -> object:
@@ -40,6 +44,7 @@ READERS: tuple[tuple[str, Callable[[str], object], int], ...] = (
     ("a heading", lambda text: (heading_of(text), is_deed(text), is_told_of_all(text)), LETTERS),
     ("a cut", lambda text: (cut_named(text, KITCHEN.cuts), cuts_meant(text, KITCHEN.cuts)), CUT_LETTERS),
     ("a cut nearby", lambda text: cuts_near(text, KITCHEN.cuts), CUT_LETTERS),
+    ("a pasted text", lambda text: read_any(text, KITCHEN), LETTERS),
 )
 
 
@@ -59,8 +64,8 @@ def print_reading() -> None:
     print("reading hostile words (twice the letters, so many times as long)")
     for name, read, most in READERS:
         found = []
-        for seed in SEEDS:
-            text = ("1 kg " + seed * most)[: most - 1] + "z"
+        for start, seed in product(STARTS, SEEDS):
+            text = (start + seed * most)[: most - 1] + "z"
             found.append((took_ms(read, text), seed, text))
         slowest_ms, seed, text = max(found)
         half_ms = took_ms(read, text[: most // 2] + "z")

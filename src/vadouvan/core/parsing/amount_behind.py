@@ -43,7 +43,7 @@ def packs_first(text: str) -> str:
     >>> packs_first("Coconut milk 1 x 400 ml can"), packs_first("1 x 400 ml can coconut milk")
     ('1 x 400 ml can Coconut milk', '1 x 400 ml can coconut milk')
     """
-    packs = _SO_MANY_PACKS.match(text.strip())
+    packs = _SO_MANY_PACKS.match(" ".join(text.split()))
     return text if packs is None else f"{packs['packs']} {packs['name']}"
 
 
@@ -53,6 +53,7 @@ def amount_first(text: str) -> str:
     >>> amount_first("fish sauce, 2 tbsp"), amount_first("lemon juice from 1 lemon"), amount_first("salt: 12g")
     ('2 tbsp fish sauce', 'juice of 1 lemon', '12g salt')
     """
+    text = " ".join(text.split())  # in a row of blanks a pattern would look for ever
     taken = re.match(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", text, re.IGNORECASE)
     if taken:
         return f"{taken[1]} of {taken[2]}"

@@ -67,9 +67,9 @@ def in_lines(text: str) -> str:
     >>> in_lines("Skewers: 1 kg pork shoulder in 3 cm cubes, 80 ml olive oil, 2 tsp salt")
     'Skewers\n\n1 kg pork shoulder in 3 cm cubes\n80 ml olive oil\n2 tsp salt'
     """
-    row = text.strip()
-    if "\n" in row:
+    if "\n" in text.strip():
         return in_whole_lines(text)
+    row = " ".join(text.split())
     if told := recipe_of_a_sentence(row):
         return "\n".join(told)
     first, *others = _NEXT_PART.split(row)

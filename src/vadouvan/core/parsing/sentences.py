@@ -52,7 +52,7 @@ def amounts_of_a_deed(line: str) -> tuple[list[str], str]:
     >>> amounts_of_a_deed("Whisk 60 ml soy with 30 g honey and 1 tsp salt. Chill.")
     (['60 ml soy', '30 g honey', '1 tsp salt'], 'Chill.')
     """
-    told = _BRINGS_TOGETHER.match(without_bullet(line))
+    told = _BRINGS_TOGETHER.match(" ".join(without_bullet(line).split()))
     if told is None:
         return [], line
     listed, stop, rest = told["rest"].partition(". ")

@@ -10,10 +10,15 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests import drawn
-from tests.drafts import hours, judged, limits, of_kind, steak
+from tests.drafts import NOW, hours, judged, limits, of_kind, steak
 from tests.levels import level_names
-from vadouvan.core.draft.typed import HoldInput
+from vadouvan.core.draft.examples import lines
+from vadouvan.core.draft.typed import CutInput, Draft, HoldInput
 from vadouvan.core.hold import levels
+from vadouvan.core.judgement.judge import judge
+from vadouvan.data.tables import shipped_kitchen
+
+KITCHEN = shipped_kitchen()
 
 
 class CommonPractice(unittest.TestCase):
@@ -243,6 +248,41 @@ class Guesses(unittest.TestCase):
         assert guessed is not None
         spread = [one.latest.high_hours / one.latest.low_hours for one in (sure, guessed)]
         self.assertGreater(spread[1], spread[0] * 1.02)
+
+
+class Chalky(unittest.TestCase):
+    """Acid on lean land meat. Source: common practice, no source."""
+
+    def latest(self, kind: str, *mix: str) -> float:
+        """The latest hour of 900 g, 28 mm thick."""
+        window = judged(Draft("x", CutInput(kind=kind, mass="900 g", thickness="28 mm"), lines(*mix))).window
+        assert window is not None
+        return window.safe_latest_h
+
+    def test_lemon_ends_a_breast_within_the_day(self) -> None:
+        """A skinless breast in lemon comes out by the evening; what has fat bears it longer."""
+        mix = ("40 g lemon juice", "60 g olive oil", "9 g salt", "10 g garlic")
+        breast = self.latest("chicken_breast", *mix)
+        self.assertTrue(8 < breast < 18, breast)
+        self.assertGreater(self.latest("chicken_thigh", *mix), 1.3 * breast)
+
+    def test_buttermilk_may_stay_overnight_and_longer(self) -> None:
+        """Its acid is too weak to whiten: lean meat bears it as any does."""
+        mix = ("450 g buttermilk", "15 g salt")
+        self.assertTrue(self.latest("chicken_breast", *mix) > 24)
+
+    def test_a_little_more_fat_changes_little(self) -> None:
+        """No cliff between lean and rich."""
+        breast = KITCHEN.cuts["chicken_breast"]
+        found = []
+        for step in range(14):
+            kind = replace(breast, id=f"own-{step}", fat_share=0.01 + 0.005 * step)
+            kitchen = replace(KITCHEN, cuts={**KITCHEN.cuts, kind.id: kind})
+            cut = CutInput(kind=kind.id, mass="900 g", thickness="28 mm")
+            window = judge(Draft("x", cut, lines("40 g lime juice", "9 g salt")), kitchen, now=NOW).window
+            assert window is not None
+            found.append(window.safe_latest_h)
+        self.assertTrue(all(1.0 <= b / a < 1.15 for a, b in pairwise(found)), found)
 
 
 class Levels(unittest.TestCase):

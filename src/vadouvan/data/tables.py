@@ -246,6 +246,7 @@ def _cut(row: Row) -> CutKind:
         core_c=float(row["core_c"]) if row["core_c"] else None,
         core_source=row["core_source"],
         toughness=_one_of(row, "toughness", ("tender", "moderate", "tough")),
+        fat_share=_share(row, "fat_pct"),
     )
 
 

@@ -69,6 +69,7 @@ class CutKind:
     also_called: tuple[str, ...] = ()
     pieces_in_one: int = 0
     toughness: str = "moderate"
+    fat_share: float = 0.06  # of a cook's own cut from before it was kept: neither lean nor rich
 
     def __hash__(self) -> int:
         """By its id: what is kept for a table of cuts asks for it at each line that is read."""

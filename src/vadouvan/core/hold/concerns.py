@@ -172,11 +172,21 @@ def _sour(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | N
     tau = np.concatenate(([0.0], acid.tau_m2))
     at_4_c = tau / (salt_diffusivity(REFERENCE_C, family) * 3600)  # on the clock of diffusion: warmer is never later
     under = np.maximum(0.0, RAW_PH[family] - acid.ph[:, 0]) ** levels.UNDER_POWER
-    worked = np.concatenate(([0.0], np.cumsum(np.diff(at_4_c) * under)))
+    worked = np.concatenate(([0.0], np.cumsum(np.diff(at_4_c) * under * _chalky(scenario, acid.ph[:, 0]))))
     sour = np.interp(hours, scenario.pace.hours_at(tau), worked)
-    half = levels.SOUR_HALF[family] * (scenario.cut.way_in.thickness_m / levels.SOUR_AT_M) ** levels.SOUR_POWER[family]
+    size = (scenario.cut.way_in.thickness_m / levels.SOUR_AT_M) ** levels.SOUR_POWER[family]
+    half = levels.SOUR_HALF[family] * size
     wanted = max(aims.sour, aims.cure)  # the mild acid of a bed of paste belongs to what it makes of the meat
     return Concern("sour", False, 1 - (1 - wanted) * (1 - _hill(sour, half, levels.SOUR_STEEP)))
+
+
+def _chalky(scenario: HoldScenario, ph: Array) -> Array | float:
+    """Weight of an hour at each pH of the surface [1]: more where it whitens lean meat. Fish has hours of its own."""
+    if scenario.cut.kind.family in ("fish", "shellfish"):
+        return 1.0
+    lean = 1 - levels.ramp(scenario.cut.kind.fat_share, levels.LEAN_FAT, levels.RICH_FAT)
+    white = np.clip((levels.CHALKY_FROM_PH - ph) / (levels.CHALKY_FROM_PH - levels.CHALKY_PH), 0.0, 1.0)
+    return np.asarray(1 + levels.LEAN_CHALKY * lean * white**2 * (3 - 2 * white))
 
 
 def _softened(scenario: HoldScenario, hours: Array) -> Array | None:

@@ -129,9 +129,9 @@ def is_only_an_amount(line: str) -> bool:
 
 
 def _is_name(lines: list[str], place: int) -> bool:
-    """Whether a line is there, holds no number at its start and is no heading."""
+    """Whether a line is there, begins with no number, has a letter in it and is no heading."""
     line = without_bullet(lines[place]).strip() if 0 <= place < len(lines) else ""
-    return bool(line) and leading_number(line) is None and not line.endswith(":")
+    return any(map(str.isalpha, line)) and leading_number(line) is None and not line.endswith(":")
 
 
 def _out_of_a_table(line: str) -> str:

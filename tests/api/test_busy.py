@@ -61,9 +61,21 @@ class Long(unittest.TestCase):
             answer = client.post("/api/batches", content=chunks(), headers={"Content-Type": "application/json"})
             self.assertEqual(answer.status_code, 413)
             self.assertIn("larger than 2 MB", answer.json()["sentence"])
+            unnamed = client.post("/api/batches", content=chunks(), headers={"Content-Type": "text/plain"})
+            self.assertEqual(unnamed.status_code, 413)
             self.assertEqual(client.patch("/api/tables").status_code, 404)
             refused = client.delete("/api/batches")
             self.assertTrue(refused.json()["sentence"])
+
+    def test_a_file_has_its_own_limit(self) -> None:
+        """A backup of more than what is typed is looked at, though a browser names no kind of file for it."""
+        with tempfile.TemporaryDirectory() as folder:
+            client = TestClient(build(Settings(data_dir=Path(folder), clock=NOW)), base_url="http://127.0.0.1")
+            for address in ("/api/kitchen/restore", "/api/kitchen/archive", "/api/kitchen/archive/preview"):
+                with self.subTest(address):
+                    answer = client.post(address, content=b"x" * 3_000_000)
+                    self.assertEqual(answer.status_code, 422)
+                    self.assertNotIn("larger", answer.json()["sentence"])
 
 
 if __name__ == "__main__":

@@ -15,6 +15,7 @@ from vadouvan import __version__
 from vadouvan.api.body_limit import BodiesLimited
 from vadouvan.api.errors import add_error_handlers
 from vadouvan.api.origin import OwnNamesOnly, OwnPagesOnly
+from vadouvan.api.router import addresses_of_files
 from vadouvan.api.routers import (
     batches,
     cautions,
@@ -53,19 +54,20 @@ def make_app(context: RunningKitchen, web_dir: Path | None = None) -> FastAPI:
         yield
         context.file.close()
 
+    # The routes as they are: included as routers they would all be made once more, each at the first request to it.
+    routes = [route for room in ROOMS for route in room.router.routes]
     app = FastAPI(
         title="Vadouvan",
         version=__version__,
         docs_url=None,
         redoc_url=None,
         openapi_url="/api/openapi.json",
-        # The routes as they are: included as routers they would all be made once more, each at the first request to it.
-        routes=[route for room in ROOMS for route in room.router.routes],
+        routes=routes,
         lifespan=lifespan,
     )
     app.state.context = context
     app.add_middleware(ToldAsRead)
-    app.add_middleware(BodiesLimited)
+    app.add_middleware(BodiesLimited, files=addresses_of_files(routes))
     app.add_middleware(OwnPagesOnly)
     app.add_middleware(OwnNamesOnly)
     app.add_middleware(WithSafeHeaders)

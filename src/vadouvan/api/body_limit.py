@@ -2,35 +2,41 @@
 
 from __future__ import annotations
 
-from starlette.datastructures import Headers
+import re
+from collections.abc import Sequence
+
 from starlette.exceptions import HTTPException
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
-MOST_TYPED_BYTES, MOST_FILE_BYTES = 2_000_000, 50_000_000
-JSON = "application/json"
+MOST_TYPED_BYTES = 2_000_000
 
 
 class BodiesLimited:
-    """Ends a request with 413 and a sentence once its body passes what is read: 2 MB of text, 50 MB of a file."""
+    """Ends a request with 413 and a sentence once its body passes 2 MB, the most that is typed.
 
-    def __init__(self, app: ASGIApp) -> None:
-        self._app = app
+    Addresses of ``files`` count for themselves as they read: a backup, an archive and a photograph have each their own
+    most, and a browser may not know what kind of file it sends.
+    """
+
+    def __init__(self, app: ASGIApp, files: Sequence[re.Pattern[str]]) -> None:
+        self._app, self._files = app, tuple(files)
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         """Pass a request on, counting what it sends."""
-        if scope["type"] != "http":
+        if scope["type"] != "http" or any(address.match(scope["path"]) for address in self._files):
             await self._app(scope, receive, send)
             return
-        most = MOST_TYPED_BYTES if JSON in Headers(scope=scope).get("content-type", JSON) else MOST_FILE_BYTES
         come_in = 0
 
         async def counted() -> Message:
             nonlocal come_in
             message = await receive()
             come_in += len(message.get("body", b""))
-            if come_in > most:
-                told = f"This is larger than {most // 1_000_000} MB, the most that is read at once. Send it in parts."
-                raise HTTPException(413, told)
+            if come_in > MOST_TYPED_BYTES:
+                most = f"{MOST_TYPED_BYTES // 1_000_000} MB"
+                raise HTTPException(
+                    413, f"This is larger than {most}, the most that is read at once. Send it in parts."
+                )
             return message
 
         await self._app(scope, counted, send)

@@ -2,7 +2,13 @@
 
 from __future__ import annotations
 
+import re
+from collections.abc import Sequence
+from typing import Any
+
 from fastapi import APIRouter
+from fastapi.routing import APIRoute
+from starlette.routing import BaseRoute
 
 from vadouvan.api.schemas.batch import TroubleOut
 
@@ -12,3 +18,13 @@ TROUBLES = (404, 409, 422)
 def router_of(prefix: str, tag: str) -> APIRouter:
     """An empty router below an address, whose routes may answer with what went wrong."""
     return APIRouter(prefix=prefix, tags=[tag], responses={code: {"model": TroubleOut} for code in TROUBLES})
+
+
+def body_of_a_file(kind: str) -> dict[str, Any]:
+    """The part of the document that tells that a route reads a file of this media type as it comes in."""
+    return {"requestBody": {"content": {kind: {"schema": {"type": "string", "format": "binary"}}}}}
+
+
+def addresses_of_files(routes: Sequence[BaseRoute]) -> list[re.Pattern[str]]:
+    """Addresses of the routes that read a file, as :func:`body_of_a_file` marks them."""
+    return [route.path_regex for route in routes if isinstance(route, APIRoute) and route.openapi_extra]

@@ -13,7 +13,7 @@ from pydantic import BaseModel
 from starlette.background import BackgroundTask
 
 from vadouvan.api.context import Here
-from vadouvan.api.router import router_of
+from vadouvan.api.router import body_of_a_file, router_of
 from vadouvan.core.snapshot.kitchen import KitchenSnapshot
 from vadouvan.core.snapshot.merging import FATES, Fate, Merge, ThingKind, merged
 from vadouvan.errors import InputError
@@ -30,7 +30,7 @@ router = router_of("/api/kitchen", "kitchen")
 MOST_TOLD = 200
 LARGEST_BACKUP_BYTES = 2_000_000_000  # it has every step of undo
 CLEAR_WORD = "remove everything"
-_BODY = {"requestBody": {"content": {"application/octet-stream": {"schema": {"type": "string", "format": "binary"}}}}}
+_BODY = body_of_a_file("application/octet-stream")
 
 
 class TakenOut(BaseModel):

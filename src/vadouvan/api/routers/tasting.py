@@ -9,7 +9,7 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, ConfigDict, Field
 
 from vadouvan.api.context import Here
-from vadouvan.api.router import router_of
+from vadouvan.api.router import body_of_a_file, router_of
 from vadouvan.api.routers.batches import answer
 from vadouvan.api.schemas.batch import BatchOut
 from vadouvan.api.schemas.text import Text
@@ -46,7 +46,7 @@ router = router_of("/api", "taste")
 Identity = Annotated[str, Path(max_length=64)]
 Asking = Annotated[str, Query(max_length=200)]
 PAGE = 50
-_PICTURE = {"requestBody": {"content": {"image/jpeg": {"schema": {"type": "string", "format": "binary"}}}}}
+_PICTURE = body_of_a_file("image/jpeg")
 
 
 class VerdictBody(BaseModel):

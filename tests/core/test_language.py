@@ -75,6 +75,7 @@ READ = (
     ("Garlic x 5", "garlic"),
     ("Coconut milk 1 x 400 ml can", "coconut_milk"),
     ("Three hundred ml dry cider", "cider_dry"),
+    ("4 spring onions cut into 3cm lengths.", "scallion"),
     ("1 orange - zest only", "zest_orange"),
 )
 ASKED = (
@@ -1244,6 +1245,10 @@ class Cuts(unittest.TestCase):
                 self.assertEqual((diced.cut.kind, diced.cut.shape), (kind, "cube"))
                 self.assertEqual((diced.cut.bone, diced.cut.cover), (bone, cover))
                 self.assertFalse(judged(diced).reading.problems)
+        for text in ("2 chicken breasts (500 g) – cubed", "4 chicken thighs (600 g), cut into strips"):
+            told = cut_named(text, KITCHEN.cuts)
+            assert told is not None
+            self.assertEqual(told.pieces, "", text)  # these were whole
         for text in ("500 g turkey breast, bone in, diced", "1 whole chicken, cubed", "1 kg mutton, diced"):
             self.assertIsNone(cut_named(text, KITCHEN.cuts), text)
         for text, mass in (

@@ -159,6 +159,20 @@ class Parts(unittest.TestCase):
         self.assertEqual(found.draft.name, "SPICY SKEWERS")
         self.assertEqual(mix_of(found), ["10g salt", "2 tsp dried oregano"])
 
+    def test_ratings_coatings_and_amounts_for_each_pound(self) -> None:
+        """What readers gave it and what only coats are none of the mix, nor a sentence after the amounts."""
+        found = read_any(
+            "Lamb chops\n\n★★★★★ 4.8 (120)\n▢ 8 lamb chops (800g)\n▢ 150g thick yoghurt\n▢ 1 tsp turmeric\n"
+            "▢ 5 tbsp cornflour – for coating",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["150g thick yoghurt", "1 tsp turmeric"])
+        self.assertIn("4.8 (120)", " ".join(found.notes))
+        each = read_any(
+            "For every pound of steak use:\n2 Tbsp soy\n1 Tbsp oil\n1 clove garlic\n\n3 lb sirloin steak", KITCHEN
+        )
+        self.assertEqual((each.draft.cut.kind, mix_of(each)[0]), ("beef_sirloin", "2 Tbsp soy per pound"))
+
     def test_about_in_one_letter(self) -> None:
         """About so much is "c. 1.4 kg"; "for 10 people" is no name of a dish."""
         found = read_any("For 10 people\n\n1 rabbit, jointed (c. 1.4kg)\n2 tsp salt\n3 tbsp mustard", KITCHEN)

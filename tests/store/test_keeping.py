@@ -23,6 +23,8 @@ from vadouvan.formats.archive.kitchen_archive import read_archive
 from vadouvan.store.batches import Batches, KeptBatch, Origin
 from vadouvan.store.database import open_database
 from vadouvan.store.keeping import KitchenFile
+from vadouvan.store.readers import READERS
+from vadouvan.store.rows import Base
 from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.states import MIGRATIONS, known_states, newest_state
 from vadouvan.store.verdicts import Verdicts
@@ -221,6 +223,10 @@ class Check(Kept):
         checked = self.file.check()
         self.assertEqual((checked.rows, checked.findings), (5, ()))
 
+    def test_every_table_is_read(self) -> None:
+        """A table that is added is checked from then on."""
+        self.assertEqual({table.__tablename__ for table, _, _ in READERS}, set(Base.metadata.tables))
+
     def test_each_fault_is_found(self) -> None:
         """A draft that is none, a verdict that is none, a row without its batch, a schema of another state."""
         cases = (
@@ -239,6 +245,9 @@ class Check(Kept):
                 "late",
             ),
             ("UPDATE alembic_version SET version_num = '0004'", "the file", "0004"),
+            ("INSERT INTO descent VALUES ('b', 'a', '{}')", "batch b", "no list"),
+            ("UPDATE batch SET draft = replace(draft, 'n', CAST(x'ff' AS TEXT))", "batch, row", "letters"),
+            ("INSERT INTO descent VALUES ('b', 'a', '[\"' || CAST(x'c3' AS TEXT) || '\"]')", "descent, row", "letters"),
         )
         for statement, where, says in cases:
             copy = self.folder / f"{abs(hash(statement))}.sqlite"

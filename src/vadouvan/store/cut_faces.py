@@ -12,6 +12,7 @@ from vadouvan.core.tasting.cut_face import CutFace, FaceMarks, Point, checked_ma
 from vadouvan.errors import NotKept
 from vadouvan.store.database import reading
 from vadouvan.store.rows import BatchRow, CutFaceRow
+from vadouvan.store.unread import read_or_none
 
 
 class CutFaces:
@@ -24,7 +25,7 @@ class CutFaces:
         """The photograph of a batch; nothing if there is none."""
         with reading(self._engine) as session:
             row = session.get(CutFaceRow, batch_id)
-            return None if row is None else cut_face_in(row)
+            return None if row is None else with_or_without_marks(row)
 
     def keep(self, batch_id: str, face: CutFace) -> None:
         """Keep a photograph in the place of an earlier one; raises NotKept without the batch."""
@@ -39,7 +40,7 @@ class CutFaces:
             row = session.get(CutFaceRow, batch_id)
             if row is None:
                 raise NotKept("photograph", batch_id)
-            row.marks = json.dumps(asdict(checked_marks(cut_face_in(row), marks)))
+            row.marks = json.dumps(asdict(checked_marks(with_or_without_marks(row), marks)))
 
     def remove(self, batch_id: str) -> None:
         """Remove it; raises NotKept."""
@@ -54,6 +55,11 @@ def cut_face_row(batch_id: str, face: CutFace) -> CutFaceRow:
     """A photograph as a row."""
     marks = "" if face.marks is None else json.dumps(asdict(face.marks))
     return CutFaceRow(batch_id=batch_id, jpeg=face.jpeg, width=face.width, height=face.height, marks=marks)
+
+
+def with_or_without_marks(row: CutFaceRow) -> CutFace:
+    """The photograph in a row, without its marks where they cannot be read."""
+    return read_or_none(row, cut_face_in) or CutFace(row.jpeg, row.width, row.height, None)
 
 
 def cut_face_in(row: CutFaceRow) -> CutFace:

@@ -94,6 +94,11 @@ def _told(context: ExceptionContext) -> None:
         raise NotWritten(says) from original
 
 
+def _letters(raw: bytes) -> str:
+    """A text with a mark where a letter is damaged: one bad byte takes no list away. The check tells of it."""
+    return raw.decode("utf-8", "replace")
+
+
 def reading(engine: Engine) -> Session:
     """A session that only reads: a snapshot of the write-ahead log, which waits for no writer and blocks none."""
     return Session(engine.execution_options(**{ONLY_READS: True}))
@@ -108,6 +113,7 @@ def _begin(connection: Connection) -> None:
 def _careful(connection: Any, _record: Any) -> None:
     """A power cut may cost the change being written, never an earlier one."""
     connection.isolation_level = None  # transactions are begun by us, not by the driver
+    connection.text_factory = _letters
     cursor = connection.cursor()
     for pragma in (
         "journal_mode=WAL",

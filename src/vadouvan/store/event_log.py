@@ -11,11 +11,12 @@ from sqlalchemy.orm import Session, aliased
 
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
-from vadouvan.errors import NotKept, Overtaken, VadouvanError
+from vadouvan.errors import InputError, NotKept, Overtaken, VadouvanError
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.batches import put_draft
 from vadouvan.store.database import reading
 from vadouvan.store.rows import BatchRow, EventRow
+from vadouvan.store.unread import read_or_none
 
 
 class DraftMoved(VadouvanError):
@@ -36,7 +37,7 @@ class EventLog:
         """All presses of a batch in their order."""
         with reading(self._engine) as session:
             rows = session.scalars(select(EventRow).where(EventRow.batch_id == batch_id).order_by(EventRow.number))
-            return [logged_in(row) for row in rows]
+            return [_logged_or_refused(row) for row in rows]
 
     def in_contact(self, batch_id: str | None = None) -> set[str]:
         """Identities of batches whose meat went in at the counter: of all, or of one."""
@@ -81,6 +82,16 @@ def event_row(batch_id: str, logged: LoggedEvent) -> EventRow:
         undoes=logged.event.undoes,
         before=None if logged.before is None else draft_to_json(logged.before),
     )
+
+
+def _logged_or_refused(row: EventRow) -> LoggedEvent:
+    """The event in a row; raises InputError where it cannot be read: the state of a batch is never guessed."""
+    logged = read_or_none(row, logged_in)
+    if logged is None:
+        wrong = f"Press {row.number} of this batch cannot be read any more, so nobody knows how far it is."
+        accepted = "Put a backup back under Settings, or take what is left of the batch over into a new one."
+        raise InputError(field="press", given="", wrong=wrong, accepted=accepted)
+    return logged
 
 
 def logged_in(row: EventRow) -> LoggedEvent:

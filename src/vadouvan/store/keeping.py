@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import json
 import shutil
 import sqlite3
 import tempfile
@@ -12,34 +11,18 @@ from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
-from sqlalchemy import Engine, create_engine, select, text
+from sqlalchemy import Engine, LargeBinary, create_engine, select, text
 from sqlalchemy.exc import DatabaseError
 
-from vadouvan.core.interpretation.routine import read_routine
-from vadouvan.core.interpretation.shared import read_shared
-from vadouvan.errors import BadInput, Busy, FormatError, NoKitchen
-from vadouvan.shapes import draft_from_json
-from vadouvan.store.cut_faces import cut_face_in
+from vadouvan.errors import Busy, FormatError, NoKitchen
 from vadouvan.store.database import WAITS_MS, open_database, reading, tidy
-from vadouvan.store.event_log import logged_in
-from vadouvan.store.own_cuts import kind_in
-from vadouvan.store.own_ingredients import label_in
+from vadouvan.store.readers import READERS, unread_rows
 from vadouvan.store.rows import (
     Base,
-    BatchRow,
-    CutFaceRow,
-    EventRow,
-    HistoryRow,
-    OwnCutRow,
-    OwnIngredientRow,
-    SettingRow,
-    VerdictRow,
 )
-from vadouvan.store.settings_kept import HOUSEHOLD, ROUTINE, SHARED, household_in, routine_in, shared_in
 from vadouvan.store.states import known_states, newest_state, present_state
-from vadouvan.store.verdicts import verdict_in
+from vadouvan.store.unread import UNREADABLE, UnreadRow
 
-UNREADABLE = (ValueError, TypeError, KeyError, AttributeError, BadInput)
 ACCEPTED = "Choose a backup that Settings or `vadouvan backup` wrote."
 MOST_TOLD = 50
 
@@ -132,12 +115,19 @@ class KitchenFile:
             kitchen.execute("UPDATE main.batch SET revision = revision + ?", (past,))
             kitchen.execute("COMMIT")
 
+    def unread(self) -> list[UnreadRow]:
+        """Rows that cannot be read and stand aside, but for the states of undo: a quick look, without the database's
+        own checks.
+        """
+        with reading(self._engine) as session:
+            return unread_rows(session)
+
     def check(self) -> Checked:
         """Read every row as the application would, after the database's own checks."""
-        findings = list(_of_database(self._engine))
+        findings = [*_of_database(self._engine), *_of_letters(_path(self._engine))]
         rows = 0
         with reading(self._engine) as session:
-            for table, read, name in _READERS:
+            for table, read, name in READERS:
                 try:
                     for row in session.scalars(select(table)):
                         rows += 1
@@ -182,6 +172,27 @@ def _of_database(engine: Engine) -> Iterator[Finding]:
             yield Finding("the file", f"is in state {present} instead of {newest_state()}")
 
 
+def _of_letters(path: str) -> Iterator[Finding]:
+    """Texts with bytes that are no letters, row by row of every table."""
+    with closing(sqlite3.connect(path)) as connection:
+        connection.text_factory = bytes
+        for table in Base.metadata.sorted_tables:
+            names = [column.name for column in table.columns if not isinstance(column.type, LargeBinary)]
+            try:
+                for number, *values in connection.execute(f"SELECT rowid, {', '.join(names)} FROM {table.name}"):
+                    if not all(map(_is_readable, values)):
+                        yield Finding(f"{table.name}, row {number}", "holds letters that cannot be read")
+            except sqlite3.DatabaseError as error:
+                yield Finding(table.name, f"cannot be read ({error})")
+
+
+def _is_readable(value: object) -> bool:
+    try:
+        return not isinstance(value, bytes) or value.decode("utf-8") is not None
+    except UnicodeDecodeError:
+        return False
+
+
 def _refuse_foreign(copy: Path) -> None:
     engine = create_engine(f"sqlite:///{copy}")
     try:
@@ -203,36 +214,9 @@ def _refuse_foreign(copy: Path) -> None:
         )
 
 
-def _setting(row: SettingRow) -> object:
-    """A setting as the application reads it."""
-    raw = json.loads(row.value)
-    readers: dict[str, Callable[[Any], object]] = {
-        ROUTINE: lambda said: read_routine(routine_in(said)),
-        SHARED: lambda said: read_shared(shared_in(said)),
-        HOUSEHOLD: household_in,
-    }
-    return readers.get(row.name, dict)(raw)
-
-
 def _refused(wrong: str) -> FormatError:
     return FormatError(field="backup", given="", wrong=wrong, accepted=ACCEPTED)
 
 
 def _path(engine: Engine) -> str:
     return str(engine.url.database)
-
-
-_READERS: tuple[tuple[type[Any], Callable[..., object], Callable[..., str]], ...] = (
-    (BatchRow, lambda row: draft_from_json(row.draft), lambda row: f"batch {row.id}"),
-    (
-        HistoryRow,
-        lambda row: draft_from_json(row.draft),
-        lambda row: f"batch {row.batch_id}, earlier state {row.number}",
-    ),
-    (EventRow, logged_in, lambda row: f"batch {row.batch_id}, press {row.number}"),
-    (VerdictRow, verdict_in, lambda row: f"batch {row.batch_id}, verdict of {row.eater or 'somebody'}"),
-    (CutFaceRow, cut_face_in, lambda row: f"batch {row.batch_id}, photograph"),
-    (OwnCutRow, lambda row: kind_in(row.kind), lambda row: f"own cut {row.id}"),
-    (OwnIngredientRow, lambda row: label_in(row.label), lambda row: f"own ingredient {row.id}"),
-    (SettingRow, _setting, lambda row: f"setting {row.name}"),
-)

@@ -13,6 +13,7 @@ from vadouvan.core.cut.kind import CutKind
 from vadouvan.errors import NotKept
 from vadouvan.store.database import reading
 from vadouvan.store.rows import OwnCutRow
+from vadouvan.store.unread import readable
 
 
 class OwnCuts:
@@ -25,7 +26,7 @@ class OwnCuts:
         """All own cuts by id, newest first."""
         with reading(self._engine) as session:
             rows = session.scalars(select(OwnCutRow).order_by(OwnCutRow.made_at.desc()))
-            return {row.id: kind_in(row.kind) for row in rows}
+            return {row.id: kind for row, kind in readable(rows, lambda row: kind_in(row.kind))}
 
     def add(self, kind: CutKind, *, now: datetime) -> None:
         """Keep an own cut."""

@@ -14,6 +14,7 @@ from vadouvan.errors import NotKept
 from vadouvan.store.beside import MadeFrom, beside
 from vadouvan.store.database import reading
 from vadouvan.store.rows import OwnIngredientRow
+from vadouvan.store.unread import readable
 
 
 @dataclass(frozen=True)
@@ -34,7 +35,7 @@ class OwnIngredients:
         """All kept labels, newest first."""
         with reading(self._engine) as session:
             rows = session.scalars(select(OwnIngredientRow).order_by(OwnIngredientRow.made_at.desc()))
-            return [OwnIngredient(row.id, label_in(row.label)) for row in rows]
+            return [OwnIngredient(row.id, said) for row, said in readable(rows, lambda row: label_in(row.label))]
 
     def keep(self, identity: str, said: LabelInput, *, now: datetime) -> None:
         """Keep a new label."""

@@ -17,6 +17,7 @@ from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, OwnCorrection
 from vadouvan.store.beside import MadeFrom, beside
 from vadouvan.store.database import reading
 from vadouvan.store.rows import OwnCutRow, OwnIngredientRow, SettingRow
+from vadouvan.store.unread import read_or_none
 
 T = TypeVar("T")
 ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "household"
@@ -30,8 +31,7 @@ class KeptSettings:
 
     def routine(self) -> RoutineInput:
         """The cook's week as typed; the usual one until something was said."""
-        raw = self._said(ROUTINE)
-        return routine_in(raw) if raw else RoutineInput()
+        return self._read(ROUTINE, routine_in) or RoutineInput()
 
     def keep_routine(self, said: RoutineInput, made_from: MadeFrom[RoutineInput] | None = None) -> RoutineInput:
         """Keep the cook's week beside what was changed elsewhere; raises Overtaken where both changed one answer."""
@@ -39,7 +39,7 @@ class KeptSettings:
 
     def shared(self) -> SharedInput:
         """Fridge and tubs as typed; nothing until something was said."""
-        return shared_in(self._said(SHARED))
+        return self._read(SHARED, shared_in) or SharedInput()
 
     def keep_shared(self, said: SharedInput, made_from: MadeFrom[SharedInput] | None = None) -> SharedInput:
         """Keep what all batches share, likewise."""
@@ -47,7 +47,7 @@ class KeptSettings:
 
     def household(self) -> HouseholdInput:
         """The household as typed; nothing until something was said."""
-        return household_in(self._said(HOUSEHOLD))
+        return self._read(HOUSEHOLD, household_in) or HouseholdInput()
 
     def keep_household(self, said: HouseholdInput, made_from: MadeFrom[HouseholdInput] | None = None) -> HouseholdInput:
         """Keep the household, likewise."""
@@ -55,10 +55,7 @@ class KeptSettings:
 
     def correction(self) -> OwnCorrection:
         """Lessons of the verdicts; nothing until they have."""
-        raw = self._said(CORRECTION)
-        if not raw:
-            return NOTHING_LEARNED
-        return OwnCorrection(dict(raw["pace"]), float(raw["salt"]), dict(raw.get("softening", {})))
+        return self._read(CORRECTION, correction_in) or NOTHING_LEARNED
 
     def keep_correction(self, learned: OwnCorrection) -> None:
         """Keep what verdicts have taught."""
@@ -84,10 +81,11 @@ class KeptSettings:
         with reading(self._engine) as session:
             return tuple((name, text) for name, text in session.execute(union_all(*parts)))
 
-    def _said(self, name: str) -> dict[str, Any]:
+    def _read(self, name: str, read: Callable[[dict[str, Any]], T]) -> T | None:
+        """A setting; nothing where none was said, or where it cannot be read any more."""
         with reading(self._engine) as session:
             row = session.get(SettingRow, name)
-        return {} if row is None else dict(json.loads(row.value))
+            return None if row is None else read_or_none(row, lambda kept: read(json.loads(kept.value)))
 
     def _keep_beside(
         self, name: str, said: T, read: Callable[[dict[str, Any]], T], blank: T, made_from: MadeFrom[T] | None
@@ -95,7 +93,8 @@ class KeptSettings:
         """Compare and set in one transaction."""
         with Session(self._engine) as session, session.begin():
             row = session.get(SettingRow, name)
-            theirs = blank if row is None else read(json.loads(row.value))
+            kept_there = None if row is None else read_or_none(row, lambda kept: read(json.loads(kept.value)))
+            theirs = blank if kept_there is None else kept_there
             kept = beside(name, said, theirs, made_from)
             session.merge(SettingRow(name=name, value=json.dumps(asdict(kept))))  # type: ignore[call-overload]
         return kept
@@ -103,6 +102,11 @@ class KeptSettings:
     def _keep(self, name: str, said: dict[str, Any]) -> None:
         with Session(self._engine) as session, session.begin():
             session.merge(SettingRow(name=name, value=json.dumps(said)))
+
+
+def correction_in(raw: dict[str, Any]) -> OwnCorrection:
+    """Lessons of the verdicts, in a row."""
+    return OwnCorrection(dict(raw["pace"]), float(raw["salt"]), dict(raw.get("softening", {})))
 
 
 def routine_in(raw: dict[str, Any]) -> RoutineInput:

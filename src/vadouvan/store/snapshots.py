@@ -6,7 +6,7 @@ import json
 from collections import defaultdict
 from collections.abc import Callable, Iterable, Iterator, Sequence
 from dataclasses import asdict
-from datetime import datetime
+from datetime import UTC, datetime
 from typing import Any, TypeVar
 
 from sqlalchemy import Engine, delete, select
@@ -14,15 +14,17 @@ from sqlalchemy.orm import Session
 
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot, OwnLabel, VerdictSnapshot
 from vadouvan.core.snapshot.merging import Merge
+from vadouvan.core.weighing.event import LoggedEvent
 from vadouvan.errors import NotKept
 from vadouvan.progress import EVERY, Tell, silently
 from vadouvan.shapes import draft_to_json
 from vadouvan.store.batches import draft_in
-from vadouvan.store.cut_faces import cut_face_in, cut_face_row
+from vadouvan.store.cut_faces import cut_face_row, with_or_without_marks
 from vadouvan.store.database import reading
 from vadouvan.store.event_log import event_row, logged_in
 from vadouvan.store.own_cuts import kind_in, kind_text
 from vadouvan.store.own_ingredients import label_in, label_text
+from vadouvan.store.readers import unread_rows
 from vadouvan.store.rows import (
     Base,
     BatchRow,
@@ -36,9 +38,12 @@ from vadouvan.store.rows import (
     VerdictRow,
 )
 from vadouvan.store.settings_kept import HOUSEHOLD, ROUTINE, SHARED, household_in, routine_in, shared_in
-from vadouvan.store.verdicts import verdict_in, verdict_row
+from vadouvan.store.unread import read_or_none, readable
+from vadouvan.store.verdicts import KeptVerdict, changes_in, verdict_in, verdict_row
 
 Row = TypeVar("Row", EventRow, VerdictRow)
+Setting = TypeVar("Setting")
+NO_MOMENT = datetime(1990, 1, 1, tzinfo=UTC)  # of a batch whose own cannot be read any more
 Merging = Callable[[KitchenSnapshot], Merge]
 
 
@@ -116,9 +121,10 @@ def _read(session: Session) -> KitchenSnapshot:
     cuts = session.scalars(select(OwnCutRow).order_by(OwnCutRow.made_at, OwnCutRow.id))
     return KitchenSnapshot(
         batches,
-        tuple(OwnLabel(row.id, label_in(row.label)) for row in labels),
-        tuple(kind_in(row.kind) for row in cuts),
+        tuple(OwnLabel(row.id, said) for row, said in readable(labels, lambda row: label_in(row.label))),
+        tuple(kind for _, kind in readable(cuts, lambda row: kind_in(row.kind))),
         _settings(session),
+        tuple((row.where, row.text) for row in unread_rows(session) if not row.is_batch),
     )
 
 
@@ -155,11 +161,13 @@ def _put_settings(session: Session, settings: KitchenSettings) -> None:
 
 
 def _settings(session: Session) -> KitchenSettings:
-    kept: dict[str, Any] = {row.name: json.loads(row.value) for row in session.scalars(select(SettingRow))}
+    def kept(name: str, read: Callable[[Any], Setting]) -> Setting | None:
+        """A setting; nothing where none is kept, or where it cannot be read any more."""
+        row = session.get(SettingRow, name)
+        return None if row is None else read_or_none(row, lambda one: read(json.loads(one.value)))
+
     return KitchenSettings(
-        routine=routine_in(kept[ROUTINE]) if ROUTINE in kept else None,
-        shared=shared_in(kept[SHARED]) if SHARED in kept else None,
-        household=household_in(kept[HOUSEHOLD]) if HOUSEHOLD in kept else None,
+        routine=kept(ROUTINE, routine_in), shared=kept(SHARED, shared_in), household=kept(HOUSEHOLD, household_in)
     )
 
 
@@ -174,18 +182,26 @@ def _batch(
     return BatchSnapshot(
         row.id,
         draft,
-        datetime.fromisoformat(row.made_at),
-        tuple(logged_in(event) for event in events),
-        tuple(_verdict(one) for one in verdicts),
+        read_or_none(row, lambda one: datetime.fromisoformat(one.made_at)) or NO_MOMENT,
+        tuple(_first_readable(events)),
+        tuple(_verdict(kept) for _, kept in readable(verdicts, verdict_in)),
         descent.from_id if descent else "",
-        tuple(json.loads(descent.says)) if descent else (),
+        (read_or_none(descent, changes_in) if descent else None) or (),
         damaged,
-        None if face is None else cut_face_in(face),
+        None if face is None else with_or_without_marks(face),
     )
 
 
-def _verdict(row: VerdictRow) -> VerdictSnapshot:
-    kept = verdict_in(row)
+def _first_readable(events: Iterable[EventRow]) -> Iterator[LoggedEvent]:
+    """Presses up to the first that cannot be read: those after it rest on it."""
+    for row in events:
+        logged = read_or_none(row, logged_in)
+        if logged is None:
+            return
+        yield logged
+
+
+def _verdict(kept: KeptVerdict) -> VerdictSnapshot:
     return VerdictSnapshot(kept.said, kept.at, kept.is_forgotten, kept.is_insisted)
 
 

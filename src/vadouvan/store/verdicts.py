@@ -16,6 +16,7 @@ from vadouvan.errors import NotKept
 from vadouvan.store.beside import MadeFrom, beside
 from vadouvan.store.database import reading
 from vadouvan.store.rows import BatchRow, DescentRow, VerdictRow
+from vadouvan.store.unread import read_or_none, readable
 
 
 @dataclass(frozen=True)
@@ -66,7 +67,7 @@ class Verdicts:
         """The verdicts on one batch."""
         wanted = select(VerdictRow).where(VerdictRow.batch_id == batch_id).order_by(VerdictRow.at)
         with reading(self._engine) as session:
-            return [verdict_in(row) for row in session.scalars(wanted)]
+            return [kept for _, kept in readable(session.scalars(wanted), verdict_in)]
 
     def fingerprint(self) -> tuple[object, ...]:
         """A value that is another after any change to a batch or a verdict, and quickly read."""
@@ -112,9 +113,9 @@ class Verdicts:
         found: dict[str, list[VerdictInput]] = {name: [] for name in identities}
         with reading(self._engine) as session:
             rows = session.execute(select(VerdictRow.batch_id, VerdictRow.said).order_by(VerdictRow.at))
-            for name, said in rows:
-                if name in wanted:
-                    found[name].append(VerdictInput(**json.loads(said)))
+            here = (row for row in rows if row[0] in wanted)
+            for (name, _), said in readable(here, lambda row: VerdictInput(**json.loads(row[1]))):
+                found[name].append(said)
         return found
 
     def keep(
@@ -129,7 +130,8 @@ class Verdicts:
                 raise NotKept("batch", batch_id)
             said = replace(said, eater=said.eater.strip())
             row = session.get(VerdictRow, (batch_id, said.eater))
-            theirs = VerdictInput(said.eater) if row is None else verdict_in(row).said
+            kept = None if row is None else read_or_none(row, verdict_in)
+            theirs = VerdictInput(said.eater) if kept is None else kept.said
             session.merge(verdict_row(batch_id, beside(batch_id, said, theirs, made_from), at=now))
 
     def remove(self, batch_id: str, eater: str) -> None:
@@ -163,7 +165,15 @@ class Verdicts:
         """All of them."""
         with reading(self._engine) as session:
             rows = session.scalars(select(DescentRow))
-            return [Descent(row.batch_id, row.from_id, tuple(json.loads(row.says))) for row in rows]
+            return [Descent(row.batch_id, row.from_id, says) for row, says in readable(rows, changes_in)]
+
+
+def changes_in(row: DescentRow) -> tuple[str, ...]:
+    """Changes since the batch that this one goes on from; raises ValueError if these are no list of texts."""
+    changes = json.loads(row.says)
+    if not isinstance(changes, list) or not all(isinstance(one, str) for one in changes):
+        raise ValueError("what was changed is no list of texts")
+    return tuple(changes)
 
 
 def verdict_row(

@@ -175,6 +175,7 @@ export const api = {
     await client.POST('/api/kitchen/work/stop')
   },
   restore: (file: File) => sent<StoreCheck>('/api/kitchen/restore', file),
+  unread: async () => answered(await client.GET('/api/kitchen/unread')),
   checkStore: async () => answered(await client.GET('/api/kitchen/check')),
   removeEverything: async (sure: string) =>
     answered(await client.DELETE('/api/kitchen', { params: { query: { sure } } })),

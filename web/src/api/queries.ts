@@ -16,6 +16,12 @@ export const batchesQuery = queryOptions({
   queryFn: api.batches,
   refetchInterval: 60_000,
 })
+/** What cannot be read any more: a file does not get worse while it is looked at. */
+export const unreadQuery = queryOptions({
+  queryKey: ['unread'],
+  queryFn: api.unread,
+  staleTime: Infinity,
+})
 export const householdQuery = queryOptions({ queryKey: ['household'], queryFn: api.household })
 export const tablesQuery = queryOptions({ queryKey: ['tables'], queryFn: api.tables, staleTime: Infinity })
 export const examplesQuery = queryOptions({

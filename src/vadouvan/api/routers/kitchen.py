@@ -133,6 +133,17 @@ async def restore_backup(request: Request, here: Here) -> CheckOut:
         return await run_in_threadpool(_restore, source, here)
 
 
+@router.get("/unread")
+def get_unread(here: Here) -> CheckOut:
+    """Rows that cannot be read any more and stand aside, by name: a quick look, which the Counter takes."""
+    rows = here.file.unread()
+    names = {one: here.batches.get(one).draft.name for one in {row.batch_id for row in rows} if one}
+    told = [row.where.replace(row.batch_id, f"“{names[row.batch_id]}”") if row.batch_id else row.where for row in rows]
+    things = "1 thing" if len(rows) == 1 else f"{len(rows)} things"
+    says = "" if not rows else f"{things} in the kitchen's file cannot be read any more."
+    return CheckOut(says=says, rows=len(rows), findings=told[:MOST_TOLD])
+
+
 @router.get("/check")
 def check_store(here: Here) -> CheckOut:
     """Read everything that is kept, as the application would."""

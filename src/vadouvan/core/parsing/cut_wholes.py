@@ -32,9 +32,11 @@ def of_wholes(
     """
     plain = _CUT_UP.sub(" ", figures.said)
     kind = cuts[named.kind]
-    if figures.weight is not None or figures.count is None or plain == figures.said or kind.is_whole_animal:
+    if figures.count is None or plain == figures.said or kind.is_whole_animal:
         return named
     whole = name(" ".join(plain.split()))
+    if figures.weight is not None:
+        return _uncounted(named, kind, figures, whole)
     if whole is None or not whole.pieces:
         return None if named.pieces and not named.wholes and not figures.is_in_joints else named
     if kind.pieces_in_one and (whole.kind != named.kind if figures.is_in_joints else named.pieces):
@@ -46,9 +48,8 @@ def of_wholes(
         return _weighing(replace(named, kind=kind.id), whole, named.pieces, cuts)
     if HALVED.search(figures.said) and whole.kind == named.kind:
         return _weighing(named, whole, str(2 * int(whole.pieces)), cuts)
-    if whole.kind == named.kind and not named.shape and not named.side:
-        return named  # slices of a steak are as thick as it is
-    return _weighing(named, whole, "", cuts)
+    is_as_it_was = whole.kind == named.kind and not named.shape and not named.side  # slices of a steak
+    return named if is_as_it_was else _weighing(named, whole, "", cuts)
 
 
 def _weighing(named: CutNamed, whole: CutNamed, pieces: str, cuts: Mapping[str, CutKind]) -> CutNamed:
@@ -56,3 +57,10 @@ def _weighing(named: CutNamed, whole: CutNamed, pieces: str, cuts: Mapping[str, 
     grams = ROUNDED_G * round(int(whole.pieces) * cuts[whole.kind].mass_kg * 1000 / ROUNDED_G)
     counted = whole.wholes or int(whole.pieces)
     return replace(named, mass=f"{grams} g", pieces=pieces, wholes=counted, whole=whole.kind)
+
+
+def _uncounted(named: CutNamed, kind: CutKind, figures: Figures, whole: CutNamed | None) -> CutNamed:
+    """Dice or strips of a told weight, without the number of the wholes that they were cut from."""
+    is_small = bool({"cube", "strip"} & {named.shape, kind.shape}) and not figures.is_in_joints
+    are_wholes = is_small and whole is not None and whole.pieces == named.pieces
+    return replace(named, pieces="") if are_wholes else named

@@ -38,14 +38,17 @@ _LEFT = re.compile(
     r"|^cure (?:for |overnight|the |in the fridge|\d+ ?(?:-|–|to)? ?\d* ?(?:h|hours?|days?)\b)"
     r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:hours?|hrs?|minutes?|mins?|days?)\b"
     r"|^[^,(]+ for the (?:tin|pan|tray|roasting tin|grill)\s*$"
-    r"|(?:,\s*|\()for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
+    r"|(?:,\s*|\(|\s[-–—]\s)for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"
-    r"|(?:,\s*|\()(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste|basting"
-    r"|deglaze|poach|poaching|roast|roasting|simmer|grease|brush|brushing)\b[^,]*$"
+    r"|(?:,\s*|\(|\s[-–—]\s)(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste"
+    r"|basting|deglaze|poach|poaching|roast|roasting|simmer|grease|brush|brushing)\b[^,]*$"
     r"|[(,]\s*(?:to be )?(?:add(?:ed)?|squeezed?|stir(?:red)?|poured?|drizzled?)(?: \w+){0,2} (?:just |right )?"
     r"(?:before|after|at the end|when|once)\b"
     r"|^(?:servings|portions|total time|active time|time|difficulty)\s*:",
     re.IGNORECASE,
+)
+_RATED = re.compile(  # "4.8 (120)", "4.5 stars from 31 votes"
+    r"^[0-5](?:\.\d{1,2})?(?:\s*/\s*5| stars?)?\s*(?:\(|from )\d+(?: (?:reviews?|ratings?|votes?))?\)?$", re.IGNORECASE
 )
 _TIMES = re.compile(
     r"^(?:serves?|feeds|makes|yields?|prep|servings|portions|(?:total |active |cook(?:ing)? |prep(?:aration)? )?time"
@@ -61,7 +64,7 @@ _DEED = re.compile(
     r"|coat|combine|cook|cover|cut|discard|drain|drizzle|flatten|flip|fry|garnish|grill|grind|crush|mash|hold|keep|kept"
     r"|leave|left|let|lift|marinate|massage|mix|pat|place|pour|preheat|prick|process|put|refrigerate|remove|reserve"
     r"|rest|rinse|roast|rub|score|sear|season|serve|set|simmer|slice|smoke|soak|spread|sprinkle|steep"
-    r"|stir(?![- ]?fr)|strain|thread|tie|toss|truss|turn|whisk|wipe|wrap)\b",
+    r"|stir(?![- ]?fr)|strain|thread|tie|toss|truss|turn|use|whisk|wipe|wrap)\b",
     re.IGNORECASE,
 )
 _ASIDE = re.compile(
@@ -79,7 +82,8 @@ FOR_SO_MUCH = re.compile(
 FOR_EACH = re.compile(
     r"^(?P<head>[^\d,:(]{0,40}?)\(?\b(?:for (?:each|every)|per|(?:amounts )?for each|to each) (?:1 |one )?"
     r"(?P<unit>kg|kilo(?:gram)?|lb|pound)"
-    r"(?: (?:of )?(?:the )?(?:raw )?(?:meat|chicken|pork|beef|lamb|fish|poultry|turkey|duck))?\)?\s*:?$",
+    r"(?: (?:of )?(?:the )?(?:raw )?(?!rub|marinade|brine|mix)[a-z]{3,12}(?: \w{3,12})?)?"
+    r"(?: (?:use|you need|take|mix))?\)?\s*:?$",
     re.IGNORECASE,
 )
 _NUMBERED = r"\b(marinade|mix|rub|brine|paste|bath) (?:#|no\.? ?)?"
@@ -127,7 +131,7 @@ def tells_a_part(line: str) -> bool:
 
 def is_told_of_all(line: str) -> bool:
     """Whether a line says for how many it is, how long it takes, or what to do: no line of a mix."""
-    return _LEFT.search(_ASIDE.sub("", line)) is not None
+    return _RATED.match(line) is not None or _LEFT.search(_ASIDE.sub("", line)) is not None
 
 
 def is_told_of_times(line: str) -> bool:
@@ -158,7 +162,7 @@ def heading_of(line: str) -> str | None:
         or re.search(r"[\d½¼¾⅓⅔,]", line)
     ):
         return None
-    title = re.sub(r"^\s*#+\s*|\s*:\s*$", "", line).strip()
+    title = re.sub(r"^\s*#+\s*|\s*[-–—]?\s*:?\s*$", "", line).strip()
     words = re.findall(r"[a-z]+", title.lower())
     for_the = len(words) <= MOST_WORDS_FOR_THE and re.match(r"^for (?:the|your) ", title, re.IGNORECASE) is not None
     marked = for_the or _STARTS_LIKE_A_HEADING.search(line) is not None

@@ -206,7 +206,12 @@ def _each_told(lines: list[str], is_meat: Callable[[str], bool] | None) -> Itera
             continue
         each = "" if heading_of(without_bullet(line)) is not None else each
         said = amount_first(without_bullet(line)).rstrip(" .")
-        is_amount = bool(each) and leading_number(said) is not None and not (is_meat is not None and is_meat(line))
+        is_amount = (
+            bool(each)
+            and leading_number(said) is not None
+            and ". " not in said
+            and not (is_meat is not None and is_meat(line))
+        )
         yield f"{said}{each}" if is_amount else line
 
 
@@ -230,6 +235,8 @@ def _rows_opened(lines: list[str]) -> Iterator[str]:
         is_named = len(parts) == 1 and len(after.split()) > WORDS_OF_AN_AMOUNT  # not "Soy sauce: 3 tbsp"
         is_row = len(parts) > 1 or (is_named and bool(words_of(head) & (COMPANIONS - _INGREDIENTS_TOO)))
         if is_row and tells_a_part(f"{head}:") and kind_of_part(head) != "none":
+            last, stop, deed = parts[-1].partition(". ")
+            parts[-1:] = [last, deed] if stop and is_deed(deed) else parts[-1:]
             yield from (f"{head}:", *parts)
             is_open = True
             continue

@@ -13,7 +13,7 @@ from vadouvan.core.measures.numbers import leading_number
 
 _EACH = re.compile(r"^(?P<amount>[^,:]{1,30}?)\s+each\s*(?::|\bof\b)?\s*(?P<names>.+)$", re.IGNORECASE)
 _EACH_LAST = re.compile(
-    r"^(?P<names>[^\d½¼¾⅓⅔]+?)[,:]? (?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+|an? [a-z]+) (?:of )?each\.?$", re.IGNORECASE
+    r"^(?P<names>[^\d½¼¾⅓⅔(]+?)[,:]? \(?(?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+|an? [a-z]+) (?:of )?each\)?\.?$", re.IGNORECASE
 )
 _TOTAL = r"(?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+)(?: in all| in total| total| together)?$"
 _EQUAL = re.compile(rf"^equal (?:parts|amounts)(?: of)? (?P<names>[^,]+), {_TOTAL}", re.IGNORECASE)
@@ -52,7 +52,7 @@ _NEXT = re.compile(
 _COUNT_BEHIND = re.compile(
     r"^([^\W\d_][^,(\d]*?)(?:,|:|\s[-–]) (\d+|half an?|an?)(,?) (?=\(|juice\b|zest\b)", re.IGNORECASE
 )  # "lemon, 1 (zest and juice)", "lemon - 1, zest + juice"
-_LIST = re.compile(r"\s*,\s*(?:and\s+)?|\s+(?:and|&)\s+", re.IGNORECASE)
+_LIST = re.compile(r"\s*,\s*(?:and\s+)?|\s+(?:and|&|\+)\s+", re.IGNORECASE)
 _TREATED = r"(?:lightly |freshly |finely |coarsely |roughly |thinly |dry[- ])?(?:[a-z]{3,}ed|ground)"
 _EACH_TREATED = re.compile(rf",\s*{_TREATED}(?:\s*(?:,|,?\s*and|,?\s*then|&)\s*(?:then )?{_TREATED})*$", re.IGNORECASE)
 _PINCH = re.compile(r"^(?:a )?(?:large |good |generous |small )?pinch", re.IGNORECASE)
@@ -78,8 +78,9 @@ def taken_apart(text: str) -> tuple[str, ...]:
 
 def _shared(line: str) -> list[str]:
     """One amount for each, or between them."""
-    each = _EACH.match(line) or _EACH_LAST.match(line)
-    if each and (leading_number(each["amount"]) is not None or _PINCH.match(each["amount"])):
+    told = (pattern.match(line) for pattern in (_EACH, _EACH_LAST))
+    each = next((one for one in told if one is not None and _is_amount(one["amount"])), None)
+    if each is not None:
         treated = _EACH_TREATED.search(each["names"])
         names = each["names"][: treated.start()] if treated else each["names"]
         return [f"{each['amount']} {name}{treated.group() if treated else ''}" for name in _names(names)]
@@ -90,6 +91,10 @@ def _shared(line: str) -> list[str]:
     if amount is None or len(names) < 2:
         return []
     return [f"{amount.number.value / len(names):g} {amount.rest.strip()} {name}" for name in names]
+
+
+def _is_amount(words: str) -> bool:
+    return leading_number(words) is not None or _PINCH.match(words) is not None
 
 
 def _names(listed: str) -> list[str]:

@@ -40,6 +40,11 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         ),
         (rf"^([^,(]*[a-z]) ((?:{_HOW} )?{_TREATED}(?: and (?:{_HOW} )?{_TREATED})?)$", r"\1, \2"),  # "cloves crushed"
         (rf",? (?:mixed|dissolved|slaked|bloomed|let down) (?:with|in) {_A_LITTLE}(?:\w+ )?water$", ""),
+        (
+            rf",? (?:cut )?(?:in|into) {_FIGURE}-?\s?(?:cm|mm|inch|in)\b[- ]?"
+            r"(?:lengths|pieces|chunks|slices|rounds)\.?$",
+            "",
+        ),
         (r"^\.(?=\d)", "0."),
         (rf"^({_FIGURE}) cl\.? (?=garlic\b)", r"\1 cloves "),  # nobody pours garlic
         (r"^([2-9]|1\d|2\d) (?:fresh )?garlics?(?=$|,)", r"\1 cloves garlic"),  # one may be a head

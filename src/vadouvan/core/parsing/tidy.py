@@ -15,7 +15,7 @@ from vadouvan.core.parsing.amount_behind import packs_first
 from vadouvan.core.parsing.spoken import plainly_said
 
 # Small pictures that lists are set out with, and what joins them.
-_PICTURE = r"\u2190-\u21ff\u2600-\u27bf\u2b00-\u2bff\U0001f000-\U0001faff\ufe0f\u200d"
+_PICTURE = r"\u2190-\u21ff\u25a0-\u25ff\u2600-\u27bf\u2b00-\u2bff\U0001f000-\U0001faff\ufe0f\u200d"
 _BULLET = re.compile(
     rf"^\s*[{_PICTURE}][{_PICTURE}\s]*(?=[^\W_])"
     r"|^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))"

@@ -66,12 +66,16 @@ class KitchenSettings:
 
 @dataclass(frozen=True)
 class KitchenSnapshot:
-    """All batches, own ingredients, own cuts and settings."""
+    """All batches, own ingredients, own cuts and settings.
+
+    ``unread`` is the text of whatever else cannot be read any more, each under what it is.
+    """
 
     batches: tuple[BatchSnapshot, ...] = ()
     labels: tuple[OwnLabel, ...] = ()
     cuts: tuple[CutKind, ...] = ()
     settings: KitchenSettings = KitchenSettings()
+    unread: tuple[tuple[str, str], ...] = ()
 
 
 def check_settings(settings: KitchenSettings, pantry: Pantry) -> None:

@@ -73,6 +73,8 @@ def pack_archive(
     for damaged in snapshot.batches:
         if damaged.damaged:  # its text as it is, to be mended by hand; nothing of it is taken in again
             files[f"{DAMAGED}/{damaged.id}.txt"] = damaged.damaged
+    for number, (where, text) in enumerate(snapshot.unread, start=1):
+        files[f"{DAMAGED}/row-{number}.txt"] = f"{where}\n\n{text}"
     for one in on_cards:
         batch, card = one.batch, one.card
         files[f"{BATCHES}/{batch.id}.json"] = batch_file.write(batch.draft)

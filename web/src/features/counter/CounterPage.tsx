@@ -3,7 +3,7 @@ import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate } from 'react-router'
 import { api, type Batch } from '../../api/client'
-import { batchesQuery } from '../../api/queries'
+import { batchesQuery, unreadQuery } from '../../api/queries'
 import { FileButton } from '../../components/FileButton'
 import { told } from '../../lib/clock'
 import { BLANK } from '../../lib/draft'
@@ -59,6 +59,7 @@ export function CounterPage() {
   return (
     <div className="grid gap-8 px-4 py-5 wide:grid-cols-[minmax(0,1fr)_22rem] wide:px-7">
       <section aria-labelledby="next">
+        <Unread />
         <h2 id="next" className="heading">
           {batches.data.length === 0 ? 'nothing on the counter yet' : 'what needs hands next'}
         </h2>
@@ -106,6 +107,31 @@ export function CounterPage() {
           )}
         </section>
       </div>
+    </div>
+  )
+}
+
+/** Told where the cook begins: what of the kitchen's file stands aside, since it cannot be read any more. */
+function Unread() {
+  const unread = useQuery(unreadQuery).data
+  if (unread === undefined || unread.rows === 0) return null
+  return (
+    <div role="alert" className="mb-4 grid gap-1 rounded-md border-2 border-stop p-3">
+      <p className="font-bold">{unread.says}</p>
+      <ul>
+        {unread.findings.map((finding) => (
+          <li key={finding} className="break-words">
+            {finding}
+          </li>
+        ))}
+      </ul>
+      <p>
+        All else stands. Put a backup back, or write out an archive, which has their text:{' '}
+        <Link to="/settings/data" className="underline underline-offset-4">
+          the kitchen&rsquo;s data
+        </Link>
+        .
+      </p>
     </div>
   )
 }

@@ -162,6 +162,19 @@ class BackupAndRestore(Kept):
         self.batches.add("d", steak("8 g salt"), now=NOW)
         self.assertEqual([kept.id for kept in self.batches.in_hand()], ["b", "d"])
 
+    def test_revisions_stay_small_however_often_it_is_put_back(self) -> None:
+        """Each grows by one and is none that was seen: they once doubled, and no number held the sixtieth."""
+        seen: set[int] = set()
+        for number in range(70):
+            copy = self.folder / f"copy-{number}.sqlite"
+            self.file.backup(copy)
+            self.file.restore(copy, aside=self.folder / f"aside-{number}.sqlite")
+            revision = self.batches.get("b").revision
+            self.assertNotIn(revision, seen)
+            self.assertLess(revision, 100)
+            seen.add(revision)
+        self.assertTrue(Verdicts(self.engine).fingerprint())
+
     def test_an_edit_during_a_restore_is_in_one_of_the_two(self) -> None:
         """What was acknowledged before is in the copy kept aside; what comes after stands in the kitchen put back."""
         self.file.backup(self.folder / "copy.sqlite")

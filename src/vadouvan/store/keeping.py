@@ -106,13 +106,16 @@ class KitchenFile:
             except sqlite3.OperationalError as error:
                 raise Busy from error
             self.backup(aside)
-            (past,) = kitchen.execute("SELECT COALESCE(MAX(revision), 0) FROM main.batch").fetchone()
+            past = max(
+                kitchen.execute(f"SELECT COALESCE(MAX(revision), 0) FROM {place}.batch").fetchone()[0]
+                for place in ("main", "restored")
+            )
             for table in Base.metadata.sorted_tables:
                 names = ", ".join(column.name for column in table.columns)
                 kitchen.execute(f"DELETE FROM main.{table.name}")
                 kitchen.execute(f"INSERT INTO main.{table.name} ({names}) SELECT {names} FROM restored.{table.name}")
-            # A revision that a page has seen before never comes to mean another draft.
-            kitchen.execute("UPDATE main.batch SET revision = revision + ?", (past,))
+            # A revision that a page has seen before never comes to mean another draft; it grows by one, not twofold.
+            kitchen.execute("UPDATE main.batch SET revision = ?", (past + 1,))
             kitchen.execute("COMMIT")
 
     def unread(self) -> list[UnreadRow]:

@@ -71,7 +71,10 @@ class Verdicts:
 
     def fingerprint(self) -> tuple[object, ...]:
         """A value that is another after any change to a batch or a verdict, and quickly read."""
-        batches = select(func.count(), func.sum(BatchRow.revision), func.max(BatchRow.changed_at))
+        # A total is no integer that could overflow.
+        batches = select(
+            func.count(), func.total(BatchRow.revision), func.max(BatchRow.revision), func.max(BatchRow.changed_at)
+        )
         verdicts = select(
             func.count(),
             func.sum(VerdictRow.forgotten),

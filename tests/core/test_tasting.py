@@ -147,6 +147,13 @@ class Learning(unittest.TestCase):
         plain = Tasted("b", SKEWERS, (Verdict("", {"tenderness": 2}),))
         self.assertEqual(taught([plain], KITCHEN, now=NOW).softening, {})
 
+    def test_who_aims_at_no_salt_is_judged_and_teaches_none(self) -> None:
+        """Of an aim of nothing no share can be taken: neither the window nor the lessons fall over it."""
+        draft = replace(BRINED, hold=replace(BRINED.hold, salt_target="0 g"))
+        self.assertNotIn("cannot be judged", judge(draft, KITCHEN, now=NOW).sentence)
+        found = taught([Tasted("a", draft, (Verdict("", {"salt": 1}),))], KITCHEN, now=NOW)
+        self.assertEqual(found.correction.salt, 1.0)
+
     def test_a_forgotten_batch_teaches_nothing(self) -> None:
         """With it and without it; and the correction reaches the judgement."""
         tasted = Tasted("a", BRINED, (Verdict("", {"salt": 1}, depth_m=0.011),))

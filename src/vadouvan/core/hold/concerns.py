@@ -143,7 +143,8 @@ def _aroma(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
 def _salty(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeights) -> Concern:
     """Salt of the rim as it is eaten, bounded by what the mix settles to, against the aim."""
     family = scenario.cut.kind.family
-    aim = scenario.hold.salt_target * (1 + levels.CURED_MORE_SALT * aims.cure)  # cured is saltier than seasoned
+    target = max(scenario.hold.salt_target, levels.LEAST_AIM)  # who wants none is held to what nobody tastes
+    aim = target * (1 + levels.CURED_MORE_SALT * aims.cure)  # cured is saltier than seasoned
     whole = scenario.water_share * scenario.contact.settled / aim
     if family == "plant":  # takes what the mix settles to within the hour: a matter of the mix, not of hours
         return Concern("salty", False, np.ones(len(hours)), float(_hill(whole, levels.ALL_HALF, levels.SALTY_STEEP)))

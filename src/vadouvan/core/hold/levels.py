@@ -38,6 +38,7 @@ OUTSIDE_COUNTS = _by_family(0.55, 0.70, 0.92)  # worth of salt that stays outsid
 BATH_FROM, BATH_FULL = 0.12, 1.5  # water of the mix over water of the meat: from a coating to a bath
 # Salt: times the aim at which half of the pleasure is gone, in the rim from a bath and of all that is eaten
 SALTY_HALF, SALTY_STEEP, ALL_HALF = 1.42, 6.0, 1.60
+LEAST_AIM = 0.0005  # kg/kg: of less nobody tastes whether there is any
 # What is taken up goes on curing: from Fo 0.05 of at most 10 mm, then with t^0.4
 CURES_FO, CURES_POWER, CURES_WAY_M, CURES_LEAST_M = 0.05, 0.4, 0.010, 0.006
 ONLY_SO_BAD = 0.15  # a mix that is too salty from the start cannot be spoilt much further by hours
@@ -92,7 +93,8 @@ MAY_MOVE: Mapping[str, tuple[float, float]] = {
     "OUTSIDE_OF_BITE": (0.5, 2), "TASTED_OF_SETTLED": (0.5, 2), "CLING_WET_KG_PER_M2": (0.5, 2),
     "CLING_DRY_KG_PER_M2": (0.67, 2), "KNEE": (0.67, 2), "COATED_M2_PER_KG": (0.67, 2),
     "OUTSIDE_COUNTS": (0.5, 1.25), "BATH_FROM": (0.5, 2), "BATH_FULL": (0.5, 2), "SALTY_HALF": (0.91, 1),
-    "SALTY_STEEP": (0.67, 2), "ALL_HALF": (0.5, 2), "CURES_FO": (0.5, 1.5), "CURES_POWER": (0.8, 1.25),
+    "SALTY_STEEP": (0.67, 2), "ALL_HALF": (0.5, 2), "LEAST_AIM": (0.5, 2),
+    "CURES_FO": (0.5, 1.5), "CURES_POWER": (0.8, 1.25),
     "CURES_WAY_M": (0.67, 1.5), "CURES_LEAST_M": (0.5, 2), "ONLY_SO_BAD": (0.5, 1.5), "UNDER_POWER": (0.67, 1.25),
     "SOUR_STEEP": (0.5, 2), "SOUR_AT_M": (0.8, 1.5), "SOUR_HALF": (0.67, 1.25), "SOUR_POWER": (0.5, 1.5),
     "LEAN_CHALKY": (0.5, 2), "LEAN_FAT": (0.5, 2), "RICH_FAT": (0.5, 2), "CHALKY_FROM_PH": (0.5, 2),
@@ -103,6 +105,6 @@ MAY_MOVE: Mapping[str, tuple[float, float]] = {
     "TEXTURE_HALF_H": (0.5, 2), "TEXTURE_AT_M": (0.5, 2), "TEXTURE_POWER": (0.5, 2), "TEXTURE_STEEP": (0.5, 2),
     "PASTE_BED_FROM": (0.5, 2), "PASTE_BED_FULL": (0.5, 2), "BED_POWER": (0.5, 2), "CURED_H": (0.5, 2),
     "CURED_MORE_SALT": (0.5, 2), "TENDER_SHARE": (0.5, 2), "TENDER_STEEP": (0.5, 2), "SOUR_CORE_PH": (0.5, 2),
-    "ACCEPTABLE": (0.91, 1), "GOOD": (0.91, 1.25), "BEST": (1, 1), "AT_HAND_H": (0.5, 2), "STRAIGHT_H": (0.5, 2),
+    "ACCEPTABLE": (0.8, 1), "GOOD": (0.91, 1.25), "BEST": (1, 1), "AT_HAND_H": (0.5, 2), "STRAIGHT_H": (0.5, 2),
     "BEFORE_CROSSING": (0.91, 1.1), "COMPROMISE": (0.5, 2), "NOT_RECOMMENDED": (0.5, 2),
 }  # fmt: skip

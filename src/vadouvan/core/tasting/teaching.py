@@ -10,6 +10,7 @@ from datetime import datetime
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.concerns import softened_at
+from vadouvan.core.hold.levels import LEAST_AIM
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, Kitchen, OwnCorrection
 from vadouvan.core.tasting.hold_history import AsHeld, as_held
@@ -106,8 +107,9 @@ def lesson_of(batch: Tasted, kitchen: Kitchen, *, now: datetime) -> Lesson | Non
         return Lesson(batch.batch_id, held.scenario.cut.kind.family, None, None, says)
     step = mean_step(list(batch.verdicts), "salt")
     salt = None
-    if step is not None and held.eaten_salt > 0:
-        salt = SaltJudged(batch.batch_id, held.eaten_salt, held.scenario.hold.salt_target, step, batch.insisted)
+    aimed = held.scenario.hold.salt_target
+    if step is not None and held.eaten_salt > 0 and aimed >= LEAST_AIM:  # who aimed at none says nothing of how much
+        salt = SaltJudged(batch.batch_id, held.eaten_salt, aimed, step, batch.insisted)
     softness, fruit = _softness(batch, held), held.scenario.balance.tenderiser
     return Lesson(
         batch.batch_id,

@@ -129,6 +129,23 @@ class WholeStory(BrowserCase):
             page.get_by_label("Archive of a kitchen").set_input_files(none)
             expect(page.get_by_role("alert")).to_contain_text("not an archive of a kitchen")
 
+    def test_what_cannot_be_read_is_told_where_the_cook_begins(self) -> None:
+        """On the Counter, with the way to the backups; nothing where all can be read."""
+        page = self.open("/")
+        expect(page.get_by_role("heading", name="begin")).to_be_visible()
+        expect(page.get_by_text("cannot be read any more")).to_have_count(0)
+        told = {
+            "says": "1 thing in the kitchen's file cannot be read any more.",
+            "rows": 1,
+            "findings": ["own cut own-x"],
+        }
+        page.route("**/api/kitchen/unread", lambda route: route.fulfill(json=told))
+        page.reload()
+        alert = page.get_by_role("alert")
+        expect(alert).to_contain_text("own cut own-x")
+        alert.get_by_role("link", name="the kitchen’s data").press("Enter")
+        expect(page.get_by_role("link", name="Write a backup")).to_be_visible()
+
     def test_made_again_from_the_logbook_on_another_cut(self) -> None:
         """By keyboard: a dish of the logbook for half the weight, its amounts worked out anew."""
         page = self.open("/logbook")

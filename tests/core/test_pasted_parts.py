@@ -159,6 +159,19 @@ class Parts(unittest.TestCase):
         self.assertEqual(found.draft.name, "SPICY SKEWERS")
         self.assertEqual(mix_of(found), ["10g salt", "2 tsp dried oregano"])
 
+    def test_rows_with_names_first(self) -> None:
+        """In brackets, or under a name; a thickness behind the meat is no line; a brine of one thing is one."""
+        beef = read_any("beef, thinly sliced 500 g\n(soy 60 ml, sake 30 ml, apple 50 g grated, garlic 5 g)", KITCHEN)
+        self.assertEqual(mix_of(beef), ["soy 60 ml", "sake 30 ml", "apple 50 g grated", "garlic 5 g"])
+        steaks = read_any(
+            "Steaks: 2 x 300g sirloin, 3cm\nDry brine: 6g salt, overnight, uncovered\n"
+            "Chimichurri: parsley 30g, oregano 5g, vinegar 30ml, oil 80ml",
+            KITCHEN,
+        )
+        self.assertEqual((steaks.draft.cut.mass, steaks.draft.cut.thickness), ("600 g", "3cm"))
+        self.assertEqual(mix_of(steaks), ["6g salt, overnight, uncovered"])
+        self.assertEqual(list(beside(steaks)), ["Chimichurri"])
+
     def test_ratings_coatings_and_amounts_for_each_pound(self) -> None:
         """What readers gave it and what only coats are none of the mix, nor a sentence after the amounts."""
         found = read_any(

@@ -162,7 +162,7 @@ def heading_of(line: str) -> str | None:
         or re.search(r"[\d½¼¾⅓⅔,]", line)
     ):
         return None
-    title = re.sub(r"^\s*#+\s*|\s*[-–—]?\s*:?\s*$", "", line).strip()
+    title = re.sub(r"^\s*(?:#+|[-–—]{2,})\s*|\s*[-–—]*\s*:?\s*$", "", line).strip()
     words = re.findall(r"[a-z]+", title.lower())
     for_the = len(words) <= MOST_WORDS_FOR_THE and re.match(r"^for (?:the|your) ", title, re.IGNORECASE) is not None
     marked = for_the or _STARTS_LIKE_A_HEADING.search(line) is not None

@@ -25,9 +25,11 @@ from vadouvan.core.parsing.tidy import without_bullet
 
 _BOLD = re.compile(r"^\s*(\*\*|__)(?P<said>[^*_]+)\1\s*:?\s*$")
 _LETTER = re.compile(r"^\s*\(?([A-E])[.):]?\s*$")
+_MIXES_ALONE = frozenset(("bath", "brine", "cure", "marinade", "rub", "soak"))  # of one thing: "Dry brine: 6 g salt"
 _INGREDIENTS_TOO = frozenset(("butter", "chutney", "crumb", "relish", "salad", "salsa"))  # "Butter: 50 g" is a line
 _IN_A_ROW = re.compile(
-    r"(?:[,;]|\s\+)\s+(?:and\s+)?(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) "
+    r"(?:[,;]|\s\+)\s+(?:and\s+)?(?!\d+(?:[.,]\d+)?\s?(?:cm|mm)\b)"
+    r"(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) "
     r"|(?:juice|zest)(?: and (?:juice|zest))? of |(?:salt|pepper|oil)\b))"
 )
 _OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
@@ -42,7 +44,8 @@ LEAST_ALONE = 2
 LEAST_ROWS = 3  # so many lines with bars in them are a table, framed or not
 _AMOUNT_BEHIND = re.compile(
     r"^[^\W\d_][^\d,;:]{2,40} (?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*|an? |half )? ?"
-    r"(?:k?g|ml|cl|l|lbs?|oz|tsps?|tbsps?|tea ?spoons?|table ?spoons?|cups?|cloves?|sprigs?|pinch)\b\.?$",
+    r"(?:k?g|ml|cl|l|lbs?|oz|tsps?|tbsps?|tea ?spoons?|table ?spoons?|cups?|cloves?|sprigs?|pinch)\b\.?"
+    r"(?: [a-z]{3,10}ed)?$",
     re.IGNORECASE,
 )
 _TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
@@ -228,12 +231,13 @@ def _meat_told_first(lines: Iterable[str]) -> Iterator[str]:
 def _rows_opened(lines: list[str]) -> Iterator[str]:
     """Lines, where a row that a heading begins, "Sauce: 2 tbsp soy, 1 tsp sugar", is a heading with a line for each."""
     is_open = False
-    for line in (one for row in lines for one in _parts_of(_dash_as_colon(row))):
+    for line in (one for row in lines for one in _parts_of(_dash_as_colon(_unbracketed(row)))):
         head, colon, after = without_bullet(line).partition(":")
         is_listed = leading_number(after.strip()) is not None or _OF_FRUIT.match(after.strip()) is not None
+        is_listed = is_listed or len(_parts_of(after.strip())) > 1
         parts = _amounts_of(after.strip()) if colon and is_listed else []
         is_named = len(parts) == 1 and len(after.split()) > WORDS_OF_AN_AMOUNT  # not "Soy sauce: 3 tbsp"
-        is_row = len(parts) > 1 or (is_named and bool(words_of(head) & (COMPANIONS - _INGREDIENTS_TOO)))
+        is_row = len(parts) > 1 or (is_named and bool(words_of(head) & (COMPANIONS - _INGREDIENTS_TOO | _MIXES_ALONE)))
         if is_row and tells_a_part(f"{head}:") and kind_of_part(head) != "none":
             last, stop, deed = parts[-1].partition(". ")
             parts[-1:] = [last, deed] if stop and is_deed(deed) else parts[-1:]
@@ -249,10 +253,24 @@ def _rows_opened(lines: list[str]) -> Iterator[str]:
 
 def _amounts_of(row: str) -> list[str]:
     """Amounts of a row, between commas or, where there are none, between strokes: "50 g sugar / 20 g paprika"."""
+    behind = _parts_of(row)
+    if len(behind) > 1:
+        return behind
     strokes = row.split(" / ")
     if "," not in row and len(strokes) >= LEAST_IN_A_ROW and all(leading_number(one) is not None for one in strokes):
         return strokes
     return _IN_A_ROW.split(row)
+
+
+def _unbracketed(line: str) -> str:
+    """A row of amounts that stands in brackets as a whole, without them; any other line as it is.
+
+    >>> _unbracketed("(soy 60 ml, sake 30 ml, sugar 15 g)"), _unbracketed("(serves 4)")
+    ('soy 60 ml, sake 30 ml, sugar 15 g', '(serves 4)')
+    """
+    inner = line.strip()[1:-1]
+    is_bracketed = line.strip().startswith("(") and line.strip().endswith(")") and not re.search(r"[()]", inner)
+    return inner if is_bracketed and len(_amounts_of(inner)) >= LEAST_IN_A_ROW else line
 
 
 def _parts_of(line: str) -> list[str]:

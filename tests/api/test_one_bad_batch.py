@@ -9,10 +9,11 @@ from contextlib import closing
 from dataclasses import replace
 from io import BytesIO
 from pathlib import Path
-from typing import cast
+from typing import Any, cast
 from unittest.mock import patch
 from zipfile import ZipFile
 
+from fastapi import FastAPI
 from fastapi.testclient import TestClient
 
 from tests.core.test_life import SKEWERS
@@ -106,7 +107,7 @@ class OneBadBatch(unittest.TestCase):
             ("household", "insert into setting values ('household', '[1]')"),
         ):
             with self.subTest(where), closing(sqlite3.connect(self.database)) as database:
-                self.assertEqual(self.client.get("/api/kitchen/unread").json()["rows"], 0)
+                self.assertEqual(self.unread()["rows"], 0)
                 database.execute(statement)
                 database.commit()
                 try:
@@ -115,6 +116,11 @@ class OneBadBatch(unittest.TestCase):
                     for table in ("verdict", "press", "descent", "cut_face", "own_cut", "own_ingredient", "setting"):
                         database.execute(f"delete from {table}")
                     database.commit()
+
+    def unread(self) -> Any:
+        """Rows told as unread by a kitchen that looks again: as it does when it is opened or put back."""
+        cast("FastAPI", self.client.app).state.context.look_again()
+        return self.client.get("/api/kitchen/unread").json()
 
     def assert_told(self, where: str, other: str) -> None:
         """Everything answers, one row is told as unread, and the archive has its text."""
@@ -127,7 +133,7 @@ class OneBadBatch(unittest.TestCase):
             "/api/plan/calendar.ics",
         ):
             self.assertEqual(self.client.get(path).status_code, 200, path)
-        unread = self.client.get("/api/kitchen/unread").json()
+        unread = self.unread()
         self.assertEqual(unread["rows"], 1)
         self.assertIn(where, unread["findings"][0])
         with ZipFile(BytesIO(self.client.get("/api/kitchen/archive").content)) as archive:

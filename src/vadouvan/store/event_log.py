@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import json
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from datetime import datetime
 
 from sqlalchemy import Engine, exists, select
@@ -97,4 +97,11 @@ def _logged_or_refused(row: EventRow) -> LoggedEvent:
 def logged_in(row: EventRow) -> LoggedEvent:
     """The event in a row."""
     before = None if row.before is None else draft_from_json(row.before)
-    return LoggedEvent(row.number, datetime.fromisoformat(row.at), CounterEvent(**json.loads(row.event)), before)
+    return replace(press_in(row), before=before)
+
+
+def press_in(row: EventRow) -> LoggedEvent:
+    """The event in a row without the draft that it changed, of which only the form is looked at."""
+    if row.before is not None:
+        json.loads(row.before)
+    return LoggedEvent(row.number, datetime.fromisoformat(row.at), CounterEvent(**json.loads(row.event)), None)

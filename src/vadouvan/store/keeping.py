@@ -119,9 +119,7 @@ class KitchenFile:
             kitchen.execute("COMMIT")
 
     def unread(self) -> list[UnreadRow]:
-        """Rows that cannot be read and stand aside, but for the states of undo: a quick look, without the database's
-        own checks.
-        """
+        """Rows that cannot be read and stand aside: a quick look, without the database's own checks."""
         with reading(self._engine) as session:
             return unread_rows(session)
 

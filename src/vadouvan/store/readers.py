@@ -14,7 +14,7 @@ from vadouvan.core.interpretation.routine import read_routine
 from vadouvan.core.interpretation.shared import read_shared
 from vadouvan.shapes import draft_from_json
 from vadouvan.store.cut_faces import cut_face_in
-from vadouvan.store.event_log import logged_in
+from vadouvan.store.event_log import logged_in, press_in
 from vadouvan.store.own_cuts import kind_in
 from vadouvan.store.own_ingredients import label_in
 from vadouvan.store.rows import (
@@ -34,11 +34,15 @@ from vadouvan.store.verdicts import changes_in, verdict_in
 
 
 def unread_rows(session: Session) -> list[UnreadRow]:
-    """Rows that cannot be read and stand aside, but for the states of undo."""
+    """Rows that cannot be read and stand aside, but for batches, each of which says so itself, and for states of undo.
+
+    Of a press the draft that it changed is looked at only as JSON: there may be a hundred thousand.
+    """
     found: list[UnreadRow] = []
     for table, read, name in READERS:
-        if table is not HistoryRow:
-            found += unread(session.scalars(select(table)), read, name)
+        if table not in (BatchRow, HistoryRow):
+            quick = press_in if table is EventRow else read
+            found += unread(session.scalars(select(table)), quick, name)
     return found
 
 

@@ -124,7 +124,7 @@ def _read(session: Session) -> KitchenSnapshot:
         tuple(OwnLabel(row.id, said) for row, said in readable(labels, lambda row: label_in(row.label))),
         tuple(kind for _, kind in readable(cuts, lambda row: kind_in(row.kind))),
         _settings(session),
-        tuple((row.where, row.text) for row in unread_rows(session) if not row.is_batch),
+        tuple((row.where, row.text) for row in unread_rows(session)),
     )
 
 

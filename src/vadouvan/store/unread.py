@@ -9,7 +9,6 @@ from typing import Any, TypeVar
 from sqlalchemy import LargeBinary, inspect
 
 from vadouvan.errors import BadInput
-from vadouvan.store.rows import BatchRow
 
 Row = TypeVar("Row")
 Value = TypeVar("Value")
@@ -24,7 +23,6 @@ class UnreadRow:
     says: str
     text: str
     batch_id: str = ""
-    is_batch: bool = False  # a whole one, whose text is kept with the batches
 
 
 def readable(rows: Iterable[Row], read: Callable[[Row], Value]) -> Iterator[tuple[Row, Value]]:
@@ -50,9 +48,7 @@ def unread(rows: Iterable[Any], read: Callable[..., object], name: Callable[...,
             read(row)
         except UNREADABLE as error:
             why = f"cannot be read ({type(error).__name__}: {error})"
-            is_batch = isinstance(row, BatchRow)
-            batch_id = row.id if is_batch else getattr(row, "batch_id", "")
-            yield UnreadRow(name(row), why, _text_of(row), batch_id, is_batch)
+            yield UnreadRow(name(row), why, _text_of(row), getattr(row, "batch_id", ""))
 
 
 def _text_of(row: Any) -> str:

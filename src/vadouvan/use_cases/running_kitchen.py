@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from datetime import datetime
 from functools import cached_property
+from threading import Lock
 
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.interpretation.household import read_household
@@ -24,6 +25,7 @@ from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
 from vadouvan.store.settings_kept import KeptSettings
 from vadouvan.store.snapshots import Snapshots
+from vadouvan.store.unread import UnreadRow
 from vadouvan.store.verdicts import Verdicts
 from vadouvan.use_cases.judged import Judged
 from vadouvan.use_cases.logbook_cache import LogbookCache
@@ -35,6 +37,14 @@ class _LastKitchen:
     """The kitchen last put together, with what it was put together from: one value, since requests run side by side."""
 
     known: tuple[object, Kitchen] | None = None
+
+
+@dataclass
+class _Unread:
+    """Rows that cannot be read, once they were looked for."""
+
+    rows: list[UnreadRow] | None = None
+    lock: Lock = field(default_factory=Lock)
 
 
 @dataclass(frozen=True)
@@ -83,9 +93,25 @@ class RunningKitchen:
         """The same as a page shows it."""
         return self._judged.shown_of(draft, self.kitchen, now=self.now())
 
+    def unread(self) -> list[UnreadRow]:
+        """Rows that cannot be read any more, looked for once: a file does not get worse while it is used."""
+        with self._unread.lock:
+            if self._unread.rows is None:
+                self._unread.rows = self.file.unread()
+            return self._unread.rows
+
+    def look_again(self) -> None:
+        """Forget what could not be read: the file was exchanged, or emptied."""
+        with self._unread.lock:
+            self._unread.rows = None
+
     @cached_property
     def _last(self) -> _LastKitchen:
         return _LastKitchen()
+
+    @cached_property
+    def _unread(self) -> _Unread:
+        return _Unread()
 
     @cached_property
     def long_work(self) -> LongWork:

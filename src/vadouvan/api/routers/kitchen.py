@@ -136,7 +136,7 @@ async def restore_backup(request: Request, here: Here) -> CheckOut:
 @router.get("/unread")
 def get_unread(here: Here) -> CheckOut:
     """Rows that cannot be read any more and stand aside, by name: a quick look, which the Counter takes."""
-    rows = here.file.unread()
+    rows = here.unread()
     names = {one: here.batches.get(one).draft.name for one in {row.batch_id for row in rows} if one}
     told = [row.where.replace(row.batch_id, f"“{names[row.batch_id]}”") if row.batch_id else row.where for row in rows]
     things = "1 thing" if len(rows) == 1 else f"{len(rows)} things"
@@ -158,6 +158,7 @@ def remove_everything(here: Here, sure: Annotated[str, Query(max_length=40)] = "
         raise InputError(field="sure", given=sure, wrong=wrong, accepted=f'Write "{CLEAR_WORD}".')
     aside = beside(here.file, "removed", now=here.now())
     here.snapshots.clear(first=lambda: here.file.backup(aside))
+    here.look_again()
     return CheckOut(says=f"Everything was removed. A backup of it is kept in {aside}.", rows=0, findings=[])
 
 
@@ -183,6 +184,7 @@ def _take_in(data: bytes, here: RunningKitchen, *, with_settings: bool) -> Merge
 
 def _restore(source: Path, here: RunningKitchen) -> CheckOut:
     checked, aside = put_back(here.file, source, now=here.now())
+    here.look_again()
     learn(here)
     says = f"Put back, {checked.rows} rows. The kitchen as it was is kept in {aside}."
     return CheckOut(says=says, rows=checked.rows, findings=[])

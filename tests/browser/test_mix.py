@@ -266,13 +266,13 @@ class Details(BrowserCase):
         """Typed where new lines are typed, and in a line that stands: each with its grams."""
         page = self.mix_of("Slip skewers")
         entry = page.get_by_role("textbox", name="Add an ingredient")
-        entry.fill("garlic 3")
-        page.get_by_role("button", name="3 cloves garlic 12 g").click()
+        entry.fill("garlic 1")
+        page.get_by_role("button", name="1 clove garlic 4 g").click()
         row = page.get_by_role("listitem").filter(
-            has=page.get_by_role("textbox", name="What you wrote: 3 cloves garlic")
+            has=page.get_by_role("textbox", name="What you wrote: 1 clove garlic")
         )
         row.get_by_role("button", name=re.compile("^guess, ")).click()  # as many grams as it was taken for
-        line = page.get_by_role("textbox", name="What you wrote: 12 g garlic")
+        line = page.get_by_role("textbox", name="What you wrote: 4 g garlic")
         expect(line).to_be_visible()
         line.fill("3 tbsp worcester")
         page.get_by_role("button", name="3 tbsp worcester sauce 52 g").click()

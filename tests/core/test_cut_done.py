@@ -25,6 +25,9 @@ DONE: tuple[tuple[str, str, list[str]], ...] = (
      ["rinsed", "patted"]),
     ("4 pork chops, pricked all over with a fork", "pork_chop_bone", ["pricked"]),
     ("400 g pressed tofu, cubed", "tofu_cubes", ["pressed"]),
+    ("500 g firm tofu, pressed for 30 minutes, cubed", "tofu_cubes", ["pressed"]),
+    ("1 kg chicken wings, rinsed and dried", "chicken_wing", ["rinsed"]),
+    ("1 whole chicken, 1.5 kg, patted dry inside and out", "chicken_whole", ["patted"]),
     ("1 kg squid, cleaned and scored", "squid_tube", ["scored"]),
     ("1 kg lamb leg, fat lightly scored", "lamb_leg_bone", ["scored"]),
     ("600 g cod loin, skin on", "cod_fillet", []),
@@ -55,6 +58,12 @@ class Done(unittest.TestCase):
         step = draft.cut.steps[0]
         self.assertEqual((step.depth, step.spacing, step.crosswise, step.through_skin), ("5 mm", "1 cm", YES, YES))
         self.assertEqual(draft.cut.thickness, "")
+        for line, apart in (
+            ("2 duck breasts (350 g each), skin scored in 1 cm diamonds", "1 cm"),
+            ("1 pork loin, 2 kg, rind scored at 15 mm intervals", "15 mm"),
+            ("600 g salmon fillet, scored every 2 cm", "2 cm"),
+        ):
+            self.assertEqual(brought(line)[0].cut.steps[0].spacing, apart, line)
         draft, _ = brought("leg of lamb, 2 kg, with 12 slits")
         self.assertEqual((draft.cut.steps[0].count, draft.cut.pieces), ("12", ""))
 

@@ -30,7 +30,8 @@ _BESIDE = frozenset(
     cm mm inch inches diamond diamonds criss cross crosshatch crosswise hatch pattern shape times time fork knife
     skewer point tip sharp made cut down through thickest part kitchen paper paper towel towels cold water under
     running tap then scored slashed slash slashes hatched slit slits stabbed pricked pierced poked docked rinsed
-    washed patted pat blotted dry very pressed cuts three two four its their
+    washed patted pat blotted dry very pressed cuts three two four its their at interval intervals square squares
+    lines dried inside outside out for about min mins minute minutes hour hours overnight first opened open flat
     """.split()  # noqa: SIM905 - a list of words to read
 )
 _PART = re.compile(r"[^,;()]+")
@@ -38,7 +39,9 @@ _CROSSWISE = re.compile(r"\b(?:diamonds?|criss|cross-?hatch\w*|cross)\b", re.IGN
 _SKIN = re.compile(r"\b(?:skin|rind)\b", re.IGNORECASE)
 _LENGTH = r"(\d+(?:[.,]\d+)?\s*(?:mm|cm|inch(?:es)?|in))"
 _DEPTH = re.compile(rf"\b{_LENGTH}\.? deep\b", re.IGNORECASE)
-_APART = re.compile(rf"\b{_LENGTH}\.? apart\b|\bevery {_LENGTH}\b", re.IGNORECASE)
+_APART = re.compile(
+    rf"\b{_LENGTH}\.? (?:apart|diamonds?|intervals?|squares?|cross-?hatch)\b|\bevery {_LENGTH}\b", re.IGNORECASE
+)
 _TO_THE_BONE = re.compile(r"\bto the bone\b", re.IGNORECASE)
 _SLITS = re.compile(r"\b(\d{1,3}) (?:\w+ ){0,2}slits\b", re.IGNORECASE)
 _BEFORE_IT = re.compile(r"(?:\b(?:the )?(?:skin|fat|rind)(?: side)?\s+)?(?:\b(?:well|\w{3,12}ly)\s+)?$", re.IGNORECASE)

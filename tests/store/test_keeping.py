@@ -214,6 +214,10 @@ class BackupAndRestore(Kept):
 
         (self.folder / "text").write_text("not a kitchen " * 1000)
         (self.folder / "empty").write_bytes(b"")
+        self.file.backup(self.folder / "whole")
+        torn = (self.folder / "whole").read_bytes().replace(b"CREATE TABLE batch (", b"CREATE \xb6ABLE batch (")
+        (self.folder / "torn").write_bytes(torn)  # what the database says of it is no text
+        refused("torn", "tables cannot be read")
         self.changed("CREATE TABLE other (id)", self.folder / "other")
         for name in ("newer", "broken", "torn"):
             self.file.backup(self.folder / name)

@@ -41,7 +41,7 @@ def open_database(path: Path) -> Engine:
     except NewerState:
         accepted = "Use that one, or a newer one."
         raise NoKitchen(f"The kitchen in {path} was written by a newer Vadouvan.", accepted) from None
-    except (DatabaseError, sqlite3.DatabaseError, NotWritten) as error:
+    except (DatabaseError, sqlite3.DatabaseError, NotWritten, UnicodeDecodeError) as error:
         raise _not_opened(path, error) from None
     return engine
 

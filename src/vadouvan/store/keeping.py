@@ -79,9 +79,11 @@ class KitchenFile:
         with tempfile.TemporaryDirectory() as folder:
             copy = Path(folder) / "restored.sqlite"
             shutil.copyfile(source, copy)
-            _refuse_foreign(copy)
             try:
+                _refuse_foreign(copy)
                 checked = _checked(copy)
+            except UnicodeDecodeError:  # in the words with which the database tells what is wrong
+                raise _refused("The backup is damaged: its tables cannot be read.") from None
             except (NoKitchen, Busy) as error:  # nobody else has the copy open: held, it is torn
                 wrong = error.wrong if isinstance(error, NoKitchen) else "its pages do not fit together."
                 raise _refused(f"The backup cannot be opened: {wrong}") from None

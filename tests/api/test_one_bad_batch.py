@@ -122,6 +122,8 @@ class OneBadBatch(unittest.TestCase):
             self.assertIn(where, " ".join(unread["findings"]))
             self.assertIn(where, kept)
         self.assertIn("Press 1", self.client.get(f"/api/weigh/{other}").json()["sentence"])
+        self.client.delete(f"/api/batches/{other}")  # its rows go with it, and are told no more
+        self.assertEqual(self.client.get("/api/kitchen/unread").json()["rows"], 4)
 
     def unread(self) -> Any:
         """Rows told as unread by a kitchen that looks again: as it does when it is opened or put back."""

@@ -52,6 +52,11 @@ class Done(unittest.TestCase):
                 self.assertEqual("Done to it" in told, bool(steps))
                 self.assertFalse(judged(draft).reading.problems)
 
+    def test_what_is_said_once_is_told_once(self) -> None:
+        """Two deeds in one part of the line."""
+        _, told = brought("1 chicken, 1.6 kg, washed and patted dry")
+        self.assertEqual(told.count("washed and patted dry"), 1)
+
     def test_figures_are_kept_and_are_no_thickness(self) -> None:
         """How deep, how far apart, how many, through the skin; what they say is not how thick the meat is."""
         draft, _ = brought("1 kg pork belly, skin scored 5 mm deep in a diamond pattern, 1 cm apart")

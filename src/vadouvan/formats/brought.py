@@ -59,7 +59,7 @@ def done_to(meat: CutNamed | None) -> list[str]:
     """Deeds that a line of meat tells, which now stand under Cut, and that it is frozen."""
     if meat is None:
         return []
-    said = "; ".join(f"“{one.said}”" for one in meat.done)
+    said = "; ".join(dict.fromkeys(f"“{one.said}”" for one in meat.done))
     has_figures = any(one.kind in ("scored", "slits", "divided") for one in meat.done)
     where = "See under Cut how deep and how far apart." if has_figures else "It stands under Cut."
     notes = [f"Done to it, as its line says: {said}. {where}"] if said else []

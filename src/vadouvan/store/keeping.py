@@ -109,7 +109,7 @@ class KitchenFile:
                 raise Busy from error
             self.backup(aside)
             past = max(
-                kitchen.execute(f"SELECT COALESCE(MAX(revision), 0) FROM {place}.batch").fetchone()[0]
+                kitchen.execute(f"SELECT COALESCE(MAX(CAST(revision AS INTEGER)), 0) FROM {place}.batch").fetchone()[0]
                 for place in ("main", "restored")
             )
             for table in Base.metadata.sorted_tables:

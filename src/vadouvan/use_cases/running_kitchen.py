@@ -41,7 +41,7 @@ class _LastKitchen:
 
 @dataclass
 class _Unread:
-    """Rows that cannot be read, once they were looked for."""
+    """Rows that could not be read when they were last looked for; nothing while they were not."""
 
     rows: list[UnreadRow] | None = None
     lock: Lock = field(default_factory=Lock)
@@ -94,9 +94,11 @@ class RunningKitchen:
         return self._judged.shown_of(draft, self.kitchen, now=self.now())
 
     def unread(self) -> list[UnreadRow]:
-        """Rows that cannot be read any more, looked for once: a file does not get worse while it is used."""
+        """Rows that cannot be read any more. Where there are none it is looked once: a file in use gets no worse; where
+        there are some, each time: a batch that is removed takes its rows along.
+        """
         with self._unread.lock:
-            if self._unread.rows is None:
+            if self._unread.rows != []:
                 self._unread.rows = self.file.unread()
             return self._unread.rows
 

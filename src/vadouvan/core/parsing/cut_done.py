@@ -87,10 +87,7 @@ def _without(part: str, done: list[DoneToCut]) -> str:
         return _more_of_it(part, done)
     says_no_more = all(word in _BESIDE for word in re.findall(r"[a-z]+", part.lower())) or found[0][1] == "divided"
     for word, kind in found:
-        if kind == "divided" or says_no_more:
-            done.append(_done(kind, part if kind != "divided" else word.group()))
-        else:
-            done.append(_done(kind, word.group()))
+        done.append(_done(kind, part if says_no_more and kind != "divided" else word.group()))
     if says_no_more and found[0][1] != "divided":
         return " bonein " if _TO_THE_BONE.search(part) else " "
     for word, _ in sorted(found, key=lambda one: -one[0].start()):

@@ -31,6 +31,9 @@ class Plans(unittest.TestCase):
         plan = self.batch["judgement"]["plan"]
         self.assertEqual([plan["steps"][0]["id"], plan["steps"][-1]["id"]], ["shop", "serve"])
         self.assertEqual(plan["next_step"]["id"], "shop")
+        self.assertEqual(plan["due"]["deed"], plan["next_step"]["says"])
+        self.assertEqual([plan["due"]["at"], plan["due"]["soon"]], [plan["next_step"]["at"], "later"])
+        self.assertRegex(plan["due"]["left"], r"^in \d")
 
     def test_calendar_out_and_in(self) -> None:
         """What goes out comes back as nothing moved; all batches together too."""

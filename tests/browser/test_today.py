@@ -8,6 +8,27 @@ from tests.browser.support import BrowserCase
 from tests.saturday import saturday_kitchen
 
 
+class OnTheCounter(BrowserCase):
+    """Batches in the order of the clock."""
+
+    filled = staticmethod(saturday_kitchen)
+
+    def test_what_wants_hands_stands_in_groups_with_the_time_left(self) -> None:
+        """Each batch once, the groups in their order, the deed and the time that is left in each row."""
+        page = self.open("/")
+        batches = [one for one in self.ask("/api/batches") if one["judgement"]["plan"]]
+        expect(page.get_by_role("heading", level=3).first).to_be_visible()
+        told = page.get_by_role("heading", level=3).all_inner_texts()
+        order = ["needs hands now", "later today", "another day", "without a plan"]
+        self.assertEqual(told, [one for one in order if one in told])
+        groups = {"now": "needs hands now", "today": "later today", "later": "another day"}
+        for batch in batches:
+            due = batch["judgement"]["plan"]["due"]
+            row = page.get_by_role("region", name=groups[due["soon"]]).get_by_role("link", name=batch["draft"]["name"])
+            expect(row).to_contain_text(due["deed"])
+            expect(row).to_contain_text(due["left"])
+
+
 class OnPaper(BrowserCase):
     """The demo kitchen's week."""
 

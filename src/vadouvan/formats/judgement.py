@@ -22,6 +22,7 @@ from vadouvan.core.judgement.sentences import straight_says, window_in_short
 from vadouvan.core.judgement.stops import StopId
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import SUBSTANCES
+from vadouvan.core.schedule.due import Due, Soon
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.formats.cooking_out import FireOut, fire_out
 from vadouvan.formats.course_out import CourseOut, RemarkOut, course_out
@@ -144,6 +145,15 @@ class PlanStepOut(BaseModel):
     waits_for: str
 
 
+class DueOut(BaseModel):
+    """The next deed, the group it stands in, and the time that is left until it begins."""
+
+    deed: str
+    at: datetime
+    soon: Soon
+    left: str
+
+
 class PlanOut(BaseModel):
     """When to put the meat in and take it out for the meal."""
 
@@ -163,6 +173,7 @@ class PlanOut(BaseModel):
     ready_at: datetime | None
     steps: list[PlanStepOut]
     next_step: PlanStepOut | None
+    due: DueOut | None
 
 
 class JudgementShown(BaseModel):
@@ -367,7 +378,12 @@ def _plan(plan: Plan, judgement: Judgement) -> PlanOut:
         ready_at=plan.ready_at,
         steps=[_plan_step(step) for step in judgement.steps],
         next_step=_plan_step(judgement.next_step) if judgement.next_step else None,
+        due=_due(judgement.due) if judgement.due else None,
     )
+
+
+def _due(due: Due) -> DueOut:
+    return DueOut(deed=due.deed, at=due.at, soon=due.soon, left=due.left)
 
 
 def _plan_step(step: PlanStep) -> PlanStepOut:

@@ -2390,6 +2390,26 @@ export interface components {
             quantity: components["schemas"]["QuantityInput"];
         };
         /**
+         * DueOut
+         * @description The next deed, the group it stands in, and the time that is left until it begins.
+         */
+        DueOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Deed */
+            deed: string;
+            /** Left */
+            left: string;
+            /**
+             * Soon
+             * @enum {string}
+             */
+            soon: "now" | "today" | "later";
+        };
+        /**
          * EdgeOut
          * @description One end of the window, or its best hour.
          */
@@ -4001,6 +4021,7 @@ export interface components {
              * Format: date-time
              */
             contact_until: string;
+            due: components["schemas"]["DueOut"] | null;
             /** Has Come Out */
             has_come_out: boolean;
             /** Has Gone In */

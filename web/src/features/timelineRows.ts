@@ -36,11 +36,20 @@ function movable(plan: NonNullable<Batch['judgement']['plan']>): Mark[] {
 
 /** Batches by the moment they ask for hands; those without a meal last. */
 export function inOrder(batches: Batch[]): Batch[] {
-  const when = (batch: Batch) =>
-    batch.judgement.plan
-      ? new Date(batch.judgement.plan.next_step?.at ?? batch.judgement.plan.contact_at).getTime()
-      : Infinity
+  const when = ({ judgement: { plan } }: Batch) => (plan?.due ? new Date(plan.due.at).getTime() : Infinity)
   return [...batches].sort((a, b) => (when(a) === when(b) ? 0 : when(a) - when(b)))
+}
+
+/** The same in groups: what wants hands now, today and later, then what has no plan; empty ones are left out. */
+export function bySoon(batches: Batch[]) {
+  const groups = ['now', 'today', 'later', 'unplanned'] as const
+  const ordered = inOrder(batches)
+  return groups
+    .map((soon) => ({
+      soon,
+      batches: ordered.filter(({ judgement: { plan } }) => (plan?.due?.soon ?? 'unplanned') === soon),
+    }))
+    .filter((group) => group.batches.length > 0)
 }
 
 /** What is wrong with one field of a draft, if anything. */

@@ -23,6 +23,7 @@ from vadouvan.core.judgement.salt_told import salt_figures, salt_line
 from vadouvan.core.judgement.sentences import judgement_sentence, stop_sentence, trouble_sentence, without_words
 from vadouvan.core.judgement.stops import StopFacts, curing_stops, stops_of
 from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.core.schedule.due import due_of
 from vadouvan.core.schedule.pull_now import pull_now
 from vadouvan.core.schedule.steps import next_hands_on
 from vadouvan.errors import InputError
@@ -71,6 +72,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     board = StopFacts(reading, cut, hold, mix)
     planned = planned_of(board, window, kitchen.routine, now, (*stops, *stops_of(board, now)))
     hours = planned.plan.hold_h if planned.plan else window.best.hours
+    coming = next_hands_on(planned.steps, now)
     fire = fire_judgement(reading.fire, scenario, mix, reading.mix.vessel.consistency, hours, planned.steps)
     return Judgement(
         reading=reading,
@@ -89,7 +91,8 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
         remarks=tuple(remarks),
         steps=planned.steps,
         warm_min=planned.warm_min,
-        next_step=next_hands_on(planned.steps, now),
+        next_step=coming,
+        due=due_of(planned.plan, coming, now) if planned.plan else None,
         plan=planned.plan,
         plan_says=planned.says,
         fire=fire,

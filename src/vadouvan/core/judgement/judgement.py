@@ -21,6 +21,7 @@ from vadouvan.core.mix.balance import Balance
 from vadouvan.core.mix.salt_offers import SaltOffer
 from vadouvan.core.mix.span import SaltState
 from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.schedule.due import Due
 from vadouvan.core.schedule.plan import Plan
 
 
@@ -51,6 +52,7 @@ class Judgement:
     steps: tuple[PlanStep, ...] = ()
     warm_min: float = 0.0
     next_step: PlanStep | None = None
+    due: Due | None = None
     stops: tuple[Stop, ...] = ()
     pantry: Pantry | None = None
 

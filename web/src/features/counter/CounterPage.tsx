@@ -7,7 +7,7 @@ import { batchesQuery, unreadQuery } from '../../api/queries'
 import { FileButton } from '../../components/FileButton'
 import { told } from '../../lib/clock'
 import { BLANK } from '../../lib/draft'
-import { inOrder } from '../timelineRows'
+import { bySoon } from '../timelineRows'
 import { Examples } from './Examples'
 import { SmallSection } from '../../components/SmallSection'
 import { PasteList } from './PasteList'
@@ -60,17 +60,24 @@ export function CounterPage() {
     <div className="grid gap-8 px-4 py-5 wide:grid-cols-[minmax(0,1fr)_22rem] wide:px-7">
       <section aria-labelledby="next">
         <Unread />
-        <h2 id="next" className="heading">
+        <h2 id="next" className={batches.data.length === 0 ? 'heading' : 'sr-only'}>
           {batches.data.length === 0 ? 'nothing on the counter yet' : 'what needs hands next'}
         </h2>
         {batches.data.length === 0 ? (
           <Examples onStart={(id) => void start.fromExample(id)} />
         ) : (
-          <ul>
-            {inOrder(batches.data).map((batch) => (
-              <BatchRow key={batch.id} batch={batch} />
-            ))}
-          </ul>
+          bySoon(batches.data).map(({ soon, batches }) => (
+            <section key={soon} aria-labelledby={soon}>
+              <h3 id={soon} className="pt-1 text-quiet">
+                {GROUPS[soon]}
+              </h3>
+              <ul>
+                {batches.map((batch) => (
+                  <BatchRow key={batch.id} batch={batch} />
+                ))}
+              </ul>
+            </section>
+          ))
         )}
       </section>
       <div className="grid content-start gap-4 max-wide:contents">
@@ -136,39 +143,45 @@ function Unread() {
   )
 }
 
+const GROUPS = {
+  now: 'needs hands now',
+  today: 'later today',
+  later: 'another day',
+  unplanned: 'without a plan',
+}
+
 function BatchRow({ batch }: { batch: Batch }) {
-  const { plan, window, sentence, salt_says, piece, stops } = batch.judgement
+  const { plan, window, sentence, salt_says, piece } = batch.judgement
   const zone = batch.draft.meal.time_zone || undefined
   const tooLate = plan?.trouble != null
-  const when = !plan
-    ? stops.length > 0
-      ? '✕ stop'
-      : batch.draft.meal.at === ''
-        ? 'no meal yet'
-        : 'not planned'
-    : tooLate
-      ? 'too late'
-      : told(new Date(plan.next_step?.at ?? plan.contact_at), zone)
+  const when = plan
+    ? tooLate
+      ? plan.due?.left
+      : told(new Date(plan.due?.at ?? plan.meal_at), zone)
+    : whyNot(batch)
   const meal = plan && `meal ${told(new Date(plan.meal_at), zone)}`
   return (
     <li className="border-b border-rule">
       <Link
         to={`/batch/${batch.id}/${piece ? 'mix' : 'cut'}`}
-        className="grid gap-x-5 py-2 wide:grid-cols-[9rem_minmax(0,1fr)]"
+        className="grid gap-x-5 py-1.5 wide:grid-cols-[10rem_minmax(0,1fr)]"
       >
-        <span>
-          <span className={`text-[1.4rem] font-bold leading-tight ${tooLate ? 'text-stop' : ''}`}>
+        <span className="max-wide:flex max-wide:items-baseline max-wide:gap-3">
+          <span className={`block text-[1.4rem] font-bold leading-tight ${tooLate ? 'text-stop' : ''}`}>
             {when}
           </span>
-          <span className="hidden wide:block [&>svg]:h-9 [&>svg]:w-17">
-            {piece && (
-              <SmallSection
-                shape={piece.shape}
-                bone={piece.bone}
-                cover={piece.cover}
-                thicknessMm={piece.thickness_mm}
-              />
-            )}
+          <span className="flex items-center justify-between gap-3">
+            <span className="text-quiet">{plan && !tooLate && plan.due?.left}</span>
+            <span className="hidden wide:block [&>svg]:h-9 [&>svg]:w-17">
+              {piece && (
+                <SmallSection
+                  shape={piece.shape}
+                  bone={piece.bone}
+                  cover={piece.cover}
+                  thicknessMm={piece.thickness_mm}
+                />
+              )}
+            </span>
           </span>
         </span>
         <span>
@@ -179,7 +192,7 @@ function BatchRow({ batch }: { batch: Batch }) {
             <span className="text-quiet">{meal}</span>
           </span>
           <span className="block">
-            {plan?.next_step != null && <b className="mr-3">{plan.next_step.says}</b>}
+            {plan?.due && !tooLate && <b className="mr-3">{plan.due.deed}</b>}
             <span className="text-quiet">{plan?.trouble ?? salt_says}</span>
           </span>
           <span className="block">
@@ -189,4 +202,10 @@ function BatchRow({ batch }: { batch: Batch }) {
       </Link>
     </li>
   )
+}
+
+/** Why a batch has no moment: it stops, has no meal yet, or could not be planned. */
+function whyNot({ draft, judgement }: Batch) {
+  if (judgement.stops.length > 0) return '✕ stop'
+  return draft.meal.at === '' ? 'no meal yet' : 'not planned'
 }

@@ -117,10 +117,10 @@ class CutByKeyboard(BrowserCase):
         """It needs a name, and is then in the list."""
         page = self.open_cut("Crown for Sunday")
         page.get_by_role("button", name="Keep as my own cut").click()
-        page.get_by_role("button", name="Keep it").click()
+        page.get_by_role("button", name="Keep this cut").click()
         expect(page.get_by_role("alert")).to_contain_text("needs a name")
         page.get_by_label("Its name").fill("Slipway crown")
-        page.get_by_role("button", name="Keep it").click()
+        page.get_by_role("button", name="Keep this cut").click()
         expect(page.get_by_text("Kept as turkey, Slipway crown.")).to_be_visible()
         kind = page.get_by_role("combobox", name="What is it?")
         kind.fill("slipway")

@@ -165,7 +165,7 @@ class PlanOnThePage(BrowserCase):
         chooser = page.get_by_label("Calendar file")
         chooser.set_input_files({"name": "a.ics", "mimeType": "text/calendar", "buffer": calendar.serialize().encode()})
         expect(page.get_by_role("status").filter(has_text="Taken over: the meal, to Sat 20:00")).to_be_visible()
-        expect(page.get_by_text(re.compile("out Sat 18:40"))).to_be_visible()
+        expect(page.get_by_text(re.compile("^In Sat .*out Sat 18:40"))).to_be_visible()
         chooser.set_input_files({"name": "b.ics", "mimeType": "text/calendar", "buffer": b"hello"})
         expect(page.get_by_role("status").filter(has_text="no calendar file")).to_be_visible()
 

@@ -60,7 +60,7 @@ class ByKeyboard(BrowserCase):
     def lock(self, page: Page) -> None:
         """Soy sauce and mustard stay as they are."""
         for line in ("20 g mustard", "60 g soy sauce"):
-            button = page.get_by_role("button", name=f"Keep this amount: {line}")
+            button = page.get_by_role("button", name=f"Fix this amount: {line}")
             tab_to_back(page, button)
             page.keyboard.press("Space")
             expect(button).to_have_attribute("aria-pressed", "true")
@@ -302,7 +302,7 @@ class Details(BrowserCase):
         expect(page.get_by_text("do not fit into 18 g")).to_be_visible()
         label.fill("Serving size 15 ml (18 g)\nSodium 920 mg\nSugars 1 g")
         expect(page.get_by_text("a serving is 18 g, as printed")).to_be_visible()
-        page.get_by_role("button", name="Keep it").click()
+        page.get_by_role("button", name="Keep this ingredient").click()
         expect(page.get_by_role("dialog")).to_have_count(0)
         page.get_by_role("searchbox", name="Look for").fill("shelf soy")
         row = page.get_by_role("button", name=re.compile("shelf soy"))

@@ -265,7 +265,7 @@ class Dialogs(Looked):
                 self.assert_clean(page, f"archive {theme}")
                 page.get_by_role("button", name="Remove everything").click()
                 self.assert_clean(page, f"remove {theme}", "[role=dialog]")
-                page.get_by_role("button", name="Keep it").click()
+                page.get_by_role("button", name="Leave it").click()
                 page.get_by_label("Backup of a kitchen").set_input_files(archive)
                 self.assert_clean(page, f"restore {theme}", "[role=dialog]")
                 page.get_by_role("button", name="Put it back").click()

@@ -254,13 +254,13 @@ class Keeping(BrowserCase):
         ).to_have_count(3)
 
     def test_thrown_away_only_when_asked_twice(self) -> None:
-        """Keep it keeps it."""
+        """Leave it leaves it."""
         page = self.open("/")
         page.get_by_role("link", name=re.compile("Crown for Sunday")).click()
         page.get_by_role("button", name="More", exact=True).click()
         page.get_by_role("menuitem", name="Throw away").click()
         expect(page.get_by_role("heading", name="Throw away Crown for Sunday?")).to_be_visible()
-        page.get_by_role("button", name="Keep it").click()
+        page.get_by_role("button", name="Leave it").click()
         page.get_by_role("link", name="Vadouvan").click()
         expect(page.get_by_role("link", name=re.compile("Crown for Sunday"))).to_be_visible()
 

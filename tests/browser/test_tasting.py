@@ -106,7 +106,7 @@ class Tasting(BrowserCase):
         page.reload()
         expect(face).to_contain_text("Seasoned 10.5 mm deep")
         face.get_by_role("button", name="Remove the photograph").click()
-        page.get_by_role("button", name="Keep it").click()
+        page.get_by_role("button", name="Leave it").click()
         expect(shown).to_be_visible()
         face.get_by_role("button", name="Remove the photograph").click()
         page.get_by_role("button", name="Remove it").click()

@@ -32,7 +32,7 @@ export function BatchActions({ batch }: { batch: Batch }) {
   return (
     <div className="grid">
       <Menu>
-        <MenuButton className="min-h-12 cursor-pointer self-center rounded-md px-3 underline underline-offset-4">
+        <MenuButton className="min-h-12 cursor-pointer self-center rounded-md px-3 wide:max-wider:min-h-8 underline underline-offset-4">
           More
         </MenuButton>
         <MenuItems
@@ -67,7 +67,7 @@ export function BatchActions({ batch }: { batch: Batch }) {
         <Sure
           title={`Throw away ${batch.draft.name || 'this batch'}?`}
           yes="Throw it away"
-          no="Keep it"
+          no="Leave it"
           trouble={refused}
           onYes={() => void remove()}
           onNo={() => {

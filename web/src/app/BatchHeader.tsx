@@ -18,20 +18,20 @@ interface HeaderProps {
 export function BatchHeader({ batch, draft, status, stage, change, step }: HeaderProps) {
   const words = stageWords(batch)
   return (
-    <header className="flex flex-wrap items-center gap-x-1 bg-band px-2 text-on-band wide:items-stretch wide:gap-x-4 wide:px-5 wide:py-1.5">
+    <header className="flex flex-wrap items-center gap-x-1 bg-band px-2 text-on-band wide:items-stretch wide:gap-x-3 wide:px-5 wide:py-1.5">
       <Link
         to="/"
         className="grid min-h-12 shrink-0 content-center px-2 underline-offset-4 hover:underline max-wide:underline"
       >
-        <span className="hidden font-slab text-xl leading-tight wide:block">Vadouvan</span>
-        <span className="text-[0.85rem] leading-tight max-wide:text-[1rem]">
+        <span className="hidden font-slab text-xl leading-tight wider:block">Vadouvan</span>
+        <span className="text-[1rem] leading-tight wider:text-[0.85rem]">
           <span aria-hidden className="max-wide:hidden">
             ‹{' '}
           </span>
           Counter
         </span>
       </Link>
-      <div className="min-w-0 grow basis-0 content-center wide:grid wide:basis-44">
+      <div className="min-w-0 grow basis-0 content-center wide:grid wide:basis-34 wider:basis-44">
         <input
           className="min-h-12 w-full border-b-2 border-transparent bg-transparent font-slab text-[1.2rem] text-ellipsis placeholder:text-on-band/70 hover:border-on-band/40 focus:border-on-band wide:min-h-9 wide:text-[1.35rem]"
           aria-label="Name of the dish"
@@ -51,7 +51,7 @@ export function BatchHeader({ batch, draft, status, stage, change, step }: Heade
       </div>
       <nav
         aria-label="Stages"
-        className="grid auto-cols-[minmax(6.2rem,1fr)] grid-flow-col gap-1.5 max-wide:order-last max-wide:-mx-2 max-wide:basis-[calc(100%+1rem)] max-wide:overflow-x-auto max-wide:px-2 max-wide:pb-1.5 wide:grow-[3] wide:basis-[34rem] wide:auto-cols-fr"
+        className="grid auto-cols-[minmax(6.2rem,1fr)] grid-flow-col gap-1.5 max-wide:order-last max-wide:-mx-2 max-wide:basis-[calc(100%+1rem)] max-wide:overflow-x-auto max-wide:px-2 max-wide:pb-1.5 wide:grow-[3] wide:basis-[30rem] wide:auto-cols-fr wider:basis-[34rem]"
       >
         {STAGES.map(({ name, title }) => (
           <StageTin
@@ -63,8 +63,10 @@ export function BatchHeader({ batch, draft, status, stage, change, step }: Heade
           />
         ))}
       </nav>
-      <StepBack batch={batch} settled={status === 'settled'} step={step} />
-      <BatchActions batch={batch} />
+      <div className="flex items-center wide:max-wider:grid wide:max-wider:content-center">
+        <StepBack batch={batch} settled={status === 'settled'} step={step} />
+        <BatchActions batch={batch} />
+      </div>
     </header>
   )
 }
@@ -72,7 +74,7 @@ export function BatchHeader({ batch, draft, status, stage, change, step }: Heade
 /** One change back, or forward again. */
 function StepBack({ batch, settled, step }: { batch: Batch; settled: boolean; step: HeaderProps['step'] }) {
   const look =
-    'min-h-12 cursor-pointer rounded-md px-2 underline underline-offset-4 disabled:cursor-default disabled:no-underline disabled:opacity-60'
+    'min-h-12 cursor-pointer rounded-md px-2 wide:max-wider:min-h-8 underline underline-offset-4 disabled:cursor-default disabled:no-underline disabled:opacity-60'
   return (
     <div className="flex items-center">
       <button

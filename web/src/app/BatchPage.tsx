@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router'
 import { api, type Batch, type Draft, type Problem } from '../api/client'
 import { useBatch, type Side } from '../api/useBatch'
 import { PlanRail } from './PlanRail'
+import { RailStrip } from './RailStrip'
 import { Brought } from './Brought'
 import { BatchHeader } from './BatchHeader'
 import type { StageName } from './stages'
@@ -138,14 +139,15 @@ function Foot({ batch, stage, onMoved }: FootProps) {
       {stage !== 'hold' && (
         <div aria-live="polite">
           <p className="hidden border-t border-rule px-7 py-1.5 text-[1.05rem] wide:block">
-            <b>{unbroken(batch.judgement.sentence)}</b> {unbroken(batch.judgement.plan_says)}
+            <b>{unbroken(batch.judgement.sentence)}</b>{' '}
+            <span className="tight:hidden">{unbroken(batch.judgement.plan_says)}</span>
           </p>
           <p className="border-t border-rule px-4 py-1.5 font-bold wide:hidden">
             {unbroken(batch.judgement.window?.in_short ?? batch.judgement.sentence)}
           </p>
         </div>
       )}
-      <div className="hidden wide:block">
+      <RailStrip batches={[batch]}>
         <PlanRail
           batches={[batch]}
           now={now}
@@ -154,7 +156,7 @@ function Foot({ batch, stage, onMoved }: FootProps) {
             onMoved(draft)
           }}
         />
-      </div>
+      </RailStrip>
     </footer>
   )
 }

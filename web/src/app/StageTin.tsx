@@ -27,9 +27,9 @@ export function StageTin({
       to={to}
       title={words}
       aria-current={current ? 'page' : undefined}
-      className={`tin grid h-14 min-w-0 content-center px-1 text-center wide:h-15 wide:px-1.5 ${look}`}
+      className={`tin grid h-14 min-w-0 content-center px-1 text-center wide:h-15 wider:px-1.5 ${look}`}
     >
-      <span className="font-slab text-[1rem] leading-tight whitespace-nowrap wide:text-[1.1rem]">
+      <span className="font-slab text-[1rem] leading-tight whitespace-nowrap wide:max-wider:text-[0.95rem] wider:text-[1.1rem]">
         {title}
       </span>
       <span className="line-clamp-2 text-[0.8rem] leading-[1.1] text-balance wide:text-[0.85rem]">

@@ -7,6 +7,7 @@ import { inOrder } from '../features/timelineRows'
 import { told } from '../lib/clock'
 import { Header } from './Header'
 import { PlanRail } from './PlanRail'
+import { RailStrip } from './RailStrip'
 import { useKeys } from './keys'
 import { useNow } from './useNow'
 
@@ -35,7 +36,9 @@ export function ViewShell({ title, first = false, children }: ViewShellProps) {
       <Header title={title} note={first ? told(now) : undefined} />
       <main className="grow">{children}</main>
       <footer className={`low:static sticky bottom-0 z-10 print:hidden ${first ? '' : 'hidden wide:block'}`}>
-        <PlanRail batches={first ? inHand : inHand.slice(0, LANES_BESIDE)} now={now} onMoved={keep} />
+        <RailStrip batches={inHand}>
+          <PlanRail batches={first ? inHand : inHand.slice(0, LANES_BESIDE)} now={now} onMoved={keep} />
+        </RailStrip>
       </footer>
     </div>
   )

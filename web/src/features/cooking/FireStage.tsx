@@ -17,7 +17,8 @@ export interface FireProps {
 }
 
 const DRAWERS = ['Done', 'Beside it', 'Used mix'] as const
-const SCROLLS = 'wide:max-h-[calc(100dvh-16.5rem)] wide:overflow-y-auto wide:pr-2'
+const SCROLLS =
+  'wide:max-h-[calc(100dvh-16.5rem)] short:max-h-[calc(100dvh-13.4rem)] wide:overflow-y-auto wide:pr-2'
 
 /** Fire: how it is cooked stage by stage, on which clock; when it is done, what is beside it, and the used mix. */
 export function FireStage({ batch, draft, change }: FireProps) {

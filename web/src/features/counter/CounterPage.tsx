@@ -8,7 +8,7 @@ import { FileButton } from '../../components/FileButton'
 import { told } from '../../lib/clock'
 import { BLANK } from '../../lib/draft'
 import { bySoon } from '../timelineRows'
-import { Examples } from './Examples'
+import { Examples, FromExample } from './Examples'
 import { SmallSection } from '../../components/SmallSection'
 import { PasteList } from './PasteList'
 import { Together } from './Together'
@@ -102,6 +102,7 @@ export function CounterPage() {
           >
             Read a file
           </FileButton>
+          {batches.data.length > 0 && <FromExample onStart={(id) => void start.fromExample(id)} />}
           {batches.data.length > 0 && (
             <Link to="/today" className="grid min-h-12 items-center underline underline-offset-4">
               Today&rsquo;s list and bag labels, to print

@@ -66,7 +66,7 @@ export function KeepCut({ batch }: { batch: Batch }) {
               )}
               <div className="mt-4 flex gap-3">
                 <button type="submit" className="act act-first">
-                  Keep it
+                  Keep this cut
                 </button>
                 <button
                   type="button"

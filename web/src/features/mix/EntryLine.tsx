@@ -69,8 +69,16 @@ export function EntryLine({
           Add
         </button>
       </div>
-      <p id="entry-reading" className="flex min-h-6 items-center gap-2 text-quiet" aria-live="polite">
-        {answer === undefined && 'An amount and an ingredient, as you would say it; a pasted list works too.'}
+      <p
+        id="entry-reading"
+        className={`flex items-center gap-2 text-quiet ${answer ? 'min-h-6' : 'wide:min-h-6 short:min-h-0'}`}
+        aria-live="polite"
+      >
+        {answer === undefined && (
+          <span className="short:hidden">
+            An amount and an ingredient, as you would say it; a pasted list works too.
+          </span>
+        )}
         {answer?.problem && `${answer.problem.wrong} ${answer.problem.accepted}`}
         {answer &&
           answer.items.length > 0 &&

@@ -59,7 +59,7 @@ export function LedgerLine({
       </div>
       <div className="min-w-0">
         <div className="flex flex-wrap items-baseline gap-x-3 wide:flex-nowrap">
-          <span className="max-w-full truncate font-semibold">{item?.name ?? line.text}</span>
+          <span className="max-w-full min-w-24 truncate font-semibold">{item?.name ?? line.text}</span>
           {item?.guessed && item.band_shown !== null && (
             <button
               type="button"
@@ -100,7 +100,7 @@ export function LedgerLine({
   )
 }
 
-const TOLD: Record<Mark, string> = { locked: 'amount kept', lifted: 'fished out', first: 'first step' }
+const TOLD: Record<Mark, string> = { locked: 'amount fixed', lifted: 'fished out', first: 'first step' }
 
 /** What was said about a line besides its amount. */
 function Marks({ line }: { line: Line }) {
@@ -121,7 +121,7 @@ function Strip({ item }: { item: Ingredient }) {
   })).filter((part) => part.amount > 0.05)
   const total = brought.reduce((sum, part) => sum + part.amount, 0)
   return (
-    <span className="ml-auto hidden h-3 w-24 shrink-0 gap-px wide:flex" aria-hidden>
+    <span className="ml-auto hidden h-3 w-24 shrink-0 gap-px wider:flex" aria-hidden>
       {brought.map((part) => (
         <span key={part.name} className="block h-full" style={{ width: `${(part.amount / total) * 100}%` }}>
           <Texture substance={part.name} />

@@ -70,7 +70,7 @@ function Ticked({ line, mark, words, onMark }: TickedProps) {
   )
 }
 
-/** Keeps an amount from being changed by the solver. */
+/** Fixes an amount: the solver leaves it alone. */
 export function LockButton({ line, onMark }: { line: Line; onMark: (mark: Mark) => void }) {
   const on = line.locked === 'yes'
   return (
@@ -78,7 +78,7 @@ export function LockButton({ line, onMark }: { line: Line; onMark: (mark: Mark) 
       type="button"
       className={`grid size-12 cursor-pointer content-center justify-items-center rounded-md ${on ? 'text-enamel' : 'text-quiet hover:text-ink'}`}
       aria-pressed={on}
-      aria-label={`Keep this amount: ${line.text}`}
+      aria-label={`Fix this amount: ${line.text}`}
       onClick={() => {
         onMark('locked')
       }}
@@ -93,7 +93,7 @@ export function LockButton({ line, onMark }: { line: Line; onMark: (mark: Mark) 
           strokeLinejoin="round"
         />
       </svg>
-      <span className="text-[0.72rem] leading-none">keep</span>
+      <span className="text-[0.72rem] leading-none">fix</span>
     </button>
   )
 }

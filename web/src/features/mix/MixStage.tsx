@@ -47,7 +47,7 @@ export function MixStage({ batch, draft, change }: DrawerProps) {
     }
   }
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-6 wide:grid-cols-[minmax(0,1fr)_28rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-6 wide:grid-cols-[minmax(0,1fr)_26rem] wider:grid-cols-[minmax(0,1fr)_28rem]">
       <Ledger
         batch={batch}
         draft={draft}
@@ -58,7 +58,7 @@ export function MixStage({ batch, draft, change }: DrawerProps) {
       />
       <TabGroup>
         <DrawerTabs names={DRAWERS} />
-        <TabPanels className="pt-1 wide:max-h-[calc(100dvh-16.5rem)] wide:overflow-y-auto wide:pr-2">
+        <TabPanels className="pt-1 wide:max-h-[calc(100dvh-16.5rem)] short:max-h-[calc(100dvh-13.4rem)] wide:overflow-y-auto wide:pr-2">
           <TabPanel>
             <Spans
               batch={batch}
@@ -98,7 +98,7 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
   }
   const tooMany = faultOf(batch, 'mix')
   return (
-    <div className="wide:flex wide:max-h-[calc(100dvh-14.4rem)] wide:flex-col">
+    <div className="wide:flex wide:max-h-[calc(100dvh-14.4rem)] short:max-h-[calc(100dvh-10.6rem)] wide:flex-col">
       <QuantityBar batch={batch} onMakeEnough={onMakeEnough} />
       {judgement.mix?.household.map((says) => (
         <p key={says} className="mb-1 border-l-4 border-stop pl-2 font-semibold">

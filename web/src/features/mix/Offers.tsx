@@ -1,4 +1,5 @@
 import type { Batch, SaltOffer } from '../../api/client'
+import { unbroken } from '../../lib/unbroken'
 
 /** Ways to bring the salt to where it is wanted, one press each. */
 export function Offers({ batch, onTake }: { batch: Batch; onTake: (offer: SaltOffer) => void }) {
@@ -15,7 +16,7 @@ export function Offers({ batch, onTake }: { batch: Batch; onTake: (offer: SaltOf
               onTake(offer)
             }}
           >
-            {offer.says}
+            {unbroken(offer.says)}
             {offer.also !== '' && <span className="font-normal text-quiet"> ({offer.also} g/kg)</span>}
           </button>
         </li>

@@ -120,7 +120,7 @@ export function LabelForm({ start, identity, onClose }: LabelFormProps) {
             <Reading label={label} />
             <div className="mt-4 flex gap-3">
               <button type="submit" className="act act-first">
-                Keep it
+                Keep this ingredient
               </button>
               <button type="button" className="act" onClick={onClose}>
                 Not now

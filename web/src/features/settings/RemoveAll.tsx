@@ -44,7 +44,7 @@ export function RemoveAll() {
         <Sure
           title="Remove everything?"
           yes="Remove it"
-          no="Keep it"
+          no="Leave it"
           trouble={trouble}
           ready={said.trim().toLowerCase() === WORDS}
           onYes={() => void remove()}

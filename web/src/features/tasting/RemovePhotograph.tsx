@@ -19,7 +19,7 @@ export function RemovePhotograph({ onRemove }: { onRemove: () => void }) {
         <Sure
           title="Remove the photograph?"
           yes="Remove it"
-          no="Keep it"
+          no="Leave it"
           onYes={() => {
             setAsking(false)
             onRemove()

@@ -26,7 +26,7 @@ export function Countdown({ line, shown, settled }: CountdownProps) {
   return (
     <div className="py-1">
       <p
-        className={`text-[clamp(5rem,20vw,10.5rem)] leading-none font-bold tabular-nums ${over ? 'text-stop' : ''} ${settled ? '' : 'opacity-70'}`}
+        className={`text-[clamp(5rem,20vw,10.5rem)] short:text-[clamp(3.5rem,16vh,10.5rem)] leading-none font-bold tabular-nums ${over ? 'text-stop' : ''} ${settled ? '' : 'opacity-70'}`}
         aria-live="off"
       >
         {number}

@@ -1,0 +1,75 @@
+"""A low laptop and a phone: the work stays above the foot, and the rail is a strip that opens."""
+
+from __future__ import annotations
+
+import re
+
+from playwright.sync_api import Locator, Page, ViewportSize, expect
+
+from tests.browser.support import PHONE, BrowserCase
+from tests.saturday import saturday_kitchen
+
+LOW = ViewportSize(width=1024, height=600)
+LINES_IN_SIGHT = 3
+
+
+class LowScreens(BrowserCase):
+    """The demo kitchen at 1024x600 and on a phone."""
+
+    filled = staticmethod(saturday_kitchen)
+
+    def opened(self, stage: str, size: ViewportSize) -> Page:
+        """A stage of the dish for Saturday on a screen of that size."""
+        batch = next(one for one in self.ask("/api/batches") if one["draft"]["name"] == "Saturday legs")
+        page = self.new_context(viewport=size).new_page()
+        page.goto(f"{self.kitchen.address}/batch/{batch['id']}/{stage}")
+        expect(page.locator("[data-opening]")).to_have_count(0)
+        return page
+
+    def expect_in_sight(self, page: Page, one: Locator) -> None:
+        """Whole, and above the foot, without scrolling."""
+        expect(one).to_be_visible()
+        box, foot = one.bounding_box(), page.locator("footer").bounding_box()
+        assert box is not None
+        assert foot is not None
+        self.assertLessEqual(box["y"] + box["height"], foot["y"] + 0.5)
+
+    def test_mix_on_a_low_laptop(self) -> None:
+        """Some lines and the entry line are in sight, their names too, and the header is one row."""
+        page = self.opened("mix", LOW)
+        self.expect_in_sight(page, page.get_by_role("textbox", name="Add an ingredient"))
+        ledger = page.locator("ol").filter(has=page.get_by_label(re.compile("^What you wrote"))).first
+        within = ledger.bounding_box()
+        assert within is not None
+        rows = [row.bounding_box() for row in ledger.get_by_role("listitem").all()]
+        whole = [row for row in rows if row and row["y"] + row["height"] <= within["y"] + within["height"] + 1]
+        self.assertGreaterEqual(len(whole), LINES_IN_SIGHT)
+        name = ledger.get_by_text("Lemon juice, fresh").bounding_box()
+        assert name is not None
+        self.assertGreater(name["width"], 60)
+        header = page.locator("header").bounding_box()
+        assert header is not None
+        self.assertLess(header["height"], 90)
+
+    def test_weighing_on_a_low_laptop(self) -> None:
+        """The figure and the button that says that it is in."""
+        page = self.opened("weigh", LOW)
+        self.expect_in_sight(page, page.get_by_role("button", name="It is in"))
+        self.expect_in_sight(page, page.get_by_text("g to go"))
+
+    def test_the_rail_is_a_strip_that_opens(self) -> None:
+        """It says when, opens by a press, and stays as it was left."""
+        page = self.opened("cut", PHONE)
+        strip = page.get_by_role("button", name=re.compile("^in .*, out .*, meal"))
+        rail = page.get_by_role("img", name=re.compile("^Saturday legs: in"))
+        expect(strip).to_have_attribute("aria-expanded", "false")
+        expect(rail).to_be_hidden()
+        strip.press("Enter")
+        expect(rail).to_be_visible()
+        page.reload()
+        expect(rail).to_be_visible()
+        page.get_by_role("link", name="Counter").click()
+        strip = page.locator("footer").get_by_role("button", name=re.compile("hide hours$"))
+        expect(strip).to_have_attribute("aria-expanded", "true")
+        strip.click()
+        expect(page.locator("footer").get_by_role("img")).to_be_hidden()

@@ -162,13 +162,38 @@ class Saturday(BrowserCase):
         nearer.press("Escape")
         expect(everything).to_be_hidden()
         expect(rail).to_have_text(first)
-        rail.hover()
+        box = rail.bounding_box()
+        assert box is not None
+        page.mouse.move(box["x"] + box["width"] / 2, box["y"] + box["height"] / 2)
         page.keyboard.down("Control")
         page.mouse.wheel(0, -100)
         page.keyboard.up("Control")
         expect(everything).to_be_visible()
         everything.click()
         expect(rail).to_have_text(first)
+
+    def test_the_rail_names_its_steps(self) -> None:
+        """By keys one after another, under the mouse, and under a finger; each with its moment."""
+        batch = self.batches()["Saturday legs"]
+        steps = [one for one in batch["judgement"]["plan"]["steps"] if one["hands_on"] and one["kind"] != "serve"]
+        page = self.open(f"/batch/{batch['id']}/cut")
+        line = page.get_by_role("slider", name="Steps of Saturday legs")
+        line.focus()
+        expect(line).to_contain_text(steps[0]["says"])
+        page.keyboard.press("ArrowRight")
+        expect(line).to_contain_text(steps[1]["says"])
+        expect(line).to_have_attribute("aria-valuetext", re.compile(re.escape(steps[1]["says"])))
+        page.keyboard.press("Tab")
+        expect(line).to_have_text("")
+        box = line.bounding_box()
+        assert box is not None
+        ticks = page.locator("footer svg path[d$='v6']")
+        tick = ticks.first.bounding_box()
+        assert tick is not None
+        page.mouse.move(tick["x"] + 1, box["y"] + 4)
+        expect(line).to_contain_text(steps[0]["says"])
+        page.mouse.move(tick["x"] + 1, box["y"] - 200)
+        expect(line).to_have_text("")
 
     def test_marks_are_moved_by_mouse(self) -> None:
         """A start dragged to the right comes later; one that cannot be is refused with words, and stays."""

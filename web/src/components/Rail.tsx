@@ -1,10 +1,11 @@
 import { chosenClock } from '../lib/units'
 import { timeScale } from '../lib/scale'
 import { useEffect, useRef, useState } from 'react'
-import { hoursLater, hoursOfDay, told } from '../lib/clock'
+import { dayOf, hoursLater, hoursOfDay, told } from '../lib/clock'
 import { HANDLE_PX, RailHandle } from './RailHandle'
 import { RailLane } from './RailLane'
 import { RailNearer } from './RailNearer'
+import { RailSteps } from './RailSteps'
 import { useRailSpan } from './useRailSpan'
 
 /** One batch on the rail; times are set by the plan. */
@@ -80,6 +81,7 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
   const hours = hoursOfDay(domain[0], domain[1], hoursTold(days, width), zone).filter(
     (hour) => x(hour) >= names,
   )
+  const midnights = new Set(hoursOfDay(domain[0], domain[1], [0], zone).map((hour) => hour.getTime()))
   const named = apart(
     hours.filter((hour) => Math.abs(x(hour) - x(now)) > NOW_PX && x(hour) < width - BUTTONS_PX),
     x,
@@ -87,7 +89,7 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
   return (
     <div
       ref={frame}
-      className="relative overflow-clip border-t-4 border-double border-rule bg-raised"
+      className="relative overflow-x-clip border-t-4 border-double border-rule bg-raised"
       {...span.pinch}
     >
       <svg
@@ -113,10 +115,14 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
         })}
         {hours.map((hour) => (
           <g key={hour.getTime()} transform={`translate(${x(hour)} 0)`}>
-            <path d={`M0 0V${height}`} stroke="var(--rule)" />
+            <path
+              d={`M0 0V${height}`}
+              stroke={midnights.has(hour.getTime()) ? 'var(--field)' : 'var(--rule)'}
+              strokeWidth={midnights.has(hour.getTime()) ? 2 : 1}
+            />
             {named.has(hour) && (
               <text x="4" y="16" fontSize="14" fill="var(--quiet)">
-                {told(hour, zone)}
+                {midnights.has(hour.getTime()) ? dayOf(hour, zone) : told(hour, zone)}
               </text>
             )}
           </g>
@@ -143,6 +149,18 @@ export function Rail({ rows, busy, now, zone, current, onMove, onAsk }: RailProp
           </>
         )}
       </svg>
+      {rows.map((lane, index) => (
+        <RailSteps
+          key={lane.id}
+          lane={lane}
+          x={(moment) => x(moment) * unit}
+          from={names * unit}
+          until={(width - 8) * unit}
+          top={(26 + index * step) * unit}
+          height={step * unit}
+          zone={zone}
+        />
+      ))}
       {onMove &&
         rows.flatMap((lane, index) =>
           handlesOf(lane, x, names, width).map(({ mark, left }) => (
@@ -206,8 +224,7 @@ function spanOf(rows: TimelineRow[], now: Date): [Date, Date] {
 function hoursTold(days: number, width: number): number[] {
   const pxPerHour = width / (days * 24)
   const every = [1, 2, 3, 6, 12, 24].find((hours) => hours * pxPerHour >= labelPx()) ?? 24
-  const first = every === 24 ? 12 : 0
-  return Array.from({ length: 24 / every }, (_, at) => first + at * every)
+  return Array.from({ length: 24 / every }, (_, at) => at * every)
 }
 
 /** Those hours whose names do not run into each other. */

@@ -43,9 +43,12 @@ export function RailLane({ lane, y, x, names, width, current, zone }: RailLanePr
       {lane.ticks
         .filter((tick) => isShown(tick.at))
         .map((tick) => (
-          <path key={tick.at.getTime()} d={`M${x(tick.at)} ${y + 17}v6`} stroke="var(--ink)" strokeWidth="2">
-            <title>{`${told(tick.at, zone)} ${tick.says}`}</title>
-          </path>
+          <path
+            key={tick.at.getTime()}
+            d={`M${x(tick.at)} ${y + 17}v6`}
+            stroke="var(--ink)"
+            strokeWidth="2"
+          />
         ))}
       {x(lane.contact) > width - 8 && (
         <text x={width - 10} y={y + 16} fontSize="14" textAnchor="end" fill="var(--quiet)">

@@ -52,6 +52,13 @@ export function told(moment: Date, timeZone?: string, now = new Date()): string 
     .replaceAll(',', '')
 }
 
+/** The day of a moment in a zone: "Sat 5 Dec". */
+export function dayOf(moment: Date, timeZone?: string): string {
+  return formatter({ weekday: 'short', day: 'numeric', month: 'short' }, timeZone)
+    .format(moment)
+    .replaceAll(',', '')
+}
+
 const QUARTER_MS = HOUR_MS / 4
 
 /** Whole hours of a given kind between two moments, such as every midnight, in a zone; by quarters, as zones differ. */

@@ -126,8 +126,8 @@ class KitchenOfItsOwn:
         self.address = ""
         self._process: subprocess.Popen[str] | None = None
 
-    def start(self, port: int = 0) -> None:
-        """Start, and wait until the address is printed."""
+    def start(self, port: int = 0, stderr: int | None = None) -> None:
+        """Start, and wait until the address is printed; ``stderr`` as for a process."""
         command = [sys.executable, "-m", "vadouvan.cli", "serve", "--port", str(port), "--data-dir", str(self.data_dir)]
         env = {
             **os.environ,
@@ -137,7 +137,12 @@ class KitchenOfItsOwn:
         }
         env.pop("PYTHONDONTWRITEBYTECODE", None)
         self._process = subprocess.Popen(
-            [*command, "--demo"] if self.demo else command, stdout=subprocess.PIPE, text=True, env=env, cwd=ROOT
+            [*command, "--demo"] if self.demo else command,
+            stdout=subprocess.PIPE,
+            stderr=stderr,
+            text=True,
+            env=env,
+            cwd=ROOT,
         )
         assert self._process.stdout is not None
         line = self._process.stdout.readline()
@@ -162,8 +167,9 @@ class KitchenOfItsOwn:
         if self._process is not None:
             self._process.kill()
             self._process.wait()
-            if self._process.stdout is not None:
-                self._process.stdout.close()
+            for printed in (self._process.stdout, self._process.stderr):
+                if printed is not None:
+                    printed.close()
 
 
 @cache

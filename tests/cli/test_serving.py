@@ -25,7 +25,7 @@ class Serving(unittest.TestCase):
         self.addCleanup(folder.cleanup)
         self.folder = Path(folder.name)
         self.kitchen = KitchenOfItsOwn(data_dir=self.folder)
-        self.kitchen.start()
+        self.kitchen.start(stderr=subprocess.PIPE)
         self.addCleanup(self.kitchen.kill)
 
     def test_a_second_one_on_the_same_folder_says_so_and_ends(self) -> None:
@@ -40,12 +40,14 @@ class Serving(unittest.TestCase):
             self.assertEqual(answer.status, 200)
 
     def test_it_stops_though_a_stream_is_open(self) -> None:
-        """A device stream never ends by itself."""
+        """A device stream ends when it is told so, and nothing but sentences is printed."""
         with urllib.request.urlopen(f"{self.kitchen.address}/api/devices/stream") as stream:
             stream.read(1)
             process = self.kitchen.process
             process.send_signal(signal.SIGTERM)
             self.assertIsNotNone(process.wait(timeout=SOON_S))
+        assert process.stderr is not None
+        self.assertEqual(process.stderr.read(), "")
 
     def test_every_answer_has_the_safe_headers(self) -> None:
         """Also what is not there, which is no page."""

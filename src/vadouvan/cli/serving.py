@@ -7,6 +7,7 @@ import json
 import socket
 from collections.abc import Callable
 from pathlib import Path
+from types import FrameType
 from typing import IO, Annotated, Literal
 
 import typer
@@ -53,10 +54,19 @@ def serve(
     typer.echo(f"Vadouvan is at http://127.0.0.1:{listener.getsockname()[1]}  (stop with Ctrl+C)")
     typer.echo(f"The kitchen is kept in {settings.database}")
     config = uvicorn.Config(application, log_level="warning", timeout_graceful_shutdown=LONGEST_STOP_S)
-    uvicorn.Server(config).run(sockets=[listener])
+
+    class Serving(uvicorn.Server):
+        """A server that says that it stops before it waits for what is still asked of it."""
+
+        def handle_exit(self, sig: int, frame: FrameType | None) -> None:
+            """Streams never end by themselves."""
+            application.state.context.stopping.set()
+            super().handle_exit(sig, frame)
+
+    Serving(config).run(sockets=[listener])
 
 
-LONGEST_STOP_S = 2  # a device stream never ends by itself
+LONGEST_STOP_S = 2  # what is asked by then is answered or let go
 
 
 def held_alone(folder: Path) -> IO[str]:

@@ -6,7 +6,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, field, replace
 from datetime import datetime
 from functools import cached_property
-from threading import Lock
+from threading import Event, Lock
 
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.interpretation.household import read_household
@@ -64,6 +64,7 @@ class RunningKitchen:
     devices: Devices
     now: Callable[[], datetime]
     new_id: Callable[[], str]
+    stopping: Event = field(default_factory=Event)  # set when the server is told to stop: streams end
 
     @property
     def kitchen(self) -> Kitchen:

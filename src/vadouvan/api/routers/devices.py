@@ -66,7 +66,7 @@ async def stream_readings(here: Here, most: Annotated[int | None, Query(ge=1, le
 
 async def _events(here: RunningKitchen, most: int | None) -> AsyncIterator[str]:
     sent = 0
-    while most is None or sent < most:
+    while (most is None or sent < most) and not here.stopping.is_set():
         yield f"data: {_readings(here).model_dump_json()}\n\n"
         sent += 1
         if sent != most:

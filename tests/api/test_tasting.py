@@ -23,8 +23,8 @@ EATEN: dict[str, Any] = {
 }  # fmt: skip
 
 
-class Tasting(unittest.TestCase):
-    """One eaten batch."""
+class AnEatenBatch(unittest.TestCase):
+    """A kitchen with one."""
 
     def setUp(self) -> None:
         """A client on an empty kitchen, and the batch in it."""
@@ -36,6 +36,10 @@ class Tasting(unittest.TestCase):
         answer = self.client.put(f"/api/taste/{batch or self.batch}", json=verdict)
         self.assertEqual(answer.status_code, 200, answer.text)
         return answer.json()
+
+
+class Tasting(AnEatenBatch):
+    """Verdicts on it, and what follows from them."""
 
     def test_a_verdict_moves_the_batch_to_the_logbook_and_teaches(self) -> None:
         """Off the counter, in the logbook, with advice in grams; the correction moves, and the judgement with it."""
@@ -91,6 +95,27 @@ class Tasting(unittest.TestCase):
         beside = self.client.get("/api/logbook/beside", params={"ids": f"{self.batch},{made['id']}"}).json()
         self.assertIn("salt, as eaten", [row["what"] for row in beside["rows"]])
 
+    def test_the_last_good_batch_of_the_dish(self) -> None:
+        """None at first; then the balance of one that was just right, for its repeats and for others of its name."""
+        made = self.client.post("/api/batches", json={**EATEN, "name": " skewers"}).json()
+        place = f"/api/taste/{made['id']}/last-good"
+        self.assertIsNone(self.client.get(place).json())
+        self.say(words={"salt": "just right", "sour": "a little too much"})
+        self.assertIsNone(self.client.get(place).json())
+        self.say(words={"salt": "just right"})
+        good = self.client.get(place).json()
+        self.assertEqual((good["id"], good["name"], good["eaten_on"]), (self.batch, "Skewers", "2026-11-24"))
+        salt = next(one for one in made["judgement"]["spans"] if one["substance"] == "salt")
+        self.assertAlmostEqual(good["balance"]["salt"]["value"], salt["value"])
+        self.assertRegex(good["balance"]["salt"]["shown"], r"^\d+ g/kg$")
+        again = self.client.post(f"/api/taste/{self.batch}/next").json()
+        self.client.put(
+            f"/api/batches/{again['id']}",
+            json={"revision": again["revision"], "draft": {**again["draft"], "name": "Another"}},
+        )
+        self.assertEqual(self.client.get(f"/api/taste/{again['id']}/last-good").json()["id"], self.batch)
+        self.assertIsNone(self.client.get(f"/api/taste/{self.batch}/last-good").json())
+
     def test_what_cannot_be_is_told(self) -> None:
         """A verdict without a batch, without words, with a note of 20,000 letters; one batch beside nothing."""
         self.assertEqual(self.client.put("/api/taste/none", json={"words": {"salt": "just right"}}).status_code, 404)
@@ -112,7 +137,7 @@ class Tasting(unittest.TestCase):
         self.assertEqual(self.client.get("/api/logbook", params={"page": 3}).json()["entries"], [])
 
 
-class Overtaken(Tasting):
+class Overtaken(AnEatenBatch):
     """One eater's verdict said on two devices."""
 
     def test_different_things_come_together_and_the_same_is_asked(self) -> None:
@@ -134,7 +159,7 @@ class Overtaken(Tasting):
         self.assertEqual([one["words"] for one in kept], [{"sour": "just right"}])
 
 
-class CutFace(Tasting):
+class CutFace(AnEatenBatch):
     """A photograph of the cut face."""
 
     MARKS = {"face": {"x": 0.5, "y": 0.1}, "opposite": {"x": 0.5, "y": 0.9}, "reached": {"x": 0.3, "y": 0.3}}  # noqa: RUF012

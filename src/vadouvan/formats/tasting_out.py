@@ -24,6 +24,8 @@ from vadouvan.core.tasting.next_time import NextTimeAdvice
 from vadouvan.core.tasting.teaching import GROUPS, Tasted, Taught
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.errors import InputError
+from vadouvan.formats.drawn import Drawn
+from vadouvan.formats.judgement import JudgementShown
 
 PLOTTED = 61
 
@@ -109,6 +111,32 @@ class OwnCorrectionOut(BaseModel):
     softening: list[LearnedOut]
     salt: LearnedOut
     rests_on: list[TeacherOut]
+
+
+class LevelOut(BaseModel):
+    """So much of a substance for a kilogram of meat, in the unit of its rule, and as it is told."""
+
+    value: Drawn
+    shown: str
+
+
+class LastGoodOut(BaseModel):
+    """The last batch of a dish that was just right, and its balance by substance."""
+
+    id: str
+    name: str
+    eaten_on: str
+    balance: dict[str, LevelOut]
+
+
+def last_good_out(entry: Entry, judged: JudgementShown) -> LastGoodOut:
+    """The balance of that batch as it was judged."""
+    levels = {
+        span.substance: LevelOut(value=span.value, shown=judged.figures[span.figure].shown)
+        for span in judged.spans
+        if span.figure in judged.figures
+    }
+    return LastGoodOut(id=entry.id, name=entry.draft.name, eaten_on=entry.eaten_on[:10], balance=levels)
 
 
 class EntryOut(BaseModel):

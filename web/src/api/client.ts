@@ -154,6 +154,8 @@ export const api = {
     answered(await client.GET('/api/logbook/beside', { params: { query: { ids: ids.join(',') } } })),
   makeAgain: async (identity: string, body: Schemas['AgainBody']) =>
     answered(await client.POST('/api/logbook/{identity}/again', { params: { path: { identity } }, body })),
+  lastGood: async (identity: string) =>
+    answered(await client.GET('/api/taste/{identity}/last-good', { params: { path: { identity } } })),
   thread: async (identity: string) =>
     answered(await client.GET('/api/logbook/{identity}/thread', { params: { path: { identity } } })),
   bench: async (action: BenchAction, amount: number) =>

@@ -1372,6 +1372,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/taste/{identity}/last-good": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Last Good
+         * @description The last batch of the same dish that was just right, with its balance; nothing if there was none.
+         */
+        get: operations["get_last_good_api_taste__identity__last_good_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/taste/{identity}/next": {
         parameters: {
             query?: never;
@@ -3229,6 +3249,22 @@ export interface components {
             since?: components["schemas"]["LabelBody"] | null;
         };
         /**
+         * LastGoodOut
+         * @description The last batch of a dish that was just right, and its balance by substance.
+         */
+        LastGoodOut: {
+            /** Balance */
+            balance: {
+                [key: string]: components["schemas"]["LevelOut"];
+            };
+            /** Eaten On */
+            eaten_on: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * LearnedOut
          * @description A factor that was learned, with its band; ``before`` and ``now`` are its distributions over ``factors``.
          */
@@ -3297,6 +3333,16 @@ export interface components {
             sides: components["schemas"]["SideAskedOut"][];
             /** Title */
             title: string;
+        };
+        /**
+         * LevelOut
+         * @description So much of a substance for a kilogram of meat, in the unit of its rule, and as it is told.
+         */
+        LevelOut: {
+            /** Shown */
+            shown: string;
+            /** Value */
+            value: number;
         };
         /**
          * LimitOut
@@ -8964,6 +9010,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TasteOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    get_last_good_api_taste__identity__last_good_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastGoodOut"] | null;
                 };
             };
             /** @description Not Found */

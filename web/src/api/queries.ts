@@ -122,6 +122,9 @@ export const typedQuery = (mass: string, kind: EventInput['kind']) =>
 export const scalesQuery = queryOptions({ queryKey: ['scales'], queryFn: api.scales, staleTime: Infinity })
 export const tasteQuery = (identity: string) =>
   queryOptions({ queryKey: ['taste', identity], queryFn: () => api.taste(identity) })
+/** The last batch of the same dish that was just right; by its name too. */
+export const lastGoodQuery = (identity: string, name: string) =>
+  queryOptions({ queryKey: ['taste', identity, 'last-good', name], queryFn: () => api.lastGood(identity) })
 export const correctionQuery = queryOptions({ queryKey: ['correction'], queryFn: api.correction })
 export const logbookQuery = (asked: LogbookAsked) =>
   queryOptions({

@@ -18,6 +18,8 @@ interface SpanRuleProps {
   parts: Part[]
   unit: string
   figure: ReactNode
+  /** As much as the last good batch of the same dish had. */
+  before?: { value: number; shown: string } | undefined
   chosenLine: string | undefined
   onChooseLine: (line: string) => void
   /** Given where the mark may be moved: asks for amounts that bring so much. */
@@ -60,6 +62,11 @@ export function SpanRule(props: SpanRuleProps) {
           {told}
           {biggest.length > 3 && ` · ${biggest.length - 3} more`}
         </span>
+        {props.before && (
+          <span className="text-[0.85rem] whitespace-nowrap text-quiet">
+            <span aria-hidden>◇</span> was {props.before.shown}
+          </span>
+        )}
         <span className="text-[1.3rem] font-bold whitespace-nowrap">{figure}</span>
       </div>
       <Mark {...props} place={place} />
@@ -90,7 +97,7 @@ interface MarkProps extends SpanRuleProps {
 }
 
 /** The rule with its target and the mark; where amounts can be asked for, the mark moves by drag and by keys. */
-function Mark({ substance, value, targetLow, targetHigh, end, onAsk, place }: MarkProps) {
+function Mark({ substance, value, targetLow, targetHigh, end, before, onAsk, place }: MarkProps) {
   const rule = useRef<HTMLDivElement>(null)
   const [wanted, setWanted] = useState<number>()
   const shown = wanted ?? value
@@ -124,6 +131,13 @@ function Mark({ substance, value, targetLow, targetHigh, end, onAsk, place }: Ma
       <div aria-hidden className="absolute inset-x-0 top-2.5 h-px bg-quiet" />
       {targetLow !== null && targetHigh !== null && (
         <Target left={place(targetLow)} right={place(targetHigh)} />
+      )}
+      {before && (
+        <span
+          aria-hidden
+          className="moves absolute top-0 -ml-2 size-4 translate-y-0.5 rotate-45 border-2 border-ink"
+          style={{ left: place(before.value) }}
+        />
       )}
       {onAsk === undefined ? (
         <div aria-hidden className={diamond} style={look} />

@@ -17,6 +17,7 @@ from vadouvan.core.draft.merging import Side
 from vadouvan.core.draft.typed import CutInput
 from vadouvan.core.tasting.cut_face import FaceMarks, Point
 from vadouvan.core.tasting.hold_history import as_held
+from vadouvan.core.tasting.last_good import last_good
 from vadouvan.core.tasting.logbook import MOST_BESIDE, Asked, found, side_by_side, thread_of
 from vadouvan.core.tasting.next_time import next_time
 from vadouvan.core.tasting.teaching import learned_says
@@ -26,12 +27,14 @@ from vadouvan.formats.tasting_out import (
     CameFrom,
     CutFaceOut,
     EntryOut,
+    LastGoodOut,
     OwnCorrectionOut,
     PointOut,
     TasteOut,
     correction_out,
     cut_face_out,
     entry_out,
+    last_good_out,
     taste_out,
 )
 from vadouvan.store.beside import MadeFrom
@@ -150,6 +153,15 @@ def get_taste(identity: Identity, here: Here) -> TasteOut:
         learned_says(taught_by(here.logbook_cache.tasted(), here), identity),
         _cut_face(identity, here),
     )
+
+
+@router.get("/taste/{identity}/last-good")
+def get_last_good(identity: Identity, here: Here) -> LastGoodOut | None:
+    """The last batch of the same dish that was just right, with its balance; nothing if there was none."""
+    name = here.batches.get(identity).draft.name
+    came_from = {one.batch_id: one.from_id for one in here.verdicts.descents()}
+    entry = last_good(here.logbook_cache.entries(), itself=identity, name=name, came_from=came_from)
+    return None if entry is None else last_good_out(entry, here.judged_shown(entry.draft))
 
 
 @router.put("/taste/{identity}")

@@ -1,6 +1,9 @@
 import { Radio, RadioGroup } from '@headlessui/react'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Batch, Span } from '../../api/client'
+import { lastGoodQuery } from '../../api/queries'
+import { dayTold } from '../../lib/clock'
 import { SpanRule } from '../../components/SpanRule'
 import { Working } from '../../components/Working'
 import type { Substance } from '../../lib/substances'
@@ -22,6 +25,7 @@ const canAsk = (name: string): name is Asked => ['salt', 'sugar', 'acid'].includ
 export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
   const [over, setOver] = useState<'meat' | 'mix'>('meat')
   const { judgement } = batch
+  const lastGood = useQuery(lastGoodQuery(batch.id, batch.draft.name)).data ?? undefined
   const spans = over === 'meat' || !judgement.mix ? judgement.spans : judgement.mix.spans_in_mix
   if (judgement.spans.length === 0)
     return (
@@ -54,6 +58,7 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
             batch={batch}
             span={span}
             over={over}
+            before={over === 'meat' ? lastGood?.balance[span.substance] : undefined}
             chosen={chosen}
             onChoose={onChoose}
             onAsk={over === 'meat' ? onAsk : undefined}
@@ -63,6 +68,12 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
       <p role="status" className="text-[0.95rem] font-semibold empty:hidden">
         {says}
       </p>
+      {lastGood && over === 'meat' && (
+        <p className="text-[0.9rem] text-quiet">
+          <span aria-hidden>◇</span> {lastGood.name || 'Unnamed batch'}, {dayTold(lastGood.eaten_on)}: just
+          right
+        </p>
+      )}
       <Notes batch={batch} />
     </div>
   )
@@ -72,12 +83,13 @@ interface RuleProps {
   batch: Batch
   span: Span
   over: 'meat' | 'mix'
+  before: { value: number; shown: string } | undefined
   chosen: string | undefined
   onChoose: (line: string) => void
   onAsk: SpansProps['onAsk'] | undefined
 }
 
-function Rule({ batch, span, over, chosen, onChoose, onAsk }: RuleProps) {
+function Rule({ batch, span, over, before, chosen, onChoose, onAsk }: RuleProps) {
   const figure = batch.judgement.figures[span.figure]
   const name = span.substance
   return (
@@ -99,6 +111,7 @@ function Rule({ batch, span, over, chosen, onChoose, onAsk }: RuleProps) {
           </Working>
         )
       }
+      before={before}
       chosenLine={chosen}
       onChooseLine={onChoose}
       onAsk={

@@ -41,6 +41,7 @@ class HoldByKeyboard(BrowserCase):
         earlier = slider.get_attribute("aria-valuetext") or ""
         expect(page.get_by_text(earlier, exact=True)).to_be_visible()
         page.keyboard.press("Shift+Tab")
+        page.keyboard.press("Shift+Tab")
         page.keyboard.press("Space")
         page.keyboard.type("its fruit")
         page.keyboard.press("Enter")
@@ -51,6 +52,24 @@ class HoldByKeyboard(BrowserCase):
         tab_to(page, slider)
         page.keyboard.press("End")
         expect(differences).not_to_have_text(said)
+
+    def test_hours_run_by_themselves_and_a_rest_evens_out(self) -> None:
+        """The ends of the window stand under the track; pressed, the hours go on until stopped; a rest is told."""
+        page = self.hold_of("Slip skewers")
+        slider = page.get_by_role("slider", name="Hour to look at")
+        for mark in ("opens", "best", "ends"):
+            expect(page.get_by_text(mark, exact=True).last).to_be_visible()
+        page.get_by_label(re.compile("^rested 8 h")).check()
+        expect(page.get_by_text(re.compile("at the outside, .* when it was pulled"))).to_be_visible()
+        page.get_by_label(re.compile("^rested 8 h")).uncheck()
+        began = int(slider.input_value())
+        page.clock.resume()
+        page.get_by_role("button", name="let it run").press("Enter")
+        expect(slider).not_to_have_value(str(began))
+        page.get_by_role("button", name="stop").press("Enter")
+        stopped = int(slider.input_value())
+        self.assertGreater(stopped, began)
+        expect(page.get_by_role("button", name="let it run")).to_be_visible()
 
     def test_what_each_hour_is_worth(self) -> None:
         """A table with the picture: the worst stands out, and follows the hour of the slider."""

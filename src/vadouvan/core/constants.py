@@ -195,6 +195,7 @@ JAR_SAFE_PH = Constant(4.6, 4.6, 4.6, "1", "fda_food_code", "published")
 # --- enzymes, on the scale "neat fresh pineapple juice at 4 C = 1" ---------------------------
 ENZYME_ACTIVATION = Constant(48_000.0, 35_000.0, 60_000.0, "J/mol", "calibration", "ours")
 ENZYME_FULL_FILM_KG_PER_M2 = Constant(0.5, 0.3, 1.0, "kg/m2", "calibration", "ours")
+USUAL_REST_H = Constant(8.0, 4.0, 24.0, "h", "common_practice", "practice")  # uncovered in the fridge, overnight
 ENZYME_PLEASANT_H = Constant(0.75, 0.4, 1.5, "h", "calibration", "ours")
 
 # --- before and after the fire -------------------------------------------------------------

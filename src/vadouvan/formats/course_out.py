@@ -9,7 +9,7 @@ from pydantic import BaseModel
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.concerns import ConcernName
 from vadouvan.core.hold.remarks import RemarkKind
-from vadouvan.core.hold.telling import told_at
+from vadouvan.core.hold.telling import rested_at, told_at
 from vadouvan.core.hold.time_course import TimeCourse
 from vadouvan.core.hold.worded import named
 
@@ -38,6 +38,9 @@ class CourseOut(BaseModel):
     white_mm: list[float]
     soft_mm: list[float]
     says: list[str]
+    rest_shown: str
+    rested_g_per_kg: list[list[float]]
+    rested_says: list[str]
     tasted_from_g_per_kg: float
     across: bool
     concerns: list[ConcernOut]
@@ -66,6 +69,9 @@ def course_out(course: TimeCourse) -> CourseOut:
         white_mm=_rounded(course.white_m, 1000.0),
         soft_mm=_rounded(course.soft_m, 1000.0),
         says=[told_at(course, index) for index in range(len(course.hours))],
+        rest_shown=hours_told(course.rest_h),
+        rested_g_per_kg=[_rounded(row, 1000.0) for row in course.rested],
+        rested_says=[rested_at(course, index) for index in range(len(course.hours))],
         tasted_from_g_per_kg=course.tasted * 1000,
         across=course.across,
         concerns=[

@@ -2051,6 +2051,12 @@ export interface components {
             left_g: number[];
             /** Middle G Per Kg */
             middle_g_per_kg: number[];
+            /** Rest Shown */
+            rest_shown: string;
+            /** Rested G Per Kg */
+            rested_g_per_kg: number[][];
+            /** Rested Says */
+            rested_says: string[];
             /** Salt G Per Kg */
             salt_g_per_kg: number[][];
             /** Says */

@@ -4,10 +4,12 @@ import { spread } from '../lib/spread'
 interface MarksProps {
   /** Places along the ribbon in hundredths of its length, in their order. */
   marks: { at: number; says: string; strong?: boolean }[]
+  /** Under a thin track rather than under the ribbon. */
+  low?: boolean
 }
 
 /** Hours under a ribbon, each as near to its place as the others let it: by their measured widths, none over another. */
-export function Marks({ marks }: MarksProps) {
+export function Marks({ marks, low = false }: MarksProps) {
   const row = useRef<HTMLDivElement>(null)
   const [lefts, setLefts] = useState<(number | null)[]>([])
   const words = marks.map((mark) => `${mark.says} ${String(mark.at)}`).join('|')
@@ -33,7 +35,7 @@ export function Marks({ marks }: MarksProps) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [words])
   return (
-    <div ref={row} className="absolute inset-x-0 top-16 h-6">
+    <div ref={row} className={`absolute inset-x-0 ${low ? 'top-0 h-5' : 'top-16 h-6'}`}>
       {marks.map((mark, n) => {
         const left = lefts[n]
         return (

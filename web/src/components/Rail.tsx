@@ -1,9 +1,9 @@
-import { chosenClock } from '../lib/units'
 import { timeScale } from '../lib/scale'
 import { useEffect, useRef, useState } from 'react'
-import { dayOf, hoursLater, hoursOfDay, told } from '../lib/clock'
+import { dayOf, hoursOfDay, told } from '../lib/clock'
 import { HANDLE_PX, RailHandle } from './RailHandle'
 import { RailLane } from './RailLane'
+import { apart, hoursTold, spanOf } from './railHours'
 import { RailNearer } from './RailNearer'
 import { RailSteps } from './RailSteps'
 import { useRailSpan } from './useRailSpan'
@@ -32,6 +32,7 @@ const USUAL_LETTERS_PX = 17
 const LANE_PX = 24
 const NARROW_LANE_PX = 36
 const NAMES_PX = 168
+const BUTTONS_PX = 200 // hours under the buttons are not told
 const NOW_PX = 90 // hours nearer than this would stand under the mark of the present
 
 /** The rail's width in units of its drawing, and how many px a unit is: it grows with the reader's letters. */
@@ -203,45 +204,6 @@ function handlesOf(lane: TimelineRow, x: (moment: Date) => number, names: number
 
 const places = { meal: 'meal', pull: 'pull', start: 'contact' } as const
 const words = { meal: 'Meal', pull: 'Pull', start: 'Start' }
-
-/** What is next: to after the last meal of the coming two days, or the next one; one batch alone from its first step,
- * so that a short hold is no speck. */
-function spanOf(rows: TimelineRow[], now: Date): [Date, Date] {
-  const [only, another] = rows
-  if (only && !another) {
-    const first = Math.min(only.contact.getTime(), ...only.ticks.map((tick) => tick.at.getTime()))
-    const begins = Math.max(hoursLater(now, -2).getTime(), first - FIRST_STEP_MS)
-    return [new Date(begins), hoursLater(new Date(Math.max(only.meal.getTime(), now.getTime())), 3)]
-  }
-  const meals = rows.map((lane) => lane.meal.getTime()).filter((meal) => meal > now.getTime())
-  const soon = meals.filter((meal) => meal <= hoursLater(now, NEXT_H).getTime())
-  const next = soon.length > 0 ? Math.max(...soon) : Math.min(...meals, Infinity)
-  const last = Math.max(hoursLater(now, 12).getTime(), Number.isFinite(next) ? next : 0)
-  return [hoursLater(now, -2), hoursLater(new Date(last), 7)]
-}
-
-/** Which hours of a day bear a line and a name, so that names stay apart. */
-function hoursTold(days: number, width: number): number[] {
-  const pxPerHour = width / (days * 24)
-  const every = [1, 2, 3, 6, 12, 24].find((hours) => hours * pxPerHour >= labelPx()) ?? 24
-  return Array.from({ length: 24 / every }, (_, at) => at * every)
-}
-
-/** Those hours whose names do not run into each other. */
-function apart(hours: Date[], x: (moment: Date) => number): Set<Date> {
-  const kept: Date[] = []
-  for (const hour of hours) {
-    const before = kept.at(-1)
-    if (!before || x(hour) - x(before) >= labelPx()) kept.push(hour)
-  }
-  return new Set(kept)
-}
-
-const NEXT_H = 48
-/** Room for "Sun 12:00", or for "Sun 12:00 pm". */
-const labelPx = () => (chosenClock() === '12' ? 124 : 96)
-const BUTTONS_PX = 200 // hours under the buttons are not told
-const FIRST_STEP_MS = 3_600_000
 
 const railWords = (rows: TimelineRow[], zone: string | undefined) =>
   rows.length === 0

@@ -60,6 +60,11 @@ class Modes:
         decay = np.exp(-np.minimum(np.outer(fo, self.rates), DEAD))
         return (decay * loads) @ self.shapes.T / self.weights
 
+    def after(self, starts: Array, fo: float) -> Array:
+        """States (starts, cells[+1]) at one dimensionless time ``fo`` from each of several (starts, cells[+1])."""
+        decay = np.exp(-np.minimum(fo * self.rates, DEAD))
+        return ((starts * self.weights) @ self.shapes * decay) @ self.shapes.T / self.weights
+
 
 def graded_grid(exponent: float, cells: int = CELLS, *, inner_share: float = 0.0, two_faces: bool = False) -> Grid:
     """A grid from ``inner_share`` (0 to 1) to 1 (surface), finer towards each open face."""

@@ -32,6 +32,17 @@ def told_at(course: TimeCourse, index: int) -> str:
     return f"{hours_told(float(course.hours[index]))}: {'; '.join(parts)}."
 
 
+def rested_at(course: TimeCourse, index: int) -> str:
+    """The state after the rest, pulled at the hour of an index: how salty the outside is then, and how deep it goes."""
+    outside, rested = (f"{number_told(float(rows[index][0]) * 1000)}" for rows in (course.salt, course.rested))
+    through = course.rested_m[index] >= course.depths_m[-1] - 1e-9
+    depth = "right through" if through else f"{number_told(float(course.rested_m[index]) * 1000)} mm deep"
+    return (
+        f"Pulled at {hours_told(float(course.hours[index]))}, then {hours_told(course.rest_h)} in the cold: "
+        f"salt is tasted {depth}; {rested} g a kilogram at the outside, {outside} when it was pulled."
+    )
+
+
 def _roughly_mm(depth_m: float) -> str:
     """A depth that is known within a factor of two."""
     low, high = depth_m * 1000 / 1.5, depth_m * 1000 * 1.5

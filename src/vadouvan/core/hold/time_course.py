@@ -8,9 +8,15 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.special import erfc
 
-from vadouvan.core.constants import ENZYME_DIFFUSIVITY, ENZYME_PLEASANT_H, TASTED_SALT_KG_PER_KG_WATER
+from vadouvan.core.constants import (
+    ENZYME_DIFFUSIVITY,
+    ENZYME_PLEASANT_H,
+    TASTED_SALT_KG_PER_KG_WATER,
+    USUAL_REST_H,
+)
 from vadouvan.core.hold.concerns import Concern, concerns_of, softening_strength
 from vadouvan.core.hold.eigenmodes import Array
+from vadouvan.core.hold.rest import rested_course
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.window import Window
 
@@ -22,7 +28,8 @@ EARLIEST_H = 0.25
 @dataclass(frozen=True)
 class TimeCourse:
     """Per hour: salt by depth [kg/kg meat] (hours, depths), mean and middle, salt left outside [kg], depth of
-    seasoning, of the white band and of softening [m]. ``across``: depths run right through to the other side.
+    seasoning, of the white band and of softening [m]. ``rested`` is the salt after a rest of ``rest_h`` in the cold
+    from that hour, and ``rested_m`` the depth of seasoning then. ``across``: depths run right through to the far side.
     ``tasted`` is the salt from which a layer tastes seasoned [kg/kg]; ``concerns`` is what each hour is worth by each
     concern, and ``worst`` at each hour the index of the one that binds.
     """
@@ -36,14 +43,17 @@ class TimeCourse:
     seasoned_m: Array
     white_m: Array
     soft_m: Array
+    rest_h: float
+    rested: Array
+    rested_m: Array
     tasted: float
     across: bool
     concerns: tuple[Concern, ...]
     worst: tuple[int, ...]
 
 
-def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
-    """The course from a quarter of an hour to a good while after the latest hour."""
+def hold_course(scenario: HoldScenario, window: Window, rest_h: float = USUAL_REST_H.value) -> TimeCourse:
+    """The course from a quarter of an hour to a good while after the latest hour, and after a rest in the cold [h]."""
     hours = course_hours(window)
     piece = scenario.cut.way_in
     across = piece.path.far_resistance_m is not None or (
@@ -52,12 +62,12 @@ def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
     reach_m = scenario.cut.thickness_m if across else piece.far_m
     depths = np.linspace(0.0, reach_m, DEPTHS)
     axis = scenario.hours
-    salt = scenario.water_share * np.array(
-        [np.interp(hours, axis, values) for values in scenario.course.at_depths(depths)]
+    fields, rested = (
+        scenario.water_share * np.array([np.interp(hours, axis, values) for values in course.at_depths(depths)]).T
+        for course in (scenario.course, rested_course(scenario, rest_h))
     )
     average = np.interp(hours, axis, scenario.average)
     tasted = TASTED_SALT_KG_PER_KG_WATER.value * scenario.water_share
-    fields = salt.T
     concerns = concerns_of(scenario, hours)
     return TimeCourse(
         hours=hours,
@@ -69,6 +79,9 @@ def hold_course(scenario: HoldScenario, window: Window) -> TimeCourse:
         seasoned_m=np.array([_reach(depths, row, tasted) for row in fields]),
         white_m=_white(scenario, hours),
         soft_m=_softened_m(scenario, hours),
+        rest_h=rest_h,
+        rested=rested,
+        rested_m=np.array([_reach(depths, row, tasted) for row in rested]),
         tasted=tasted,
         across=across,
         concerns=concerns,

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from functools import cached_property
 
 from vadouvan.core.clock.chain import PlanStep
+from vadouvan.core.constants import USUAL_REST_H
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.figure import Figure
 from vadouvan.core.hold.remarks import Remark
@@ -66,7 +67,9 @@ class Judgement:
     @cached_property
     def course(self) -> TimeCourse | None:
         """Salt, acid and softening hour by hour, worked out when it is first looked at: most answers do without."""
-        return None if self.scenario is None or self.window is None else hold_course(self.scenario, self.window)
+        if self.scenario is None or self.window is None:
+            return None
+        return hold_course(self.scenario, self.window, self.reading.fire.dries_min / 60 or USUAL_REST_H.value)
 
     @property
     def all_figures(self) -> tuple[Figure, ...]:

@@ -1,4 +1,4 @@
-import { useRef, type ReactNode } from 'react'
+import { useCallback, useRef, useState, type ReactNode } from 'react'
 import type { Batch, Comparison, Course } from '../../api/client'
 import { HourSlider, nearest } from '../../components/HourSlider'
 import { Section } from '../../components/Section'
@@ -70,6 +70,15 @@ export function Through({
 }: ThroughProps) {
   const at = nearest(course.hours, hour)
   const { piece } = batch.judgement
+  const [wantsRest, setRests] = useState(false)
+  const rests = wantsRest && !other
+  const shownCourse = rests ? { ...course, salt_g_per_kg: course.rested_g_per_kg } : course
+  const move = useCallback(
+    (index: number) => {
+      onHour(course.hours[index] ?? 0)
+    },
+    [course, onHour],
+  )
   const figure = useRef<HTMLElement>(null)
   const space = useRoom(figure)
   if (!piece) return null
@@ -89,12 +98,25 @@ export function Through({
         <figcaption className={second ? 'font-slab text-lg' : 'sr-only'}>as it is</figcaption>
         <Section
           piece={piece}
-          course={{ profile: profileAt(course, hour), across: course.across }}
+          course={{ profile: profileAt(shownCourse, hour), across: course.across }}
           room={room(piece.thickness_mm)}
         />
       </figure>
       <div className={areas.choice}>
         <Beside choice={choice} onChoose={onChoose} />
+        {!other && (
+          <label className="flex min-h-12 cursor-pointer items-center gap-3 wide:min-h-9">
+            <input
+              type="checkbox"
+              className="size-6 shrink-0 accent-enamel"
+              checked={rests}
+              onChange={(event) => {
+                setRests(event.target.checked)
+              }}
+            />
+            rested {course.rest_shown}, cold
+          </label>
+        )}
         {trouble !== '' && (
           <p role="alert" className="text-stop">
             {trouble}
@@ -120,13 +142,12 @@ export function Through({
           shown={course.hours_shown}
           says={course.says}
           at={at}
-          onMove={(index) => {
-            onHour(course.hours[index] ?? hour)
-          }}
+          onMove={move}
+          marks={marksOf(batch)}
         />
       </div>
       <div className={areas.says}>
-        {!other && <p className="min-h-6">{course.says[at]}</p>}
+        {!other && <p className="min-h-6">{(rests ? course.rested_says : course.says)[at]}</p>}
         {children}
         {other && (
           <ul aria-label="What is different" className="text-[0.95rem]" role="status">
@@ -138,4 +159,14 @@ export function Through({
       </div>
     </div>
   )
+}
+
+/** The ends of the window and its best, under the hours that they are. */
+function marksOf({ judgement: { window } }: Batch) {
+  if (!window || window.closed) return []
+  return [
+    { hours: window.safe_earliest_hours, says: 'opens' },
+    { hours: window.best.hours, says: 'best' },
+    { hours: window.safe_latest_hours, says: 'ends' },
+  ]
 }

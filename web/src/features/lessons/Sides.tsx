@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useCallback, useState } from 'react'
 import type { Lesson, Outcome } from '../../api/client'
 import { HourSlider, nearest } from '../../components/HourSlider'
 import { Section } from '../../components/Section'
@@ -50,6 +50,12 @@ export function Pieces({ sides }: { sides: Lesson['sides'] }) {
 export function Sides({ outcome }: { outcome: Outcome }) {
   const { this: one, other } = outcome
   const [hour, setHour] = useState(outcome.hour)
+  const move = useCallback(
+    (index: number) => {
+      setHour(one.course.hours[index] ?? 0)
+    },
+    [one],
+  )
   return (
     <div>
       <Pair
@@ -62,9 +68,7 @@ export function Sides({ outcome }: { outcome: Outcome }) {
         shown={one.course.hours_shown}
         says={one.course.says}
         at={nearest(one.course.hours, hour)}
-        onMove={(index) => {
-          setHour(one.course.hours[index] ?? hour)
-        }}
+        onMove={move}
       />
     </div>
   )

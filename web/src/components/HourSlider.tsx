@@ -31,11 +31,11 @@ export function HourSlider({ hours, shown, says, at, onMove, marks = [] }: HourS
   }, [running, at, onMove])
   return (
     <div className="flex items-start gap-3">
-      <span className="w-24 text-[1.5rem] leading-8 font-bold whitespace-nowrap">{shown[at]}</span>
+      <span className="w-24 text-[1.5rem] leading-7 font-bold whitespace-nowrap">{shown[at]}</span>
       <div className="relative min-w-0 grow">
         <input
           type="range"
-          className="m-0 block h-8 w-full accent-enamel"
+          className="m-0 block h-7 w-full accent-enamel"
           min={0}
           max={last}
           step={1}
@@ -63,7 +63,7 @@ export function HourSlider({ hours, shown, says, at, onMove, marks = [] }: HourS
       </div>
       <button
         type="button"
-        className="min-h-8 min-w-14 cursor-pointer underline underline-offset-4"
+        className="min-h-7 min-w-14 cursor-pointer underline underline-offset-4"
         onClick={() => {
           if (!running && at >= last) onMove(0)
           setRuns(!running)

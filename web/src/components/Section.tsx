@@ -4,6 +4,8 @@ import { useId, useRef, type PointerEvent } from 'react'
 import { saltAt, type Profile } from '../lib/depth'
 import { contourAt, depthAt, isRound, outline, type Drawn } from '../lib/outline'
 import type { System } from '../lib/units'
+import { AtPointer } from './sectionPointer'
+import { Scores } from './sectionScores'
 import {
   BONE_PX,
   BoneAtEdge,
@@ -13,7 +15,6 @@ import {
   COVER_PX,
   Deepest,
   Ruler,
-  Scores,
   type DrawnPiece,
 } from './sectionParts'
 
@@ -58,13 +59,14 @@ export function Section({ piece, course, room, system = chosenSystem(), seen, de
       {course && <Dots profile={course.profile} drawn={drawn} path={path} />}
       {course && <Bands profile={course.profile} drawn={drawn} path={path} />}
       {seen && <SeenDepth seen={seen} drawn={drawn} path={path} />}
-      <Scores scores={piece.scores} drawn={drawn} />
+      <Scores scores={piece.scores} drawn={drawn} named={deepest !== undefined} system={system} />
       <Cover piece={piece} drawn={drawn} path={path} />
       <path d={path} fill="none" stroke="var(--ink)" strokeWidth="2" />
       {piece.bone === 'edge' && <BoneAtEdge x={width} height={height} />}
       {drawn.boneFace && <BoneBelow width={width} y={height} ribs={piece.bone === 'ribs'} />}
       {drawn.boneRadius > 0 && <BoneCore drawn={drawn} />}
       {deepest !== undefined && <Deepest drawn={drawn} told={deepest} />}
+      {course && !seen && <AtPointer profile={course.profile} drawn={drawn} system={system} />}
       <Ruler length={height} scale={drawn.scale} system={system} upright />
       <g transform={`translate(0 ${height + below + 8})`}>
         <Ruler length={width} scale={drawn.scale} system={system} />

@@ -1,4 +1,4 @@
-import { deepestPoint, isRound, topAt, type Drawn, type Face } from '../lib/outline'
+import { deepestPoint, isRound, type Drawn, type Face } from '../lib/outline'
 import { rulerMarks } from '../lib/ruler'
 import type { System } from '../lib/units'
 
@@ -24,27 +24,6 @@ export interface DrawnPiece {
 export const BONE_PX = 12
 const LABEL_PX = 32
 export const COVER_PX: Record<string, number> = { skin: 5, fat: 10, rind: 9, membrane: 3, shell: 5 }
-
-/** Cuts from above, at their depth and spacing. */
-export function Scores({ scores, drawn }: { scores: Score[]; drawn: Drawn }) {
-  return (
-    <g stroke="var(--ink)" strokeWidth="1.6" fill="var(--paper)">
-      {scores.flatMap((score, which) => {
-        const step = Math.max(10, score.spacing_mm * drawn.scale)
-        const count = Math.max(1, Math.floor(drawn.width / step))
-        const first = (drawn.width - (count - 1) * step) / 2
-        return Array.from({ length: count }, (_, index) => {
-          const x = first + index * step
-          const top = topAt(drawn, x)
-          const depth = score.depth_mm * drawn.scale
-          return (
-            <path key={`${which}-${index}`} d={`M${x - 2.5} ${top}L${x} ${top + depth}L${x + 2.5} ${top}`} />
-          )
-        })
-      })}
-    </g>
-  )
-}
 
 /** Skin, fat or membrane, all round or on one side. */
 export function Cover({ piece, drawn, path }: { piece: DrawnPiece; drawn: Drawn; path: string }) {
@@ -106,7 +85,8 @@ export function Deepest({ drawn, told }: { drawn: Drawn; told: string }) {
   )
 }
 
-function Label({ x, y, text }: { x: number; y: number; text: string }) {
+/** A name on the section. */
+export function Label({ x, y, text }: { x: number; y: number; text: string }) {
   return (
     <text
       x={x}

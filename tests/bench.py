@@ -13,6 +13,7 @@ from scipy.integrate import solve_ivp
 from scipy.optimize import minimize
 
 from tests.bench_logbook import print_logbook
+from tests.bench_page import print_page_speed
 from tests.bench_reading import print_reading
 from tests.bench_service import print_service
 from tests.drafts import judged, of_kind
@@ -172,8 +173,8 @@ def main() -> None:
     print_acid()
     print_judgement()
     print_reading()
-    print_reading()
     print_service()
+    print_page_speed()
     print_solver()
     if math.isnan(worst_error(*history(NODES))):
         raise SystemExit("The salt history is no number.")

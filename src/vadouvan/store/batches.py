@@ -58,9 +58,15 @@ class Batches:
     def in_hand(self) -> list[KeptBatch]:
         """Batches that nobody has tasted yet, in the order they were made."""
         tasted = select(VerdictRow.batch_id)
+        ends = select(HistoryRow.batch_id, *_ENDS).group_by(HistoryRow.batch_id).subquery()
+        wanted = (
+            select(BatchRow, ends.c.first, ends.c.last)
+            .outerjoin(ends, ends.c.batch_id == BatchRow.id)
+            .where(BatchRow.id.not_in(tasted))
+            .order_by(BatchRow.made_at, BatchRow.id)
+        )
         with reading(self._engine) as session:
-            wanted = select(BatchRow).where(BatchRow.id.not_in(tasted)).order_by(BatchRow.made_at, BatchRow.id)
-            return [_kept(session, row) for row in session.scalars(wanted)]
+            return [_between(row, first, last) for row, first, last in session.execute(wanted)]
 
     def some(self, identities: Sequence[str]) -> list[KeptBatch]:
         """Those of these batches that are kept, in the order they were made."""
@@ -199,9 +205,15 @@ def _move(row: BatchRow, draft: str, now: datetime) -> None:
     row.draft, row.revision, row.changed_at = draft, row.revision + 1, now.isoformat()
 
 
+_ENDS = (func.min(HistoryRow.number).label("first"), func.max(HistoryRow.number).label("last"))
+
+
 def _kept(session: Session, row: BatchRow) -> KeptBatch:
-    numbers = select(func.min(HistoryRow.number), func.max(HistoryRow.number)).where(HistoryRow.batch_id == row.id)
-    first, last = session.execute(numbers).one()
+    return _between(row, *session.execute(select(*_ENDS).where(HistoryRow.batch_id == row.id)).one())
+
+
+def _between(row: BatchRow, first: int | None, last: int | None) -> KeptBatch:
+    """A row as a batch, where its history begins and ends so."""
     draft, damaged = draft_in(row.draft)
     return KeptBatch(row.id, row.revision, draft, row.at_number > (first or 0), row.at_number < (last or 0), damaged)
 

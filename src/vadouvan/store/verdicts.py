@@ -69,6 +69,12 @@ class Verdicts:
         with reading(self._engine) as session:
             return [kept for _, kept in readable(session.scalars(wanted), verdict_in)]
 
+    def any(self, batch_id: str) -> bool:
+        """Whether a batch was tasted, readably or not."""
+        wanted = select(VerdictRow.batch_id).where(VerdictRow.batch_id == batch_id).limit(1)
+        with reading(self._engine) as session:
+            return session.scalar(wanted) is not None
+
     def fingerprint(self) -> tuple[object, ...]:
         """A value that is another after any change to a batch or a verdict, and quickly read."""
         # A total is no integer that could overflow.

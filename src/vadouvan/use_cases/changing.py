@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
+
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.weighing.as_weighed import locked_parts_changed
 from vadouvan.core.weighing.state import state_of
@@ -10,12 +12,20 @@ from vadouvan.store.batches import Check
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 
-def check_of(identity: str, here: RunningKitchen) -> Check | None:
-    """Refuses changes to what is locked, and to moments that the counter noted; none before contact."""
+@dataclass(frozen=True)
+class Changeable:
+    """Whether the mix has met the meat, and what refuses changes: to what is locked, to moments that were noted."""
+
+    is_locked: bool
+    check: Check | None = None
+
+
+def changeable(identity: str, here: RunningKitchen) -> Changeable:
+    """Everything may change before contact."""
     logged = here.events.of(identity)
     record = state_of(logged)
     if not any(one.event.kind == "contact" for one in logged):
-        return None
+        return Changeable(record.is_locked)
 
     def check(before: Draft, after: Draft) -> None:
         changed = locked_parts_changed(before, after) if record.is_locked else []
@@ -30,4 +40,4 @@ def check_of(identity: str, here: RunningKitchen) -> Check | None:
             wrong = "When it went in and came out was noted at the counter."
             raise InputError(field="meal", given="", wrong=wrong, accepted="Take it back under Weigh-in.")
 
-    return check
+    return Changeable(record.is_locked, check)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterable
 from dataclasses import dataclass, field, replace
 from datetime import datetime
 from functools import cached_property
@@ -92,7 +92,12 @@ class RunningKitchen:
 
     def judged_shown(self, draft: Draft) -> JudgementShown:
         """The same as a page shows it."""
-        return self._judged.shown_of(draft, self.kitchen, now=self.now())
+        return self.all_shown([draft])[0]
+
+    def all_shown(self, drafts: Iterable[Draft]) -> list[JudgementShown]:
+        """Several as a page shows them, in one and the same kitchen."""
+        kitchen, now = self.kitchen, self.now()
+        return [self._judged.shown_of(draft, kitchen, now=now) for draft in drafts]
 
     def unread(self) -> list[UnreadRow]:
         """Rows that cannot be read any more. Where there are none it is looked once: a file in use gets no worse; where

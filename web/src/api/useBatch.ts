@@ -3,14 +3,16 @@
  * the kitchen a moment later. Each answer brings the new judgement, and what was changed elsewhere.
  */
 import { askAnew } from './askAnew'
-import { useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useReducer, useRef } from 'react'
+import { replaceEqualDeep, useQueryClient } from '@tanstack/react-query'
+import { useCallback, useEffect, useLayoutEffect, useReducer, useRef } from 'react'
 import { dropUnsaved, heldUnsaved, holdUnsaved, setOpen } from '../lib/unsaved'
 import { Refused, toldOf } from './answered'
 import { api, type Batch, type Draft, type Problem } from './client'
 import { sendHeld, settleHeld, underWay } from './outbox'
 
-const PAUSE_MS = 200
+/** What is typed on after this long is sent at once; while somebody types, a moment after the last letter. */
+const QUIET_MS = 400
+const PAUSE_MS = 120
 const RETRY_MS = 3000
 
 export type Side = 'mine' | 'theirs'
@@ -59,7 +61,7 @@ function next(state: BatchState, action: Action): BatchState {
     case 'sent':
       return { status: 'saving', batch, since, draft, unsure }
     case 'kept': {
-      const kept = action.batch
+      const kept = replaceEqualDeep(batch, action.batch) // what is as it was is not drawn anew
       if (draft === action.sent)
         return { status: 'settled', batch: kept, since: kept.draft, draft: kept.draft }
       return { status: 'changed', batch: kept, since: action.sent, draft }
@@ -116,6 +118,7 @@ export function useBatch(identity: string) {
   const [state, dispatch] = useReducer(next, { status: 'loading' })
   const queries = useQueryClient()
   const sending = useRef(false)
+  const typing = useRef({ at: -QUIET_MS, pause: 0 })
 
   useEffect(() => {
     let current = true
@@ -157,15 +160,35 @@ export function useBatch(identity: string) {
     if (state.status === 'settled' || state.status === 'saving') return
     holdUnsaved(identity, { since: state.since, draft: state.draft })
     if (sending.current || state.status === 'conflict' || state.status === 'refused') return
-    const timer = setTimeout(() => void send(state), state.status === 'unreachable' ? RETRY_MS : PAUSE_MS)
+    const timer = setTimeout(
+      () => void send(state),
+      state.status === 'unreachable' ? RETRY_MS : typing.current.pause,
+    )
     return () => {
       clearTimeout(timer)
     }
   }, [identity, send, state])
 
-  const change = useCallback((typed: (draft: Draft) => Draft) => {
-    dispatch({ type: 'typed', change: typed })
-  }, [])
+  const latest = useRef(state)
+  useLayoutEffect(() => {
+    latest.current = state
+  })
+  const change = useCallback(
+    (typed: (draft: Draft) => Draft) => {
+      const at = performance.now()
+      typing.current = { at, pause: at - typing.current.at > QUIET_MS ? 0 : PAUSE_MS }
+      const was = latest.current
+      if (was.status !== 'settled' || sending.current || typing.current.pause > 0) {
+        dispatch({ type: 'typed', change: typed })
+        return
+      }
+      const draft = typed(was.draft)
+      holdUnsaved(identity, { since: was.since, draft })
+      dispatch({ type: 'typed', change: () => draft })
+      void send({ ...was, draft })
+    },
+    [identity, send],
+  )
 
   /** Where both changed one field, this side stands; all other edits of both do. */
   const prefer = useCallback(

@@ -2,10 +2,10 @@ import { useAttempt } from '../api/useAttempt'
 import { askAnew } from '../api/askAnew'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { fileAddress } from '../api/addresses'
-import { api, type Batch } from '../api/client'
+import { api } from '../api/client'
 import { Sure } from '../components/Sure'
 import { dropUnsaved } from '../lib/unsaved'
 
@@ -17,15 +17,21 @@ const WRITTEN = [
 ] as const
 
 /** Write the batch to a file, or throw it away. */
-export function BatchActions({ batch }: { batch: Batch }) {
+export const BatchActions = memo(function BatchActions({
+  identity,
+  name,
+}: {
+  identity: string
+  name: string
+}) {
   const [asking, setAsking] = useState(false)
   const { attempt, trouble: refused } = useAttempt()
   const queries = useQueryClient()
   const go = useNavigate()
   const remove = () =>
     attempt(async () => {
-      await api.remove(batch.id)
-      dropUnsaved(batch.id)
+      await api.remove(identity)
+      dropUnsaved(identity)
       await askAnew(queries, 'batches')
       await go('/')
     })
@@ -43,7 +49,7 @@ export function BatchActions({ batch }: { batch: Batch }) {
             <MenuItem key={kind}>
               <a
                 className="px-5 py-3 data-focus:bg-enamel data-focus:text-on-enamel"
-                href={fileAddress(batch.id, kind)}
+                href={fileAddress(identity, kind)}
                 download
               >
                 {words}
@@ -65,7 +71,7 @@ export function BatchActions({ batch }: { batch: Batch }) {
       </Menu>
       {asking && (
         <Sure
-          title={`Throw away ${batch.draft.name || 'this batch'}?`}
+          title={`Throw away ${name || 'this batch'}?`}
           yes="Throw it away"
           no="Leave it"
           trouble={refused}
@@ -79,4 +85,4 @@ export function BatchActions({ batch }: { batch: Batch }) {
       )}
     </div>
   )
-}
+})

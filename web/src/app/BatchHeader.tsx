@@ -65,7 +65,7 @@ export function BatchHeader({ batch, draft, status, stage, change, step }: Heade
       </nav>
       <div className="flex items-center wide:max-wider:grid wide:max-wider:content-center">
         <StepBack batch={batch} settled={status === 'settled'} step={step} />
-        <BatchActions batch={batch} />
+        <BatchActions identity={batch.id} name={batch.draft.name} />
       </div>
     </header>
   )

@@ -1,8 +1,8 @@
-import { useEffect, useRef } from 'react'
+import { memo, useEffect, useRef } from 'react'
 import { Link } from 'react-router'
 
 /** A stage as a label on a tin: its name, and its state in words. */
-export function StageTin({
+export const StageTin = memo(function StageTin({
   to,
   title,
   words,
@@ -37,4 +37,4 @@ export function StageTin({
       </span>
     </Link>
   )
-}
+})

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { todayQuery } from '../api/queries'
 import { dueNow, remindersAllowed } from '../lib/reminders'
 import { useNow } from './useNow'
@@ -7,11 +7,13 @@ import { useNow } from './useNow'
 /** Shows a reminder when a step that needs hands begins, on any page that is open. */
 export function useReminders(): void {
   const now = useNow()
-  const today = useQuery({ ...todayQuery(24), enabled: remindersAllowed() === 'on' })
+  // Asked once: a browser takes milliseconds to say so, and reminders are turned on in another view.
+  const [wanted] = useState(() => remindersAllowed() === 'on')
+  const today = useQuery({ ...todayQuery(24), enabled: wanted })
   const shown = useRef(new Set<string>())
   useEffect(() => {
-    if (remindersAllowed() !== 'on') return
-    for (const step of dueNow(today.data?.steps ?? [], now)) {
+    if (!today.data || remindersAllowed() !== 'on') return
+    for (const step of dueNow(today.data.steps, now)) {
       const tag = `${step.batch_id} ${step.step_id} ${step.at}`
       if (shown.current.has(tag)) continue
       shown.current.add(tag)

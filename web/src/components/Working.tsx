@@ -1,6 +1,6 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react'
 import { useQuery } from '@tanstack/react-query'
-import { createContext, useContext, type ReactNode } from 'react'
+import { createContext, memo, useContext, type ReactNode } from 'react'
 
 /** A figure as the server tells it. */
 export interface FigureShown {
@@ -30,7 +30,7 @@ export const WorkingsContext = createContext<Workings | null>(null)
 const exact = (value: number) => Number(value.toPrecision(4)).toString()
 
 /** A figure that opens its working: inputs, rule in words, sources. */
-export function Working({
+export const Working = memo(function Working({
   name,
   figure,
   children,
@@ -61,7 +61,7 @@ export function Working({
       </PopoverPanel>
     </Popover>
   )
-}
+})
 
 function Told({ figure }: { figure: string }) {
   const workings = useContext(WorkingsContext)

@@ -23,11 +23,11 @@ from vadouvan.formats.brought import Brought, cut_input
 from vadouvan.formats.card import card_told_anew, markdown_of
 from vadouvan.formats.course_out import CourseOut, course_out
 from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
-from vadouvan.formats.judgement import WorkingOut, judgement_shown, working_out
+from vadouvan.formats.judgement import JudgementShown, WorkingOut, judgement_shown, working_out
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.store.batches import KeptBatch, Origin, Way
 from vadouvan.use_cases.cards import card_of_batch
-from vadouvan.use_cases.changing import check_of
+from vadouvan.use_cases.changing import changeable
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 router = router_of("/api/batches", "batches")
@@ -46,12 +46,14 @@ class Marks:
 def answer(kept: KeptBatch, here: RunningKitchen, marks: Marks | None = None) -> BatchOut:
     """A kept batch as the page gets it, judged as of now."""
     if marks is None:
-        marks = Marks(kept.id in here.events.in_contact(kept.id), bool(here.verdicts.of(kept.id)))
+        marks = Marks(kept.id in here.events.in_contact(kept.id), here.verdicts.any(kept.id))
+    return _out(kept, here.judged_shown(kept.draft), marks, here)
+
+
+def _out(kept: KeptBatch, judged: JudgementShown, marks: Marks, here: RunningKitchen) -> BatchOut:
     if kept.damaged:
         kitchen = here.kitchen
         judged = judgement_shown(unjudged("its row is damaged", kitchen, now=here.now()), kitchen)
-    else:
-        judged = here.judged_shown(kept.draft)
     return BatchOut(
         id=kept.id,
         revision=kept.revision,
@@ -67,8 +69,9 @@ def answer(kept: KeptBatch, here: RunningKitchen, marks: Marks | None = None) ->
 @router.get("")
 def list_batches(here: Here) -> list[BatchOut]:
     """Batches in hand in the order they were made, judged; tasted ones are in the logbook."""
-    locked = here.events.in_contact()
-    return [answer(kept, here, Marks(kept.id in locked)) for kept in here.in_hand()]
+    locked, in_hand = here.events.in_contact(), here.in_hand()
+    judged = here.all_shown(kept.draft for kept in in_hand)
+    return [_out(kept, one, Marks(kept.id in locked), here) for kept, one in zip(in_hand, judged, strict=True)]
 
 
 @router.post("", status_code=201)
@@ -141,10 +144,10 @@ def get_batch(identity: Identity, here: Here) -> BatchOut:
 @router.put("/{identity}")
 def change_batch(identity: Identity, change: ChangeBody, here: Here) -> BatchOut:
     """Keep a changed draft beside what was changed elsewhere; 409 where both changed one field, with both values."""
-    check = check_of(identity, here)
+    may = changeable(identity, here)
     origin = Origin(change.revision, change.since, change.prefer)
-    kept = here.batches.change(identity, change.draft, origin, now=here.now(), check=check)
-    return answer(kept, here)
+    kept = here.batches.change(identity, change.draft, origin, now=here.now(), check=may.check)
+    return answer(kept, here, Marks(may.is_locked, here.verdicts.any(identity)))
 
 
 @router.post("/{identity}/undo")
@@ -160,8 +163,8 @@ def redo_change(identity: Identity, at: AtBody, here: Here) -> BatchOut:
 
 
 def _stepped(identity: str, way: Way, at: AtBody, here: RunningKitchen) -> BatchOut:
-    check = check_of(identity, here)
-    return answer(here.batches.step(identity, way, revision=at.revision, now=here.now(), check=check), here)
+    may = changeable(identity, here)
+    return answer(here.batches.step(identity, way, revision=at.revision, now=here.now(), check=may.check), here)
 
 
 @router.get("/{identity}/cubes")

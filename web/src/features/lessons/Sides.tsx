@@ -5,7 +5,7 @@ import { Section } from '../../components/Section'
 import { profileAt, type Profile } from '../../lib/depth'
 
 /** Height that the thicker of the two sections may take. */
-const ROOM_PX = 130
+const ROOM_PX = 150
 
 type Asked = Lesson['sides'][number]
 
@@ -31,7 +31,7 @@ function Pair<T extends Asked>({ sides, courseOf, saysOf }: PairProps<T>) {
             <Section
               piece={side.piece}
               course={courseOf?.(side)}
-              room={{ width: 330, height: (ROOM_PX * side.piece.thickness_mm) / thickest }}
+              room={{ width: 350, height: (ROOM_PX * side.piece.thickness_mm) / thickest }}
             />
           </div>
           <p className="text-[0.95rem]">{saysOf?.(side)}</p>

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Figure, Ingredient, Problem } from '../../api/client'
 import { Faulty, Meant } from '../../components/Said'
 import { Texture } from '../../components/Texture'
@@ -12,11 +13,16 @@ interface LedgerLineProps {
   figure: Figure | undefined
   fault: Problem | undefined
   chosen: boolean
-  onChoose: () => void
-  onType: (text: string) => void
-  onMark: (mark: Mark) => void
-  onSwap: () => void
-  onRemove: () => void
+  deeds: LineDeeds
+}
+
+/** Deeds with a line; the same ones at every drawing, so that lines that stay as they are need not be drawn anew. */
+export interface LineDeeds {
+  choose: (id: string) => void
+  type: (id: string, text: string) => void
+  mark: (id: string, mark: Mark) => void
+  swap: (line: Line) => void
+  remove: (id: string) => void
 }
 
 const STRIP: Substance[] = ['salt', 'sugar', 'acid', 'fat', 'aroma']
@@ -25,18 +31,20 @@ const lastUnit = (shown: string) =>
   /^(?<number>.*) (?<unit>\S+)$/.exec(shown)?.groups ?? { number: shown, unit: '' }
 
 /** One line of the ledger: grams in big figures, the ingredient, what was typed, what it brings. */
-export function LedgerLine({
+export const LedgerLine = memo(function LedgerLine({
   line,
   item,
   figure,
   fault,
   chosen,
-  onChoose,
-  onType,
-  onMark,
-  onSwap,
-  onRemove,
+  deeds,
 }: LedgerLineProps) {
+  const onType = (text: string) => {
+    deeds.type(line.id, text)
+  }
+  const onMark = (mark: Mark) => {
+    deeds.mark(line.id, mark)
+  }
   return (
     <li
       className={`grid grid-cols-[4.6rem_minmax(0,1fr)_auto] max-[23rem]:grid-cols-[3.6rem_minmax(0,1fr)_auto] max-[23rem]:gap-x-2 items-center gap-x-3 wide:grid-cols-[5.2rem_minmax(0,1fr)_auto] wide:gap-x-4 border-b border-rule py-px ${chosen ? 'bg-raised' : ''}`}
@@ -80,7 +88,9 @@ export function LedgerLine({
           value={line.text}
           aria-label={`What you wrote: ${line.text}`}
           aria-invalid={fault !== undefined}
-          onFocus={onChoose}
+          onFocus={() => {
+            deeds.choose(line.id)
+          }}
           onChange={(event) => {
             onType(event.target.value)
           }}
@@ -94,11 +104,20 @@ export function LedgerLine({
       </div>
       <div className="flex max-[23rem]:flex-col">
         <LockButton line={line} onMark={onMark} />
-        <LineMenu line={line} onMark={onMark} onSwap={onSwap} onRemove={onRemove} />
+        <LineMenu
+          line={line}
+          onMark={onMark}
+          onSwap={() => {
+            deeds.swap(line)
+          }}
+          onRemove={() => {
+            deeds.remove(line.id)
+          }}
+        />
       </div>
     </li>
   )
-}
+})
 
 const TOLD: Record<Mark, string> = { locked: 'amount fixed', lifted: 'fished out', first: 'first step' }
 

@@ -1,15 +1,15 @@
 import { toldOf } from '../../api/answered'
 import { TabGroup, TabPanel, TabPanels } from '@headlessui/react'
-import { useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { api, type Draft } from '../../api/client'
 import { AsWeighed } from '../../components/AsWeighed'
 import { DrawerTabs } from '../../components/DrawerTabs'
 import { Faulty } from '../../components/Said'
-import { companionOf, type Line, type Mark, withInstead, withLines, withTexts } from '../../lib/draft'
+import { companionOf, type Line, withInstead, withLines, withTexts } from '../../lib/draft'
 import { faultOf } from '../timelineRows'
 import { Aims } from './Aims'
 import { EntryLine } from './EntryLine'
-import { LedgerLine } from './LedgerLine'
+import { LedgerLine, type LineDeeds } from './LedgerLine'
 import { Making } from './Making'
 import { Offers } from './Offers'
 import { Plate } from './Plate'
@@ -90,12 +90,30 @@ interface LedgerProps extends DrawerProps {
 function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: LedgerProps) {
   const [swapping, setSwapping] = useState<Line>()
   const { judgement } = batch
-  const setMix = (mix: (was: Draft['mix']) => Draft['mix']) => {
-    change((was) => ({ ...was, mix: mix(was.mix) }))
-  }
-  const setLine = (id: string, changed: (line: Line) => Line) => {
-    setMix((mix) => mix.map((line) => (line.id === id ? changed(line) : line)))
-  }
+  const setMix = useCallback(
+    (mix: (was: Draft['mix']) => Draft['mix']) => {
+      change((was) => ({ ...was, mix: mix(was.mix) }))
+    },
+    [change],
+  )
+  const deeds: LineDeeds = useMemo(() => {
+    const setLine = (id: string, changed: (line: Line) => Line) => {
+      setMix((mix) => mix.map((line) => (line.id === id ? changed(line) : line)))
+    }
+    return {
+      choose: onChoose,
+      type: (id, text) => {
+        setLine(id, (old) => ({ ...old, text }))
+      },
+      mark: (id, mark) => {
+        setLine(id, (old) => ({ ...old, [mark]: old[mark] === 'yes' ? '' : 'yes' }))
+      },
+      swap: setSwapping,
+      remove: (id) => {
+        setMix((mix) => mix.filter((old) => old.id !== id))
+      },
+    }
+  }, [onChoose, setMix])
   const tooMany = faultOf(batch, 'mix')
   return (
     <div className="wide:flex wide:max-h-[calc(100dvh-14.4rem)] short:max-h-[calc(100dvh-10.6rem)] wide:flex-col">
@@ -127,21 +145,7 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
               figure={judgement.figures[`mix.${line.id}`]}
               fault={faultOf(batch, `mix.${line.id}`)}
               chosen={chosen === line.id}
-              onChoose={() => {
-                onChoose(line.id)
-              }}
-              onType={(text) => {
-                setLine(line.id, (old) => ({ ...old, text }))
-              }}
-              onMark={(mark: Mark) => {
-                setLine(line.id, (old) => ({ ...old, [mark]: old[mark] === 'yes' ? '' : 'yes' }))
-              }}
-              onSwap={() => {
-                setSwapping(line)
-              }}
-              onRemove={() => {
-                setMix((mix) => mix.filter((old) => old.id !== line.id))
-              }}
+              deeds={deeds}
             />
           ))}
         </ol>

@@ -1,4 +1,4 @@
-"""The demo on every day: first opened on each weekday, at five hours, across changes of the clock and ends of years."""
+"""The demo on every weekday at five hours by turns, at changes of the clock, and at ends of months and years."""
 
 from __future__ import annotations
 
@@ -23,6 +23,7 @@ from vadouvan.settings import Settings
 
 LISBON, NEW_YORK = ZoneInfo("Europe/Lisbon"), ZoneInfo("America/New_York")
 HOURS = ((0, 5), (7, 30), (12, 45), (18, 55), (23, 50))
+ASKED, SHOWN = (0, 2, 3), (0, 2)
 MONDAY = datetime(2026, 11, 23, tzinfo=LISBON)
 TOO_WIDE = "document.documentElement.scrollWidth - innerWidth"
 
@@ -116,15 +117,15 @@ class Week(unittest.TestCase):
 
 
 class Weekdays(Week):
-    """Each weekday at each hour."""
+    """Each weekday at three of five hours, other ones each day; a page shows two of them."""
 
     def test_first_half(self) -> None:
         """Monday to Wednesday."""
-        self.check(_at_each_hour(range(3)), shown=_shown())
+        self.check(_moments(range(3), ASKED), shown=_moments(range(3), SHOWN))
 
     def test_second_half(self) -> None:
         """Thursday to Sunday."""
-        self.check(_at_each_hour(range(3, 7)), shown=_shown())
+        self.check(_moments(range(3, 7), ASKED), shown=_moments(range(3, 7), SHOWN))
 
 
 class OddDays(Week):
@@ -153,12 +154,10 @@ class Elsewhere(Week):
         )
 
 
-def _at_each_hour(days: Iterable[int]) -> list[datetime]:
-    """The five hours of each of these days after a Monday."""
-    return [MONDAY.replace(hour=h, minute=m) + timedelta(days=day) for day in days for h, m in HOURS]
-
-
-def _shown() -> list[datetime]:
-    """Two hours of each weekday, other ones each day, so that a page shows every hour on two days or three."""
-    week = _at_each_hour(range(7))
-    return [week[day * len(HOURS) + (day + later) % len(HOURS)] for day in range(7) for later in (0, 2)]
+def _moments(days: Iterable[int], places: Iterable[int]) -> list[datetime]:
+    """Hours of each of these days after a Monday: those at these places among the five, one further each day."""
+    return [
+        MONDAY.replace(hour=h, minute=m) + timedelta(days=day)
+        for day in days
+        for h, m in (HOURS[(day + place) % len(HOURS)] for place in places)
+    ]

@@ -192,6 +192,35 @@ class Parts(unittest.TestCase):
         self.assertEqual((found.draft.cut.kind, found.draft.cut.mass), ("rabbit_jointed", "1.4kg"))
         self.assertEqual(found.draft.name, "")
 
+    def test_all_that_is_needed_in_one_sentence(self) -> None:
+        """Under a title: the cut, each amount, and what is to be done then, which is told as left out."""
+        found = read_any(
+            "Prawns, garlic and chilli\n\nYou need 500g raw king prawns, peeled and deveined (tails left on), 4 fat "
+            "cloves garlic, 1 red chilli, 3 tbsp olive oil, a squeeze of lemon, good pinch of flaky salt. Toss it all "
+            "together and leave 20-30 minutes before it hits the grill.",
+            KITCHEN,
+        )
+        wanted = ["4 fat cloves garlic", "1 red chilli", "3 tbsp olive oil", "a squeeze of lemon"]
+        self.assertEqual(mix_of(found), [*wanted, "good pinch of flaky salt"])
+        self.assertEqual((found.draft.cut.kind, found.draft.cut.mass), ("prawn_peeled", "500g"))
+        self.assertIn("Toss it all together", " ".join(found.notes))
+
+    def test_in_a_bowl(self) -> None:
+        """What is done in a bowl says again what is listed, and is told as left out."""
+        found = read_any(
+            "5 lb boneless leg of lamb, butterflied\n1 1/2 cups yogurt\n1 tbsp salt\n\n"
+            "In a large bowl whisk together yogurt and salt. Add lamb. Refrigerate 8 to 24 hours.",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["1 1/2 cups yogurt", "1 tbsp salt"])
+        self.assertIn("In a large bowl", " ".join(found.notes))
+
+    def test_so_much_of_each_behind_their_names(self) -> None:
+        """With what is done to both."""
+        found = read_any("400 g paneer\nHung curd - 1 cup\nCapsicum and onion - 1 each, cut into squares", KITCHEN)
+        self.assertEqual(len(found.draft.mix), 3)
+        self.assertEqual(mix_of(found)[1:], ["1 Capsicum, cut into squares", "1 onion, cut into squares"])
+
 
 if __name__ == "__main__":
     unittest.main()

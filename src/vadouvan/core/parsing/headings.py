@@ -67,6 +67,12 @@ _DEED = re.compile(
     r"|stir(?![- ]?fr)|strain|thread|tie|toss|truss|turn|use|whisk|wipe|wrap)\b",
     re.IGNORECASE,
 )
+# "In a large bowl whisk together the oil and the juice."
+_IN_A_BOWL = re.compile(
+    r"^(?:in|into|using) (?:an?|the|another) (?:[a-z-]{2,14} ){0,3}"
+    r"(?:bowl|jug|blender|processor|bag|dish|mortar|pan|pot|saucepan|skillet|tray|container|tub|jar)\b",
+    re.IGNORECASE,
+)
 _ASIDE = re.compile(
     r"(?<=\w)\s*\((?!(?:to|for|optional|add(?:ed)?|squeezed?|stir(?:red)?|poured?|drizzled?)\b)[^()]*\)"
 )  # "(save the juice for serving)"
@@ -181,4 +187,4 @@ def _last_remark(remark: re.Match[str]) -> str:
 def is_deed(line: str) -> bool:
     """Whether a line says what to do, "Coat the salmon. Chill 12 hours.", and not what goes in."""
     is_long = len(line.split()) >= _WORDS_OF_A_DEED or _SO_LONG.search(line) is not None
-    return _DEED.match(line) is not None and is_long
+    return (_DEED.match(line) is not None and is_long) or _IN_A_BOWL.match(line) is not None

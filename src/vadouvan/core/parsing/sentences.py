@@ -24,14 +24,20 @@ _TO_BRING = (
     r"|make (?:a|the) \w+ (?:of|from|with))"
 )
 _BRINGS_TOGETHER = re.compile(
-    rf"^(?:(?:first|then|next),? )?{_TO_BRING}(?: (?:together|up))?:?\s+"
+    rf"^(?:(?:first|then|next),? |in (?:an?|the) [^,\d]{{3,30}}?,? )?{_TO_BRING}(?: (?:together|up))?:?\s+"
     r"(?:the )?(?P<rest>(?:[\d½¼¾⅓⅔]|an? |juice |zest ).+)$",
     re.IGNORECASE,
 )
 _THEN = re.compile(r"[;.]\s+")
 _AND_SO_MUCH = re.compile(
-    r"(?:,\s*(?:and\s+)?|\s+(?:and|with|plus|\+)\s+)(?=[\d½¼¾⅓⅔]|an? |(?:the )?(?:juice|zest) of )"
+    r"(?:,\s*(?:and\s+)?|\s+(?:and|with|plus|\+)\s+)(?=[\d½¼¾⅓⅔]|an? |(?:the )?(?:juice|zest) of "
+    r"|(?:good |big |generous |small |large )?(?:pinch|splash|dash|glug|squeeze|handful|bunch) of )"
 )
+# "You need 500 g prawns, 4 cloves garlic, 3 tbsp olive oil. Leave 20 minutes."
+_NEEDED = re.compile(
+    r"^(?:you(?:'ll| will)? need|you(?:'ll| will)? want|take|get)(?: about)?:?\s+(?P<rest>\d.+)$", re.IGNORECASE
+)
+_LEAST_NEEDED = 3
 _SO_LONG_AT_LAST = re.compile(
     r"\.?,?\s{1,3}(?:and )?((?:for|at least|overnight|in the fridge)\b[^,;]{0,60}"
     r"(?:hours?|hrs?|minutes?|mins?|days?|\d ?h)\b[^,;]{0,40}|overnight\b[^,;]{0,40})$",
@@ -42,8 +48,24 @@ _OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
 
 def recipe_of_a_sentence(row: str) -> list[str]:
     """Lines of a recipe that one sentence tells: its meat, its amounts, what else is to be done; none in any other."""
+    if needed := all_needed(row):
+        return needed
     told = _TOLD_TO_DO.match(row)
     return list(_lines_of_a_deed(told)) if told is not None and _DOES.search(row) is not None else []
+
+
+def all_needed(row: str) -> list[str]:
+    """Amounts of a sentence that tells what is needed, and what is to be done then; none of any other.
+
+    >>> all_needed("You need 500 g prawns, peeled, 4 cloves garlic and a squeeze of lemon. Leave 20 minutes.")
+    ['500 g prawns, peeled', '4 cloves garlic', 'a squeeze of lemon', 'Leave 20 minutes.']
+    """
+    needed = _NEEDED.match(row)
+    if needed is None:
+        return []
+    listed, stop, then = needed["rest"].partition(". ")
+    amounts = _AND_SO_MUCH.split(listed.rstrip(". "))
+    return [*amounts, *([then] if stop else [])] if len(amounts) >= _LEAST_NEEDED else []
 
 
 def amounts_of_a_deed(line: str) -> tuple[list[str], str]:

@@ -13,7 +13,9 @@ from vadouvan.core.measures.numbers import leading_number
 
 _EACH = re.compile(r"^(?P<amount>[^,:]{1,30}?)\s+each\s*(?::|\bof\b)?\s*(?P<names>.+)$", re.IGNORECASE)
 _EACH_LAST = re.compile(
-    r"^(?P<names>[^\d½¼¾⅓⅔(]+?)[,:]? \(?(?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+|an? [a-z]+) (?:of )?each\)?\.?$", re.IGNORECASE
+    r"^(?P<names>[^\d½¼¾⅓⅔(]+?)(?:[,:]|\s[-–—])? \(?(?P<amount>[\d½¼¾⅓⅔./ ]+(?: ?[a-z]+)?|an? [a-z]+) (?:of )?each\)?"
+    r"(?P<done>,[^,\d]+)?\.?$",
+    re.IGNORECASE,
 )
 _TOTAL = r"(?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+)(?: in all| in total| total| together)?$"
 _EQUAL = re.compile(rf"^equal (?:parts|amounts)(?: of)? (?P<names>[^,]+), {_TOTAL}", re.IGNORECASE)
@@ -53,7 +55,10 @@ _COUNT_BEHIND = re.compile(
     r"^([^\W\d_][^,(\d]*?)(?:,|:|\s[-–]) (\d+|half an?|an?)(,?) (?=\(|juice\b|zest\b)", re.IGNORECASE
 )  # "lemon, 1 (zest and juice)", "lemon - 1, zest + juice"
 _LIST = re.compile(r"\s*,\s*(?:and\s+)?|\s+(?:and|&|\+)\s+", re.IGNORECASE)
-_TREATED = r"(?:lightly |freshly |finely |coarsely |roughly |thinly |dry[- ])?(?:[a-z]{3,}ed|ground)"
+_TREATED = (
+    r"(?:lightly |freshly |finely |coarsely |roughly |thinly |dry[- ])?"
+    r"(?:[a-z]{3,}ed|ground|cut in(?:to)? [a-z -]{3,30})"
+)
 _EACH_TREATED = re.compile(rf",\s*{_TREATED}(?:\s*(?:,|,?\s*and|,?\s*then|&)\s*(?:then )?{_TREATED})*$", re.IGNORECASE)
 _PINCH = re.compile(r"^(?:a )?(?:large |good |generous |small )?pinch", re.IGNORECASE)
 _LATE_STATE = re.compile(r",\s*(?:both|all)\s+(?P<state>[a-z ]+)$", re.IGNORECASE)
@@ -83,7 +88,8 @@ def _shared(line: str) -> list[str]:
     if each is not None:
         treated = _EACH_TREATED.search(each["names"])
         names = each["names"][: treated.start()] if treated else each["names"]
-        return [f"{each['amount']} {name}{treated.group() if treated else ''}" for name in _names(names)]
+        done = (treated.group() if treated else "") + (each.groupdict().get("done") or "")
+        return [f"{each['amount'].strip()} {name}{done}" for name in _names(names)]
     halves = _HALVES.match(line)
     equal = _EQUAL.match(line)
     names = [halves["one"], halves["two"]] if halves else _names(equal["names"]) if equal else []

@@ -221,6 +221,30 @@ class Parts(unittest.TestCase):
         self.assertEqual(len(found.draft.mix), 3)
         self.assertEqual(mix_of(found)[1:], ["1 Capsicum, cut into squares", "1 onion, cut into squares"])
 
+    def test_amounts_in_brackets_behind_a_sauce(self) -> None:
+        """Soy sauce is none of what goes beside the mix, though a sauce is."""
+        found = read_any(
+            "Ingredients (serves 2)\nSalmon fillets (2 x 140g)\nSoy sauce (45ml)\nMirin (45ml)\nSugar (1 tbsp)", KITCHEN
+        )
+        self.assertEqual(mix_of(found), ["Soy sauce (45ml)", "Mirin (45ml)", "Sugar (1 tbsp)"])
+        self.assertEqual(beside(found), {})
+
+    def test_a_title_that_names_the_mix(self) -> None:
+        """It is the dish's name, drawn under or not, with a gap or none."""
+        for rule in ("", "=================\n", "\n"):
+            with self.subTest(rule):
+                found = read_any(f"Bistecca marinade\n{rule}2 T-bone steaks (700g each)\n4 tbsp olive oil", KITCHEN)
+                self.assertEqual(found.draft.name, "Bistecca marinade")
+                self.assertEqual(mix_of(found), ["4 tbsp olive oil"])
+
+    def test_deeds_are_left_out_and_told(self) -> None:
+        """Whatever they begin with."""
+        for deed in ("Heat half the water with the salt. Cool.", "Shape round skewers, chill 1 hr.", "Whizz the lot."):
+            with self.subTest(deed):
+                found = read_any(f"500g lamb mince\n1 tsp salt\n2 cloves garlic\n{deed}", KITCHEN)
+                self.assertEqual(mix_of(found), ["1 tsp salt", "2 cloves garlic"])
+                self.assertIn(deed.rstrip("."), " ".join(found.notes))
+
 
 if __name__ == "__main__":
     unittest.main()

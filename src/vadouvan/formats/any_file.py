@@ -33,6 +33,7 @@ from vadouvan.formats.recipe import read_recipe
 LONGEST_TITLE = 100
 _MEASURED = re.compile(r"(?<![\w.,/])\d[\d./½¼¾⅓⅔]* ?[a-z]{1,12}\.? [a-z]{3,}(?: [a-z]{3,})?", re.IGNORECASE)
 _IN_STARS = re.compile(r"^([*_]{0,2})([^*_]+)[*_]{1,2}$")  # bold or slanted
+_OF_ONE_PART = frozenset(("for", "the", "first", "second", "dry", "wet"))
 _ADDRESS = re.compile(r"(?:https?://|www\.)\S+$", re.IGNORECASE)  # of where it was copied
 
 
@@ -119,8 +120,8 @@ def _holds_an_ingredient(said: str, kitchen: Kitchen) -> bool:
 
 
 def _names_the_dish(first: str, rest: str) -> bool:
-    """Whether a first line that is a heading of the mix is also what the whole is called: "Turkey brine", and a gap."""
+    """Whether a first line that is a heading of the mix is also what the whole is called: "Turkey brine"."""
     words = words_of(first)
     is_heading = heading_of(first) is not None and not first.rstrip().endswith(":")
-    is_named = len(words) > 1 and bool(words & MIXES) and not words & (OTHER_PARTS | {"for", "the", "first", "second"})
-    return is_heading and is_named and bool(words - MIXES) and rest.startswith(("\n", "\r"))
+    is_named = len(words) > 1 and bool(words & MIXES) and not words & (OTHER_PARTS | _OF_ONE_PART)
+    return is_heading and is_named and bool(words - MIXES) and rest.strip() != ""

@@ -60,11 +60,12 @@ _ORDER = re.compile(
     re.IGNORECASE,
 )
 _DEED = re.compile(
-    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|bake|barbecue|blend|blitz|boil|bring|brine|broil|brush|chill"
-    r"|coat|combine|cook|cover|cut|discard|drain|drizzle|flatten|flip|fry|garnish|grill|grind|crush|mash|hold|keep|kept"
-    r"|leave|left|let|lift|marinate|massage|mix|pat|place|pour|preheat|prick|process|put|refrigerate|remove|reserve"
-    r"|rest|rinse|roast|rub|score|sear|season|serve|set|simmer|slice|smoke|soak|spread|sprinkle|steep"
-    r"|stir(?![- ]?fr)|strain|thread|tie|toss|truss|turn|use|whisk|wipe|wrap)\b",
+    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|allow|bake|barbecue|blend|blitz|boil|bring|brine|broil|brush"
+    r"|chill|coat|combine|cook|cover|cut|discard|dissolve|drain|drizzle|dunk|flatten|flip|form|fry|garnish|give|grill"
+    r"|grind|crush|mash|heat|hold|keep|kept|knead|leave|left|let|lift|marinate|massage|melt|mix|pat|place|pour|preheat"
+    r"|prick|process|pulse|puree|put|refrigerate|remove|reserve|rest|return|rinse|roast|rub|scatter|score|sear|season"
+    r"|serve|set|shape|simmer|skewer|slice|smoke|soak|spread|sprinkle|steep|stir(?![- ]?fr)|strain|submerge|take|thread"
+    r"|tie|tip|toast|toss|transfer|truss|tuck|turn|use|warm|whisk|whiz+|wipe|work|wrap)\b",
     re.IGNORECASE,
 )
 # "In a large bowl whisk together the oil and the juice."
@@ -101,6 +102,9 @@ _ORDINALS = (
 )
 _FOR_SO_MANY = re.compile(r"(?<=ingredients) (?:for|to serve) \d{1,3}\b[^:]{0,20}", re.IGNORECASE)
 _REMARK = re.compile(r"\s*\([^()]*\)(?=\s*:?\s*$)")
+_SO_MUCH_BEHIND = re.compile(
+    r"\((?:about |approx\.? )?[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ x×]*(?:[a-z]{1,12}\.?)?\)\s*$", re.IGNORECASE
+)
 # "Spice mix (sprinkle while grilling):" is none of what the meat lies in.
 _COMES_LAST = re.compile(
     r"\b(?:sprinkle|dust|baste|brush|(?:while|before|after|when) (?:grilling|cooking|roasting|serving|frying|smoking)"
@@ -157,6 +161,8 @@ def heading_of(line: str) -> str | None:
     >>> heading_of("Ingredients (serves 4):"), heading_of("2nd marinade:"), heading_of("2 tbsp honey")
     ('Ingredients', 'second marinade', None)
     """
+    if _SO_MUCH_BEHIND.search(line) is not None and not words_of(line) & MIXES:  # "Soy sauce (45 ml)"
+        return None
     line = _FOR_SO_MANY.sub("", _REMARK.sub(_last_remark, line))
     for ordinal, word in _ORDINALS:
         line = ordinal.sub(word, line)

@@ -34,6 +34,11 @@ _AMOUNT_LAST = re.compile(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓�
 _FRUITS = re.compile(
     r"^(?:the )?(juice|zest) of (?P<first>[^,]+?) and (?P<second>(?:\d|an?\b|one\b|half\b).+)$", re.IGNORECASE
 )
+_ZEST_AND_SO_MUCH = re.compile(  # "zest 1 lemon + 1 tbsp juice"
+    r"^(?:finely |freshly )?(?:grated )?zest (?:of )?(?P<count>\d|an?|one|two|half an?) (?P<fruit>[a-z]+?)(?P<s>s?)"
+    r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?P<amount>[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*[a-z]+) (?:of )?(?:its |the |their )?juice$",
+    re.IGNORECASE,
+)
 _AND, _SO_MANY = r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?:the )?", r"[\d½¼¾⅓⅔/.]+|an?|one|two|three|half an?"
 # "juice of 2 lemons + zest of 1", "zest of 1 and juice of 2 lemons"
 _NAMED = r"(?P<fruit>[a-z]+(?: [a-z]+)?)"
@@ -61,7 +66,7 @@ _TREATED = (
 )
 _EACH_TREATED = re.compile(rf",\s*{_TREATED}(?:\s*(?:,|,?\s*and|,?\s*then|&)\s*(?:then )?{_TREATED})*$", re.IGNORECASE)
 _PINCH = re.compile(r"^(?:a )?(?:large |good |generous |small )?pinch", re.IGNORECASE)
-_LATE_STATE = re.compile(r",\s*(?:both|all)\s+(?P<state>[a-z ]+)$", re.IGNORECASE)
+_LATE_STATE = re.compile(r"(?:,|\s[-–—])\s*(?:both|all)\s+(?P<state>[a-z ]+)$", re.IGNORECASE)
 _MORE_IN_BRACKETS = re.compile(r"\s*\((?:plus|and|\+|with) (?=[\d½¼¾⅓⅔]|an? )([^()]+)\)", re.IGNORECASE)
 MOST = 8
 
@@ -113,6 +118,10 @@ def _fruit(line: str) -> list[str]:
     if both:
         first, second = [part.lower() for part in both.groups() if part and part.lower() in ("juice", "zest")][:2]
         return [] if first == second else [f"{first} of {both['fruit']}", f"{second} of {both['fruit']}"]
+    measured = _ZEST_AND_SO_MUCH.match(line)
+    if measured:
+        fruit = f"{measured['fruit']}{measured['s']}"
+        return [f"zest of {measured['count']} {fruit}", f"{measured['amount']} {measured['fruit']} juice"]
     for of_as_many in _OF_AS_MANY:
         found = of_as_many.match(line)
         if found:

@@ -239,11 +239,29 @@ class Parts(unittest.TestCase):
 
     def test_deeds_are_left_out_and_told(self) -> None:
         """Whatever they begin with."""
-        for deed in ("Heat half the water with the salt. Cool.", "Shape round skewers, chill 1 hr.", "Whizz the lot."):
+        for deed in (
+            "Heat half the water with the salt. Cool.",
+            "Shape round skewers, chill 1 hr.",
+            "Whizz the lot.",
+            "pound roots and garlic; rub; 4 h",
+            "Weigh down, 36-48 hours, turning twice.",
+        ):
             with self.subTest(deed):
                 found = read_any(f"500g lamb mince\n1 tsp salt\n2 cloves garlic\n{deed}", KITCHEN)
                 self.assertEqual(mix_of(found), ["1 tsp salt", "2 cloves garlic"])
                 self.assertIn(deed.rstrip("."), " ".join(found.notes))
+
+    def test_brine_of_a_cheese_is_no_deed(self) -> None:
+        """It is asked about, not left out."""
+        found = read_any("1 kg chicken thighs, bone-in\nbrine from 1 tub of feta (about 250 ml)\n2 tbsp oil", KITCHEN)
+        self.assertEqual(mix_of(found), ["brine from 1 tub of feta (about 250 ml)", "2 tbsp oil"])
+
+    def test_a_name_that_asks_which_cut(self) -> None:
+        """It stays the name, and is asked about."""
+        title = "Mojo marinade for pork (enough for a 3 kg shoulder)"
+        found = read_any(f"{title}\n120 ml olive oil\n1 tbsp salt", KITCHEN)
+        self.assertEqual(found.draft.name, title)
+        self.assertIn("Which cut is", " ".join(found.notes))
 
 
 if __name__ == "__main__":

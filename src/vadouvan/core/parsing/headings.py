@@ -60,12 +60,13 @@ _ORDER = re.compile(
     re.IGNORECASE,
 )
 _DEED = re.compile(
-    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|allow|bake|barbecue|blend|blitz|boil|bring|brine|broil|brush"
-    r"|chill|coat|combine|cook|cover|cut|discard|dissolve|drain|drizzle|dunk|flatten|flip|form|fry|garnish|give|grill"
-    r"|grind|crush|mash|heat|hold|keep|kept|knead|leave|left|let|lift|marinate|massage|melt|mix|pat|place|pour|preheat"
-    r"|prick|process|pulse|puree|put|refrigerate|remove|reserve|rest|return|rinse|roast|rub|scatter|score|sear|season"
-    r"|serve|set|shape|simmer|skewer|slice|smoke|soak|spread|sprinkle|steep|stir(?![- ]?fr)|strain|submerge|take|thread"
-    r"|tie|tip|toast|toss|transfer|truss|tuck|turn|use|warm|whisk|whiz+|wipe|work|wrap)\b",
+    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|allow|bake|barbecue|blend|blitz|boil|bring|brine(?! from)"
+    r"|broil|brush|chill|coat|combine|cook|cover|cut|discard|dissolve|drain|drizzle|dunk|flatten|flip|form|fry"
+    r"|garnish|give|grill|grind|crush|mash|heat|hold|keep|kept|knead|leave|left|let|lift|marinate|massage|melt|mix"
+    r"|pat|place|pound(?! of)|pour|preheat|prick|process|pulse|puree|put|refrigerate|remove|reserve|rest|return|rinse"
+    r"|roast|rub|scatter|score|sear|season|serve|set|shape|simmer|skewer|slice|smoke|soak|spread|sprinkle|steep"
+    r"|stir(?![- ]?fr)|strain|submerge|take|thread|tie|tip|toast|toss|transfer|truss|tuck|turn|use|warm|weigh|whisk"
+    r"|whiz+|wipe|work|wrap)\b",
     re.IGNORECASE,
 )
 # "In a large bowl whisk together the oil and the juice."

@@ -5,9 +5,8 @@ Core says what a draft is and how long its texts may be; here only stands how st
 
 from __future__ import annotations
 
-import json
-
 from pydantic import ConfigDict, TypeAdapter
+from pydantic_core import from_json
 
 from vadouvan.core.draft.typed import PARTS, Draft
 
@@ -26,7 +25,8 @@ def draft_to_json(draft: Draft) -> str:
 def draft_from_json(text: str) -> Draft:
     """The draft in JSON; what an older version did not know is empty. Raises ValueError for what is no draft."""
     draft = DRAFT.validate_json(text)
-    lacking = [name for name in EVER_SINCE if name not in json.loads(text)]
+    said = from_json(text)
+    lacking = [name for name in EVER_SINCE if name not in said]
     if lacking:
         raise ValueError(f"a draft without {', '.join(lacking)}")
     return draft

@@ -74,8 +74,9 @@ class Batches:
         with reading(self._engine) as session:
             for start in range(0, len(identities), MOST_AT_ONCE):
                 part = identities[start : start + MOST_AT_ONCE]
-                rows = session.scalars(select(BatchRow).where(BatchRow.id.in_(part)).order_by(BatchRow.made_at))
-                found += [KeptBatch(row.id, row.revision, draft_in(row.draft)[0]) for row in rows]
+                columns = select(BatchRow.id, BatchRow.revision, BatchRow.draft)
+                rows = session.execute(columns.where(BatchRow.id.in_(part)).order_by(BatchRow.made_at))
+                found += [KeptBatch(name, revision, draft_in(draft)[0]) for name, revision, draft in rows]
         return found
 
     def get(self, identity: str) -> KeptBatch:

@@ -11,6 +11,7 @@ from vadouvan.errors import BadInput, InputError
 
 Aspect = Literal["salt", "sweet", "sour", "heat", "tenderness", "surface", "juice"]
 ASPECTS: tuple[Aspect, ...] = get_args(Aspect)
+_NAMED: dict[str, Aspect] = {aspect: aspect for aspect in ASPECTS}
 STEPS = (-2, -1, 0, 1, 2)
 WORDS: dict[Aspect, tuple[str, str, str, str, str]] = {
     "salt": ("far too little", "a little too little", "just right", "a little too much", "far too much"),
@@ -53,8 +54,7 @@ def read_verdict(said: VerdictInput) -> Verdict:
     for name, words in said.words.items():
         step = _step(name, words, problems)
         if step is not None:
-            aspect = next(aspect for aspect in ASPECTS if aspect == name)
-            steps[aspect] = step
+            steps[_NAMED[name]] = step
     depth_m = None
     is_through = said.depth.strip() == THROUGH
     if said.depth.strip() and not is_through:
@@ -86,7 +86,7 @@ def readable_verdicts(said: Iterable[VerdictInput]) -> tuple[Verdict, ...]:
 def _step(name: str, words: str, problems: list[InputError]) -> int | None:
     if not words:
         return None
-    aspect = next((aspect for aspect in ASPECTS if aspect == name), None)
+    aspect = _NAMED.get(name)
     if aspect is None:
         accepted = "Choose from " + ", ".join(ASPECTS) + "."
         problems.append(

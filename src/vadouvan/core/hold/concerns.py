@@ -78,7 +78,8 @@ def kept_share(scenario: HoldScenario) -> float:
     mass_kg = max(balance.mass_kg.value, TINY)
     dissolved_kg = min(balance.salt_kg, SATURATION_KG_PER_KG_WATER.value * balance.water_kg)
     wet = min(1.0, balance.water_kg / mass_kg * (1 + dissolved_kg / mass_kg))
-    cling = levels.CLING_WET_KG_PER_M2 + levels.CLING_DRY_KG_PER_M2 * (1 - wet)
+    cling = levels.CLING_WET_KG_PER_M2 + levels.CLING_PASTE_KG_PER_M2 * (1 - balance.runny)
+    cling += levels.CLING_DRY_KG_PER_M2 * (1 - wet)
     x = cling * levels.COATED_M2_PER_KG * scenario.cut.meat_kg / mass_kg
     return float(x / (1 + x**levels.KNEE) ** (1 / levels.KNEE))
 

@@ -31,8 +31,8 @@ RIM_M = _by_family(0.005, 0.004, 0.004)  # the layer that gets too salty first
 SLICE_M, SLICE_POWER = 0.0125, 0.5
 OUTSIDE_OF_BITE = 0.5  # of that depth, where the cook asks for the outside alone; all through asks for the whole way in
 TASTED_OF_SETTLED = 0.60  # a lean mix: this share of what it settles to counts as seasoned
-# What stays on the meat when it goes to the heat: kg/m2 of plain liquid and, over it, of a dry mix
-CLING_WET_KG_PER_M2, CLING_DRY_KG_PER_M2, KNEE = 0.10, 1.5, 2.0
+# What stays on the meat when it goes to the heat: kg/m2 of plain liquid and, over it, of a paste and of a dry mix
+CLING_WET_KG_PER_M2, CLING_PASTE_KG_PER_M2, CLING_DRY_KG_PER_M2, KNEE = 0.10, 0.5, 1.5, 2.0
 COATED_M2_PER_KG = 0.09  # surface that a mix is spread over: a cook gives a thick piece no less of it
 OUTSIDE_COUNTS = _by_family(0.55, 0.70, 0.92)  # worth of salt that stays outside against salt inside
 BATH_FROM, BATH_FULL = 0.12, 1.5  # water of the mix over water of the meat: from a coating to a bath
@@ -91,7 +91,8 @@ COMPROMISE, NOT_RECOMMENDED = 0.50, 0.25
 MAY_MOVE: Mapping[str, tuple[float, float]] = {
     "BITE_M": (0.91, 1), "RIM_M": (0.67, 1.1), "SLICE_M": (0.91, 1.5), "SLICE_POWER": (0.67, 1.5),
     "OUTSIDE_OF_BITE": (0.5, 2), "TASTED_OF_SETTLED": (0.5, 2), "CLING_WET_KG_PER_M2": (0.5, 2),
-    "CLING_DRY_KG_PER_M2": (0.67, 2), "KNEE": (0.67, 2), "COATED_M2_PER_KG": (0.67, 2),
+    "CLING_PASTE_KG_PER_M2": (0.5, 2), "CLING_DRY_KG_PER_M2": (0.67, 2), "KNEE": (0.67, 2),
+    "COATED_M2_PER_KG": (0.67, 2),
     "OUTSIDE_COUNTS": (0.5, 1.25), "BATH_FROM": (0.5, 2), "BATH_FULL": (0.5, 2), "SALTY_HALF": (0.91, 1),
     "SALTY_STEEP": (0.67, 2), "ALL_HALF": (0.5, 2), "LEAST_AIM": (0.5, 2),
     "CURES_FO": (0.5, 1.5), "CURES_POWER": (0.8, 1.25),

@@ -10,6 +10,7 @@ from typing import Literal
 
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.acidity import Solution, mixed, solution_ph
+from vadouvan.core.mix.consistency import consistency_of
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion
 
@@ -79,7 +80,8 @@ class Balance:
 
     ``enzyme_parts`` are strengths of the mix (neat fresh pineapple juice = 1), ``heat_parts`` Scoville
     units averaged over the weight of the meat; ``sodium_kg`` counts all sodium, not only salt;
-    ``solution`` are the acids per kg of water outside the meat; ``paste_kg`` is what of it is fermented paste.
+    ``solution`` are the acids per kg of water outside the meat; ``paste_kg`` is what of it is fermented paste,
+    ``runny`` how far it runs off by itself, from 0, a paste, to 1, a liquid.
     """
 
     meat_kg: float
@@ -95,6 +97,7 @@ class Balance:
     solution: Solution | None = None
     first: FirstStep | None = None
     paste_kg: float = 0.0
+    runny: float = 1.0
 
     @cached_property
     def ph(self) -> float | None:
@@ -156,6 +159,7 @@ def balance_of(
         undiluted=solution,
         solution=_with_film(solution, portions, film, boiled_off_kg) if sour else None,
         paste_kg=sum(kg for item, kg in pairs if item.group == FERMENTED_PASTE),
+        runny=consistency_of(portions).runny,
     )
 
 

@@ -77,7 +77,7 @@ class KeyboardStory(BrowserCase):
         expect(
             page.get_by_role("region", name="Salt").get_by_role("button", name=re.compile("salt per kilogram"))
         ).to_contain_text("12 g/kg")
-        expect(page.get_by_text(re.compile("Pull between .* best about"))).to_be_visible()
+        expect(page.get_by_text(re.compile("Pull (between|by) .* best about"))).to_be_visible()
 
     def give_the_meal(self, page: Page) -> None:
         """A meal the day after tomorrow; the plan says in, out, and between when and when."""

@@ -4,7 +4,7 @@
  */
 import { askAnew } from './askAnew'
 import { replaceEqualDeep, useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useLayoutEffect, useReducer, useRef } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { dropUnsaved, heldUnsaved, holdUnsaved, setOpen } from '../lib/unsaved'
 import { Refused, toldOf } from './answered'
 import { api, type Batch, type Draft, type Problem } from './client'
@@ -115,7 +115,13 @@ async function stepped(identity: string, at: Batch, way: 'undo' | 'redo'): Promi
 }
 
 export function useBatch(identity: string) {
-  const [state, dispatch] = useReducer(next, { status: 'loading' })
+  const [state, setState] = useState<BatchState>({ status: 'loading' })
+  // What came last, drawn or not yet: what is typed goes on from there.
+  const latest = useRef(state)
+  const dispatch = useCallback((action: Action) => {
+    latest.current = next(latest.current, action)
+    setState(latest.current)
+  }, [])
   const queries = useQueryClient()
   const sending = useRef(false)
   const typing = useRef({ at: -QUIET_MS, pause: 0 })
@@ -128,7 +134,7 @@ export function useBatch(identity: string) {
     return () => {
       current = false
     }
-  }, [identity])
+  }, [identity, dispatch])
 
   // While it is open it sends by itself; what is left when the page is gone is sent from wherever the cook is then.
   const isOpen = state.status !== 'loading' && state.status !== 'missing'
@@ -152,7 +158,7 @@ export function useBatch(identity: string) {
       }
       dispatch(action)
     },
-    [identity, queries],
+    [identity, queries, dispatch],
   )
 
   useEffect(() => {
@@ -169,10 +175,6 @@ export function useBatch(identity: string) {
     }
   }, [identity, send, state])
 
-  const latest = useRef(state)
-  useLayoutEffect(() => {
-    latest.current = state
-  })
   const change = useCallback(
     (typed: (draft: Draft) => Draft) => {
       const at = performance.now()
@@ -187,7 +189,7 @@ export function useBatch(identity: string) {
       dispatch({ type: 'typed', change: () => draft })
       void send({ ...was, draft })
     },
-    [identity, send],
+    [identity, send, dispatch],
   )
 
   /** Where both changed one field, this side stands; all other edits of both do. */
@@ -199,10 +201,13 @@ export function useBatch(identity: string) {
   )
 
   /** What was typed since is given up. */
-  const giveUp = useCallback((batch: Batch) => {
-    dropUnsaved(batch.id)
-    dispatch({ type: 'loaded', batch, since: batch.draft, draft: batch.draft })
-  }, [])
+  const giveUp = useCallback(
+    (batch: Batch) => {
+      dropUnsaved(batch.id)
+      dispatch({ type: 'loaded', batch, since: batch.draft, draft: batch.draft })
+    },
+    [dispatch],
+  )
 
   const step = useCallback(
     async (way: 'undo' | 'redo') => {
@@ -211,13 +216,13 @@ export function useBatch(identity: string) {
       void askAnew(queries, 'batches')
       dispatch(action)
     },
-    [identity, queries, state],
+    [identity, queries, state, dispatch],
   )
 
   /** Look again: a press at the counter may have changed it. */
   const refresh = useCallback(async () => {
     dispatch(await loaded(identity))
-  }, [identity])
+  }, [identity, dispatch])
 
   return { state, change, prefer, giveUp, step, refresh }
 }

@@ -263,6 +263,38 @@ class Parts(unittest.TestCase):
         self.assertEqual(found.draft.name, title)
         self.assertIn("Which cut is", " ".join(found.notes))
 
+    def test_a_recipe_in_running_sentences(self) -> None:
+        """The cut and each amount are taken, and what else the sentences say is told, with gaps for them."""
+        found = read_any(
+            "Sticky soy chicken\n\nFor the marinade, whisk together 100 ml soy sauce, 2 tbsp honey and 1 tbsp rice "
+            "vinegar. Add 4 crushed garlic cloves and a thumb of grated ginger. Pour over 1 kg chicken thighs and "
+            "leave overnight in the fridge.",
+            KITCHEN,
+        )
+        wanted = ["100 ml soy sauce", "2 tbsp honey", "1 tbsp rice vinegar", "4 crushed garlic cloves"]
+        self.assertEqual(mix_of(found), [*wanted, "a thumb of grated ginger"])
+        self.assertEqual((found.draft.cut.kind, found.draft.cut.mass), ("chicken_thigh", "1 kg"))
+        self.assertIn("Pour over … and leave overnight in the fridge", " ".join(found.notes))
+
+    def test_sentences_on_lines_of_their_own(self) -> None:
+        """With the cut in the first, and what is not understood told."""
+        found = read_any(
+            "Take a 1.5 kg pork shoulder and score the fat. Pound 4 cloves of garlic with 30 g salt.\n"
+            "Loosen with 3 tablespoons of olive oil, the same of cider and the juice of 2 lemons.\n"
+            "Rub all over and leave for 24 hours. Roast at 150C for 5 hours.",
+            KITCHEN,
+        )
+        amounts = ["4 cloves of garlic", "30 g salt", "3 tablespoons of olive oil", "the juice of 2 lemons"]
+        self.assertEqual(mix_of(found), amounts)
+        self.assertEqual((found.draft.name, found.draft.cut.kind), ("", "pork_shoulder"))
+        for told in ("the same of cider", "leave for 24 hours", "score the fat"):
+            self.assertIn(told, " ".join(found.notes))
+
+    def test_rows_of_amounts_are_no_sentences(self) -> None:
+        """Their headings stay what they are."""
+        found = read_any("1.5kg wings\nBrine: 1L water + 50g salt\n1st rub — 1 tsp paprika, 1 tsp cumin", KITCHEN)
+        self.assertEqual(list(beside(found).values()), ["1 tsp paprika\n1 tsp cumin"])
+
 
 if __name__ == "__main__":
     unittest.main()

@@ -30,7 +30,7 @@ from vadouvan.formats.brought import LONGEST_NAME, Brought
 from vadouvan.formats.ingredient_list import ACCEPTED, listed, which_meat
 from vadouvan.formats.recipe import read_recipe
 
-LONGEST_TITLE = 100
+LONGEST_TITLE, LONGEST_ASKING = 100, 80
 _MEASURED = re.compile(r"(?<![\w.,/])\d[\d./½¼¾⅓⅔]* ?[a-z]{1,12}\.? [a-z]{3,}(?: [a-z]{3,})?", re.IGNORECASE)
 _IN_STARS = re.compile(r"^([*_]{0,2})([^*_]+)[*_]{1,2}$")  # bold or slanted
 _OF_ONE_PART = frozenset(("for", "the", "first", "second", "dry", "wet"))
@@ -90,7 +90,8 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     ingredient = can_be_read(said, kitchen.pantry) or said.lower() in kitchen.pantry.by_name
     if _names_the_dish(first, rest):
         return said[:LONGEST_NAME], text
-    if leading_number(said) is None and has_weight(said) and which_meat((said,), kitchen) is not None:
+    is_short = len(said) <= LONGEST_ASKING and not is_deed(said)
+    if is_short and leading_number(said) is None and has_weight(said) and which_meat((said,), kitchen) is not None:
         return said[:LONGEST_NAME], text  # "Mojo for pork (enough for a 3 kg shoulder)": a name that asks which cut
     if (
         in_use

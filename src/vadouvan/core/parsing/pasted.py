@@ -22,12 +22,14 @@ from vadouvan.core.parsing.pasted_lines import (
     plain_lines,
     without_step_number,
 )
+from vadouvan.core.parsing.prose import MOST_IN_A_TEXT, amounts_in_prose, begun_in
 from vadouvan.core.parsing.sentences import amounts_of_a_deed
 from vadouvan.core.parsing.tidy import without_bullet
 
 LEAST_LINES = 2
 FIRST_LISTED = "what stands under no heading"
 MOST_LOOKED_AT = 400  # lines of a pasted text; what comes after them is left out, and told
+LEAST_IN_PROSE = 2
 
 
 MOST_WORDS_OF_A_PART = 4
@@ -80,7 +82,7 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
 
     Where all of it stands under a heading that is usually beside a mix, that is the mix.
     """
-    looked_at = _deeds_opened(text.splitlines()[:MOST_LOOKED_AT], is_line, is_meat)
+    looked_at, told = _sentences_opened(text.splitlines()[:MOST_LOOKED_AT], is_line, is_meat)
     looked_at = _headings_marked(looked_at, is_line, is_meat)
     blocks = _blocks("\n".join(_enough_for(without_step_number(line), is_meat) for line in looked_at), is_meat)
     blocks = coatings_apart(blocks)
@@ -114,6 +116,7 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
         left += [line for line in block.lines if line not in said]
         companions.append(PastedMix(block.title, said, "companion"))
     left += [line for block in blocks if block.kind == "none" for line in block.lines]
+    left += told
     left += [line.strip() for line in text.splitlines()[MOST_LOOKED_AT:] if line.strip()]
     named = [block.title for block in own if any(line not in left and not is_meat(line) for line in block.lines)]
     unnamed = {"", *(title for title in named if words_of(title) & OTHER_PARTS)}
@@ -126,18 +129,33 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     )
 
 
-def _deeds_opened(lines: list[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> list[str]:
-    """Lines, where all the amounts stand in what is to be done, "Whisk 60 ml soy, 30 g honey and 1 tsp salt.": each of
-    these on a line of its own. Where a list has them, what is to be done only says them again.
+def _sentences_opened(
+    lines: list[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]
+) -> tuple[list[str], list[str]]:
+    """Lines, where all the amounts stand in sentences, "Whisk 60 ml soy, 30 g honey and 1 tsp salt. Pour it over 1 kg
+    wings.": each of these on a line of its own; and what else the sentences say. Where a list has the amounts, what is
+    to be done only says them again.
     """
     if any(is_line(without_bullet(line)) and not is_meat(without_bullet(line)) for line in lines):
-        return lines
+        return lines, []
     opened: list[str] = []
-    for line in lines:
-        amounts, rest = amounts_of_a_deed(line)
-        is_told = 2 * sum(map(is_line, amounts)) >= len(amounts) > 1
-        opened += [*amounts, *([rest] if rest else [])] if is_told else [line]
-    return opened
+    told: list[str] = []
+    looked_at = 0
+    for line in (part for whole in lines for part in _deed_opened(whole, is_line)):
+        looked_at += begun_in(line)
+        is_plain = looked_at > MOST_IN_A_TEXT or is_line(line) or is_meat(line)
+        amounts, rest = ([], line) if is_plain else amounts_in_prose(line.strip(), is_line, is_meat)
+        opened += amounts or [line]
+        told += [rest] if amounts else []
+    some = sum(is_line(line) and not is_meat(line) for line in opened) >= LEAST_IN_PROSE
+    return (opened, told) if some else (lines, [])
+
+
+def _deed_opened(line: str, is_line: Callable[[str], bool]) -> list[str]:
+    """The amounts that a line says to bring together, and the rest of it; or the line."""
+    amounts, rest = amounts_of_a_deed(line)
+    is_told = 2 * sum(map(is_line, amounts)) >= len(amounts) > 1
+    return [*amounts, *([rest] if rest else [])] if is_told else [line]
 
 
 def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> list[str]:

@@ -30,7 +30,8 @@ _BRINGS_TOGETHER = re.compile(
 )
 _THEN = re.compile(r"[;.]\s+")
 _AND_SO_MUCH = re.compile(
-    r"(?:,\s*(?:and\s+)?|\s+(?:and|with|plus|\+)\s+)(?=[\d½¼¾⅓⅔]|an? |(?:the )?(?:juice|zest) of "
+    r"(?:,\s*(?:and\s+)?|\s+(?:and|with|plus|\+)\s+)(?=[\d½¼¾⅓⅔]|an? |half an? |(?:one|two|three|four|six) "
+    r"|(?:the )?(?:juice|zest) of "
     r"|(?:good |big |generous |small |large )?(?:pinch|splash|dash|glug|squeeze|handful|bunch) of )"
 )
 # "You need 500 g prawns, 4 cloves garlic, 3 tbsp olive oil. Leave 20 minutes."

@@ -33,6 +33,14 @@ _COUNTED_EACH = re.compile(
     re.IGNORECASE,
 )
 _TIMES = re.compile(rf"(?<![\w.,/])(\d{{1,3}})\s*[x×]\s*(?=\d[\d.,]*\s*{_UNITS})", re.IGNORECASE)
+# "200 g x 2": the same with the count behind.
+_TIMES_BEHIND = re.compile(
+    rf"(?<![\w.,/])(\d[\d.,]*\s*{_UNITS})\s*[x×]\s*(\d{{1,2}})(?![\w/]|[.,]\d|\s*{_UNITS}\b)", re.IGNORECASE
+)
+# "pork loin, bone-in, 4 ribs": how many bones a joint has is no cut of its own.
+_BONES_COUNTED = re.compile(
+    r"(?<=[a-z,)])[ ,(]+(?:with )?\d{1,2}[ -](?:ribs?|bones?)\b\)?(?=\s*(?:,|$))", re.IGNORECASE
+)
 _IN_OTHER_UNITS = re.compile(
     rf"(?<=[a-z])\s*/\s*[\d½¼¾⅓⅔][\d.,/ ½¼¾⅓⅔]*\s*{_UNITS}\.?(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?", re.IGNORECASE
 )
@@ -104,6 +112,7 @@ _BONE = (
     (r"\(\s*\d+\s*[-–/]\s*\d+\s*(?:count|ct|per (?:lb|pound|kg|kilo))\s*\)", " "),
     (r"\bcurry cut\b", " bonein piece "), (r"\bmembranes? (?:off|removed)\b", " "),
     (r"\b(?:cut\s+)?(?:in|into)(?:\s+(?:small|even|large))*\s+bite[- ]?sized?\s+(?:pieces|bits)\b", " cube "),
+    (r"\b(?:cut\s+)?(?:(?:in|into)\s+)?tikka[- ](?:sized?|cut|pieces|cubes)(?:\s+pieces)?\b", " cube "),
     (r"\bcut up\b|\bquartered\b|\b(?:cut )?(?:in|into) quarters\b", " cutup "),
     (r"\bbones? (?:cleaned|scraped|trimmed|frenched)(?: clean)?\b", " "),
     (r"\b\d+[- ](?:ribs?|bones?) (?=[a-z ]{0,20}\bracks?\b)|(?<=rack) (?:with|of) \d+ (?:ribs|bones)\b", " "),
@@ -278,6 +287,7 @@ def figures_of(text: str) -> Figures | None:
     text = " ".join(text.split())
     plain = _SERVES.sub("", re.sub(r"^\s*(?:[•*·▪☐□–]|-(?=\s))\s*", "", text))
     plain = _CIRCA.sub("", _IN_OTHER_UNITS.sub("", plain))
+    plain = _BONES_COUNTED.sub("", _TIMES_BEHIND.sub(r"\2 x \1", plain))
     done, plain = done_in(plain)
     for said, means in _SPOKEN:
         plain = re.sub(said, means, plain, flags=re.IGNORECASE)

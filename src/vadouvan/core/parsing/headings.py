@@ -36,7 +36,7 @@ _LEFT = re.compile(
     r"|^(?:https?://|www\.)\S+$"
     r"|^(?:serves?|makes|yields?|prep)\b|^\(|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b"
     r"|^cure (?:for |overnight|the |in the fridge|\d+ ?(?:-|–|to)? ?\d* ?(?:h|hours?|days?)\b)"
-    r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:hours?|hrs?|minutes?|mins?|days?)\b"
+    r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:hours?|hrs?|minutes?(?! steaks?\b)|mins?|days?)\b"
     r"|^[^,(]+ for the (?:tin|pan|tray|roasting tin|grill)\s*$"
     r"|(?:,\s*|\(|\s[-–—]\s)for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"

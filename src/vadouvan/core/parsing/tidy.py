@@ -56,6 +56,9 @@ _THUMB = re.compile(r"\bthumb(?:-?sized?)?(?:\s+piece)?(?:\s+of)?\s+", re.IGNORE
 _SUM = re.compile(r"^(?:\+|plus\b|and\b|&)\s*(?=[\d½¼¾⅓⅔]|a\b|one\b|half\b|two\b)", re.IGNORECASE)
 _NOTHING = re.compile(r"(?=\d)")  # "1 lb 4 oz" adds up without a word
 _WORD = re.compile(r"[a-zA-Z]+\.?")
+_SPOONS = re.compile(
+    r"^(\d{1,2}|an?|one|two|three)\s*(?:x|×)\s*(5|15)\s?ml\s+(?:tea|table)?\s?spoons?\b", re.IGNORECASE
+)
 _COUNTS = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3}
 
 
@@ -93,7 +96,7 @@ def tidied(text: str) -> Tidied:
     >>> tidied("2 x 400 g tins coconut milk").text, tidied("2 tbsp plus 1 tsp soy sauce").text
     ('800 g canned coconut milk', '2.33333 tbsp soy sauce')
     """
-    text = packs_first(text)
+    text = _SPOONS.sub(lambda found: f"{found[1]} {'tbsp' if found[2] == '15' else 'tsp'}", packs_first(text))
     text = _SO_MANY_EACH.sub(r"\1 ", _AS_I_DO.sub(r"(\1", without_bullet(text)))
     bare = _ABOUT.sub("", text)
     about = bare != text

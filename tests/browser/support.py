@@ -19,6 +19,7 @@ from pathlib import Path
 from typing import Any, Protocol
 
 import uvicorn
+from fastapi import FastAPI
 from playwright.sync_api import Browser, BrowserContext, Page, Request, ViewportSize, expect, sync_playwright
 
 from tests.drafts import NOW
@@ -97,6 +98,7 @@ class KitchenInThisProcess:
     def __init__(self, *, data_dir: Path, at: datetime) -> None:
         self.settings = Settings(data_dir=data_dir, clock=at)
         self.address, self.port = "", 0
+        self._app: FastAPI | None = None
         self._server: uvicorn.Server | None = None
         self._thread: threading.Thread | None = None
 
@@ -105,15 +107,18 @@ class KitchenInThisProcess:
         listener = listener_on(port)
         self.port = listener.getsockname()[1]
         self.address = f"http://127.0.0.1:{self.port}"
-        config = uvicorn.Config(build(self.settings), log_level="error", lifespan="off", timeout_graceful_shutdown=2)
+        self._app = build(self.settings)
+        config = uvicorn.Config(self._app, log_level="error", lifespan="off", timeout_graceful_shutdown=2)
         self._server = uvicorn.Server(config)
         self._thread = threading.Thread(target=self._server.run, kwargs={"sockets": [listener]}, daemon=True)
         self._thread.start()
 
     def kill(self) -> None:
-        """End it; the streams have ended with the context that read them."""
+        """End it, and the streams first, as the command does."""
+        assert self._app is not None
         assert self._server is not None
         assert self._thread is not None
+        self._app.state.context.stopping.set()
         self._server.should_exit = True
         self._thread.join(5)
 

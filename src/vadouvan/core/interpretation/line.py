@@ -181,6 +181,7 @@ PIECES_NAMED = {"stick": ("stick",), "cm": ("stick",), "in": ("stick",), "inch":
 FRESH_UNITS = frozenset(("sprig", "bunch", "handful", "leaf"))  # of a herb as it grows, never of a dried one
 
 
+@lru_cache(maxsize=READ_LINES)
 def can_be_read(text: str, pantry: Pantry) -> bool:
     """Whether a line is one of a mix, or holds several."""
     try:

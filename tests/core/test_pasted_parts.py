@@ -295,6 +295,33 @@ class Parts(unittest.TestCase):
         found = read_any("1.5kg wings\nBrine: 1L water + 50g salt\n1st rub — 1 tsp paprika, 1 tsp cumin", KITCHEN)
         self.assertEqual(list(beside(found).values()), ["1 tsp paprika\n1 tsp cumin"])
 
+    def test_sentences_in_one_row(self) -> None:
+        """With a heading or none, before commas part them."""
+        found = read_any(
+            "Turkey legs: 2 turkey legs, 1.6 kg in total. Make a paste of 40 g butter, 4 garlic cloves, 10 sage leaves "
+            "and 20 g salt. Push under the skin. Overnight.",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["40 g butter", "4 garlic cloves", "10 sage leaves", "20 g salt"])
+        self.assertEqual((found.draft.cut.mass, found.draft.cut.pieces), ("1.6 kg", "2"))
+        tofu = read_any(
+            "To make the tofu: press a 400 g block of firm tofu. Meanwhile, stir 3 tbsp soy sauce, 1 tbsp maple syrup, "
+            "and 2 cloves of minced garlic together. Slice it 1 cm thick.",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(tofu), ["3 tbsp soy sauce", "1 tbsp maple syrup", "2 cloves of minced garlic"])
+        self.assertIn("Slice it 1 cm thick", " ".join(tofu.notes))
+
+    def test_ingredients_in_one_row(self) -> None:
+        """The first has its amount behind it, with a comma in its brackets."""
+        found = read_any(
+            "Salmon\n\nIngredients: salmon fillet (600 g, skin on), 50 ml soy sauce, 2 tbsp mirin, thumb of ginger\n\n"
+            "Method: Mix the soy, mirin and ginger.",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["50 ml soy sauce", "2 tbsp mirin", "thumb of ginger"])
+        self.assertEqual((found.draft.cut.kind, found.draft.cut.mass), ("salmon_fillet", "600 g"))
+
 
 if __name__ == "__main__":
     unittest.main()

@@ -29,9 +29,13 @@ _MIXES_ALONE = frozenset(("bath", "brine", "cure", "marinade", "rub", "soak"))  
 _INGREDIENTS_TOO = frozenset(("butter", "chutney", "crumb", "relish", "salad", "salsa"))  # "Butter: 50 g" is a line
 _IN_A_ROW = re.compile(
     r"(?:[,;]|\s\+)\s+(?:and\s+)?(?!\d+(?:[.,]\d+)?\s?(?:cm|mm)\b)"
-    r"(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash) "
+    r"(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash|thumb|knob|handful|squeeze"
+    r"|glug|bunch|sprig) "
     r"|(?:juice|zest)(?: and (?:juice|zest))? of |(?:salt|pepper|oil)\b))"
 )
+# "Turkey legs, 1.6 kg. Make a paste of 40 g butter ..."
+_IN_SENTENCES = re.compile(r"[a-z)]\.\s+[A-Z](?![A-Za-z' -]{0,40}:)")
+_INGREDIENTS = re.compile(r"^ingredients\b", re.IGNORECASE)
 _OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
 LEAST_IN_A_ROW = 3
 WORDS_OF_AN_AMOUNT = 2
@@ -90,6 +94,8 @@ def in_lines(text: str) -> str:
     last, stop, deed = parts[-1].partition(". ")
     if stop and is_deed(deed):
         parts[-1:] = [last, deed]
+    if any(_IN_SENTENCES.search(part) for part in parts[: -1 if stop else None]):
+        return text  # sentences with amounts in them, and no row of amounts
     return "\n".join([head, "", *parts] if named else parts)
 
 
@@ -236,6 +242,9 @@ def _rows_opened(lines: list[str]) -> Iterator[str]:
         head, colon, after = without_bullet(line).partition(":")
         is_listed = leading_number(after.strip()) is not None or _OF_FRUIT.match(after.strip()) is not None
         is_listed = is_listed or len(_parts_of(after.strip())) > 1
+        is_listed = is_listed or (
+            _INGREDIENTS.match(head) is not None and len(_IN_A_ROW.split(after)) >= LEAST_IN_A_ROW
+        )
         parts = _amounts_of(after.strip()) if colon and is_listed else []
         is_named = len(parts) == 1 and len(after.split()) > WORDS_OF_AN_AMOUNT  # not "Soy sauce: 3 tbsp"
         is_row = len(parts) > 1 or (is_named and bool(words_of(head) & (COMPANIONS - _INGREDIENTS_TOO | _MIXES_ALONE)))

@@ -27,7 +27,7 @@ _GAP = "…"
 LEAST_WORDS, LEAST_AROUND = 4, 3  # of a sentence; around its amounts where it has no full stop
 # What a sentence may hold: pasted text is long, and each piece is looked up in the pantry and among the cuts.
 MOST_BEGUN, MOST_PIECES, LONGEST_PIECE, MOST_IN_A_TEXT = 30, 4, 120, 40
-_HEADED = re.compile(r"^[^:.]{1,60}:\s")
+_HEADED = re.compile(r"^[^:.]{1,60}:\s(?!.*[a-z)]\.\s+[A-Z])")
 _WORD = re.compile(r"[^\W\d_]+")
 _JOINS = frozenset(("and", "with", "plus", "or", "of", "each"))
 

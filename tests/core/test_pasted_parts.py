@@ -322,6 +322,23 @@ class Parts(unittest.TestCase):
         self.assertEqual(mix_of(found), ["50 ml soy sauce", "2 tbsp mirin", "thumb of ginger"])
         self.assertEqual((found.draft.cut.kind, found.draft.cut.mass), ("salmon_fillet", "600 g"))
 
+    def test_so_much_for_each_piece(self) -> None:
+        """For as many as there are, and that is told; asked about where nobody says how many."""
+        rub = "1 tbsp ground coffee\n1 tsp kosher salt per steak"
+        found = read_any(f"2 flat iron steaks, 225 g each, 2 cm\n{rub}", KITCHEN)
+        self.assertEqual(mix_of(found), ["1 tbsp ground coffee", "2 tsp kosher salt"])
+        self.assertIn("“1 tsp kosher salt per steak” is taken as 2 tsp kosher salt, for 2.", found.notes)
+        self.assertEqual(mix_of(read_any(f"450 g flat iron steak\n{rub}", KITCHEN))[1], "1 tsp kosher salt per steak")
+
+    def test_a_title_that_asks_is_no_part(self) -> None:
+        """It is not told as one that was taken together with the rubs."""
+        found = read_any(
+            "Smoky ribs — 2 racks (about 1.8 kg in all)\n\nWet rub\n3 Tbsp Dijon\nDry rub\n1 Tbsp salt\n2 tsp cumin",
+            KITCHEN,
+        )
+        told = next(note for note in found.notes if note.startswith("Taken as one mix"))
+        self.assertNotIn("under no heading", told)
+
 
 if __name__ == "__main__":
     unittest.main()

@@ -10,6 +10,7 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_figures import CutNamed
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near, meat_among
 from vadouvan.core.parsing.pasted import recipe_in
+from vadouvan.core.parsing.rate import for_all_pieces
 from vadouvan.errors import FormatError
 from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input, done_to
 
@@ -41,12 +42,14 @@ def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
         if number != place and line not in (*others, *told_again)
         for single in single_lines(line, kitchen.pantry)
     ]
+    mix, for_each = _for_all(mix, meat)
     asked = None if meat else which_meat((*recipe.lines, *recipe.left_out), kitchen)
     if asked is not None:
         mix = [line for line in mix if line != asked[0]]
     notes = [] if meat else [f"Which cut is “{asked[0]}”?" if asked else NO_MEAT]
     notes += [_of_wholes(meat, kitchen)] if meat and meat.wholes and (meat.pieces or meat.whole) else []
     notes += done_to(meat)
+    notes += for_each
     notes += [f"Another cut, for a batch of its own: {'; '.join(others)}."] if others else []
     beside = tuple(
         CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])
@@ -87,6 +90,16 @@ def _of_wholes(meat: CutNamed, kitchen: Kitchen) -> str:
         whole = kitchen.cuts[meat.whole].name
         return f"{meat.wholes} × {whole} is taken as {meat.mass}: weigh it, and say so under Cut."
     return f"{meat.wholes} × {kind.species} is taken as {meat.pieces} × {kind.cut}: say under Cut how many there are."
+
+
+def _for_all(mix: list[str], meat: CutNamed | None) -> tuple[list[str], list[str]]:
+    """The lines with what was said for each piece taken for all of them, and what is told of it."""
+    pieces = int(meat.pieces) if meat and meat.pieces.isdigit() else 0
+    taken = [for_all_pieces(line, pieces) for line in mix]
+    told = [
+        f"“{said}” is taken as {line}, for {pieces}." for said, line in zip(mix, taken, strict=True) if said != line
+    ]
+    return taken, told
 
 
 def which_meat(lines: Sequence[str], kitchen: Kitchen) -> tuple[str, tuple[CutNamed, ...]] | None:

@@ -118,7 +118,11 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     left += [line for block in blocks if block.kind == "none" for line in block.lines]
     left += told
     left += [line.strip() for line in text.splitlines()[MOST_LOOKED_AT:] if line.strip()]
-    named = [block.title for block in own if any(line not in left and not is_meat(line) for line in block.lines)]
+    named = [
+        block.title
+        for block in own
+        if any(line not in left and not is_meat(line) and (block.title or is_line(line)) for line in block.lines)
+    ]
     unnamed = {"", *(title for title in named if words_of(title) & OTHER_PARTS)}
     titles = dict.fromkeys(FIRST_LISTED if title in unnamed else f"“{title}”" for title in named)
     return PastedRecipe(

@@ -8,6 +8,7 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass
 
+from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import MASS_KG, unit_word
 from vadouvan.core.parsing.amount_behind import amount_first
 
@@ -36,6 +37,26 @@ _SHARE_FIRST = re.compile(
 _BY_WEIGHT = re.compile(
     r"^(?P<value>\d{1,2}(?:[.,]\d{1,3})?)\s*%\s*(?P<name>[^\W\d_][^,%]*?),?\s+by\s+weight$", re.IGNORECASE
 )
+
+# "1 tsp kosher salt per steak"
+_PER_PIECE = re.compile(
+    r"(?:,\s*|\s+)(?:per|for (?:each|every)|to each|on each)\s+"
+    r"(?:piece|steak|chop|cutlet|fillet|breast|thigh|leg|drumstick|wing|bird|rack|burger|patty)\b\s*\.?$",
+    re.IGNORECASE,
+)
+
+
+def for_all_pieces(text: str, pieces: int) -> str:
+    """A line whose amount is said for each piece as it is for so many; any other line as it is.
+
+    >>> for_all_pieces("1 tsp kosher salt per steak", 2), for_all_pieces("10 g salt per kg", 2)
+    ('2 tsp kosher salt', '10 g salt per kg')
+    """
+    per = _PER_PIECE.search(text)
+    amount = leading_number(text[: per.start()]) if per is not None else None
+    if amount is None or pieces < 1:
+        return text
+    return f"{amount.number.value * pieces:g} {amount.rest.strip()}"
 
 
 @dataclass(frozen=True)

@@ -9,7 +9,7 @@ from playwright.sync_api import Locator, Page, ViewportSize, expect
 from tests.browser.support import PHONE, BrowserCase
 from tests.saturday import saturday_kitchen
 
-LOW = ViewportSize(width=1024, height=600)
+LOW, SMALLEST = ViewportSize(width=1024, height=600), ViewportSize(width=320, height=568)
 LINES_IN_SIGHT = 3
 
 
@@ -51,11 +51,13 @@ class LowScreens(BrowserCase):
         assert header is not None
         self.assertLess(header["height"], 90)
 
-    def test_weighing_on_a_low_laptop(self) -> None:
-        """The figure and the button that says that it is in."""
+    def test_weighing_where_there_is_little_room(self) -> None:
+        """The figure and the button that says that it is in, on a low laptop and on the smallest phone."""
         page = self.opened("weigh", LOW)
         self.expect_in_sight(page, page.get_by_role("button", name="It is in"))
         self.expect_in_sight(page, page.get_by_text("g to go"))
+        smallest = self.opened("weigh", SMALLEST)
+        self.expect_in_sight(smallest, smallest.get_by_role("button", name="It is in"))
 
     def test_the_rail_is_a_strip_that_opens(self) -> None:
         """It says when, opens by a press, and stays as it was left."""

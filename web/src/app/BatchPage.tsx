@@ -137,7 +137,8 @@ function Foot({ batch, stage, onMoved }: FootProps) {
   return (
     <footer className="low:static sticky bottom-0 z-10 bg-raised">
       {stage !== 'hold' && (
-        <div aria-live="polite">
+        // At the scale, where there is little room, the button that says that it is in comes first.
+        <div aria-live="polite" className={stage === 'weigh' ? 'tight:sr-only' : undefined}>
           <p className="hidden border-t border-rule px-7 py-1.5 text-[1.05rem] wide:block">
             <b>{unbroken(batch.judgement.sentence)}</b>{' '}
             <span className="tight:hidden">{unbroken(batch.judgement.plan_says)}</span>

@@ -101,10 +101,15 @@ export function keepFocus(): void {
     waiting = undefined
     const to = next()
     if (hasMoved()) path = location.pathname
-    isShaky = false
-    if (to instanceof HTMLElement) focusOn(to, byTouch)
-    waits = askedIn() === undefined || waits >= MOST_WAITS ? 0 : waits + 1
-    if (waits > 0) waiting = window.setTimeout(mend, SETTLED_MS) // a dialog that could not have it yet
+    if (to instanceof HTMLElement) {
+      isShaky = false
+      focusOn(to, byTouch)
+    }
+    // A dialog that could not have it yet; a button that the browser may still let go of.
+    const goesOn = (isShaky || askedIn() !== undefined) && waits < MOST_WAITS
+    waits = goesOn ? waits + 1 : 0
+    if (goesOn) waiting = window.setTimeout(mend, SETTLED_MS)
+    else isShaky = false
   }
   /** A dialog that something on the page took the focus from, however late, gets it back. */
   const soon = () => {

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 import re
+import time
 from collections.abc import Callable
 
-from playwright.sync_api import Locator, Page, expect
+from playwright.sync_api import Locator, Page, Route, expect
 
 from tests.browser.support import PHONE, BrowserCase
 from tests.saturday import saturday_kitchen
@@ -84,6 +85,20 @@ class Kept(BrowserCase):
             self.expect_focus(page, "^Grams of")
         self.press(page, page.get_by_role("button", name="Take it back"))
         self.expect_focus(page, "Take it back|^Grams of")
+
+    def test_at_the_scale_with_a_slow_answer(self) -> None:
+        """Longer than is waited for: it is never lost to a part that is folded."""
+        page = self.open(self.path("Saturday legs", "weigh"))
+        self.press(page, page.get_by_role("button", name="Skip it for now"))
+        self.expect_focus(page, "^Grams of")
+
+        def slowly(route: Route) -> None:
+            time.sleep(0.7)
+            route.continue_()
+
+        page.route("**/api/weigh/**", slowly)
+        self.press(page, page.get_by_role("button", name="Take it back"))
+        self.expect_focus(page, "Take it back|^Grams of|Skip")
 
     def test_on_a_slow_machine(self) -> None:
         """The browser draws late, and lets go of a button that is being answered only when the answer comes."""

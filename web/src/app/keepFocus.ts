@@ -23,7 +23,8 @@ const wayTo = (element: Element | null): Step[] => {
   return way
 }
 
-const isShown = (element: Element) => element.getClientRects().length > 0
+/** Not so what lies in a folded part of the page: it has its place, and cannot have the focus. */
+const isShown = (element: Element) => element.getClientRects().length > 0 && element.checkVisibility()
 
 function firstIn(part: Element | undefined): HTMLElement | undefined {
   if (part === undefined) return undefined

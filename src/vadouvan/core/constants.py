@@ -50,6 +50,7 @@ ACTIVATION_ENERGY = Constant(21_000.0, 17_000.0, 35_000.0, "J/mol", "fox1980", "
 SATURATION_KG_PER_KG_WATER = Constant(0.3587, 0.357, 0.360, "kg/kg", "handbook_solubility", "published")
 VISIBLE_SALT_KG_PER_KG_WATER = Constant(0.007, 0.004, 0.010, "kg/kg", "calibration", "ours")
 TASTED_SALT_KG_PER_KG_WATER = Constant(0.0053, 0.003, 0.008, "kg/kg", "calibration", "ours")
+USUAL_REST_H = Constant(8.0, 4.0, 24.0, "h", "common_practice", "practice")  # uncovered in the fridge, overnight
 FILM_WATER_KG_PER_M2 = Constant(0.5, 0.2, 1.0, "kg/m2", "calibration", "ours")
 
 # --- what lies over the meat: as a length of lean meat that resists as much ------------------
@@ -195,7 +196,6 @@ JAR_SAFE_PH = Constant(4.6, 4.6, 4.6, "1", "fda_food_code", "published")
 # --- enzymes, on the scale "neat fresh pineapple juice at 4 C = 1" ---------------------------
 ENZYME_ACTIVATION = Constant(48_000.0, 35_000.0, 60_000.0, "J/mol", "calibration", "ours")
 ENZYME_FULL_FILM_KG_PER_M2 = Constant(0.5, 0.3, 1.0, "kg/m2", "calibration", "ours")
-USUAL_REST_H = Constant(8.0, 4.0, 24.0, "h", "common_practice", "practice")  # uncovered in the fridge, overnight
 ENZYME_PLEASANT_H = Constant(0.75, 0.4, 1.5, "h", "calibration", "ours")
 
 # --- before and after the fire -------------------------------------------------------------

@@ -90,14 +90,15 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     ingredient = can_be_read(said, kitchen.pantry) or said.lower() in kitchen.pantry.by_name
     if _names_the_dish(first, rest):
         return said[:LONGEST_NAME], text
-    is_short = len(said) <= LONGEST_ASKING and not is_deed(said)
-    if is_short and leading_number(said) is None and has_weight(said) and which_meat((said,), kitchen) is not None:
-        return said[:LONGEST_NAME], text  # "Mojo for pork (enough for a 3 kg shoulder)": a name that asks which cut
+    asks_which = has_weight(said) and which_meat((said,), kitchen) is not None
+    is_named = len(said) <= LONGEST_ASKING and not is_deed(said) and leading_number(said) is None
+    if asks_which and is_named:  # "Mojo for pork (enough for a 3 kg shoulder)"
+        return said[:LONGEST_NAME], text
     if (
         in_use
         or ingredient
         or cut_named(said, kitchen.cuts) is not None
-        or (has_weight(said) and which_meat((said,), kitchen) is not None)  # with its amount first it is no name
+        or asks_which
         or is_told_of_times(said)
         or len(said) > LONGEST_TITLE
         or not rest.strip()

@@ -173,7 +173,7 @@ class PlanOut(BaseModel):
     ready_at: datetime | None
     steps: list[PlanStepOut]
     next_step: PlanStepOut | None
-    due: DueOut | None
+    due: DueOut
 
 
 class JudgementShown(BaseModel):
@@ -292,7 +292,7 @@ def _shown(judgement: Judgement, kitchen: Kitchen) -> dict[str, Any]:
         spans=spans_out(judgement.mix.spans) if judgement.mix else [],
         mix=mix_out(judgement.mix, judgement.reading, cut.kind if cut else None) if judgement.mix else None,
         window=_window(judgement.window) if judgement.window and not judgement.stops else None,
-        plan=_plan(judgement.plan, judgement) if judgement.plan else None,
+        plan=_plan(judgement.plan, judgement.due, judgement) if judgement.plan and judgement.due else None,
         plan_says=judgement.plan_says,
         pull_now=judgement.pull_now,
         fire=fire_out(judgement),
@@ -360,7 +360,7 @@ def _window(window: Window) -> WindowOut:
     )
 
 
-def _plan(plan: Plan, judgement: Judgement) -> PlanOut:
+def _plan(plan: Plan, due: Due, judgement: Judgement) -> PlanOut:
     return PlanOut(
         meal_at=plan.meal.at,
         pull_at=plan.pull_at,
@@ -378,12 +378,8 @@ def _plan(plan: Plan, judgement: Judgement) -> PlanOut:
         ready_at=plan.ready_at,
         steps=[_plan_step(step) for step in judgement.steps],
         next_step=_plan_step(judgement.next_step) if judgement.next_step else None,
-        due=_due(judgement.due) if judgement.due else None,
+        due=DueOut(deed=due.deed, at=due.at, soon=due.soon, left=due.left),
     )
-
-
-def _due(due: Due) -> DueOut:
-    return DueOut(deed=due.deed, at=due.at, soon=due.soon, left=due.left)
 
 
 def _plan_step(step: PlanStep) -> PlanStepOut:

@@ -4073,7 +4073,7 @@ export interface components {
              * Format: date-time
              */
             contact_until: string;
-            due: components["schemas"]["DueOut"] | null;
+            due: components["schemas"]["DueOut"];
             /** Has Come Out */
             has_come_out: boolean;
             /** Has Gone In */

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react'
 import { keep, kept } from '../lib/device'
 import type { Batch } from '../api/client'
-import { told } from '../lib/clock'
+import { momentsTold } from '../lib/clock'
 
 const OPENED = 'vadouvan.rail'
 
@@ -27,14 +27,13 @@ export function RailStrip({ batches, children }: { batches: Batch[]; children: R
   )
 }
 
-/** One batch's moments, or which of several is next. */
+/** One batch's moments, or which of several is next and what it wants; what a plan fails by comes first. */
 function nextOf(batches: Batch[]): string {
-  const planned = batches.filter(({ judgement }) => judgement.plan)
-  const [first, another] = planned
+  const [first, another] = batches.filter(({ judgement }) => judgement.plan)
   const plan = first?.judgement.plan
   if (!first || !plan) return 'Nothing planned yet'
+  if (another) return `${first.draft.name || 'Unnamed batch'}, ${plan.due.left}: ${plan.due.deed}`
+  if (plan.trouble !== null) return plan.trouble
   const zone = first.draft.meal.time_zone || undefined
-  if (another) return `${first.draft.name || 'Unnamed batch'}, ${plan.due?.left ?? ''}`
-  const at = (moment: string) => told(new Date(moment), zone)
-  return `in ${at(plan.contact_at)}, out ${at(plan.pull_at)}, meal ${at(plan.meal_at)}`
+  return momentsTold(new Date(plan.contact_at), new Date(plan.pull_at), new Date(plan.meal_at), zone)
 }

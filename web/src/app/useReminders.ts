@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useMemo, useRef } from 'react'
 import { todayQuery } from '../api/queries'
 import { dueNow, remindersAllowed } from '../lib/reminders'
 import { useNow } from './useNow'
@@ -7,8 +7,9 @@ import { useNow } from './useNow'
 /** Shows a reminder when a step that needs hands begins, on any page that is open. */
 export function useReminders(): void {
   const now = useNow()
-  // Asked once: a browser takes milliseconds to say so, and reminders are turned on in another view.
-  const [wanted] = useState(() => remindersAllowed() === 'on')
+  // Asked once a minute, and not at every drawing: a browser takes milliseconds to say so.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const wanted = useMemo(() => remindersAllowed() === 'on', [now])
   const today = useQuery({ ...todayQuery(24), enabled: wanted })
   const shown = useRef(new Set<string>())
   useEffect(() => {

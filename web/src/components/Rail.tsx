@@ -1,6 +1,6 @@
 import { timeScale } from '../lib/scale'
 import { useEffect, useRef, useState } from 'react'
-import { dayOf, hoursOfDay, told } from '../lib/clock'
+import { dayOf, hoursOfDay, momentsTold, told } from '../lib/clock'
 import { HANDLE_PX, RailHandle } from './RailHandle'
 import { RailLane } from './RailLane'
 import { apart, hoursTold, spanOf } from './railHours'
@@ -208,9 +208,4 @@ const words = { meal: 'Meal', pull: 'Pull', start: 'Start' }
 const railWords = (rows: TimelineRow[], zone: string | undefined) =>
   rows.length === 0
     ? 'Nothing planned yet'
-    : rows
-        .map(
-          (lane) =>
-            `${lane.name}: in ${told(lane.contact, zone)}, out ${told(lane.pull, zone)}, meal ${told(lane.meal, zone)}`,
-        )
-        .join('. ')
+    : rows.map((lane) => `${lane.name}: ${momentsTold(lane.contact, lane.pull, lane.meal, zone)}`).join('. ')

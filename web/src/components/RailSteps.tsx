@@ -63,7 +63,9 @@ export function RailSteps({ lane, x, from, until, top, height, zone }: RailSteps
         if (event.pointerType !== 'touch') setAt(nearest(placeOf(event)))
       }}
       onPointerDown={(event) => {
-        event.preventDefault() // a press names the step that it is at, not the first
+        // A press names the step that it is at, not the first, until something else is pressed.
+        event.preventDefault()
+        event.currentTarget.focus({ preventScroll: true })
         setAt(nearest(placeOf(event)))
       }}
       onPointerLeave={(event) => {

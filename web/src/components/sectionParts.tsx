@@ -1,4 +1,4 @@
-import { deepestPoint, isRound, type Drawn, type Face } from '../lib/outline'
+import { boneHalfWidth, deepestPoint, isRound, type Drawn, type Face } from '../lib/outline'
 import { rulerMarks } from '../lib/ruler'
 import type { System } from '../lib/units'
 
@@ -156,7 +156,7 @@ export function BoneCore({ drawn }: { drawn: Drawn }) {
       <ellipse
         cx={cx}
         cy={cy}
-        rx={(drawn.boneRadius * drawn.width) / drawn.height}
+        rx={boneHalfWidth(drawn)}
         ry={drawn.boneRadius}
         fill="url(#bone)"
         stroke="var(--ink)"

@@ -1,6 +1,6 @@
 import { useRef, useState, type PointerEvent } from 'react'
 import { saltAt, type Profile } from '../lib/depth'
-import { depthAt, type Drawn } from '../lib/outline'
+import { depthAt, isInBone, type Drawn } from '../lib/outline'
 import { lengthTold } from '../lib/told'
 import type { System } from '../lib/units'
 
@@ -20,7 +20,7 @@ export function AtPointer({ profile, drawn, system }: AtPointerProps) {
     const toDrawing = area.current?.getScreenCTM()?.inverse()
     if (toDrawing) setAt(new DOMPoint(event.clientX, event.clientY).matrixTransform(toDrawing))
   }
-  const depth = at && !isBone(drawn, at) ? depthAt(drawn, at.x, at.y) : -1
+  const depth = at && !isInBone(drawn, at.x, at.y) ? depthAt(drawn, at.x, at.y) : -1
   const salt = saltAt(profile, depth)
   return (
     <g>
@@ -55,8 +55,4 @@ export function AtPointer({ profile, drawn, system }: AtPointerProps) {
       )}
     </g>
   )
-}
-
-function isBone(drawn: Drawn, { x, y }: { x: number; y: number }): boolean {
-  return Math.hypot(x - drawn.width / 2, y - drawn.height / 2) < drawn.boneRadius
 }

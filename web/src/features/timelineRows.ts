@@ -36,7 +36,7 @@ function movable(plan: NonNullable<Batch['judgement']['plan']>): Mark[] {
 
 /** Batches by the moment they ask for hands; those without a meal last. */
 export function inOrder(batches: Batch[]): Batch[] {
-  const when = ({ judgement: { plan } }: Batch) => (plan?.due ? new Date(plan.due.at).getTime() : Infinity)
+  const when = ({ judgement: { plan } }: Batch) => (plan ? new Date(plan.due.at).getTime() : Infinity)
   return [...batches].sort((a, b) => (when(a) === when(b) ? 0 : when(a) - when(b)))
 }
 
@@ -47,7 +47,7 @@ export function bySoon(batches: Batch[]) {
   return groups
     .map((soon) => ({
       soon,
-      batches: ordered.filter(({ judgement: { plan } }) => (plan?.due?.soon ?? 'unplanned') === soon),
+      batches: ordered.filter(({ judgement: { plan } }) => (plan?.due.soon ?? 'unplanned') === soon),
     }))
     .filter((group) => group.batches.length > 0)
 }

@@ -52,6 +52,11 @@ export function told(moment: Date, timeZone?: string, now = new Date()): string 
     .replaceAll(',', '')
 }
 
+/** When a batch goes in and comes out, and its meal: "in Sat 07:00, out Sat 17:40, meal Sat 19:00". */
+export function momentsTold(contact: Date, pull: Date, meal: Date, timeZone?: string): string {
+  return `in ${told(contact, timeZone)}, out ${told(pull, timeZone)}, meal ${told(meal, timeZone)}`
+}
+
 /** The day of a moment in a zone: "Sat 5 Dec". */
 export function dayOf(moment: Date, timeZone?: string): string {
   return formatter({ weekday: 'short', day: 'numeric', month: 'short' }, timeZone)

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { contourAt, deepestPoint, depthAt, outline, topAt, type Drawn, type Face } from './outline'
+import { contourAt, deepestPoint, isInBone, depthAt, outline, topAt, type Drawn, type Face } from './outline'
 
 /** A piece of 30 mm drawn at 10 px a millimetre. */
 function drawn(openFaces: Face[], part: Partial<Drawn> = {}): Drawn {
@@ -75,6 +75,16 @@ describe('contourAt', () => {
     const line = contourAt(drawn(['above', 'below']), 8)
     expect(line).toMatch(/^M2 80/)
     expect(contourAt(drawn(['above', 'below']), 40)).toBe('')
+  })
+})
+
+describe('isInBone', () => {
+  it('is as much broader than it is high as the piece is, and nowhere without a bone', () => {
+    const piece = drawn(['round'], { boneRadius: 60 }) // 600 by 300
+    expect(isInBone(piece, 300 + 110, 150)).toBe(true)
+    expect(isInBone(piece, 300 + 130, 150)).toBe(false)
+    expect(isInBone(piece, 300, 150 + 70)).toBe(false)
+    expect(isInBone(drawn(['round']), 300, 150)).toBe(false)
   })
 })
 

@@ -136,6 +136,17 @@ export function depthAt(drawn: Drawn, x: number, y: number): number {
   return Math.min(...faces.map((face) => ways[face])) / scale
 }
 
+/** Half the width of a bone in the middle: as much broader than it is high as the piece is. */
+export const boneHalfWidth = ({ boneRadius, width, height }: Drawn): number => (boneRadius * width) / height
+
+/** Whether a spot lies in the bone in the middle. */
+export function isInBone(drawn: Drawn, x: number, y: number): boolean {
+  if (drawn.boneRadius === 0) return false
+  return (
+    Math.hypot((x - drawn.width / 2) / boneHalfWidth(drawn), (y - drawn.height / 2) / drawn.boneRadius) < 1
+  )
+}
+
 /** To the nearest of the curved sides, or to what it lies on where that is open. */
 function unevenDepth(drawn: Drawn, x: number, y: number): number {
   const { width, height, scale, openFaces } = drawn

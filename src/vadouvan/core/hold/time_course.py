@@ -52,8 +52,12 @@ class TimeCourse:
     worst: tuple[int, ...]
 
 
-def hold_course(scenario: HoldScenario, window: Window, rest_h: float = USUAL_REST_H.value) -> TimeCourse:
-    """The course from a quarter of an hour to a good while after the latest hour, and after a rest in the cold [h]."""
+def hold_course(scenario: HoldScenario, window: Window, dries_h: float = 0.0) -> TimeCourse:
+    """The course from a quarter of an hour to a good while after the latest hour.
+
+    With a rest in the cold after it, for as long as it is to dry uncovered, or the usual one [h].
+    """
+    rest_h = dries_h or USUAL_REST_H.value
     hours = course_hours(window)
     piece = scenario.cut.way_in
     across = piece.path.far_resistance_m is not None or (

@@ -6,7 +6,6 @@ from dataclasses import dataclass
 from functools import cached_property
 
 from vadouvan.core.clock.chain import PlanStep
-from vadouvan.core.constants import USUAL_REST_H
 from vadouvan.core.contact.mix_judgement import MixJudgement
 from vadouvan.core.figure import Figure
 from vadouvan.core.hold.remarks import Remark
@@ -69,7 +68,7 @@ class Judgement:
         """Salt, acid and softening hour by hour, worked out when it is first looked at: most answers do without."""
         if self.scenario is None or self.window is None:
             return None
-        return hold_course(self.scenario, self.window, self.reading.fire.dries_min / 60 or USUAL_REST_H.value)
+        return hold_course(self.scenario, self.window, self.reading.fire.dries_min / 60)
 
     @property
     def all_figures(self) -> tuple[Figure, ...]:

@@ -23,7 +23,6 @@ from vadouvan.core.parsing.pasted_lines import (
     without_step_number,
 )
 from vadouvan.core.parsing.prose import MOST_IN_A_TEXT, amounts_in_prose, begun_in
-from vadouvan.core.parsing.sentences import amounts_of_a_deed
 from vadouvan.core.parsing.tidy import without_bullet
 
 LEAST_LINES = 2
@@ -145,7 +144,7 @@ def _sentences_opened(
     opened: list[str] = []
     told: list[str] = []
     looked_at = 0
-    for line in (part for whole in lines for part in _deed_opened(whole, is_line)):
+    for line in lines:
         looked_at += begun_in(line)
         is_plain = looked_at > MOST_IN_A_TEXT or is_line(line) or is_meat(line)
         amounts, rest = ([], line) if is_plain else amounts_in_prose(line.strip(), is_line, is_meat)
@@ -153,13 +152,6 @@ def _sentences_opened(
         told += [rest] if amounts else []
     some = sum(is_line(line) and not is_meat(line) for line in opened) >= LEAST_IN_PROSE
     return (opened, told) if some else (lines, [])
-
-
-def _deed_opened(line: str, is_line: Callable[[str], bool]) -> list[str]:
-    """The amounts that a line says to bring together, and the rest of it; or the line."""
-    amounts, rest = amounts_of_a_deed(line)
-    is_told = 2 * sum(map(is_line, amounts)) >= len(amounts) > 1
-    return [*amounts, *([rest] if rest else [])] if is_told else [line]
 
 
 def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> list[str]:

@@ -20,7 +20,7 @@ from vadouvan.core.parsing.headings import (
     words_of,
 )
 from vadouvan.core.parsing.said_units import unit_said
-from vadouvan.core.parsing.sentences import all_needed, recipe_of_a_sentence
+from vadouvan.core.parsing.sentences import recipe_of_a_sentence
 from vadouvan.core.parsing.tidy import without_bullet
 
 _BOLD = re.compile(r"^\s*(\*\*|__)(?P<said>[^*_]+)\1\s*:?\s*$")
@@ -65,8 +65,7 @@ def plain_lines(text: str, is_meat: Callable[[str], bool] | None) -> Iterator[st
 
 def in_whole_lines(text: str) -> str:
     """A text whose tables have a frame, and whose amounts stand on the lines of their names."""
-    lines = [part for line in text.splitlines() for part in all_needed(line.strip()) or [line]]
-    return "\n".join(amounts_joined(_framed(lines)))
+    return "\n".join(amounts_joined(_framed(text.splitlines())))
 
 
 def in_lines(text: str) -> str:

@@ -11,9 +11,10 @@ _MEASURE = (
     r"(?:pinch|handful|bunch|clove|thumb|knob|splash|glug|dash|squeeze|drizzle|sprig|stick|head|bulb|tin|can|bottle|jar"
     r"|cup|tablespoon|teaspoon|spoonful|stalk|lemon|lime|orange|onion|shallot|chilli|kilo|pound)"
 )
+_HOW_MUCH = r"(?:large|small|big|good|generous|fat|heaped|level|fresh)\s+"
 _BEGINS = re.compile(
     rf"(?<![\w/.,½¼¾⅓⅔-])(?:\d|[½¼¾⅓⅔]|(?:the )?(?:juice|zest) of\b|half an?\b|{_COUNTED}"
-    rf"|an?\s+(?:(?:large|small|big|good|generous|fat|heaped|level|fresh)\s+)?{_MEASURE}\b)",
+    rf"|an?\s+(?:{_HOW_MUCH})?{_MEASURE}\b|{_HOW_MUCH}{_MEASURE} of\b)",
     re.IGNORECASE,
 )
 _ENDS = re.compile(r"[.!?](?=\s|$)")
@@ -55,7 +56,7 @@ def amounts_in_prose(
         told = _told_from(line[begin.start() :], is_line, is_meat)
         if told:
             left.append(line[at : begin.start()])
-            found.append(told)
+            found.append(told.removeprefix("the "))
             at = begin.start() + len(told)
     rest = _GAP.join([*left, line[at:]])
     words = [word for word in _WORD.findall(rest) if word.lower() not in _JOINS]
@@ -75,8 +76,9 @@ def _pieces(rest: str) -> Iterator[str]:
     end = _ENDS.search(rest)
     sentence = rest[: end.start() if end else None][:LONGEST_PIECE]
     for stop in islice(_STOPS.finditer(sentence), MOST_PIECES):
-        if stop.start() > 0:
-            yield sentence[: stop.start()]
+        piece = sentence[: stop.start()]
+        if piece and piece.count("(") == piece.count(")"):
+            yield piece
     yield sentence
 
 

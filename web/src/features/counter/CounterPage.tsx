@@ -155,11 +155,7 @@ function BatchRow({ batch }: { batch: Batch }) {
   const { plan, window, sentence, salt_says, piece } = batch.judgement
   const zone = batch.draft.meal.time_zone || undefined
   const tooLate = plan?.trouble != null
-  const when = plan
-    ? tooLate
-      ? plan.due?.left
-      : told(new Date(plan.due?.at ?? plan.meal_at), zone)
-    : whyNot(batch)
+  const when = plan ? (tooLate ? plan.due.left : told(new Date(plan.due.at), zone)) : whyNot(batch)
   const meal = plan && `meal ${told(new Date(plan.meal_at), zone)}`
   return (
     <li className="border-b border-rule">
@@ -172,7 +168,7 @@ function BatchRow({ batch }: { batch: Batch }) {
             {when}
           </span>
           <span className="flex items-center justify-between gap-3">
-            <span className="text-quiet">{plan && !tooLate && plan.due?.left}</span>
+            <span className="text-quiet">{plan && !tooLate && plan.due.left}</span>
             <span className="hidden wide:block [&>svg]:h-9 [&>svg]:w-17">
               {piece && (
                 <SmallSection
@@ -193,7 +189,7 @@ function BatchRow({ batch }: { batch: Batch }) {
             <span className="text-quiet">{meal}</span>
           </span>
           <span className="block">
-            {plan?.due && !tooLate && <b className="mr-3">{plan.due.deed}</b>}
+            {plan && !tooLate && <b className="mr-3">{plan.due.deed}</b>}
             <span className="text-quiet">{plan?.trouble ?? salt_says}</span>
           </span>
           <span className="block">

@@ -138,6 +138,7 @@ class Weighing(OneBatch):
         self.assertEqual(undone.status_code, 422)
         plan = {**batch["draft"], "meal": {**batch["draft"]["meal"], "lead": "90 min"}}
         kept = self.client.put(path, json={"revision": batch["revision"], "draft": plan})
+        self.assertTrue(kept.json()["locked"])
         self.assertEqual(kept.status_code, 200, kept.text)
         again = self.client.post(self.path, json={"after": self.number, "kind": "contact", "mass_g": 900})
         self.assertIn("It went in at", again.json()["sentence"])

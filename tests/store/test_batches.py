@@ -80,6 +80,20 @@ class Kept(unittest.TestCase):
             ]
         self.assertEqual(found, ["wal", 2, 1])
 
+    def test_every_way_to_a_batch_says_which_way_its_history_goes(self) -> None:
+        """By itself, and in the list of those in hand: neither way at first, then back, then forth again."""
+
+        def ways() -> list[tuple[bool, bool]]:
+            """As the batch tells it, and as the list does."""
+            return [(one.can_undo, one.can_redo) for one in (self.batches.get("a"), self.batches.in_hand()[0])]
+
+        self.batches.add("a", steak("1 g salt"), now=NOW)
+        self.assertEqual(ways(), [(False, False)] * 2)
+        self.batches.change("a", steak("2 g salt"), Origin(1), now=NOW)
+        self.assertEqual(ways(), [(True, False)] * 2)
+        self.batches.step("a", "undo", revision=2, now=NOW)
+        self.assertEqual(ways(), [(False, True)] * 2)
+
     def test_undo_and_redo_walk_the_history(self) -> None:
         """Each step back gives the state before; a new change forgets what was undone."""
         self.batches.add("a", steak("1 g salt"), now=NOW)

@@ -6,7 +6,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
-from tests.core.test_trade_windows import disagreement, judged
+from tests.core.test_trade_windows import UNSEEN, disagreement, judged
 from vadouvan.core.hold import levels
 
 MORE_MAY_DISAGREE = 3
@@ -23,9 +23,9 @@ def level_names() -> list[str]:
 
 
 def cases_that_disagree() -> int:
-    """Cases of both tables whose hours are not ours, with the levels as they stand."""
+    """Cases of the three tables whose hours are not ours, with the levels as they stand."""
     judged.cache_clear()
-    return sum(bool(disagreement(row, window)) for table in ("trade", "ordinary") for row, window in judged(table))
+    return sum(bool(disagreement(row, window)) for table in ("trade", *UNSEEN) for row, window in judged(table))
 
 
 def may_move(name: str, most: int) -> tuple[float, float]:

@@ -7,7 +7,7 @@ import unittest
 from functools import cache
 from pathlib import Path
 
-from tests.drafts import NOW
+from tests.drafts import NOW, hours, of_kind
 from vadouvan.core.hold.window import Window
 from vadouvan.core.judgement.judge import judge
 from vadouvan.data.tables import shipped_kitchen
@@ -17,7 +17,8 @@ CASES = Path(__file__).resolve().parent.parent / "cases"
 REFERENCES = CASES.parent.parent / "docs" / "references.md"
 NEAR, PAST = 1.3, 1.5  # cooks round their hours; past the acceptable by half is too long
 HARD_ENDS = ("enzyme", "acid", "salt_bath", "safety")
-LEAST, LEAST_UNSEEN = 0.90, 0.85
+LEAST, LEAST_UNSEEN = 0.95, 0.85
+UNSEEN = ("ordinary", "further")
 
 
 @cache
@@ -51,7 +52,7 @@ class Trade(unittest.TestCase):
     """One set of constants for all of them."""
 
     def test_most_agree(self) -> None:
-        """Nine in ten at the least, and never "no good time" where the trade has hours."""
+        """Nineteen in twenty at the least, and never "no good time" where the trade has hours."""
         found = [disagreement(row, window) for row, window in judged()]
         self.assertGreaterEqual(sum(not one for one in found) / len(found), LEAST)
         self.assertNotIn("no time", found)
@@ -76,12 +77,40 @@ class Trade(unittest.TestCase):
 
 
 class Ordinary(unittest.TestCase):
-    """Sixty ordinary dishes whose hours were written down before the model was asked; nothing is fitted to them."""
+    """Ordinary dishes whose hours were written down before the model was asked, in two sets; nothing is fitted to the
+    first, and of the second only what is said beside it in docs/references.md.
+    """
 
     def test_most_agree(self) -> None:
         """By their hours, 85 of 100 at the least; each that does not is named in docs/references.md."""
-        found = {row["id"]: disagreement(row, window) for row, window in judged("ordinary")}
-        off = [name for name, says in found.items() if says]
-        self.assertGreaterEqual(1 - len(off) / len(found), LEAST_UNSEEN, {name: found[name] for name in off})
         told = REFERENCES.read_text(encoding="utf-8")
-        self.assertEqual([name for name in off if name not in told], [])
+        for table in UNSEEN:
+            found = {row["id"]: disagreement(row, window) for row, window in judged(table)}
+            off = [name for name, says in found.items() if says]
+            with self.subTest(table=table):
+                self.assertGreaterEqual(1 - len(off) / len(found), LEAST_UNSEEN, {name: found[name] for name in off})
+                self.assertEqual([name for name in off if f"`{name}`" not in told], [])
+
+    def test_straight_to_the_heat(self) -> None:
+        """Nineteen of twenty that cooks put straight on the fire may go there."""
+        windows = [
+            w for table in ("ordinary", "further") for row, w in judged(table) if row["straight_to_heat_ok"] == "yes"
+        ]
+        self.assertGreaterEqual(sum(w is not None and w.straight for w in windows) / len(windows), 0.95)
+
+
+class Fruit(unittest.TestCase):
+    """What a live tenderiser does to pieces that hold together unlike. Source: common practice, no source."""
+
+    def test_tough_meat_stands_it_longer(self) -> None:
+        """The same mix on the same slab: what is full of sinew turns to mush later than what is tender."""
+        kinds = ("chicken_breast", "chicken_thigh", "beef_flank")
+        self.assertEqual([shipped_kitchen().cuts[kind].toughness for kind in kinds], ["tender", "moderate", "tough"])
+        latest = [_in_pineapple(kind) for kind in kinds]
+        self.assertEqual(latest, sorted(latest))
+        self.assertAlmostEqual(latest[0] / latest[2], 0.8 / 1.2, delta=0.15)
+
+
+def _in_pineapple(kind: str) -> float:
+    """Latest hour of a 25 mm slab of a cut in a cup of raw pineapple."""
+    return hours(of_kind(kind, "900 g", "slab", "25 mm", "150 g fresh pineapple puree", "9 g salt"))[2]

@@ -196,7 +196,7 @@ JAR_SAFE_PH = Constant(4.6, 4.6, 4.6, "1", "fda_food_code", "published")
 # --- enzymes, on the scale "neat fresh pineapple juice at 4 C = 1" ---------------------------
 ENZYME_ACTIVATION = Constant(48_000.0, 35_000.0, 60_000.0, "J/mol", "calibration", "ours")
 ENZYME_FULL_FILM_KG_PER_M2 = Constant(0.5, 0.3, 1.0, "kg/m2", "calibration", "ours")
-ENZYME_PLEASANT_H = Constant(0.75, 0.4, 1.5, "h", "calibration", "ours")
+ENZYME_PLEASANT_H = Constant(0.6, 0.3, 1.2, "h", "calibration", "ours")
 
 # --- before and after the fire -------------------------------------------------------------
 FAN_OVEN_LOWER_C = Constant(20.0, 15.0, 25.0, "C", "common_practice", "practice")

@@ -84,6 +84,12 @@ def kept_share(scenario: HoldScenario) -> float:
     return float(x / (1 + x**levels.KNEE) ** (1 / levels.KNEE))
 
 
+def bath_share(scenario: HoldScenario) -> float:
+    """From 0, a coating, to 1, a bath round the pieces: by water of the mix over water of the meat."""
+    ratio = max(scenario.balance.water_kg / scenario.cut.water_kg, TINY)
+    return levels.ramp(math.log(ratio), math.log(levels.BATH_FROM), math.log(levels.BATH_FULL))
+
+
 def _along(scenario: HoldScenario, hours: Array, series: Array) -> Array:
     """A series of the salt's course at these hours; before the course begins all goes with the root of time."""
     axis = scenario.hours
@@ -127,11 +133,7 @@ def _seasoned(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeight
         _along(scenario, hours, _outer(scenario, asked_m, np.minimum(scenario.unit_cells / from_, 1.0)))
     )
     seasoned = share + (1 - share) * levels.OUTSIDE_COUNTS[family] * kept
-    bath = scenario.balance.water_kg / scenario.cut.water_kg
-    asked = max(
-        levels.ramp(settled / TASTED_SALT_KG_PER_KG_WATER.value, 0.0, 1.5),
-        levels.ramp(math.log(max(bath, TINY)), math.log(levels.BATH_FROM), math.log(levels.BATH_FULL)),
-    )
+    asked = max(levels.ramp(settled / TASTED_SALT_KG_PER_KG_WATER.value, 0.0, 1.5), bath_share(scenario))
     asked *= 1 - levels.WORTH * levels.ramp(softening_strength(scenario), levels.WORKS_FROM, levels.WORKS_FULL)
     return Concern("seasoned", True, 1 - asked * aims.season * (1 - seasoned))
 
@@ -202,7 +204,8 @@ def _softened(scenario: HoldScenario, hours: Array) -> Array | None:
         done = first.contact_s / 3600 * alone
     worked = scenario.pace.softening_at(hours)
     size = (scenario.cut.way_in.thickness_m / levels.SOFT_AT_M) ** levels.SOFT_POWER
-    return np.asarray((strength * worked + done) / size / levels.SOFT_HALF_H[scenario.cut.kind.family])
+    stands_h = levels.SOFT_HALF_H[scenario.cut.kind.family] * levels.STANDS[scenario.cut.kind.toughness] * size
+    return np.asarray((strength * worked + done) / stands_h)
 
 
 def softened_at(scenario: HoldScenario, hours: float) -> float:

@@ -47,20 +47,22 @@ UNDER_POWER, SOUR_STEEP, SOUR_AT_M = 1.5, 3.0, 0.025
 SOUR_HALF: Mapping[Family, float] = {
     "red": 23.5, "mince": 23.5, "poultry": 23.5, "other": 23.5, "fish": 6.0, "shellfish": 4.5,
 }  # fmt: skip
-SOUR_POWER = _by_family(1.0, 0.5, 0.5)
+SOUR_POWER = _by_family(1.15, 0.5, 0.5)
 # Lean land meat has no fat to hide that it is chalky: an hour at a pH that whitens it counts so much more
 LEAN_CHALKY, LEAN_FAT, RICH_FAT = 0.6, 0.02, 0.06
 CHALKY_FROM_PH, CHALKY_PH = 4.9, 4.4
 # Live enzymes: hours in neat fresh pineapple juice at 4 C, for 12 mm
 SOFT_HALF_H: Mapping[Family, float] = {
-    "red": 2.8, "mince": 2.8, "poultry": 2.8, "other": 2.8, "fish": 1.4, "shellfish": 1.4, "plant": 2.8,
+    "red": 2.3, "mince": 2.3, "poultry": 2.3, "other": 2.3, "fish": 1.15, "shellfish": 1.15, "plant": 2.3,
 }  # fmt: skip
+# Connective tissue holds a piece together: times the hours that a piece of middling toughness stands
+STANDS: Mapping[str, float] = {"tender": 0.8, "moderate": 1.0, "tough": 1.2}
 # Meat that a film softens: what is worked into mince meets all of the meat, as such a film its layer
 SOFTENED_LAYER_KG_PER_M2 = 2.0
 SOFT_STEEP, SOFT_POWER, SOFT_AT_M = 3.0, 0.35, 0.012
 SOFT_REACHES_M = 0.014  # how deep the meat is that shares what a thin coat brings
 # What a live tenderiser is worth waiting for less seasoning: share of the seasoning asked, at full strength
-WORKS_FROM, WORKS_FULL, WORTH = 0.0, 0.8, 0.6
+WORKS_FROM, WORKS_FULL, WORTH = 0.0, 0.65, 0.6
 # Aroma: at once, more for what stays on, then with hours
 AROMA_BASE, AROMA_KEPT = 0.25, 0.30
 AROMA_H = _by_family(0.7, 0.2, 0.15)
@@ -84,6 +86,7 @@ TASTES = tuple(math.exp(0.14 * step) for step in range(-3, 4))
 AT_HAND_H = 0.25
 STRAIGHT_H = 1 / 6  # what is acceptable by the time that a pan is hot may go straight to the heat
 BEFORE_CROSSING = 0.83  # best is a little before a falling concern is as bad as a rising one
+LIFTED_EARLIER = 0.08  # so much more of it before the salt of a bath is: what is in goes on inward, nothing comes out
 COMPROMISE, NOT_RECOMMENDED = 0.50, 0.25
 
 # How far each may move, as shares of its value (tried from a half to twice), before more than three further cases of

@@ -18,7 +18,7 @@ import numpy as np
 from vadouvan.core.constants import BEST_NEAR_LATEST, DIFFUSIVITY_LOG_SD, QUANTILE_OF_80
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold import levels
-from vadouvan.core.hold.concerns import Concern, concerns_of
+from vadouvan.core.hold.concerns import Concern, bath_share, concerns_of
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.keeping import storage_limit
 from vadouvan.core.hold.limits import Limit
@@ -180,12 +180,11 @@ def _run(scenario: HoldScenario, last_h: float) -> _Run:
     level = levels.ACCEPTABLE * min(1.0, most / levels.GOOD)
     earliest = _middle(_first_at(hours, rising, level * taste) for taste in levels.TASTES)
     latest = _middle(_last_at(hours, falling, level * taste) for taste in levels.TASTES)
-    crosses = bool(np.any(rising >= falling)) and falling[-1] < rising[-1]
-    crossing = (
-        _middle(_first_at(hours, rising - falling * taste, 0.0) for taste in levels.TASTES) if crosses else math.inf
-    )
     full = _first_at(hours, rising, levels.BEST * float(rising[-1]))
-    best = min(max(min(full, levels.BEFORE_CROSSING * crossing), earliest), latest)
+    salty = next(one.values for one in down if one.name == "salty")
+    lifted = levels.BEFORE_CROSSING - levels.LIFTED_EARLIER * bath_share(scenario)
+    before = min(levels.BEFORE_CROSSING * _crossing(hours, rising, falling), lifted * _crossing(hours, rising, salty))
+    best = min(max(min(full, before), earliest), latest)
     good = (_first_at(hours, rising, levels.GOOD * most), _last_at(hours, falling, levels.GOOD * most))
     ends = None if latest >= last_h * 0.999 else _binding(down, hours, latest)
     return _Run(
@@ -195,13 +194,20 @@ def _run(scenario: HoldScenario, last_h: float) -> _Run:
         good_h=(min(good[0], best), max(good[1], best)),
         opens=_binding(up, hours, max(earliest, FIRST_H)),
         ends=ends,
-        best_by=_binding(up, hours, best) if full <= levels.BEFORE_CROSSING * crossing else None,
+        best_by=_binding(up, hours, best) if full <= before else None,
         falls_at_best=_binding(down, hours, best),
         rising=up,
         falling=down,
         mark=most * min(one.start for one in found),
         straight=float(np.interp(levels.STRAIGHT_H, hours, rising)) >= levels.ACCEPTABLE,
     )
+
+
+def _crossing(hours: Array, rising: Array, falling: Array) -> float:
+    """The hour at which a falling series is as bad as the rising one, in the middle of tastes; never, if it is not."""
+    if falling[-1] >= rising[-1] or not np.any(rising >= falling):
+        return math.inf
+    return _middle(_first_at(hours, rising - falling * taste, 0.0) for taste in levels.TASTES)
 
 
 def _middle(found: Iterable[float]) -> float:

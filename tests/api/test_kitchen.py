@@ -224,7 +224,9 @@ class Household(unittest.TestCase):
         self.assertEqual(self.keep(salt="salt_kosher_light"), 200)
         self.assertLess(grams("1 tbsp salt"), 0.7 * fine)
         self.assertEqual(grams("1 tbsp salt"), grams("1 tbsp light kosher salt"))
-        offers = self.legs("200 g yoghurt")["judgement"]["salt_offers"]
+        legs = self.legs("200 g yoghurt")
+        self.assertFalse(legs["judgement"]["salt_on_target"])
+        offers = self.client.get(f"/api/batches/{legs['id']}/salt-offers").json()
         self.assertIn("light kosher salt", offers[0]["lines"][0]["text"])
         self.assertEqual(grams("1 tbsp fine salt"), named)
 

@@ -118,10 +118,19 @@ class Holds(unittest.TestCase):
         for name in batch["judgement"]["figures"]:
             working = self.client.get(f"/api/batches/{batch['id']}/working", params={"figure": name}).json()
             self.assertTrue(working["rule"], name)
+        in_mix = self.client.get(f"/api/batches/{batch['id']}/balance-in-mix").json()
+        self.assertEqual([span["substance"] for span in in_mix["spans"]][:2], ["salt", "sugar"])
+        salt = in_mix["figures"][in_mix["spans"][0]["figure"]]
+        self.assertEqual(salt["value"], in_mix["spans"][0]["value"])
+        self.assertNotIn(salt["name"], batch["judgement"]["figures"])
+        told = {"figure": salt["name"]}
+        self.assertTrue(self.client.get(f"/api/batches/{batch['id']}/working", params=told).json()["rule"])
         unknown = self.client.get(f"/api/batches/{batch['id']}/working", params={"figure": "charm"})
         self.assertEqual(unknown.status_code, 404)
         empty = self.client.post("/api/batches", json={}).json()
         self.assertIsNone(self.client.get(f"/api/batches/{empty['id']}/course").json())
+        self.assertEqual(self.client.get(f"/api/batches/{empty['id']}/salt-offers").json(), [])
+        self.assertEqual(self.client.get(f"/api/batches/{empty['id']}/balance-in-mix").json()["spans"], [])
 
     def test_lessons(self) -> None:
         """Questions without answers; each answer on its own."""

@@ -7,7 +7,7 @@ import re
 import unittest
 from datetime import timedelta
 
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 
 from tests.browser.keyboard import answer, tab_to, tab_to_back
 from tests.browser.support import BrowserCase
@@ -220,14 +220,39 @@ class Keeping(BrowserCase):
         expect(page.get_by_role("textbox", name="Name of the dish")).to_have_value("Harbour tofu")
 
     def test_a_way_to_the_salt_is_taken_with_one_press(self) -> None:
-        """Short of salt: the offer changes its line, and the salt is as aimed."""
+        """Short of salt: the offer changes its line; one to amounts of before does nothing."""
         page = self.open("/")
         page.get_by_role("link", name=re.compile("Saturday legs")).click()
-        page.get_by_role("button", name=re.compile("table salt instead of 29 g")).press("Enter")
+        way = page.get_by_role("button", name=re.compile("table salt instead of 29 g"))
+        expect(way).to_be_enabled()
+        held: list[Route] = []
+
+        def hold(route: Route) -> None:
+            """Answer when the test says so."""
+            held.append(route)
+
+        page.route("**/salt-offers", hold)
+        page.get_by_role("textbox", name=re.compile("What you wrote: .*yoghurt")).fill("610 g yoghurt")
+        expect(way).to_be_disabled()
+        expect(page.get_by_text("All kept")).to_be_visible()
+        way.press("Enter")
+        for route in held:
+            route.continue_()
+        expect(way).to_be_enabled()
+        expect(page.get_by_role("textbox", name=re.compile("What you wrote: 29 g"))).to_be_visible()
+        way.press("Enter")
         expect(page.get_by_role("textbox", name=re.compile("What you wrote: 33.* g table salt"))).to_be_visible()
         expect(page.get_by_text("salt as aimed").first).to_be_visible()
         expect(page.get_by_role("list", name="Ways to the salt you aim for")).to_have_count(0)
         expect(page.get_by_text("All kept")).to_be_visible()
+
+    def test_the_balance_in_a_kilogram_of_mix(self) -> None:
+        """Asked for when it is looked at: other figures on the same rules, with a working of their own."""
+        page = self.open("/")
+        page.get_by_role("link", name=re.compile("Saturday legs")).click()
+        page.get_by_role("radio", name="in a kilogram of mix").click()
+        page.get_by_role("button", name=re.compile("^salt per kilogram of mix")).first.click()
+        expect(page.get_by_text("All salt in the mix over its weight.")).to_be_visible()
 
     def test_the_pantry_forgives_spelling_and_tells_its_sources(self) -> None:
         """A misspelt search finds it; opened, it tells make-up, pieces, enzyme, allergens and source."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import fcntl
+import gc
 import json
 import socket
 from collections.abc import Callable
@@ -63,6 +64,8 @@ def serve(
             application.state.context.stopping.set()
             super().handle_exit(sig, frame)
 
+    gc.collect()
+    gc.freeze()  # tables and code stay: no collection between two requests needs to go through them again
     Serving(config).run(sockets=[listener])
 
 

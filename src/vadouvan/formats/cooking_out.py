@@ -14,6 +14,7 @@ from vadouvan.core.figure import degrees_told
 from vadouvan.core.judgement.beside import of_the_fire
 from vadouvan.core.judgement.fire import FireJudgement
 from vadouvan.core.judgement.judgement import Judgement
+from vadouvan.formats.drawn import Drawn
 
 
 class StageOut(BaseModel):
@@ -34,11 +35,11 @@ class ToldOut(BaseModel):
 class SauceOut(BaseModel):
     """The used mix as a sauce: ``verdict`` is serve, dilute or discard, or along with the meat."""
 
-    left_g: float
-    boiled_g: float
-    salt_pct: float
-    dilution_g: float
-    yield_g: float
+    left_g: Drawn
+    boiled_g: Drawn
+    salt_pct: Drawn
+    dilution_g: Drawn
+    yield_g: Drawn
     verdict: SauceFate
     says: str
 
@@ -55,9 +56,9 @@ class FireOut(BaseModel):
     target_says: str
     is_below: bool
     told: list[ToldOut]
-    clings_g: float | None
-    sugar_g_per_m2: float | None
-    sugar_limit_g_per_m2: float | None
+    clings_g: Drawn | None
+    sugar_g_per_m2: Drawn | None
+    sugar_limit_g_per_m2: Drawn | None
     last_brush_at: datetime | None
     last_brush_says: str
     sauce: SauceOut | None

@@ -13,6 +13,7 @@ from vadouvan.core.hold.cube_series import cube_series
 from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.caution import Caution
 from vadouvan.core.measures.telling import SYSTEMS, System, area_told, length_told, mass_told
+from vadouvan.formats.drawn import Drawn
 
 
 class ScoreOut(BaseModel):
@@ -38,25 +39,25 @@ class PieceOut(BaseModel):
     """One piece to scale, and all of them. ``cover`` is what is left after preparation."""
 
     shape: ShapeName
-    thickness_mm: float
-    thickness_low_mm: float
-    thickness_high_mm: float
-    width_mm: float
-    length_mm: float
+    thickness_mm: Drawn
+    thickness_low_mm: Drawn
+    thickness_high_mm: Drawn
+    width_mm: Drawn
+    length_mm: Drawn
     bone: Bone
-    bone_share_pct: float
-    bone_radius_mm: float
+    bone_share_pct: Drawn
+    bone_radius_mm: Drawn
     cover: Cover
     cover_all_round: bool
     open_faces: list[Face]
     pieces: int
-    meat_g: float
-    open_area_cm2: float
-    surface_cm2: float
-    volume_cm3: float
-    volume_over_open_area_mm: float
-    deepest_mm: float
-    film_g: float
+    meat_g: Drawn
+    open_area_cm2: Drawn
+    surface_cm2: Drawn
+    volume_cm3: Drawn
+    volume_over_open_area_mm: Drawn
+    deepest_mm: Drawn
+    film_g: Drawn
     scores: list[ScoreOut]
     facts: dict[System, FactsOut]
 

@@ -5,8 +5,7 @@ Numbers stand in the unit that their name ends in; times are ISO 8601 with an of
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from dataclasses import asdict
+from collections.abc import Mapping, Sequence
 from datetime import datetime, timedelta
 from typing import Any
 
@@ -28,7 +27,19 @@ from vadouvan.formats.cooking_out import FireOut, fire_out
 from vadouvan.formats.course_out import CourseOut, RemarkOut, course_out
 from vadouvan.formats.cut_out import EffectOut, OccasionOut, PieceOut, effects_out, occasion_out, piece_out
 from vadouvan.formats.drawn import six_digits
-from vadouvan.formats.mix_out import IngredientOut, MixOut, SaltOfferOut, SpanOut, ingredients_out, mix_out, spans_out
+from vadouvan.formats.mix_out import (
+    IngredientOut,
+    MixOut,
+    MixShown,
+    SaltOfferOut,
+    SpanOut,
+    ingredients_out,
+    mix_out,
+    mix_shown,
+    salt_offers_out,
+    spans_in_mix_out,
+    spans_out,
+)
 from vadouvan.formats.plate_out import CompanionOut, PlateOut, companions_out, plate_out
 from vadouvan.formats.problem_out import ProblemOut, problem_out
 
@@ -195,12 +206,12 @@ class JudgementShown(BaseModel):
     salt_in_meat_g_per_kg: float | None = None
     salt_left_g: float | None = None
     salt_says: str | None = None
+    salt_on_target: bool = True
     salt_line: str = ""
     held_told: str = ""
-    salt_offers: list[SaltOfferOut]
     ingredients: list[IngredientOut]
     spans: list[SpanOut]
-    mix: MixOut | None = None
+    mix: MixShown | None = None
     window: WindowOut | None = None
     plan: PlanOut | None = None
     plan_says: str
@@ -223,16 +234,30 @@ class JudgementShown(BaseModel):
 
 
 class JudgementOut(JudgementShown):
-    """The same with all that lies behind it: the working of each figure, and the course of the hold."""
+    """The same with all that lies behind it: the working of each figure, the balance per kilogram of mix, ways to the
+    salt target, and the course of the hold.
+    """
 
     figures: Mapping[str, FigureOut]
+    mix: MixOut | None = None
+    salt_offers: list[SaltOfferOut]
     course: CourseOut | None = None
+
+
+class BalanceInMixOut(BaseModel):
+    """The balance per kilogram of mix, and the figures that tell it."""
+
+    spans: list[SpanOut]
+    figures: Mapping[str, FigureShown]
 
 
 def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool = True) -> JudgementOut:
     """A judgement in the shape that leaves the core; the kitchen gives the words of cautions and sources."""
+    mix, reading, cut = judgement.mix, judgement.reading, judgement.reading.cut
     return JudgementOut.model_construct(
         **_shown(judgement, kitchen),
+        mix=mix_out(mix, reading, cut.kind if cut else None) if mix else None,
+        salt_offers=salt_offers_out(judgement),
         figures={figure.name: figure_out(figure, kitchen.sources) for figure in judgement.all_figures},
         course=course_out(judgement.course) if with_course and judgement.course else None,
     )
@@ -240,15 +265,30 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool =
 
 def judgement_shown(judgement: Judgement, kitchen: Kitchen) -> JudgementShown:
     """The part of it that a page shows at once."""
-    figures = {figure.name: _figure_shown(figure) for figure in judgement.all_figures}
-    return JudgementShown.model_construct(**_shown(judgement, kitchen), figures=figures)
+    mix, reading, cut = judgement.mix, judgement.reading, judgement.reading.cut
+    return JudgementShown.model_construct(
+        **_shown(judgement, kitchen),
+        mix=mix_shown(mix, reading, cut.kind if cut else None) if mix else None,
+        figures=_figures_shown(judgement.figures_at_once),
+    )
 
 
-def _figure_shown(figure: Figure) -> FigureShown:
-    """A figure for the page, which draws it: six digits are more than it can show."""
-    fields = _figure(figure)
-    drawn = {name: six_digits(fields[name]) for name in ("value", "low", "high") if fields[name] is not None}
-    return FigureShown(**fields | drawn)
+def balance_in_mix_out(judgement: Judgement) -> BalanceInMixOut:
+    """The balance per kilogram of mix; empty while there is no mix."""
+    if judgement.mix is None:
+        return BalanceInMixOut(spans=[], figures={})
+    figures = _figures_shown(judgement.mix.in_mix.figures)
+    return BalanceInMixOut(spans=spans_in_mix_out(judgement.mix), figures=figures)
+
+
+def _figures_shown(figures: Sequence[Figure]) -> dict[str, FigureShown]:
+    """Figures for the page, which draws them: six digits are more than it can show."""
+    shown = {}
+    for figure in figures:
+        fields = _figure(figure)
+        drawn = {name: six_digits(fields[name]) for name in ("value", "low", "high") if fields[name] is not None}
+        shown[figure.name] = FigureShown(**fields | drawn)
+    return shown
 
 
 def working_out(figure: Figure, titles: Mapping[str, str]) -> WorkingOut:
@@ -279,18 +319,17 @@ def _figure(figure: Figure) -> dict[str, Any]:
 
 
 def _shown(judgement: Judgement, kitchen: Kitchen) -> dict[str, Any]:
-    values = {figure.name: figure.value for figure in judgement.all_figures}
+    values = {figure.name: figure.value for figure in judgement.figures_at_once}
     cut = judgement.reading.cut
     return dict(
         sentence=judgement.sentence,
         **{name: values.get(name) for name in _TOLD_AS_NUMBERS},
         salt_says=judgement.salt.says if judgement.salt else None,
+        salt_on_target=judgement.salt is None or judgement.salt.is_on_target,
         salt_line=judgement.salt_line,
         held_told=judgement.held_told,
-        salt_offers=[SaltOfferOut.model_validate(asdict(offer)) for offer in judgement.offers],
         ingredients=ingredients_out(judgement),
         spans=spans_out(judgement.mix.spans) if judgement.mix else [],
-        mix=mix_out(judgement.mix, judgement.reading, cut.kind if cut else None) if judgement.mix else None,
         window=_window(judgement.window) if judgement.window and not judgement.stops else None,
         plan=_plan(judgement.plan, judgement.due, judgement) if judgement.plan and judgement.due else None,
         plan_says=judgement.plan_says,

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import asdict
 
 from pydantic import BaseModel
 
@@ -97,8 +98,8 @@ class AllergenOut(BaseModel):
     sure: bool
 
 
-class MixOut(BaseModel):
-    """Facts of the mix as a whole; ``on_meat_pct`` of it meets the meat."""
+class MixShown(BaseModel):
+    """Facts of the mix as a whole that a page shows at once; ``on_meat_pct`` of it meets the meat."""
 
     need_says: str
     sufficiency: Sufficiency
@@ -109,10 +110,15 @@ class MixOut(BaseModel):
     heat_says: str
     sodium_says: str
     steps: list[MakingStepOut]
-    spans_in_mix: list[SpanOut]
     allergens: list[AllergenOut]
     allergens_told: str
     household: list[str]
+
+
+class MixOut(MixShown):
+    """The same with the balance per kilogram of mix."""
+
+    spans_in_mix: list[SpanOut]
 
 
 def ingredients_out(judgement: Judgement) -> list[IngredientOut]:
@@ -167,10 +173,25 @@ def spans_out(spans: Sequence[SaltSpan], suffix: str = "") -> list[SpanOut]:
 
 
 def mix_out(mix: MixJudgement, reading: Interpretation, kind: CutKind | None) -> MixOut:
-    """The mix as data; the cut and what stands beside the mix bring allergens too."""
+    """All of the mix as data."""
+    return MixOut(**dict(mix_shown(mix, reading, kind)), spans_in_mix=spans_in_mix_out(mix))
+
+
+def spans_in_mix_out(mix: MixJudgement) -> list[SpanOut]:
+    """Rules of the substances per kilogram of mix."""
+    return spans_out(mix.in_mix.spans, "_mix")
+
+
+def salt_offers_out(judgement: Judgement) -> list[SaltOfferOut]:
+    """Ways to the salt target; each is a judgement of its own."""
+    return [SaltOfferOut.model_validate(asdict(offer)) for offer in judgement.offers]
+
+
+def mix_shown(mix: MixJudgement, reading: Interpretation, kind: CutKind | None) -> MixShown:
+    """The mix as a page shows it; the cut and what stands beside the mix bring allergens too."""
     at_contact = mix.at_contact
     allergens = allergens_of(reading.all_portions, kind)
-    return MixOut(
+    return MixShown(
         need_says=at_contact.need_says,
         sufficiency=at_contact.sufficiency,
         on_meat_pct=at_contact.share * 100,
@@ -183,7 +204,6 @@ def mix_out(mix: MixJudgement, reading: Interpretation, kind: CutKind | None) ->
             MakingStepOut(id=step.id, says=step.says, minutes=step.minutes, kind=step.kind, hands_on=step.hands_on)
             for step in mix.steps
         ],
-        spans_in_mix=spans_out(mix.mix_spans, "_mix"),
         allergens=[AllergenOut(name=one.name, brought_by=list(one.brought_by), sure=one.sure) for one in allergens],
         allergens_told=allergens_told(allergens),
         household=list(mix.household),

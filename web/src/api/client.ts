@@ -29,7 +29,8 @@ export type Scaled = Schemas['ScaledOut']
 export type ScaledQuestion = Schemas['ScaledQuestion']
 export type Pasted = Schemas['PastedOut']
 export type Span = Schemas['SpanOut']
-export type Mix = Schemas['MixOut']
+export type Mix = Schemas['MixShown']
+export type BalanceInMix = Schemas['BalanceInMixOut']
 export type Course = Schemas['CourseOut']
 export type HoldWindow = Schemas['WindowOut']
 export type ComparisonQuestion = Schemas['ComparisonQuestion']
@@ -91,6 +92,10 @@ export const api = {
   },
   cubes: async (identity: string) =>
     answered(await client.GET('/api/batches/{identity}/cubes', { params: { path: { identity } } })),
+  saltOffers: async (identity: string) =>
+    answered(await client.GET('/api/batches/{identity}/salt-offers', { params: { path: { identity } } })),
+  balanceInMix: async (identity: string) =>
+    answered(await client.GET('/api/batches/{identity}/balance-in-mix', { params: { path: { identity } } })),
   course: async (identity: string) =>
     answered(await client.GET('/api/batches/{identity}/course', { params: { path: { identity } } })),
   working: async (identity: string, figure: string) =>

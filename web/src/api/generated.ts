@@ -76,6 +76,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{identity}/balance-in-mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Balance In Mix
+         * @description The balance for a kilogram of mix instead of meat, with its figures.
+         */
+        get: operations["balance_in_mix_api_batches__identity__balance_in_mix_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{identity}/course": {
         parameters: {
             query?: never;
@@ -130,6 +150,26 @@ export interface paths {
          * @description Take an undone change again; the same batch if there is none.
          */
         post: operations["redo_change_api_batches__identity__redo_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{identity}/salt-offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Ways To The Salt
+         * @description Lines to add or to change that bring the salt to its target; empty where it is there, or while not judged.
+         */
+        get: operations["ways_to_the_salt_api_batches__identity__salt_offers_get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1690,6 +1730,18 @@ export interface components {
             went_in: string;
         };
         /**
+         * BalanceInMixOut
+         * @description The balance per kilogram of mix, and the figures that tell it.
+         */
+        BalanceInMixOut: {
+            /** Figures */
+            figures: {
+                [key: string]: components["schemas"]["FigureShown"];
+            };
+            /** Spans */
+            spans: components["schemas"]["SpanOut"][];
+        };
+        /**
          * BatchFileBody
          * @description The text of a batch file.
          */
@@ -2961,7 +3013,8 @@ export interface components {
         };
         /**
          * JudgementOut
-         * @description The same with all that lies behind it: the working of each figure, and the course of the hold.
+         * @description The same with all that lies behind it: the working of each figure, the balance per kilogram of mix, ways to the
+         *     salt target, and the course of the hold.
          */
         JudgementOut: {
             /** Acid G Per Kg */
@@ -3030,6 +3083,11 @@ export interface components {
             salt_line: string;
             /** Salt Offers */
             salt_offers: components["schemas"]["SaltOfferOut"][];
+            /**
+             * Salt On Target
+             * @default true
+             */
+            salt_on_target: boolean;
             /** Salt Says */
             salt_says?: string | null;
             /** Sentence */
@@ -3101,7 +3159,7 @@ export interface components {
             ingredients: components["schemas"]["IngredientOut"][];
             /** Made G */
             made_g?: number | null;
-            mix?: components["schemas"]["MixOut"] | null;
+            mix?: components["schemas"]["MixShown"] | null;
             /** Needed Mix G */
             needed_mix_g?: number | null;
             occasion?: components["schemas"]["OccasionOut"] | null;
@@ -3131,8 +3189,11 @@ export interface components {
              * @default
              */
             salt_line: string;
-            /** Salt Offers */
-            salt_offers: components["schemas"]["SaltOfferOut"][];
+            /**
+             * Salt On Target
+             * @default true
+             */
+            salt_on_target: boolean;
             /** Salt Says */
             salt_says?: string | null;
             /** Sentence */
@@ -3598,7 +3659,7 @@ export interface components {
         };
         /**
          * MixOut
-         * @description Facts of the mix as a whole; ``on_meat_pct`` of it meets the meat.
+         * @description The same with the balance per kilogram of mix.
          */
         MixOut: {
             /** Allergens */
@@ -3623,6 +3684,39 @@ export interface components {
             sodium_says: string;
             /** Spans In Mix */
             spans_in_mix: components["schemas"]["SpanOut"][];
+            /** Steps */
+            steps: components["schemas"]["MakingStepOut"][];
+            /**
+             * Sufficiency
+             * @enum {string}
+             */
+            sufficiency: "too_little" | "thin" | "enough" | "more";
+        };
+        /**
+         * MixShown
+         * @description Facts of the mix as a whole that a page shows at once; ``on_meat_pct`` of it meets the meat.
+         */
+        MixShown: {
+            /** Allergens */
+            allergens: components["schemas"]["AllergenOut"][];
+            /** Allergens Told */
+            allergens_told: string;
+            /** Heat Says */
+            heat_says: string;
+            /** Household */
+            household: string[];
+            /** Need Says */
+            need_says: string;
+            /** On Meat Pct */
+            on_meat_pct: number;
+            /** Ready In Min */
+            ready_in_min: number;
+            /** School */
+            school: string | null;
+            /** School Says */
+            school_says: string;
+            /** Sodium Says */
+            sodium_says: string;
             /** Steps */
             steps: components["schemas"]["MakingStepOut"][];
             /**
@@ -5488,6 +5582,55 @@ export interface operations {
             };
         };
     };
+    balance_in_mix_api_batches__identity__balance_in_mix_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BalanceInMixOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
     course_of_batch_api_batches__identity__course_get: {
         parameters: {
             query?: never;
@@ -5608,6 +5751,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleOut"];
+                };
+            };
+        };
+    };
+    ways_to_the_salt_api_batches__identity__salt_offers_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaltOfferOut"][];
                 };
             };
             /** @description Not Found */

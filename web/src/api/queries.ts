@@ -35,6 +35,19 @@ export const cubesQuery = (identity: string, revision: number) =>
     queryFn: () => api.cubes(identity),
     placeholderData: keepPreviousData,
   })
+/** Ways to the salt target: each is tried on the cut, so that they come after the figures. */
+export const saltOffersQuery = (identity: string, revision: number) =>
+  queryOptions({
+    queryKey: ['salt offers', identity, revision],
+    queryFn: () => api.saltOffers(identity),
+    placeholderData: (before, asked) => (asked?.queryKey[1] === identity ? before : undefined),
+  })
+export const balanceInMixQuery = (identity: string, revision: number) =>
+  queryOptions({
+    queryKey: ['balance in mix', identity, revision],
+    queryFn: () => api.balanceInMix(identity),
+    placeholderData: (before, asked) => (asked?.queryKey[1] === identity ? before : undefined),
+  })
 export const courseQuery = (identity: string, revision: number) =>
   queryOptions({
     queryKey: ['course', identity, revision],

@@ -23,7 +23,15 @@ from vadouvan.formats.brought import Brought, cut_input
 from vadouvan.formats.card import card_told_anew, markdown_of
 from vadouvan.formats.course_out import CourseOut, course_out
 from vadouvan.formats.cut_out import CubeChoiceOut, cube_choices_out
-from vadouvan.formats.judgement import JudgementShown, WorkingOut, judgement_shown, working_out
+from vadouvan.formats.judgement import (
+    BalanceInMixOut,
+    JudgementShown,
+    WorkingOut,
+    balance_in_mix_out,
+    judgement_shown,
+    working_out,
+)
+from vadouvan.formats.mix_out import SaltOfferOut, salt_offers_out
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.store.batches import KeptBatch, Origin, Way
 from vadouvan.use_cases.cards import card_of_batch
@@ -185,6 +193,18 @@ def course_of_batch(identity: Identity, here: Here) -> CourseOut | None:
     """Salt, acid and softening at each hour of the hold; nothing while it cannot be judged."""
     course = here.judged(here.batches.get(identity).draft).course
     return course_out(course) if course else None
+
+
+@router.get("/{identity}/salt-offers")
+def ways_to_the_salt(identity: Identity, here: Here) -> list[SaltOfferOut]:
+    """Lines to add or to change that bring the salt to its target; empty where it is there, or while not judged."""
+    return salt_offers_out(here.judged(here.batches.get(identity).draft))
+
+
+@router.get("/{identity}/balance-in-mix")
+def balance_in_mix(identity: Identity, here: Here) -> BalanceInMixOut:
+    """The balance for a kilogram of mix instead of meat, with its figures."""
+    return balance_in_mix_out(here.judged(here.batches.get(identity).draft))
 
 
 @router.get("/{identity}/working")

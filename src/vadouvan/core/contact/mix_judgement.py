@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator, Mapping
 from collections.abc import Set as AbstractSet
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 from vadouvan.core.constants import PASTE_RUN_OFF, SERVING_NORMAL_KG
 from vadouvan.core.contact.for_household import household_words
@@ -37,16 +38,23 @@ from vadouvan.core.parsing.amount import Portion
 
 
 @dataclass(frozen=True)
+class BalanceInMix:
+    """A balance told per kilogram of mix: a rule for each substance, and the figures that tell them."""
+
+    spans: tuple[SaltSpan, ...]
+    figures: tuple[Figure, ...]
+
+
+@dataclass(frozen=True)
 class MixJudgement:
     """Facts of a mix; ``salt`` is missing while the hold cannot be read.
 
-    ``mix_spans`` tell the same per kilogram of mix; ``notes`` are heat and sodium in words.
+    ``heat_says`` and ``sodium_says`` are heat and sodium in words.
     """
 
     at_contact: MixAtContact
     figures: tuple[Figure, ...]
     spans: tuple[SaltSpan, ...]
-    mix_spans: tuple[SaltSpan, ...]
     salt: SaltState | None
     steps: tuple[MakingStep, ...]
     heat_says: str
@@ -54,6 +62,15 @@ class MixJudgement:
     school_says: str
     vacuum: bool = False
     household: tuple[str, ...] = ()
+
+    @cached_property
+    def in_mix(self) -> BalanceInMix:
+        """The balance per kilogram of mix, worked out when it is first looked at."""
+        balance = self.at_contact.balance
+        return BalanceInMix(
+            spans=(*(span_in_mix(balance, name) for name in SUBSTANCES), enzyme_span(balance)),
+            figures=tuple(per_mix_figure(balance, name) for name in SUBSTANCES),
+        )
 
     @property
     def minutes(self) -> float:
@@ -72,7 +89,6 @@ def mix_judgement(
     figures = (
         *_quantity_figures(at_contact),
         *(per_kg_figure(balance, name) for name in SUBSTANCES),
-        *(per_mix_figure(balance, name) for name in SUBSTANCES),
         enzyme_figure(balance),
         heat_figure(balance),
         sodium,
@@ -82,7 +98,6 @@ def mix_judgement(
         at_contact=at_contact,
         figures=figures,
         spans=_spans(reading.mix, at_contact, salt),
-        mix_spans=(*(span_in_mix(balance, name) for name in SUBSTANCES), enzyme_span(balance)),
         salt=salt,
         steps=(*_making_steps(at_contact), *_quantity_steps(reading.mix, at_contact), *_two_steps(reading.mix)),
         heat_says=heat_words(balance),

@@ -9,16 +9,17 @@ hours away. The band comes from running salt slower and faster, the piece thinne
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Iterable, Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
+from numpy.typing import NDArray
 
 from vadouvan.core.constants import BEST_NEAR_LATEST, DIFFUSIVITY_LOG_SD, QUANTILE_OF_80
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold import levels
-from vadouvan.core.hold.concerns import Concern, bath_share, concerns_of
+from vadouvan.core.hold.concerns import TINY, Concern, bath_share, concerns_of
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.keeping import storage_limit
 from vadouvan.core.hold.limits import Limit
@@ -27,6 +28,7 @@ from vadouvan.core.hold.worded import at_once, before_crossing, limit_of
 from vadouvan.core.mix.balance import Balance
 
 FIRST_H, LOOKS = 0.01, 420
+TASTES: Array = np.array(levels.TASTES)
 SALT_SPREAD_MATTERS = 0.06  # of the salt, from low to high
 
 
@@ -140,7 +142,8 @@ def window_of(scenario: HoldScenario) -> Window:
     latest_by = storage if base.ends is None else limit_of(scenario, base.ends, base.latest)
     falls = limit_of(scenario, base.falls_at_best, base.latest)
     best_by = before_crossing(base.best, falls) if base.best_by is None else limit_of(scenario, base.best_by, base.best)
-    others = tuple(limit_of(scenario, one, _last_at(_hours(last_h), one.values, _level(base))) for one in base.falling)
+    ended_h = [_last_hour(_hours(last_h), one.values, _level(base)) for one in base.falling]
+    others = tuple(limit_of(scenario, one, hour) for one, hour in zip(base.falling, ended_h, strict=True))
     worst = min((*base.rising, *base.falling), key=lambda one: one.start)
     return Window(
         earliest=_edge(runs, lambda run: run.earliest, opens),
@@ -178,20 +181,23 @@ def _run(scenario: HoldScenario, last_h: float) -> _Run:
     hill = np.minimum(rising, falling)
     most = float(hill.max())
     level = levels.ACCEPTABLE * min(1.0, most / levels.GOOD)
-    earliest = _middle(_first_at(hours, rising, level * taste) for taste in levels.TASTES)
-    latest = _middle(_last_at(hours, falling, level * taste) for taste in levels.TASTES)
-    full = _first_at(hours, rising, levels.BEST * float(rising[-1]))
-    salty = next(one.values for one in down if one.name == "salty")
-    lifted = levels.BEFORE_CROSSING - levels.LIFTED_EARLIER * bath_share(scenario)
-    before = min(levels.BEFORE_CROSSING * _crossing(hours, rising, falling), lifted * _crossing(hours, rising, salty))
+    tastes = level * TASTES
+    opens = _first_at(hours, rising, np.append(tastes, (levels.BEST * float(rising[-1]), levels.GOOD * most)))
+    closes = _last_at(hours, falling, np.append(tastes, levels.GOOD * most))
+    earliest, full, good_from = _middle(opens[: len(TASTES)]), *map(float, opens[len(TASTES) :])
+    latest, good_until = _middle(closes[: len(TASTES)]), float(closes[-1])
+    before = levels.BEFORE_CROSSING * _crossing(hours, rising, falling)
+    if (bath := bath_share(scenario)) > 0:
+        salty = next(one.values for one in down if one.name == "salty")
+        lifted = levels.BEFORE_CROSSING - levels.LIFTED_EARLIER * bath
+        before = min(before, lifted * _crossing(hours, rising, salty))
     best = min(max(min(full, before), earliest), latest)
-    good = (_first_at(hours, rising, levels.GOOD * most), _last_at(hours, falling, levels.GOOD * most))
     ends = None if latest >= last_h * 0.999 else _binding(down, hours, latest)
     return _Run(
         earliest=earliest,
         best=best,
         latest=latest,
-        good_h=(min(good[0], best), max(good[1], best)),
+        good_h=(min(good_from, best), max(good_until, best)),
         opens=_binding(up, hours, max(earliest, FIRST_H)),
         ends=ends,
         best_by=_binding(up, hours, best) if full <= before else None,
@@ -207,13 +213,12 @@ def _crossing(hours: Array, rising: Array, falling: Array) -> float:
     """The hour at which a falling series is as bad as the rising one, in the middle of tastes; never, if it is not."""
     if falling[-1] >= rising[-1] or not np.any(rising >= falling):
         return math.inf
-    return _middle(_first_at(hours, rising - falling * taste, 0.0) for taste in levels.TASTES)
+    return _middle(_first_at(hours, rising / np.maximum(falling, TINY), TASTES))
 
 
-def _middle(found: Iterable[float]) -> float:
+def _middle(found: Array) -> float:
     """The middle of the hours at which cooks of different tastes draw the line: geometric, but for what is at once."""
-    logs = [math.log(one + levels.AT_HAND_H) for one in found]
-    return math.exp(sum(logs) / len(logs)) - levels.AT_HAND_H
+    return float(np.exp(np.log(found + levels.AT_HAND_H).mean())) - levels.AT_HAND_H
 
 
 def _binding(concerns: Sequence[Concern], hours: Array, hour: float) -> Concern:
@@ -237,28 +242,30 @@ def _edge(
     return Edge(hours, hours / spread, max(hours, min(hours * spread, last_h)), limit, others)
 
 
-def _first_at(hours: Array, values: Array, level: float) -> float:
-    """First hour at which a rising series reaches a level (log-linear between hours); the last hour if it does not."""
-    over = np.flatnonzero(values >= level)
-    if len(over) == 0:
-        return float(hours[-1])
-    i = int(over[0])
-    if i == 0:
-        return 0.0 if values[0] > level * 1.0000001 else float(hours[0])
-    part = (level - values[i - 1]) / (values[i] - values[i - 1])
-    return float(math.exp(math.log(hours[i - 1]) + part * math.log(hours[i] / hours[i - 1])))
+def _last_hour(hours: Array, falling: Array, asked: float) -> float:
+    return float(_last_at(hours, falling, np.array([asked]))[0])
 
 
-def _last_at(hours: Array, values: Array, level: float) -> float:
-    """Last hour at which a falling series is at or over a level; the last hour if it stays over."""
-    under = np.flatnonzero(values < level)
-    if len(under) == 0:
-        return float(hours[-1])
-    i = int(under[0])
-    if i == 0:
-        return float(hours[0])
-    part = (values[i - 1] - level) / (values[i - 1] - values[i])
-    return float(math.exp(math.log(hours[i - 1]) + part * math.log(hours[i] / hours[i - 1])))
+def _first_at(hours: Array, rising: Array, asked: Array) -> Array:
+    """First hours at which a rising series reaches each value: at once, if it is over it from the first look on."""
+    found = _passed(hours, rising, asked, np.searchsorted(rising, asked, side="left"))
+    return np.where(rising[0] > asked * 1.0000001, 0.0, found)
+
+
+def _last_at(hours: Array, falling: Array, asked: Array) -> Array:
+    """Last hours at which a falling series is at or over each value."""
+    return _passed(hours, -falling, -asked, np.searchsorted(-falling, -asked, side="right"))
+
+
+def _passed(hours: Array, rising: Array, asked: Array, after: NDArray[np.intp]) -> Array:
+    """Hours at which a rising series passes each value, before the look ``after``: log-linear between two looks.
+
+    The last hour stands for what is never passed.
+    """
+    low, high = np.maximum(after - 1, 0), np.minimum(after, len(hours) - 1)
+    step = rising[high] - rising[low]
+    part = np.divide(asked - rising[low], step, out=np.zeros_like(asked), where=step > 0)
+    return np.asarray(hours[low] * (hours[high] / hours[low]) ** part)
 
 
 def _salt_either_way(balance: Balance) -> tuple[Balance, ...]:

@@ -111,7 +111,7 @@ def _warmest(known: Known) -> float:
 
 
 def _salty(known: Known) -> bool:
-    figures = {figure.name: figure.value for figure in known.judgement.all_figures}
+    figures = {figure.name: figure.value for figure in known.judgement.figures_at_once}
     return figures.get("sodium_mg_per_serving", 0.0) / 1e6 / SODIUM_SHARE_OF_SALT.value > SALTY_SERVING_KG.value
 
 

@@ -72,7 +72,12 @@ class Judgement:
 
     @property
     def all_figures(self) -> tuple[Figure, ...]:
-        """Every figure of the answer."""
+        """Every figure of the answer, those per kilogram of mix included."""
+        return (*self.figures_at_once, *(self.mix.in_mix.figures if self.mix else ()))
+
+    @property
+    def figures_at_once(self) -> tuple[Figure, ...]:
+        """Figures that a page shows at once."""
         needed = (self.needed,) if self.needed else ()
         plate = self.plate.figures if self.plate else ()
         return (*(self.mix.figures if self.mix else ()), *self.figures, *self.grams, *needed, *plate)

@@ -1,8 +1,8 @@
 import { Radio, RadioGroup } from '@headlessui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { Batch, Span } from '../../api/client'
-import { lastGoodQuery } from '../../api/queries'
+import type { BalanceInMix, Batch, Figure, Span } from '../../api/client'
+import { balanceInMixQuery, lastGoodQuery } from '../../api/queries'
 import { dayTold } from '../../lib/clock'
 import { SpanRule } from '../../components/SpanRule'
 import { Working } from '../../components/Working'
@@ -19,6 +19,8 @@ interface SpansProps {
   says: string
 }
 
+const NOT_YET: BalanceInMix = { spans: [], figures: {} }
+
 const canAsk = (name: string): name is Asked => ['salt', 'sugar', 'acid'].includes(name)
 
 /** The balance: a rule for each substance, for a kilogram of meat or of mix; pH, heat and sodium under it. */
@@ -26,7 +28,8 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
   const [over, setOver] = useState<'meat' | 'mix'>('meat')
   const { judgement } = batch
   const lastGood = useQuery(lastGoodQuery(batch.id, batch.draft.name)).data ?? undefined
-  const spans = over === 'meat' || !judgement.mix ? judgement.spans : judgement.mix.spans_in_mix
+  const inMix = useQuery({ ...balanceInMixQuery(batch.id, batch.revision), enabled: over === 'mix' }).data
+  const { spans, figures } = over === 'meat' ? judgement : (inMix ?? NOT_YET)
   if (judgement.spans.length === 0)
     return (
       <p className="rounded-md border-2 border-dashed border-rule p-6 text-quiet">
@@ -55,7 +58,7 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
         {spans.map((span) => (
           <Rule
             key={span.substance}
-            batch={batch}
+            figure={figures[span.figure]}
             span={span}
             over={over}
             before={over === 'meat' ? lastGood?.balance[span.substance] : undefined}
@@ -80,7 +83,7 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
 }
 
 interface RuleProps {
-  batch: Batch
+  figure: Figure | undefined
   span: Span
   over: 'meat' | 'mix'
   before: { value: number; shown: string } | undefined
@@ -89,8 +92,7 @@ interface RuleProps {
   onAsk: SpansProps['onAsk'] | undefined
 }
 
-function Rule({ batch, span, over, before, chosen, onChoose, onAsk }: RuleProps) {
-  const figure = batch.judgement.figures[span.figure]
+function Rule({ figure, span, over, before, chosen, onChoose, onAsk }: RuleProps) {
   const name = span.substance
   return (
     <SpanRule

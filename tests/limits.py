@@ -12,6 +12,7 @@ from typing import Any
 from tests.drafts import SATURDAY, of_kind, steak
 from vadouvan.core.draft.typed import (
     Draft,
+    FireInput,
     MakingInput,
     MealInput,
     OccasionInput,
@@ -105,7 +106,7 @@ CAUTIONS: dict[str, tuple[Draft, Draft]] = {
         since(steak("4 g salt", mass="420 g"), "2026-11-23T08:30"),
     ),
     "hold-mince": (of_kind("beef_ground", "500 g", "slab", "20 mm", "6 g salt"), PLAIN),
-    "wash": (with_step("rinsed"), PLAIN),
+    "wash": (replace(PLAIN, fire=FireInput(surface="rinsed")), replace(PLAIN, fire=FireInput(surface="wiped"))),
     "non-intact": (with_step("pricked"), with_step("patted")),
     "purge-water": (with_step("cold_soak"), PLAIN),
     "raw-contact": (PLAIN, replace(PLAIN, quantity=QuantityInput(set_aside="10 g"))),

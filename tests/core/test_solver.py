@@ -16,6 +16,7 @@ from tests.drafts import judged, of_kind, steak
 from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import Draft, LineInput
 from vadouvan.core.hold.levels import COMPROMISE
+from vadouvan.core.hold.window import Tried
 from vadouvan.core.interpretation.line import portion_of
 from vadouvan.core.mix.solver import PULL, WEIGHTS, Aims, solve
 from vadouvan.core.parsing.amount import Portion
@@ -194,7 +195,8 @@ class Offers(unittest.TestCase):
         """Every other mix held worse than this one: no way is left."""
         draft = steak("120 g mustard", "6 g salt", "30 g honey")
         self.assertTrue(judged(draft).offers)
-        with patch("vadouvan.core.judgement.salt_ways.mark_of", return_value=COMPROMISE - 0.01):
+        poor = Tried(0.1, 1.0, 10.0, mark=COMPROMISE - 0.01)
+        with patch("vadouvan.core.judgement.salt_ways.tried", return_value=poor):
             self.assertEqual(judged(draft).offers, ())
 
     def test_no_kilogram_of_chipotle_and_no_drop_of_soy(self) -> None:

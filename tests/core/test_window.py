@@ -13,7 +13,7 @@ from tests import drawn
 from tests.drafts import NOW, hours, judged, limits, of_kind, steak
 from tests.levels import level_names
 from vadouvan.core.draft.examples import lines
-from vadouvan.core.draft.typed import CutInput, Draft, HoldInput
+from vadouvan.core.draft.typed import CutInput, Draft, FireInput, HoldInput
 from vadouvan.core.hold import levels
 from vadouvan.core.judgement.judge import judge
 from vadouvan.data.tables import shipped_kitchen
@@ -62,6 +62,25 @@ class CommonPractice(unittest.TestCase):
         thick = hours(of_kind("beef_flank", "600 g", "slab", "20 mm", "20 g kiwi", "9 g salt"))[2]
         self.assertLess(thin, 8)
         self.assertLess(thin, 2 * thick)
+
+    def test_what_is_wiped_or_rinsed_off_seasons_nothing_outside(self) -> None:
+        """cp: a rub cooked on the meat may go straight on; the same rinsed off has to have gone in, and is milder."""
+        rub = of_kind(
+            "beef_ribeye", "700 g", "slab", "30 mm", "9 g fine sea salt", "3 g black pepper", "10 g olive oil"
+        )
+        opens, marks = [], []
+        for left in ("as_is", "patted", "wiped", "rinsed"):
+            window = judged(replace(rub, fire=FireInput(surface=left))).window
+            assert window is not None
+            opens.append(window.safe_earliest_h)
+            self.assertEqual(window.straight, left in ("as_is", "patted"), left)
+            salted = replace(rub, mix=lines("24 g fine sea salt", "10 g olive oil"), fire=FireInput(surface=left))
+            too_salty = judged(salted).window
+            assert too_salty is not None
+            marks.append(too_salty.mark)
+        self.assertEqual(opens, sorted(opens))
+        self.assertGreater(opens[3], 10 * opens[1])
+        self.assertGreater(min(marks[2:]), 5 * marks[1])
 
     def test_a_whole_duck_in_a_bath(self) -> None:
         """cp: some hours to a day in six per cent, for the cavity lets in what the fat keeps out."""

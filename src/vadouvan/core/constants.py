@@ -226,6 +226,7 @@ CLINGS_THIN_KG_PER_M2 = Constant(0.3, 0.2, 0.4, "kg/m2", "calibration", "ours")
 CLINGS_THICK_KG_PER_M2 = Constant(0.7, 0.5, 1.0, "kg/m2", "calibration", "ours")
 PATTED_LEAVES = Constant(0.35, 0.2, 0.5, "1", "calibration", "ours")
 WIPED_LEAVES = Constant(0.2, 0.1, 0.3, "1", "calibration", "ours")
+RINSED_LEAVES = Constant(0.1, 0.05, 0.2, "1", "calibration", "ours")
 BROWNS_TO_M = Constant(0.0015, 0.001, 0.003, "m", "calibration", "ours")  # the outer layer of mince that browns
 SUGAR_LIMIT_FIERCE = Constant(0.015, 0.008, 0.025, "kg/m2", "calibration", "ours")  # at 245 C
 SUGAR_LIMIT_HOT = Constant(0.030, 0.015, 0.045, "kg/m2", "calibration", "ours")  # at 215 C

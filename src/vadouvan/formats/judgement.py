@@ -21,6 +21,7 @@ from vadouvan.core.judgement.sentences import straight_says, window_in_short
 from vadouvan.core.judgement.stops import StopId
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.mix.balance import SUBSTANCES
+from vadouvan.core.mix.left_on import Left
 from vadouvan.core.schedule.due import Due, Soon
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.formats.cooking_out import FireOut, fire_out
@@ -330,7 +331,9 @@ def _shown(judgement: Judgement, kitchen: Kitchen) -> dict[str, Any]:
         held_told=judgement.held_told,
         ingredients=ingredients_out(judgement),
         spans=spans_out(judgement.mix.spans) if judgement.mix else [],
-        window=_window(judgement.window) if judgement.window and not judgement.stops else None,
+        window=_window(judgement.window, judgement.reading.fire.surface)
+        if judgement.window and not judgement.stops
+        else None,
         plan=_plan(judgement.plan, judgement.due, judgement) if judgement.plan and judgement.due else None,
         plan_says=judgement.plan_says,
         pull_now=judgement.pull_now,
@@ -381,7 +384,7 @@ def _edge(edge: Edge, shown: str) -> EdgeOut:
     )
 
 
-def _window(window: Window) -> WindowOut:
+def _window(window: Window, left: Left) -> WindowOut:
     from_h, until_h = window.good_h
     return WindowOut(
         earliest=_edge(window.earliest, window.earliest_told),
@@ -394,7 +397,7 @@ def _window(window: Window) -> WindowOut:
             from_hours=from_h, until_hours=until_h, shown=f"{hours_told(from_h, 'up')} to {hours_told(until_h, 'down')}"
         ),
         mark=window.mark,
-        straight_to_heat=StraightOut(acceptable=window.straight, says=straight_says(window)),
+        straight_to_heat=StraightOut(acceptable=window.straight, says=straight_says(window, left)),
         in_short=window_in_short(window),
     )
 

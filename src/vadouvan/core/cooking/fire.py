@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from vadouvan.core.constants import USUAL_BOIL
 from vadouvan.core.cooking.doneness import DonenessRule
 from vadouvan.core.cooking.stages import CookStage
-from vadouvan.core.cooking.surface import Left
+from vadouvan.core.mix.left_on import Left
 from vadouvan.core.mix.reduction import AS_IT_IS, Reduction
 
 

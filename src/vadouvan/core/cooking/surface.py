@@ -11,22 +11,18 @@ from vadouvan.core.constants import (
     CLINGS_THICK_KG_PER_M2,
     CLINGS_THIN_KG_PER_M2,
     ENZYME_TURNS_TO_MUSH_FROM,
-    PATTED_LEAVES,
     SLOW_COOK,
     SLOW_HEAT_C,
-    WIPED_LEAVES,
 )
 from vadouvan.core.cooking.browning import Exposure, browns, hardest, sugar_says
 from vadouvan.core.cooking.stages import MOIST, USUAL_HEAT_C, CookStage
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import number_told
 from vadouvan.core.mix.consistency import Consistency
+from vadouvan.core.mix.left_on import LEAVES, Left
 from vadouvan.core.parsing.amount import Portion
 
-Left = Literal["patted", "wiped", "as_is"]
 ToldKind = Literal["note", "warn", "stop"]
-
-LEAVES: dict[Left, float] = {"patted": PATTED_LEAVES.value, "wiped": WIPED_LEAVES.value, "as_is": 1.0}
 
 
 @dataclass(frozen=True)
@@ -61,7 +57,7 @@ class Exposed:
 def surface_left(
     cut: Cut, portions: Sequence[Portion], consistency: Consistency, left: Left, exposed: Exposed
 ) -> SurfaceLeft:
-    """The surface when it meets the heat, after it was patted, wiped or left as it is."""
+    """The surface when it meets the heat, after it was patted, wiped, rinsed or left as it is."""
     stages = exposed.stages
     mass_kg = sum(portion.mass_kg.value for portion in portions)
     thick, thin = CLINGS_THICK_KG_PER_M2.value, CLINGS_THIN_KG_PER_M2.value
@@ -93,8 +89,7 @@ def _water_told(
     water = f"{number_told(water_kg * 1000)} g of water are left to boil away before it browns"
     if left == "as_is":
         return (Told("surface-water", "note", f"{grams}; {water}. Patted dry, it browns sooner."),)
-    verb = "patted" if left == "patted" else "wiped"
-    return (Told("surface-water", "note", f"{grams}; {verb}, {number_told(left_kg * 1000)} g stay, and {water}."),)
+    return (Told("surface-water", "note", f"{grams}; {left}, {number_told(left_kg * 1000)} g stay, and {water}."),)
 
 
 def _sugar_told(sugar: float, exposure: Exposure | None, portions: Sequence[Portion]) -> Sequence[Told]:

@@ -27,6 +27,7 @@ from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.enzyme import effective_strength
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.temperature import salt_diffusivity
+from vadouvan.core.mix.left_on import LEAVES
 
 ConcernName = Literal["seasoned", "aroma", "tenderised", "cured", "soured", "salty", "sour", "soft", "texture"]
 REFERENCE_C = REFERENCE_TEMPERATURE_K.value - ZERO_CELSIUS_K.value  # where souring and softening are counted
@@ -70,7 +71,7 @@ def softening_strength(scenario: HoldScenario) -> float:
 def kept_share(scenario: HoldScenario) -> float:
     """Share of the mix that goes to the heat on the meat [1]: a rub all of it, a bath next to nothing.
 
-    Of what is worked into mince all goes along.
+    Less if it is wiped or rinsed off, more if it is left as it is. Of what is worked into mince all goes along.
     """
     if scenario.cut.kind.is_minced:
         return 1.0
@@ -80,8 +81,10 @@ def kept_share(scenario: HoldScenario) -> float:
     wet = min(1.0, balance.water_kg / mass_kg * (1 + dissolved_kg / mass_kg))
     cling = levels.CLING_WET_KG_PER_M2 + levels.CLING_PASTE_KG_PER_M2 * (1 - balance.runny)
     cling += levels.CLING_DRY_KG_PER_M2 * (1 - wet)
-    x = cling * levels.COATED_M2_PER_KG * scenario.cut.meat_kg / mass_kg
-    return float(x / (1 + x**levels.KNEE) ** (1 / levels.KNEE))
+    # The levels are those of a surface that is patted dry, which takes nothing from a dry rub
+    left = LEAVES[scenario.hold.left] / (wet * LEAVES["patted"] + 1 - wet) if scenario.hold.left != "patted" else 1.0
+    x = cling * levels.COATED_M2_PER_KG * scenario.cut.meat_kg / mass_kg * max(left, 1.0)
+    return float(x / (1 + x**levels.KNEE) ** (1 / levels.KNEE) * min(left, 1.0))
 
 
 def bath_share(scenario: HoldScenario) -> float:

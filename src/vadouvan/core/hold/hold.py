@@ -7,6 +7,7 @@ from dataclasses import dataclass, field, replace
 from typing import Literal
 
 from vadouvan.core.constants import OPEN_AIR_PACE, ROOM_C, UNTURNED_SHARE, VACUUM_CLAIM
+from vadouvan.core.mix.left_on import Left
 
 Goal = Literal["surface", "through"]
 HoldAim = Literal["season", "tenderise", "both", "cure", "sour"]
@@ -22,7 +23,8 @@ class Hold:
     the school that says a vacuum bag is faster; ``turned`` that pieces are turned so that all faces meet
     the mix; ``open_air`` that nothing covers them; ``learned_pace`` is the cook's own factor on the pace of salt;
     ``room_c`` is how warm the kitchen is [C]. ``goal_said``: the cook said what to season, it was not assumed.
-    ``aim`` is what the hold is for, none where the cook did not say.
+    ``aim`` is what the hold is for, none where the cook did not say;
+    ``left`` what is done to the surface before the heat.
     """
 
     fridge_c: float
@@ -38,6 +40,7 @@ class Hold:
     learned_softening: Mapping[str, float] = field(default_factory=dict)
     room_c: float = ROOM_C.value
     cooked_in_mix: bool = False
+    left: Left = "patted"
     goal_said: bool = False
     aim: HoldAim | None = None
 

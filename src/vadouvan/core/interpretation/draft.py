@@ -101,7 +101,7 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
     return Interpretation(
         cut=cut,
         mix=mix,
-        hold=replace(hold, cooked_in_mix=_cooked_in_mix(cut, mix, fire.stages, notes)) if hold else None,
+        hold=_to_the_heat(hold, cut, mix, fire, notes) if hold else None,
         meal=_meal(draft.meal, notes, now, _usual_lead(cut, fire)),
         occasion=_occasion(draft.occasion, frozen_share, notes),
         frozen_share=frozen_share,
@@ -109,6 +109,11 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
         notes=notes,
         companions=read_companions(draft.companions, kitchen.pantry, notes, meat_kg),
     )
+
+
+def _to_the_heat(hold: Hold, cut: Cut | None, mix: MixInterpretation, fire: FireInterpretation, notes: Notes) -> Hold:
+    """The hold with what of the mix goes to the heat on the meat, or with it."""
+    return replace(hold, left=fire.surface, cooked_in_mix=_cooked_in_mix(cut, mix, fire.stages, notes))
 
 
 def _cooked_in_mix(cut: Cut | None, mix: MixInterpretation, stages: tuple[CookStage, ...], notes: Notes) -> bool:

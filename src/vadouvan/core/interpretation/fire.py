@@ -9,7 +9,6 @@ from vadouvan.core.cooking.doneness import DonenessRule
 from vadouvan.core.cooking.fire import FireInterpretation, OwnStep
 from vadouvan.core.cooking.heat_words import heat_said
 from vadouvan.core.cooking.stages import Brush, CookPlace, CookStage
-from vadouvan.core.cooking.surface import Left
 from vadouvan.core.draft.typed import MOST_OWN_STEPS, MOST_STAGES, YES, FireInput, StageInput
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.interpretation.reduced import reduced_to
@@ -24,6 +23,7 @@ from vadouvan.core.measures.quantity import (
     degrees,
     quantity,
 )
+from vadouvan.core.mix.left_on import Left
 from vadouvan.errors import InputError
 
 PLACES: dict[str, CookPlace] = {name: name for name in get_args(CookPlace)}

@@ -214,7 +214,7 @@ TRIGGERS: Mapping[str, Callable[[Known], bool]] = {
     "two-hours": _too_warm,
     "hold-cubed": _cubed,
     "hold-mince": _family("mince"),
-    "wash": _steps("rinsed", "acid_rinsed"),
+    "wash": lambda known: _steps("rinsed", "acid_rinsed")(known) or known.judgement.reading.fire.surface == "rinsed",
     "non-intact": lambda known: not known.cut.prepared.surface.intact,
     "purge-water": _steps("cold_soak", "hot_dip"),
     "raw-contact": _aside,

@@ -9,7 +9,7 @@ from vadouvan.core.contact.mix_at_contact import mix_at_contact
 from vadouvan.core.contact.mix_judgement import MixJudgement, aims_of, salt_of
 from vadouvan.core.hold.levels import COMPROMISE
 from vadouvan.core.hold.scenario import TRACE_KG_PER_KG, HoldScenario, hold_scenario
-from vadouvan.core.hold.window import mark_of
+from vadouvan.core.hold.window import tried
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.mix.salt_offers import MixToSalt, SaltOffer, salt_offers
 from vadouvan.core.pantry.pantry import Pantry
@@ -39,7 +39,7 @@ def salt_ways(
         as_sour = abs(other.balance.total("acid").value - acid) <= SAME_ACID * max(acid, TRACE_KG_PER_KG)
         held = hold_scenario(cut, other.balance, hold, scenario.acid if as_sour else None)
         state = salt_of(reading, other, held)
-        return state is not None and state.is_on_target and mark_of(held) >= good_enough
+        return state is not None and state.is_on_target and tried(held).mark >= good_enough
 
     whole = MixToSalt(at_contact.whole, aims, reading.mix.locked, at_contact.film, pantry, is_without_fault)
     return tuple(salt_offers(whole))

@@ -10,6 +10,7 @@ from vadouvan.core.hold.levels import COMPROMISE, NOT_RECOMMENDED, STRAIGHT_H
 from vadouvan.core.hold.window import Window
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.judgement.stops import Stop
+from vadouvan.core.mix.left_on import Left
 from vadouvan.core.schedule.plan import Plan
 
 
@@ -45,12 +46,13 @@ def _mark_words(window: Window) -> str:
     return f"{words}: {why.says}{' at any hour' if window.spoiled_by else ''}. "
 
 
-def straight_says(window: Window) -> str:
+def straight_says(window: Window, left: Left) -> str:
     """Going straight to the heat, with what waiting would bring."""
     if window.is_closed:
         return f"No: {window.latest.limit.says}."
     if not window.straight:
-        return f"Not yet: it opens after {window.earliest_told}, when {window.earliest.limit.says}."
+        off = f"; {left} off, little of the mix goes to the heat" if left in ("wiped", "rinsed") else ""
+        return f"Not yet: it opens after {window.earliest_told}, when {window.earliest.limit.says}{off}."
     better = f" It is better after about {window.best_told}." if window.best.hours > STRAIGHT_H * 2 else ""
     return f"It may go straight to the heat.{better}"
 

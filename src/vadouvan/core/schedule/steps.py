@@ -233,6 +233,8 @@ def _out(cut: Cut, mix: MixJudgement, fire: FireInterpretation) -> str:
         return "Out of the mix, left as it is."
     if fire.surface == "wiped":
         return "Out of the mix; wipe it off."
+    if fire.surface == "rinsed":
+        return "Out of the mix; rinse it in a basin, and pat it dry."
     is_dry = consistency_of(mix.at_contact.ready.portions).dry > MOSTLY_DRY
     return "Out of the mix; pat off what is wet." if is_dry else "Out of the mix; drain, and pat it dry."
 

@@ -13,7 +13,7 @@ from functools import cached_property
 
 from vadouvan.core.advice.corrections import Taste
 from vadouvan.core.advice.tasted import corrections_for
-from vadouvan.core.constants import WIPED_LEAVES
+from vadouvan.core.constants import RINSED_LEAVES
 from vadouvan.core.contact.mix_at_contact import mix_at_contact
 from vadouvan.core.contact.mix_judgement import salt_of
 from vadouvan.core.draft.typed import Draft, LineInput
@@ -222,7 +222,7 @@ def _going_on(slip: Overshoot, before: float) -> Iterator[Way]:
         return
     hours = judgement.plan.hold_h if judgement.plan else judgement.window.best.hours
     inside = judgement.scenario.average_at(hours) * 1000
-    rinsed = inside + max(0.0, before - inside) * WIPED_LEAVES.value
+    rinsed = inside + max(0.0, before - inside) * RINSED_LEAVES.value
     yield Way(
         "go-on",
         f"Or go on: it will be salty at {number_told(before)} {unit}; rinse and pat before the heat brings it to "

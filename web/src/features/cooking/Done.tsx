@@ -10,6 +10,7 @@ const SALTING_METHODS = [
 const SURFACES = [
   { value: 'patted', label: 'patted dry' },
   { value: 'wiped', label: 'wiped off' },
+  { value: 'rinsed', label: 'rinsed off' },
   { value: 'as_is', label: 'left as it is' },
 ]
 

@@ -81,6 +81,9 @@ class CommonPractice(unittest.TestCase):
         self.assertEqual(opens, sorted(opens))
         self.assertGreater(opens[3], 10 * opens[1])
         self.assertGreater(min(marks[2:]), 5 * marks[1])
+        yoghurt = of_kind("chicken_leg", "2.6 kg", "", "45 mm", "600 g yoghurt", "29 g salt", bone="core")
+        ends = [hours(replace(yoghurt, fire=FireInput(surface=left)))[2] for left in ("patted", "wiped", "rinsed")]
+        self.assertEqual(ends, sorted(ends))
 
     def test_a_whole_duck_in_a_bath(self) -> None:
         """cp: some hours to a day in six per cent, for the cavity lets in what the fat keeps out."""

@@ -27,7 +27,7 @@ from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.enzyme import effective_strength
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.temperature import salt_diffusivity
-from vadouvan.core.mix.left_on import LEAVES
+from vadouvan.core.mix.left_on import LEAVES, Left
 
 ConcernName = Literal["seasoned", "aroma", "tenderised", "cured", "soured", "salty", "sour", "soft", "texture"]
 REFERENCE_C = REFERENCE_TEMPERATURE_K.value - ZERO_CELSIUS_K.value  # where souring and softening are counted
@@ -68,11 +68,13 @@ def softening_strength(scenario: HoldScenario) -> float:
     return _strength(scenario, balance.enzyme_units.value, balance.ph, balance.salt_per_water, balance.mass_kg.value)
 
 
-def kept_share(scenario: HoldScenario) -> float:
+def kept_share(scenario: HoldScenario, left: Left | None = None) -> float:
     """Share of the mix that goes to the heat on the meat [1]: a rub all of it, a bath next to nothing.
 
-    Less if it is wiped or rinsed off, more if it is left as it is. Of what is worked into mince all goes along.
+    Less if it is wiped or rinsed off, more if it is left as it is: as the cook says, or as ``left`` does. Of what is
+    worked into mince all goes along.
     """
+    left = left or scenario.hold.left
     if scenario.cut.kind.is_minced:
         return 1.0
     balance = scenario.balance
@@ -82,9 +84,9 @@ def kept_share(scenario: HoldScenario) -> float:
     cling = levels.CLING_WET_KG_PER_M2 + levels.CLING_PASTE_KG_PER_M2 * (1 - balance.runny)
     cling += levels.CLING_DRY_KG_PER_M2 * (1 - wet)
     # The levels are those of a surface that is patted dry, which takes nothing from a dry rub
-    left = LEAVES[scenario.hold.left] / (wet * LEAVES["patted"] + 1 - wet) if scenario.hold.left != "patted" else 1.0
-    x = cling * levels.COATED_M2_PER_KG * scenario.cut.meat_kg / mass_kg * max(left, 1.0)
-    return float(x / (1 + x**levels.KNEE) ** (1 / levels.KNEE) * min(left, 1.0))
+    share = 1.0 if left == "patted" else LEAVES[left] / (wet * LEAVES["patted"] + 1 - wet)
+    x = cling * levels.COATED_M2_PER_KG * scenario.cut.meat_kg / mass_kg * max(share, 1.0)
+    return float(x / (1 + x**levels.KNEE) ** (1 / levels.KNEE) * min(share, 1.0))
 
 
 def bath_share(scenario: HoldScenario) -> float:
@@ -161,13 +163,17 @@ def _salty(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeights) 
         / aim
     )
     eaten = rim * whole / np.sqrt(rim**2 + whole**2 + 1e-12)  # a rub's rim is not held against it: it settles
-    start = min(kept * scenario.balance.total("salt").value / aim, whole)
+    start, patted = (
+        min(share * scenario.balance.total("salt").value / aim, whole)
+        for share in (kept, kept_share(scenario, "patted"))
+    )
+    usual = max(start, patted)  # what is rinsed off is not there to be tasted: it makes nothing saltier, at no hour
     way_m = min(max(scenario.cut.way_in.far_m, levels.CURES_LEAST_M), levels.CURES_WAY_M)
     settles_h = levels.CURES_FO * way_m**2 / (scenario.pace.diffusivity * 3600)
-    taken = np.maximum(eaten - start, 0.0) * (1 + hours / settles_h) ** levels.CURES_POWER
-    first = _hill(start, levels.SALTY_HALF, levels.SALTY_STEEP)
+    taken = np.maximum(eaten - usual, 0.0) * (1 + hours / settles_h) ** levels.CURES_POWER
+    first = _hill(usual, levels.SALTY_HALF, levels.SALTY_STEEP)
     falls = _hill(start + taken, levels.SALTY_HALF, levels.SALTY_STEEP)
-    values = np.minimum.accumulate((falls + levels.ONLY_SO_BAD) / (first + levels.ONLY_SO_BAD))
+    values = np.minimum.accumulate(np.minimum(1.0, (falls + levels.ONLY_SO_BAD) / (first + levels.ONLY_SO_BAD)))
     return Concern("salty", False, values, float(_hill(start, levels.ALL_HALF, levels.SALTY_STEEP)))
 
 

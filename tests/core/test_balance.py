@@ -150,7 +150,7 @@ class Figures(unittest.TestCase):
         self.assertIn("medical advice", salty.sodium_says)
 
     def test_salt_in_meat_and_bag_add_up(self) -> None:
-        """What is not in the meat stays in the bag."""
+        """What is not in the meat stays outside it."""
         judgement = judged(steak("25 g salt", "500 g water"))
         figures = {figure.name: figure.value for figure in judgement.all_figures}
         in_meat_g = figures["salt_in_meat_g_per_kg"] * 1.0

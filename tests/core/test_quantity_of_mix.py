@@ -304,7 +304,7 @@ class Schools(unittest.TestCase):
     def test_every_school_says_what_stays_behind(self) -> None:
         """In the bag, on the tray, in the bath."""
         for school, words in (
-            ("per_kg", "on bag and tray"), ("equilibrium", "stays in the bag"), ("strong_bath", "Each hour longer"),
+            ("per_kg", "on bag and tray"), ("equilibrium", "stays in the mix"), ("strong_bath", "Each hour longer"),
             ("spoon_per_pound", "a pound is"),
         ):  # fmt: skip
             mix = self.judged_by(school, "20 g salt", "500 g water").mix

@@ -218,7 +218,7 @@ class Offers(unittest.TestCase):
         self.assertRegex(
             after.salt_line, r"^Salt: aimed 12 g/kg; \d\.?\d* in the meat at \d+ h.* \(12 when it has settled\)"
         )
-        self.assertIn("stays in the bath", after.salt_line)
+        self.assertIn("stays in the mix", after.salt_line)
         rub = judged(steak("12 g salt"))
         self.assertRegex(rub.salt_line, r"^Salt: aimed 12 g/kg; 12 on the meat, [\d.]+ of it inside at .* runs off\.$")
 

@@ -236,7 +236,7 @@ def _target(targets: Mapping[Aim, float], substance: Substance) -> float | None:
 
 
 def _school_says(mix: MixInterpretation, salt: SaltState | None) -> str:
-    """Meaning of the chosen school here, and what stays in the bag."""
+    """Meaning of the chosen school here, and what stays in the mix."""
     salting = mix.salting
     words = []
     if salting.school == "spoon_per_pound" and salting.spoon_salt is not None:

@@ -38,7 +38,7 @@ EXAMPLES = {
         ),
     ),
     "bath": Example(
-        "A chicken breast in salted buttermilk: salt that settles, and what stays in the bag.",
+        "A chicken breast in salted buttermilk: salt that settles, and what stays in the mix.",
         Draft(
             name="Buttermilk breasts",
             cut=CutInput(kind="chicken_breast", mass="900 g", thickness="28 mm"),

@@ -21,7 +21,7 @@ def salt_line(state: SaltState, scenario: HoldScenario, target: float, hours: fl
     if state.school in ("equilibrium", "strong_bath"):
         left_g = number_told((balance.salt_kg - within * meat_kg) * 1000)
         settled = f" ({number_told(state.settles_g_per_kg)} when it has settled)" if state.settles else ""
-        return f"Salt: aimed {aimed} g/kg; {inside} in the meat at {at}{settled}; {left_g} g stays in the bath."
+        return f"Salt: aimed {aimed} g/kg; {inside} in the meat at {at}{settled}; {left_g} g stays in the mix."
     if scenario.cut.kind.is_minced:
         return f"Salt: aimed {aimed} g/kg; {number_told(state.settles_g_per_kg)} in the meat, worked in; none runs off."
     low, high = (number_told(balance.salt_kg * share * 1000) for share in (PASTE_RUN_OFF.low, PASTE_RUN_OFF.high))

@@ -1,4 +1,4 @@
-"""Schools of salting: each sets how much salt goes into the mix, and says what stays behind in the bag.
+"""Schools of salting: each sets how much salt goes into the mix, and says what stays behind in the mix.
 
 By the kilogram, by what a bath settles to, by a strong bath for a limited time, by the spoon for
 a pound. The cook's own target overrides what a school would aim at.
@@ -61,12 +61,12 @@ WORKED_IN = "It is worked in, so all of it is eaten."
 
 def settled_words(left_kg: float) -> str:
     """Salt that stays in a bath that has settled."""
-    return f"When it has settled, {number_told(left_kg * 1000)} g of the salt stays in the bag."
+    return f"When it has settled, {number_told(left_kg * 1000)} g of the salt stays in the mix."
 
 
 def strong_bath_words(left_kg: float, bath_s: float, gain_per_h: float) -> str:
     """Salt that stays in a strong bath when it is stopped, and how fast the meat is still gaining [kg/kg per h]."""
     return (
-        f"Out at {hours_told(bath_s / 3600)}: {number_told(left_kg * 1000)} g of the salt stays in the bag. "
+        f"Out at {hours_told(bath_s / 3600)}: {number_told(left_kg * 1000)} g of the salt stays in the mix. "
         f"Each hour longer adds {number_told(gain_per_h * 1000)} g a kilogram."
     )

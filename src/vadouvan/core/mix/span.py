@@ -43,7 +43,7 @@ class SaltSpan:
 class SaltState:
     """Salt against its target: what the meat comes to, what the mix needs, grams short (over, if negative).
 
-    ``school`` is how it was judged; ``stays`` says what stays behind in the bag.
+    ``school`` is how it was judged; ``stays`` says what stays behind in the mix.
     """
 
     settles_g_per_kg: float

@@ -122,7 +122,7 @@ function Settled({ batch }: { batch: Batch }) {
           {left.shown}
         </Working>
       </b>{' '}
-      stays in the bag.
+      is still outside.
     </p>
   )
 }

@@ -57,10 +57,10 @@ def _print_requests(address: str) -> None:
         """Another amount of one line."""
         nonlocal batch
         mix = [{**batch["draft"]["mix"][0], "text": f"{500 + number} g yoghurt"}, *batch["draft"]["mix"][1:]]
-        body = {"revision": batch["revision"], "draft": {**batch["draft"], "mix": mix}}
-        answer = _sent(path, json.dumps(body).encode())
+        draft = {**batch["draft"], "mix": mix}
+        answer = _sent(path, json.dumps({"revision": batch["revision"], "draft": draft}).encode())
         sizes.append(len(answer))
-        batch = json.loads(answer)
+        batch = {**json.loads(answer), "draft": draft}
 
     edits = _times(edit, EDITS)
     counter = _times(lambda _: _asked(f"{address}/api/batches"), ASKED)

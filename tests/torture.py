@@ -224,7 +224,7 @@ def _edit(
     if change.get("prefer") != "theirs":
         known[page.identity, path] = f"edit {number}"
     if chance.random() < 0.6:  # else it goes on from what it had: it slept
-        page.since = answer.json()["draft"]
+        page.since = answer.json()["draft"] or draft
     else:
         page.since = draft
 
@@ -441,7 +441,8 @@ def _changed(address: str, batch: dict[str, Any], draft: dict[str, Any]) -> Any:
     headers = {"Content-Type": "application/json"}
     request = urllib.request.Request(f"{address}/api/batches/{batch['id']}", body, headers, method="PUT")
     with urllib.request.urlopen(request, timeout=30) as answer:
-        return json.load(answer)
+        kept = json.load(answer)
+    return {**kept, "draft": kept["draft"] or draft}
 
 
 # --- all of it -------------------------------------------------------------------------------

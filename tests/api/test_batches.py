@@ -27,13 +27,16 @@ class Batch(unittest.TestCase):
         self.client = TestClient(kitchen_app(self), raise_server_exceptions=False, base_url="http://127.0.0.1")
 
     def test_made_judged_changed_and_found_again(self) -> None:
-        """The answer to a change is the new judgement."""
+        """The answer to a change is the new judgement, without the draft that was sent."""
         made = self.client.post("/api/batches", json=STEAK).json()
         self.assertAlmostEqual(made["judgement"]["salt_g_per_kg"], 11.82, delta=0.01)
         draft = {**made["draft"], "mix": [{"id": "1", "text": "24 g salt"}]}
         changed = self.client.put(f"/api/batches/{made['id']}", json={"revision": 1, "draft": draft}).json()
         self.assertEqual(changed["revision"], 2)
+        self.assertIsNone(changed["draft"])
+        self.assertAlmostEqual(changed["judgement"]["salt_g_per_kg"], 23.64, delta=0.01)
         found = self.client.get(f"/api/batches/{made['id']}").json()
+        self.assertEqual(found["draft"]["mix"][0]["text"], "24 g salt")
         self.assertAlmostEqual(found["judgement"]["salt_g_per_kg"], 23.64, delta=0.01)
         self.assertEqual(len(self.client.get("/api/batches").json()), 1)
 

@@ -38,16 +38,12 @@ class IngredientOut(BaseModel):
     acid_g_per_kg: Drawn
     fat_g_per_kg: Drawn
     aroma_g_per_kg: Drawn
-    enzyme: str | None
-    allergens: list[str]
-    confidence: str
 
 
 class PartOut(BaseModel):
-    """Share of one line in a substance."""
+    """Share of one line in a substance; the line is told among the ingredients."""
 
     line_id: str
-    name: str
     g_per_kg: Drawn
 
 
@@ -136,9 +132,6 @@ def ingredients_out(judgement: Judgement) -> list[IngredientOut]:
             guessed=portion.guessed,
             weighed=weighed_text(portion.ingredient, portion.mass_kg.value) if portion.guessed else "",
             **{f"{name}_g_per_kg": _brought(judgement.balance, name, portion.line_id) for name in SUBSTANCES},
-            enzyme=portion.ingredient.enzyme.name if portion.ingredient.enzyme else None,
-            allergens=list(portion.ingredient.allergens),
-            confidence=portion.ingredient.confidence,
         )
         for portion, grams in zip(judgement.reading.portions, judgement.grams, strict=True)
     ]
@@ -150,7 +143,7 @@ def _brought(balance: Balance | None, substance: Substance, line_id: str) -> flo
 
 
 def _span(span: SaltSpan, figure: str) -> SpanOut:
-    parts = [PartOut(line_id=p.line_id, name=p.ingredient, g_per_kg=p.amount.value * 1000) for p in span.parts]
+    parts = [PartOut(line_id=p.line_id, g_per_kg=p.amount.value * 1000) for p in span.parts]
     return SpanOut(
         substance=span.substance,
         figure=figure,

@@ -74,8 +74,11 @@ export const api = {
   batch: async (identity: string) =>
     answered(await client.GET('/api/batches/{identity}', { params: { path: { identity } } })),
   make: async (draft: Draft) => answered(await client.POST('/api/batches', { body: draft })),
-  change: async (identity: string, change: Schemas['ChangeBody']) =>
-    answered(await client.PUT('/api/batches/{identity}', { params: { path: { identity } }, body: change })),
+  change: async (identity: string, change: Schemas['ChangeBody']): Promise<Batch> => {
+    const request = { params: { path: { identity } }, body: change }
+    const kept = answered(await client.PUT('/api/batches/{identity}', request))
+    return { ...kept, draft: kept.draft ?? change.draft } // the draft is told where it is another than was sent
+  },
   remove: async (identity: string) => {
     const { error, response } = await client.DELETE('/api/batches/{identity}', {
       params: { path: { identity } },

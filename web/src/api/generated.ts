@@ -63,6 +63,8 @@ export interface paths {
         /**
          * Change Batch
          * @description Keep a changed draft beside what was changed elsewhere; 409 where both changed one field, with both values.
+         *
+         *     The draft is told only where it is another than was sent.
          */
         put: operations["change_batch_api_batches__identity__put"];
         post?: never;
@@ -1751,8 +1753,7 @@ export interface components {
         };
         /**
          * BatchOut
-         * @description A kept batch with its judgement; ``locked`` once its mix has met the meat at the counter,
-         *     ``tasted`` once somebody said how it was.
+         * @description A kept batch with its judgement.
          */
         BatchOut: {
             /** Can Redo */
@@ -1886,6 +1887,26 @@ export interface components {
             unit: string;
             /** What */
             what: string;
+        };
+        /**
+         * ChangedOut
+         * @description A batch after a change; its draft only where that is another than was sent: changed elsewhere besides.
+         */
+        ChangedOut: {
+            /** Can Redo */
+            can_redo: boolean;
+            /** Can Undo */
+            can_undo: boolean;
+            draft: components["schemas"]["Draft"] | null;
+            /** Id */
+            id: string;
+            judgement: components["schemas"]["JudgementShown"];
+            /** Locked */
+            locked: boolean;
+            /** Revision */
+            revision: number;
+            /** Tasted */
+            tasted: boolean;
         };
         /**
          * CheckOut
@@ -2976,16 +2997,10 @@ export interface components {
         IngredientOut: {
             /** Acid G Per Kg */
             acid_g_per_kg: number;
-            /** Allergens */
-            allergens: string[];
             /** Aroma G Per Kg */
             aroma_g_per_kg: number;
             /** Band Shown */
             band_shown: string | null;
-            /** Confidence */
-            confidence: string;
-            /** Enzyme */
-            enzyme: string | null;
             /** Fat G Per Kg */
             fat_g_per_kg: number;
             /** Grams */
@@ -4034,15 +4049,13 @@ export interface components {
         };
         /**
          * PartOut
-         * @description Share of one line in a substance.
+         * @description Share of one line in a substance; the line is told among the ingredients.
          */
         PartOut: {
             /** G Per Kg */
             g_per_kg: number;
             /** Line Id */
             line_id: string;
-            /** Name */
-            name: string;
         };
         /**
          * PastedMixOut
@@ -5503,7 +5516,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BatchOut"];
+                    "application/json": components["schemas"]["ChangedOut"];
                 };
             };
             /** @description Not Found */

@@ -10,7 +10,7 @@ from pydantic import BaseModel
 
 from vadouvan.api.context import Here
 from vadouvan.api.router import router_of
-from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody
+from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody, ChangedOut
 from vadouvan.api.told_in import AsRead
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.shape import Bone, ShapeName
@@ -150,12 +150,16 @@ def get_batch(identity: Identity, here: Here) -> BatchOut:
 
 
 @router.put("/{identity}")
-def change_batch(identity: Identity, change: ChangeBody, here: Here) -> BatchOut:
-    """Keep a changed draft beside what was changed elsewhere; 409 where both changed one field, with both values."""
+def change_batch(identity: Identity, change: ChangeBody, here: Here) -> ChangedOut:
+    """Keep a changed draft beside what was changed elsewhere; 409 where both changed one field, with both values.
+
+    The draft is told only where it is another than was sent.
+    """
     may = changeable(identity, here)
     origin = Origin(change.revision, change.since, change.prefer)
     kept = here.batches.change(identity, change.draft, origin, now=here.now(), check=may.check)
-    return answer(kept, here, Marks(may.is_locked, here.verdicts.any(identity)))
+    told = answer(kept, here, Marks(may.is_locked, here.verdicts.any(identity)))
+    return ChangedOut(**dict(told) | {"draft": None if kept.draft == change.draft else kept.draft})
 
 
 @router.post("/{identity}/undo")

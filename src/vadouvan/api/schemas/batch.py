@@ -12,19 +12,30 @@ from vadouvan.formats.judgement import JudgementShown
 from vadouvan.formats.problem_out import ProblemOut
 
 
-class BatchOut(BaseModel):
-    """A kept batch with its judgement; ``locked`` once its mix has met the meat at the counter,
-    ``tasted`` once somebody said how it was.
+class JudgedOut(BaseModel):
+    """A judgement of a kept batch; ``locked`` once its mix has met the meat at the counter, ``tasted`` once somebody
+    said how it was.
     """
 
     id: str
     revision: int
-    draft: Draft
     judgement: JudgementShown
     can_undo: bool
     can_redo: bool
     locked: bool
     tasted: bool
+
+
+class BatchOut(JudgedOut):
+    """A kept batch with its judgement."""
+
+    draft: Draft
+
+
+class ChangedOut(JudgedOut):
+    """A batch after a change; its draft only where that is another than was sent: changed elsewhere besides."""
+
+    draft: Draft | None
 
 
 class ChangeBody(BaseModel):

@@ -30,6 +30,7 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
   const lastGood = useQuery(lastGoodQuery(batch.id, batch.draft.name)).data ?? undefined
   const inMix = useQuery({ ...balanceInMixQuery(batch.id, batch.revision), enabled: over === 'mix' }).data
   const { spans, figures } = over === 'meat' ? judgement : (inMix ?? NOT_YET)
+  const nameOf = (line: string) => judgement.ingredients.find((one) => one.line_id === line)?.name ?? ''
   if (judgement.spans.length === 0)
     return (
       <p className="rounded-md border-2 border-dashed border-rule p-6 text-quiet">
@@ -60,6 +61,7 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
             key={span.substance}
             figure={figures[span.figure]}
             span={span}
+            parts={span.parts.map((part) => ({ ...part, name: nameOf(part.line_id) }))}
             over={over}
             before={over === 'meat' ? lastGood?.balance[span.substance] : undefined}
             chosen={chosen}
@@ -85,6 +87,7 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
 interface RuleProps {
   figure: Figure | undefined
   span: Span
+  parts: { line_id: string; name: string; g_per_kg: number }[]
   over: 'meat' | 'mix'
   before: { value: number; shown: string } | undefined
   chosen: string | undefined
@@ -92,7 +95,7 @@ interface RuleProps {
   onAsk: SpansProps['onAsk'] | undefined
 }
 
-function Rule({ figure, span, over, before, chosen, onChoose, onAsk }: RuleProps) {
+function Rule({ figure, span, parts, over, before, chosen, onChoose, onAsk }: RuleProps) {
   const name = span.substance
   return (
     <SpanRule
@@ -101,7 +104,7 @@ function Rule({ figure, span, over, before, chosen, onChoose, onAsk }: RuleProps
       targetLow={span.target_low}
       targetHigh={span.target_high}
       end={span.rule_end}
-      parts={span.parts}
+      parts={parts}
       unit={name === 'enzyme' ? '% of fresh pineapple juice' : 'g/kg'}
       figure={
         figure && (

@@ -7,6 +7,7 @@ import { Pick } from '../components/Pick'
 import { Said } from '../components/Said'
 import { Texture } from '../components/Texture'
 import { substances, type Substance } from '../lib/substances'
+import { Tick } from '../components/Tick'
 
 const OPTIONS = [
   { value: 'patted', label: 'patted dry' },
@@ -20,6 +21,7 @@ export function KitPage() {
   const [said, setSaid] = useState('2.6 kg')
   const [picked, setPicked] = useState('')
   const [chosen, setChosen] = useState('wiped')
+  const [ticked, setTicked] = useState(true)
   const nothing = () => undefined
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-6 px-4 py-5 wide:grid-cols-2 wide:px-8">
@@ -69,9 +71,9 @@ export function KitPage() {
           onPick={setPicked}
         />
         <Pick question="At fault" value="wiped" options={OPTIONS} fault={FAULT} onPick={nothing} />
-        <label className="flex min-h-11 items-center gap-2">
-          <input type="checkbox" className="size-6 shrink-0 accent-enamel" defaultChecked /> ticked
-        </label>
+        <Tick ticked={ticked} onTick={setTicked}>
+          ticked
+        </Tick>
         <input type="range" aria-label="Sliding" className="h-11 w-full accent-enamel" defaultValue={40} />
         <TabGroup defaultIndex={1}>
           <DrawerTabs names={['Balance', 'Aims', 'Taste']} />

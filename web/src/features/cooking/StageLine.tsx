@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { CookStage, Problem } from '../../api/client'
 import { Pick } from '../../components/Pick'
 import { Said } from '../../components/Said'
+import { Tick } from '../../components/Tick'
 
 const PLACES = [
   { value: 'oven', label: 'oven' },
@@ -142,17 +143,16 @@ export function StageLine({
           />
           <div className="grid content-end">
             {TICKS.map(({ name, label }) => (
-              <label key={name} className="flex min-h-8 items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="size-6 shrink-0 accent-enamel"
-                  checked={stage[name] === 'yes'}
-                  onChange={(event) => {
-                    onChange({ [name]: event.target.checked ? 'yes' : '' })
-                  }}
-                />
+              <Tick
+                key={name}
+                ticked={stage[name] === 'yes'}
+                onTick={(ticked) => {
+                  onChange({ [name]: ticked ? 'yes' : '' })
+                }}
+                low
+              >
                 {label}
-              </label>
+              </Tick>
             ))}
           </div>
         </div>

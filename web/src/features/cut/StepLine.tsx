@@ -1,6 +1,7 @@
 import type { Effect, Step } from '../../api/client'
 import { Faulty } from '../../components/Said'
 import { stepWords } from './words'
+import { Tick } from '../../components/Tick'
 
 interface StepLineProps {
   step: Step
@@ -126,19 +127,23 @@ function StepFields({
         }}
       />
       <Tick
-        name="crosswise"
-        value={step.crosswise}
-        onTick={(crosswise) => {
-          onChange({ crosswise })
+        ticked={step.crosswise === 'yes'}
+        className="text-[0.95rem]"
+        onTick={(ticked) => {
+          onChange({ crosswise: ticked ? 'yes' : '' })
         }}
-      />
+      >
+        crosswise
+      </Tick>
       <Tick
-        name="through the skin"
-        value={step.through_skin}
-        onTick={(through_skin) => {
-          onChange({ through_skin })
+        ticked={step.through_skin === 'yes'}
+        className="text-[0.95rem]"
+        onTick={(ticked) => {
+          onChange({ through_skin: ticked ? 'yes' : '' })
         }}
-      />
+      >
+        through the skin
+      </Tick>
     </>
   )
 }
@@ -165,21 +170,5 @@ function Small({
         onType(event.target.value)
       }}
     />
-  )
-}
-
-function Tick({ name, value, onTick }: { name: string; value: string; onTick: (value: string) => void }) {
-  return (
-    <label className="flex min-h-12 cursor-pointer items-center gap-2 text-[0.95rem]">
-      <input
-        type="checkbox"
-        className="size-5 accent-(--enamel)"
-        checked={value === 'yes'}
-        onChange={(event) => {
-          onTick(event.target.checked ? 'yes' : '')
-        }}
-      />
-      {name}
-    </label>
   )
 }

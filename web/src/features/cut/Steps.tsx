@@ -4,6 +4,7 @@ import { BLANK_STEP, freshId } from '../../lib/draft'
 import { faultOf } from '../timelineRows'
 import { StepLine } from './StepLine'
 import { stepWords } from './words'
+import { Tick } from '../../components/Tick'
 
 interface StepsProps {
   batch: Batch
@@ -26,18 +27,16 @@ export function Steps({ batch, draft, change }: StepsProps) {
         <h2 id="done" className="text-lg text-quiet">
           what was done to it
         </h2>
-        <label className="ml-auto flex min-h-12 items-center gap-2 pr-3">
-          <input
-            type="checkbox"
-            className="size-6 shrink-0 accent-enamel"
-            checked={draft.cut.state === 'frozen'}
-            onChange={(event) => {
-              const state = event.target.checked ? 'frozen' : 'fresh'
-              change((was) => ({ ...was, cut: { ...was.cut, state } }))
-            }}
-          />
+        <Tick
+          ticked={draft.cut.state === 'frozen'}
+          onTick={(ticked) => {
+            const state = ticked ? 'frozen' : 'fresh'
+            change((was) => ({ ...was, cut: { ...was.cut, state } }))
+          }}
+          className="ml-auto pr-3"
+        >
           it is frozen now
-        </label>
+        </Tick>
         <Menu>
           <MenuButton className="min-h-12 cursor-pointer px-3 font-semibold text-enamel underline underline-offset-4">
             Add a step

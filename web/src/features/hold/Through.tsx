@@ -6,6 +6,7 @@ import { useRoom } from '../../components/useRoom'
 import { profileAt } from '../../lib/depth'
 import { Beside } from './Beside'
 import type { Choice } from './choices'
+import { Tick } from '../../components/Tick'
 
 /**
  * Room of a section, which grows with the screen, in px. Under it stand ruler, slider and rail, and the bone that it
@@ -105,17 +106,15 @@ export function Through({
       <div className={areas.choice}>
         <Beside choice={choice} onChoose={onChoose} />
         {!other && (
-          <label className="flex min-h-12 cursor-pointer items-center gap-3 wide:min-h-9">
-            <input
-              type="checkbox"
-              className="size-6 shrink-0 accent-enamel"
-              checked={rests}
-              onChange={(event) => {
-                setRests(event.target.checked)
-              }}
-            />
+          <Tick
+            ticked={rests}
+            onTick={(ticked) => {
+              setRests(ticked)
+            }}
+            className="wide:min-h-9"
+          >
             rested {course.rest_shown}, cold
-          </label>
+          </Tick>
         )}
         {trouble !== '' && (
           <p role="alert" className="text-stop">

@@ -10,6 +10,7 @@ import { Proposal } from './Proposal'
 import { SALTING_METHODS } from '../saltingMethods'
 import type { DrawerProps } from './drawer'
 import { useAsking } from './useAsking'
+import { Tick } from '../../components/Tick'
 
 /** Aims: school of salting, targets, and the amounts that reach them. */
 export function Aims({ batch, draft, change }: DrawerProps) {
@@ -154,17 +155,14 @@ function WorkOut({ draft, change }: Omit<DrawerProps, 'batch'>) {
             setMeasures(name === 'kitchen' ? 'kitchen' : 'scale')
           }}
         />
-        <label className="flex min-h-12 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-6 shrink-0 accent-enamel"
-            checked={cover}
-            onChange={(event) => {
-              setCover(event.target.checked)
-            }}
-          />
+        <Tick
+          ticked={cover}
+          onTick={(ticked) => {
+            setCover(ticked)
+          }}
+        >
           enough for this cut
-        </label>
+        </Tick>
       </div>
       <button
         type="button"

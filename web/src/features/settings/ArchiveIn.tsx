@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { api, type Merge } from '../../api/client'
 import { LongWork } from './LongWork'
 import { FileButton } from '../../components/FileButton'
+import { Tick } from '../../components/Tick'
 
 interface Looked {
   file: File
@@ -96,17 +97,14 @@ function Preview({ looked, onSettings, onTake, onLeave }: PreviewProps) {
         </ul>
       </details>
       {differ && (
-        <label className="flex min-h-12 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-6 shrink-0 accent-enamel"
-            checked={withSettings}
-            onChange={(event) => {
-              onSettings(event.target.checked)
-            }}
-          />
+        <Tick
+          ticked={withSettings}
+          onTick={(ticked) => {
+            onSettings(ticked)
+          }}
+        >
           Take its settings over as well
-        </label>
+        </Tick>
       )}
       <div className="flex flex-wrap gap-3">
         <button type="button" className="act act-first" onClick={onTake}>

@@ -6,6 +6,7 @@ import { useKeep } from '../../api/useKeep'
 import { Pick, type Option } from '../../components/Pick'
 import { Faulty, Said } from '../../components/Said'
 import { SALTING_METHODS } from '../saltingMethods'
+import { Tick } from '../../components/Tick'
 
 /** Who eats, and what stands on the shelf. */
 export function HouseholdForm() {
@@ -88,18 +89,16 @@ function Form({ start, salts, allergens }: FormProps) {
         </legend>
         <div className="grid grid-cols-2 wide:grid-cols-3">
           {allergens.map((name) => (
-            <label key={name} className="flex min-h-12 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-6 shrink-0 accent-enamel"
-                checked={said.allergens.includes(name)}
-                onChange={(event) => {
-                  const others = said.allergens.filter((one) => one !== name)
-                  say({ allergens: event.target.checked ? [...others, name] : others })
-                }}
-              />
+            <Tick
+              key={name}
+              ticked={said.allergens.includes(name)}
+              onTick={(ticked) => {
+                const others = said.allergens.filter((one) => one !== name)
+                say({ allergens: ticked ? [...others, name] : others })
+              }}
+            >
               {name}
-            </label>
+            </Tick>
           ))}
         </div>
         {wrong && <Faulty fault={wrong} />}

@@ -6,6 +6,7 @@ import { useKeep } from '../../api/useKeep'
 import { useKeptOnLeaving } from '../../components/useKeptOnLeaving'
 import { Said } from '../../components/Said'
 import { isSame } from '../../lib/same'
+import { Tick } from '../../components/Tick'
 
 const DAYS = [
   { id: 'mon', name: 'Monday' },
@@ -73,18 +74,16 @@ function Form({ start }: { start: Week }) {
         <legend className="text-[0.92rem] text-quiet">on</legend>
         <div className="flex flex-wrap gap-x-6">
           {DAYS.map((day) => (
-            <label key={day.id} className="flex min-h-12 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-6 shrink-0 accent-enamel"
-                checked={week.work_days.includes(day.id)}
-                onChange={(event) => {
-                  const others = week.work_days.filter((one) => one !== day.id)
-                  say({ work_days: event.target.checked ? [...others, day.id] : others })
-                }}
-              />
+            <Tick
+              key={day.id}
+              ticked={week.work_days.includes(day.id)}
+              onTick={(ticked) => {
+                const others = week.work_days.filter((one) => one !== day.id)
+                say({ work_days: ticked ? [...others, day.id] : others })
+              }}
+            >
               {day.name}
-            </label>
+            </Tick>
           ))}
         </div>
       </fieldset>

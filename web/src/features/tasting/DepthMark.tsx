@@ -2,6 +2,7 @@ import { lengthTold } from '../../lib/told'
 import type { ReactNode } from 'react'
 import type { Piece } from '../../api/client'
 import { Section } from '../../components/Section'
+import { Tick } from '../../components/Tick'
 
 interface DepthMarkProps {
   piece: Piece
@@ -46,17 +47,14 @@ export function DepthMark({ piece, middle, model, value, onMark, children }: Dep
             }}
           />
           <b className="w-24">{value === '' ? 'not said' : through ? 'right through' : value}</b>
-          <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-6 shrink-0 accent-enamel"
-              checked={through}
-              onChange={(event) => {
-                onMark(event.target.checked ? 'through' : '')
-              }}
-            />
+          <Tick
+            ticked={through}
+            onTick={(ticked) => {
+              onMark(ticked ? 'through' : '')
+            }}
+          >
             right through
-          </label>
+          </Tick>
         </div>
         {children}
       </div>

@@ -1,5 +1,6 @@
 import type { Batch, Weigh } from '../../api/client'
 import type { WeighState } from '../../api/useWeigh'
+import { Tick } from '../../components/Tick'
 
 interface BesideProps {
   batch: Batch
@@ -30,24 +31,21 @@ export function Beside({ batch, weigh, busy, press }: BesideProps) {
             <ul>
               {one.lines.map((line) => (
                 <li key={line.id} className="border-b border-rule">
-                  <label className="flex min-h-11 cursor-pointer items-center gap-3">
-                    <input
-                      type="checkbox"
-                      className="size-6 shrink-0 accent-enamel"
-                      checked={isWeighed(line.id)}
-                      onChange={(event) => {
-                        if (!busy)
-                          void press({
-                            kind: event.target.checked ? 'beside' : 'beside_back',
-                            line_id: line.id,
-                          })
-                      }}
-                    />
+                  <Tick
+                    ticked={isWeighed(line.id)}
+                    onTick={(ticked) => {
+                      if (!busy)
+                        void press({
+                          kind: ticked ? 'beside' : 'beside_back',
+                          line_id: line.id,
+                        })
+                    }}
+                  >
                     <b className="w-20 shrink-0 text-right text-[1.2rem]">{line.mass_shown}</b>
                     <span className={isWeighed(line.id) ? 'text-quiet line-through' : ''}>
                       {line.ingredient}
                     </span>
-                  </label>
+                  </Tick>
                 </li>
               ))}
             </ul>

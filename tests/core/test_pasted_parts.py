@@ -7,6 +7,8 @@ from __future__ import annotations
 
 import unittest
 
+from vadouvan.core.draft.typed import LineInput
+from vadouvan.core.interpretation.line import portion_of
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.formats.any_file import read_any
 from vadouvan.formats.brought import Brought
@@ -338,6 +340,74 @@ class Parts(unittest.TestCase):
         )
         told = next(note for note in found.notes if note.startswith("Taken as one mix"))
         self.assertNotIn("under no heading", told)
+
+
+class Afterwards(unittest.TestCase):
+    """One list for all of a dish: what its directions name only after the hold is none of the mix."""
+
+    def later(self, listed: str, directions: str) -> tuple[list[str], str]:
+        """The lines of the mix, and what goes beside it after the hold."""
+        found = read_any(f"Supper\n\n{listed}\n\n{directions}", KITCHEN)
+        return mix_of(found), beside(found).get("after the hold", "")
+
+    def test_what_is_named_only_then(self) -> None:
+        """By its last word, or by the one before it where several end alike; what is not known to the pantry, too."""
+        rub = "2 Tbsp. kosher salt\n1 Tbsp. light brown sugar\n1 tsp. dried sage"
+        turkey = f"1 turkey breast (5 lb.)\n{rub}\n4 Tbsp. unsalted butter, softened\n1 cup chicken stock\n1/2 cup feta"
+        mix, after = self.later(
+            turkey,
+            "1. Combine the salt, sugar and sage. Rub all over the turkey and refrigerate 1 to 2 days.\n"
+            "2. Spread with the butter, pour the stock in the pan, and roast.\n3. Top with feta and more sage.",
+        )
+        self.assertEqual(mix, rub.splitlines())
+        self.assertEqual(after.splitlines(), turkey.splitlines()[4:])
+        mix, after = self.later(
+            "400 g firm tofu\n3 tbsp soy sauce\n1 tbsp olive oil\n1 tbsp sesame oil\n1 tbsp lime juice",
+            "Marinate the tofu in the soy sauce and olive oil for 30 minutes. Grill; dress with sesame oil and lime.",
+        )
+        self.assertEqual(
+            (mix, after), (["3 tbsp soy sauce", "1 tbsp olive oil"], "1 tbsp sesame oil\n1 tbsp lime juice")
+        )
+
+    def test_what_is_named_before_or_nowhere_stays(self) -> None:
+        """Nor is anything parted where all goes in together, where few are named, or where nothing is held."""
+        lamb = "1 kg lamb leg steaks\n100 ml red wine\n3 tbsp olive oil\n1 tbsp rosemary\n10 g salt"
+        for directions in (
+            "Put everything in a bag and marinate overnight. Grill, sprinkle with salt and rosemary.",
+            "Mix all the marinade ingredients, add the lamb and chill for 4 hours. Brush with oil and grill.",
+            "Marinate the lamb overnight. Grill with the oil, rosemary and salt.",
+            "Mix the wine, oil and salt, coat the lamb. Grill, scatter with rosemary.",
+            "Mix the wine, oil, rosemary and salt, chill the lamb in it overnight. Rest with a little oil and salt.",
+            "Whisk together the first 4 ingredients, add the lamb and marinate overnight. Season with the salt, grill.",
+        ):
+            with self.subTest(directions=directions):
+                self.assertEqual(self.later(lamb, directions), (lamb.splitlines()[1:], ""))
+
+    def test_a_sentence_is_no_heading(self) -> None:
+        """It was taken for one over nothing, and lost; what is squeezed or topped is a deed."""
+        found = read_any("1 kg lamb chops\n10 g salt\n2 tbsp oil\n\nGrill it.\nTop with feta and parsley.", KITCHEN)
+        self.assertIn("Top with feta and parsley", " ".join(found.notes))
+        squeezed = read_any("1 kg lamb chops\n2 lemons\n10 g salt\n\nSqueeze one lemon. Toss with the salt.", KITCHEN)
+        self.assertEqual(mix_of(squeezed), ["2 lemons", "10 g salt"])
+
+
+class WhatItIsCutInto(unittest.TestCase):
+    """Said behind a name without a comma, and a label before the meat."""
+
+    def test_in_rings(self) -> None:
+        """The piece that was bought is weighed, however it is cut."""
+        for line, grams in (
+            ("2 onions in rings", 300),
+            ("1 leek cut into thin strips", 100),
+            ("3 shallots cut in half", 75),
+        ):
+            portion = portion_of(LineInput("1", line), KITCHEN.pantry)
+            self.assertAlmostEqual(portion.mass_kg.value * 1000, grams, delta=1)
+
+    def test_a_label_before_the_meat(self) -> None:
+        """It is no word of the cut."""
+        found = read_any("Fish: 2 whole sea bream, about 500 g each, gutted\nMarinade: 30 ml oil, 10 g salt", KITCHEN)
+        self.assertEqual((found.draft.cut.kind, found.draft.cut.pieces), ("whole_fish", "2"))
 
 
 if __name__ == "__main__":

@@ -33,6 +33,9 @@ _OR = re.compile(
     r"(?P<one>\b(?!(?:grams?|pounds?|ounces?|kilos?)\b)[a-z]{3,}(?: [a-z]+)?) or (?P<other>[a-z]+(?: [a-z]+)?)\b",
     re.IGNORECASE,
 )
+_LABEL = re.compile(
+    r"^\s*(?:the )?(?:fish|meat|protein|main(?: ingredient)?|bird|poultry|seafood)\s*:\s+", re.IGNORECASE
+)
 _REMARK = re.compile(r"\([^()]*\)")
 _INTO = r"(?:,?\s*(?:thinly |thickly )?(?:cut|sliced)?\s*(?:up\s+)?(?:in|into)?\s*(?:thin|thick|long|even|wide)?\s*)"
 _CUT_INTO = (
@@ -67,6 +70,8 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
         return None
     named = _named(figures, cuts) or _named(_without_remarks(figures, cuts), cuts)
     if named is None:
+        if (unlabelled := _LABEL.sub("", text)) != text:  # "Fish: 2 whole sea bream"
+            return cut_named(unlabelled, cuts)
         either = {one for one in (cut_named(way, cuts) for way in _either_way(text)) if one is not None}
         return either.pop() if len(either) == 1 else None
     named = named if not figures.is_into else _in_pieces(named, cuts[named.kind])

@@ -60,12 +60,13 @@ _ORDER = re.compile(
     re.IGNORECASE,
 )
 _DEED = re.compile(
-    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|allow|bake|barbecue|blend|blitz|boil|bring|brine(?! from)"
-    r"|broil|brush|chill|coat|combine|cook|cover|cut|discard|dissolve|drain|drizzle|dunk|flatten|flip|form|fry"
-    r"|garnish|give|grill|grind|crush|mash|heat|hold|keep|kept|knead|leave|left|let|lift|marinate|massage|melt|mix"
+    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|allow|bake|barbecue|baste|blend|blitz|boil|bring"
+    r"|brine(?! from)|broil|brush|chill|coat|combine|cook|cover|cut|discard|dissolve|drain|drizzle|dunk|flatten|flip"
+    r"|form|fry|garnish|give|grill|grind|crush|mash|heat|hold|keep|kept|knead|leave|left|let|lift|marinate|massage|melt|mix"
     r"|pat|place|pound(?! of)|pour|preheat|prick|process|pulse|puree|put|refrigerate|remove|reserve|rest|return|rinse"
     r"|roast|rub|scatter|score|sear|season|serve|set|shape|simmer|skewer|slice|smoke|soak|spread|sprinkle|steep"
-    r"|stir(?![- ]?fr)|strain|submerge|take|thread|tie|tip|toast|toss|transfer|truss|tuck|turn|use|warm|weigh|whisk"
+    r"|squeeze(?! of)|stir(?![- ]?fr)|strain|stuff|submerge|take|thread|tie|tip|toast|top(?= with| it| each)|toss"
+    r"|transfer|truss|tuck|turn|use|warm|weigh|whisk"
     r"|whiz+|wipe|work|wrap)\b",
     re.IGNORECASE,
 )
@@ -182,6 +183,8 @@ def heading_of(line: str) -> str | None:
     telling = set(words) & (MIXES | COMPANIONS | _NO_LINES | OTHER_PARTS)
     starts = _STARTS.match(title) is not None or len(words) <= 2
     if not words or len(words) > MOST_WORDS or not (marked or (telling and starts)):
+        return None
+    if line.rstrip().endswith(".") and len(words) >= _WORDS_OF_A_DEED:  # "Top with feta and parsley."
         return None
     return re.sub(r"^for\s+(?:the\s+)?", "", title, flags=re.IGNORECASE).strip() or title
 

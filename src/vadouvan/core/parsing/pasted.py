@@ -7,6 +7,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.afterwards import used_afterwards
 from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.core.parsing.headings import (
     MIXES,
@@ -29,6 +30,8 @@ LEAST_LINES = 2
 FIRST_LISTED = "what stands under no heading"
 MOST_LOOKED_AT = 400  # lines of a pasted text; what comes after them is left out, and told
 LEAST_IN_PROSE = 2
+LEAST_IN_A_DIRECTION = 3  # words of a line that says what to do
+AFTERWARDS = "after the hold"
 
 
 MOST_WORDS_OF_A_PART = 4
@@ -124,8 +127,14 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     ]
     unnamed = {"", *(title for title in named if words_of(title) & OTHER_PARTS)}
     titles = dict.fromkeys(FIRST_LISTED if title in unnamed else f"“{title}”" for title in named)
+    taken = [line for line in lines if line not in left]
+    if not any(words_of(block.title) & MIXES for block in own):
+        listed = [line for line in taken if (is_line(line) or leading_number(line) is not None) and not is_meat(line)]
+        later = used_afterwards(listed, [line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION])
+        taken = [line for line in taken if line not in later]
+        companions += [PastedMix(AFTERWARDS, later, "companion")] if later else []
     return PastedRecipe(
-        tuple(line for line in lines if line not in left),
+        tuple(taken),
         tuple(one for one in companions if one.lines),
         tuple(left),
         tuple(titles) if len(titles) > 1 else (),
@@ -205,10 +214,12 @@ def _blocks(text: str, is_meat: Callable[[str], bool] | None) -> list[PastedMix]
     lines: list[str] = []
 
     def close() -> None:
-        """End the block at hand."""
+        """End the block at hand; a heading of many words over nothing may be none, and is told."""
         nonlocal title, lines
         if lines:
             blocks.append(PastedMix(title, tuple(lines), kind))  # type: ignore[arg-type]
+        elif len(title.split()) > MOST_WORDS_OF_A_PART - 1:
+            blocks.append(PastedMix("", (title,), "none"))
         title, lines = "", []
 
     for raw in plain_lines(text, is_meat):

@@ -53,6 +53,14 @@ _SO_LONG = re.compile(
 )
 _PIECE = re.compile(r"\b(?:-?\s*)(?:piece|pieces|length|lengths)\s+(?:of\s+)?(?=[a-z])", re.IGNORECASE)
 _THUMB = re.compile(r"\bthumb(?:-?sized?)?(?:\s+piece)?(?:\s+of)?\s+", re.IGNORECASE)
+# What it is cut into, as a remark behind it: "2 onions in thin rings", "1 leek cut into strips"
+_IN_PIECES = re.compile(
+    r"(?<=\w)\s+(?=(?:(?:cut|sliced|chopped|torn|broken|shaved|snipped)\s)?(?:up\s)?(?:in|into|to)\s"
+    r"(?:(?:very|thin|thick|fine|small|large|big|rough|even|long|bite[- ]?sized?|\d+ ?[cm]m)\s){0,4}"
+    r"(?:rings?|slices?|chunks?|wedges?|strips?|cubes?|pieces|halves|half|quarters|rounds?|batons?|ribbons?|sticks?|dice"
+    r"|coins|half[- ]?moons?|matchsticks?|slivers?|segments?)\s*$)",
+    re.IGNORECASE,
+)
 _SUM = re.compile(r"^(?:\+|plus\b|and\b|&)\s*(?=[\d½¼¾⅓⅔]|a\b|one\b|half\b|two\b)", re.IGNORECASE)
 _NOTHING = re.compile(r"(?=\d)")  # "1 lb 4 oz" adds up without a word
 _WORD = re.compile(r"[a-zA-Z]+\.?")
@@ -102,7 +110,7 @@ def tidied(text: str) -> Tidied:
     about = bare != text
     bare = _OTHER_UNITS.sub("", _JOINED.sub(r"\1 \2", _SO_LONG.sub(_together, bare)))
     bare, rough = plainly_said(bare)
-    bare = _PIECE.sub(" ", _THUMB.sub("knob ", bare)).strip()
+    bare = _IN_PIECES.sub(", ", _PIECE.sub(" ", _THUMB.sub("knob ", bare)).strip())
     return Tidied(_summed(_unpacked(bare)), about or rough)
 
 

@@ -179,6 +179,20 @@ class ReadIn(unittest.TestCase):
         asked = read_any(json.dumps({**recipe, "recipeIngredient": ["4 chops", "12 g salt"]}), KITCHEN)
         self.assertIn("lamb_chop", [one.kind for one in asked.cuts_meant])
 
+    def test_one_list_for_all_of_a_dish(self) -> None:
+        """What its instructions, in sections or not, name only after the hold goes beside the mix."""
+        steps = [
+            {"@type": "HowToStep", "text": "Mix the yoghurt, cumin and salt, add the chicken and chill for 4 hours."},
+            {"@type": "HowToStep", "text": "Fry the onion in the oil, add the chicken and its marinade, simmer."},
+        ]
+        sections = [{"@type": "HowToSection", "name": "All of it", "itemListElement": steps}]
+        listed = ["1 kg chicken thighs", "200 g yoghurt", "2 tsp cumin", "12 g salt", "1 onion", "2 tbsp oil"]
+        for told in (steps, sections, " ".join(step["text"] for step in steps)):
+            recipe = {"@type": "Recipe", "name": "Pot", "recipeIngredient": listed, "recipeInstructions": told}
+            draft = read_recipe(json.dumps(recipe), KITCHEN).draft
+            self.assertEqual([line.text for line in draft.mix], listed[1:4])
+            self.assertEqual([one.text for one in draft.companions], ["1 onion\n2 tbsp oil"])
+
     def test_from_elsewhere(self) -> None:
         """In a graph, in a list, in a page; yields and instructions as others write them."""
         page = f'<html><script type="application/ld+json">{json.dumps(FOREIGN)}</script><p>x</p></html>'

@@ -17,12 +17,16 @@ from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input, 
 ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredient a line."
 
 
-def listed(name: str, text: str, kitchen: Kitchen) -> Brought:
-    """A list: the line of its meat, the lines of its mix one ingredient each; the rest is told. Raises FormatError."""
+def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> Brought:
+    """A list: the line of its meat, the lines of its mix one ingredient each; the rest is told. Raises FormatError.
+
+    ``directions`` that stand elsewhere tell only what goes on after the hold.
+    """
     recipe = recipe_in(
         text,
         lambda line: can_be_read(line, kitchen.pantry),
         lambda line: cut_named(line, kitchen.cuts) is not None,
+        directions,
     )
     if not recipe.lines:
         raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)

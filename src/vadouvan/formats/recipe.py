@@ -63,6 +63,9 @@ def write_recipe(batch: BatchSnapshot, card: Card, *, batch_path: str = "") -> s
     return json.dumps(recipe, indent=2, ensure_ascii=False) + "\n"
 
 
+NOT_TAKEN = "Its instructions were not taken over: times are worked out here, by the cut."
+
+
 def read_recipe(text: str, kitchen: Kitchen) -> Brought:
     """The draft in a recipe: JSON-LD, alone or inside a web page; raises FormatError.
 
@@ -76,10 +79,14 @@ def read_recipe(text: str, kitchen: Kitchen) -> Brought:
         raise _refused("The recipe lists no ingredients.")
     name = _one_text(recipe.get("name"))
     is_ours = recipe.get("recipeCategory") == CATEGORY
-    brought = _ours(name, lines, kitchen) if is_ours else listed(_unmarked(name), _unmarked("\n".join(lines)), kitchen)
+    directions = [_unmarked(step) for step in _texts(recipe.get("recipeInstructions"))]
+    brought = (
+        _ours(name, lines, kitchen)
+        if is_ours
+        else listed(_unmarked(name), _unmarked("\n".join(lines)), kitchen, directions)
+    )
     draft = replace(brought.draft, occasion=OccasionInput(servings=_servings(recipe.get("recipeYield"))))
-    has_more = not is_ours and bool(_texts(recipe.get("recipeInstructions")))
-    notes = ("Its instructions were not taken over: times are worked out here, by the cut.",) if has_more else ()
+    notes = (NOT_TAKEN,) if directions and not is_ours else ()
     return replace(brought, draft=draft, notes=(*brought.notes, *notes))
 
 
@@ -215,11 +222,11 @@ _TAG = re.compile(r"</?[a-z][a-z0-9]{0,9}(?:\s[^<>]{0,200})?/?>", re.IGNORECASE)
 
 
 def _texts(raw: Any) -> list[str]:
-    """Texts of a value that may be one, a list, or objects with a name or text."""
+    """Texts of a value that may be one, a list, or objects with a text, with further ones, or with a name."""
     if isinstance(raw, str):
         return [" ".join(line.split()) for line in raw.splitlines() if line.strip()]
     if isinstance(raw, dict):
-        return _texts(raw.get("text", raw.get("name", raw.get("@value"))))
+        return _texts(raw.get("text", raw.get("itemListElement", raw.get("name", raw.get("@value")))))
     if isinstance(raw, list):
         return [text for part in raw for text in _texts(part)]
     return []

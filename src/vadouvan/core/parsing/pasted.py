@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 from vadouvan.core.measures.numbers import leading_number
@@ -78,9 +78,11 @@ class PastedRecipe:
     taken_together: tuple[str, ...] = ()
 
 
-def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> PastedRecipe:
+def recipe_in(
+    text: str, is_line: Callable[[str], bool], is_meat: Callable[[str], bool], directions: Sequence[str] = ()
+) -> PastedRecipe:
     """The parts of a recipe; ``is_line`` tells whether a line can be read, so that a garnish is none of the mix,
-    ``is_meat`` whether it names the cut.
+    ``is_meat`` whether it names the cut; ``directions`` are those that stand outside the text.
 
     Where all of it stands under a heading that is usually beside a mix, that is the mix.
     """
@@ -130,7 +132,8 @@ def recipe_in(text: str, is_line: Callable[[str], bool], is_meat: Callable[[str]
     taken = [line for line in lines if line not in left]
     if not any(words_of(block.title) & MIXES for block in own):
         listed = [line for line in taken if (is_line(line) or leading_number(line) is not None) and not is_meat(line)]
-        later = used_afterwards(listed, [line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION])
+        sentences = [line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION]
+        later = used_afterwards(listed, [*sentences, *directions])
         taken = [line for line in taken if line not in later]
         companions += [PastedMix(AFTERWARDS, later, "companion")] if later else []
     return PastedRecipe(

@@ -383,6 +383,21 @@ class Afterwards(unittest.TestCase):
             with self.subTest(directions=directions):
                 self.assertEqual(self.later(lamb, directions), (lamb.splitlines()[1:], ""))
 
+    def test_amounts_that_only_the_directions_tell(self) -> None:
+        """Of what the list names alone, up to the hold; with the kind that the list names, and told."""
+        listed = "8 chicken thighs\n3 tbsp harissa\nKosher salt\nBlack pepper\n\n"
+        found = read_any(
+            f"{listed}Stir together the harissa and 2 teaspoons salt; coat the chicken. Chill 1 hour. Roast, and finish "
+            "with 1 teaspoon pepper.",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["3 tbsp harissa", "2 teaspoons kosher salt"])
+        self.assertIn("“Kosher salt” is taken as 2 teaspoons kosher salt, as its directions say.", found.notes)
+        self.assertIn("Left out: Black pepper", " ".join(found.notes))
+        silent = read_any(f"{listed}Mix the harissa and salt. Chill 1 hour.", KITCHEN)
+        self.assertEqual(mix_of(silent), ["3 tbsp harissa"])
+        self.assertIn("Kosher salt", " ".join(silent.notes))
+
     def test_a_sentence_is_no_heading(self) -> None:
         """It was taken for one over nothing, and lost; what is squeezed or topped is a deed."""
         found = read_any("1 kg lamb chops\n10 g salt\n2 tbsp oil\n\nGrill it.\nTop with feta and parsley.", KITCHEN)

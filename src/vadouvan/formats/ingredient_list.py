@@ -54,6 +54,7 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
     notes += [_of_wholes(meat, kitchen)] if meat and meat.wholes and (meat.pieces or meat.whole) else []
     notes += done_to(meat)
     notes += for_each
+    notes += recipe.told
     notes += [f"Another cut, for a batch of its own: {'; '.join(others)}."] if others else []
     beside = tuple(
         CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])

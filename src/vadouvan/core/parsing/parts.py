@@ -24,6 +24,21 @@ class PastedMix:
     kind: Kind = "mix"
 
 
+@dataclass(frozen=True)
+class PastedRecipe:
+    """A pasted recipe: lines that may be of the mix, mixes beside it, and lines that are of none.
+
+    ``taken_together`` are the headings of several mixes that are one now, as they are told; ``told`` says what was
+    taken from its directions.
+    """
+
+    lines: tuple[str, ...]
+    companions: tuple[PastedMix, ...]
+    left_out: tuple[str, ...]
+    taken_together: tuple[str, ...] = ()
+    told: tuple[str, ...] = ()
+
+
 def bath_first(own: list[PastedMix]) -> tuple[list[PastedMix], list[PastedMix]]:
     """Where one mix is a brine and another is none, the first of these alone is the mix; the others go beside it."""
     baths = [bool(_BATHS & words_of(block.title)) for block in own if block.title and words_of(block.title) & MIXES]

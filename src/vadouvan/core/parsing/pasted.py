@@ -4,11 +4,11 @@ from __future__ import annotations
 
 import re
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.parsing.afterwards import used_afterwards
 from vadouvan.core.parsing.curing import names_curing_salt
+from vadouvan.core.parsing.directions import parted_by, with_amounts_of
 from vadouvan.core.parsing.headings import (
     MIXES,
     OTHER_PARTS,
@@ -18,7 +18,14 @@ from vadouvan.core.parsing.headings import (
     kind_of_part,
     words_of,
 )
-from vadouvan.core.parsing.parts import PastedMix, bath_first, coatings_apart, meat_apart, others_apart
+from vadouvan.core.parsing.parts import (
+    PastedMix,
+    PastedRecipe,
+    bath_first,
+    coatings_apart,
+    meat_apart,
+    others_apart,
+)
 from vadouvan.core.parsing.pasted_lines import (
     plain_lines,
     without_step_number,
@@ -31,7 +38,6 @@ FIRST_LISTED = "what stands under no heading"
 MOST_LOOKED_AT = 400  # lines of a pasted text; what comes after them is left out, and told
 LEAST_IN_PROSE = 2
 LEAST_IN_A_DIRECTION = 3  # words of a line that says what to do
-AFTERWARDS = "after the hold"
 
 
 MOST_WORDS_OF_A_PART = 4
@@ -63,19 +69,6 @@ def mixes_in(text: str, is_meat: Callable[[str], bool] | None = None) -> list[Pa
 
 def _is_meat(block: PastedMix, is_meat: Callable[[str], bool] | None) -> bool:
     return is_meat is not None and all(map(is_meat, block.lines))
-
-
-@dataclass(frozen=True)
-class PastedRecipe:
-    """A pasted recipe: lines that may be of the mix, mixes beside it, and lines that are of none.
-
-    ``taken_together`` are the headings of several mixes that are one now, as they are told.
-    """
-
-    lines: tuple[str, ...]
-    companions: tuple[PastedMix, ...]
-    left_out: tuple[str, ...]
-    taken_together: tuple[str, ...] = ()
 
 
 def recipe_in(
@@ -129,19 +122,16 @@ def recipe_in(
     ]
     unnamed = {"", *(title for title in named if words_of(title) & OTHER_PARTS)}
     titles = dict.fromkeys(FIRST_LISTED if title in unnamed else f"“{title}”" for title in named)
-    taken = [line for line in lines if line not in left]
-    if not any(words_of(block.title) & MIXES for block in own):
-        listed = [line for line in taken if (is_line(line) or leading_number(line) is not None) and not is_meat(line)]
-        sentences = [line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION]
-        later = used_afterwards(listed, [*sentences, *directions])
-        taken = [line for line in taken if line not in later]
-        companions += [PastedMix(AFTERWARDS, later, "companion")] if later else []
-    return PastedRecipe(
-        tuple(taken),
+    recipe = PastedRecipe(
+        tuple(line for line in lines if line not in left),
         tuple(one for one in companions if one.lines),
         tuple(left),
         tuple(titles) if len(titles) > 1 else (),
     )
+    sentences = [*(line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION), *directions]
+    recipe = with_amounts_of(sentences, recipe, is_line, is_meat)
+    is_parted = any(words_of(block.title) & MIXES for block in own)
+    return recipe if is_parted else parted_by(sentences, recipe, is_line, is_meat)
 
 
 def _sentences_opened(

@@ -1,11 +1,21 @@
-"""Lines of a list that its directions name only after the hold: "Marinate overnight. Spread with the butter"."""
+"""Parts of a recipe that only its directions tell: what they name after the hold, "Marinate overnight. Spread with the
+butter", and how much there is of what the list names alone, "Kosher salt".
+"""
 
 from __future__ import annotations
 
 import re
 from collections import Counter
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Mapping, Sequence
+from dataclasses import replace
 
+from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.parts import PastedMix, PastedRecipe
+from vadouvan.core.parsing.prose import amounts_in_prose
+
+AFTERWARDS = "after the hold"
+MOST_WORDS_OF_A_NAME = 4
+MOST_SENTENCES = 60  # of directions, in which amounts are looked for
 LEAST_NAMED = 2  # lines that the directions name before the hold: fewer, and they do not go by names
 _SENTENCE = re.compile(r"[.;!?](?=\s|$)|\n")
 _HOLD = re.compile(
@@ -25,7 +35,7 @@ _COUNTS = {
         ("two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"), start=2
     )
 }
-_NOT_A_NAME = re.compile(r"\([^)]*\)|,.*$|\bor\b.*$|\bto taste\b.*$")
+_NOT_A_NAME = re.compile(r"\([^)]*\)|,.*$|\b(?:or|for|plus|to taste)\b.*$")
 _WORD = re.compile(r"[^\W\d_]+")
 # A word that many ingredients share says little by itself: the one before it tells which
 _SHARED = frozenset((
@@ -35,23 +45,72 @@ _SHARED = frozenset((
 ))  # fmt: skip
 
 
+def parted_by(
+    directions: Sequence[str], recipe: PastedRecipe, is_line: Callable[[str], bool], is_meat: Callable[[str], bool]
+) -> PastedRecipe:
+    """A recipe whose one list is for all of the dish: what is first named after the hold goes beside the mix."""
+    listed = [
+        line for line in recipe.lines if (is_line(line) or leading_number(line) is not None) and not is_meat(line)
+    ]
+    later = used_afterwards(listed, directions)
+    if not later:
+        return recipe
+    beside = (*recipe.companions, PastedMix(AFTERWARDS, later, "companion"))
+    return replace(recipe, lines=tuple(line for line in recipe.lines if line not in later), companions=beside)
+
+
+def with_amounts_of(
+    directions: Sequence[str], recipe: PastedRecipe, is_line: Callable[[str], bool], is_meat: Callable[[str], bool]
+) -> PastedRecipe:
+    """A recipe with the amounts that its directions give, up to the hold, to what its list names without one."""
+    bare = [line for line in recipe.left_out if _is_bare(line) and is_line(f"10 g {line}")]
+    if not bare:
+        return recipe
+    before, _ = _parted(directions)
+    amounts = [amount for one in before[:MOST_SENTENCES] for amount in amounts_in_prose(f"{one}.", is_line, is_meat)[0]]
+    found: dict[str, str] = {}
+    for line in bare:
+        kind = _name_of(line)[-1:]
+        said = next((one for one in amounts if kind and _name_of(one)[-1:] == kind and not is_meat(one)), "")
+        how_much = said.rpartition(" ")[0]
+        if how_much and is_line(f"{how_much} {line}"):
+            found[line] = f"{how_much} {line[0].lower()}{line[1:]}"
+    return replace(
+        recipe,
+        lines=(*recipe.lines, *found.values()),
+        left_out=tuple(line for line in recipe.left_out if line not in found),
+        told=tuple(f"“{line}” is taken as {taken}, as its directions say." for line, taken in found.items()),
+    )
+
+
+def _is_bare(line: str) -> bool:
+    """Whether a line is no more than a name: no figure, few words."""
+    return re.search(r"\d", line) is None and 0 < len(line.split()) <= MOST_WORDS_OF_A_NAME
+
+
+def _parted(directions: Iterable[str]) -> tuple[list[str], list[str]]:
+    """The sentences up to the one that holds the meat, that one included, and those after it."""
+    sentences = [part.strip() for told in directions for part in _SENTENCE.split(told) if part.strip()]
+    held = next((number for number, one in enumerate(sentences, start=1) if _HOLD.search(one)), len(sentences))
+    return sentences[:held], sentences[held:]
+
+
 def used_afterwards(lines: Sequence[str], directions: Iterable[str]) -> tuple[str, ...]:
     """Those of a list's lines that are named for the first time after the sentence that holds the meat.
 
     None where the directions say "all the ingredients", or name too few of them before.
     """
-    sentences = [part for told in directions for part in _SENTENCE.split(told) if part.strip()]
-    held = next((number for number, one in enumerate(sentences) if _HOLD.search(one)), None)
-    if held is None or any(_ALL_OF_THEM.search(one) for one in sentences[: held + 1]):
+    first, then = _parted(directions)
+    if not then or any(_ALL_OF_THEM.search(one) for one in first):
         return ()
     names = [_name_of(line) for line in lines]
     alike = Counter(name[-1:] for name in names)
-    before = _words_in(sentences[: held + 1])
-    counted = [_first_so_many(one) for one in sentences[: held + 1]]
+    before = _words_in(first)
+    counted = [_first_so_many(one) for one in first]
     named = [_is_named(name, before, alike) or number < max(counted, default=0) for number, name in enumerate(names)]
     if sum(named) < LEAST_NAMED:
         return ()
-    after = _words_in(sentences[held + 1 :])
+    after = _words_in(then)
     return tuple(
         line
         for line, name, was_named in zip(lines, names, named, strict=True)

@@ -387,15 +387,15 @@ class Afterwards(unittest.TestCase):
         """Of what the list names alone, up to the hold; with the kind that the list names, and told."""
         listed = "8 chicken thighs\n3 tbsp harissa\nKosher salt\nBlack pepper\n\n"
         found = read_any(
-            f"{listed}Stir together the harissa and 2 teaspoons salt; coat the chicken. Chill 1 hour. Roast, and finish "
-            "with 1 teaspoon pepper.",
+            f"{listed}Stir together the harissa and 2 teaspoons salt; coat the chicken. Chill 1 hour. Roast, and "
+            "finish with 1 teaspoon pepper.",
             KITCHEN,
         )
         self.assertEqual(mix_of(found), ["3 tbsp harissa", "2 teaspoons kosher salt"])
         self.assertIn("“Kosher salt” is taken as 2 teaspoons kosher salt, as its directions say.", found.notes)
-        self.assertIn("Left out: Black pepper", " ".join(found.notes))
+        self.assertEqual(beside(found), {"after the hold": "Black pepper"})
         silent = read_any(f"{listed}Mix the harissa and salt. Chill 1 hour.", KITCHEN)
-        self.assertEqual(mix_of(silent), ["3 tbsp harissa"])
+        self.assertEqual(mix_of(silent), ["3 tbsp harissa", "Black pepper"])
         self.assertIn("Kosher salt", " ".join(silent.notes))
 
     def test_a_sentence_is_no_heading(self) -> None:

@@ -398,6 +398,16 @@ class Afterwards(unittest.TestCase):
         self.assertEqual(mix_of(silent), ["3 tbsp harissa", "Black pepper"])
         self.assertIn("Kosher salt", " ".join(silent.notes))
 
+    def test_meat_that_only_the_directions_tell(self) -> None:
+        """Taken, and told; not where the list has it already."""
+        listed = "3 tbsp olive oil\n2 tsp oregano\n10 g salt\n\n"
+        found = read_any(f"{listed}Whisk it. Pour over four chicken breasts (800 g) and chill for 3 hours.", KITCHEN)
+        self.assertEqual((found.draft.cut.kind, found.draft.cut.mass), ("chicken_breast", "800 g"))
+        self.assertIn("“four chicken breasts (800 g)” stands in its directions, and is taken as the cut.", found.notes)
+        own = read_any(f"1 kg lamb chops\n{listed}Whisk it, chill 3 hours. As good with 2 chicken breasts.", KITCHEN)
+        self.assertEqual(own.draft.cut.kind, "lamb_chop")
+        self.assertNotIn("is taken as the cut", " ".join(own.notes))
+
     def test_a_sentence_is_no_heading(self) -> None:
         """It was taken for one over nothing, and lost; what is squeezed or topped is a deed."""
         found = read_any("1 kg lamb chops\n10 g salt\n2 tbsp oil\n\nGrill it.\nTop with feta and parsley.", KITCHEN)

@@ -83,6 +83,21 @@ def with_amounts_of(
     )
 
 
+def with_meat_of(
+    directions: Sequence[str], recipe: PastedRecipe, is_line: Callable[[str], bool], is_meat: Callable[[str], bool]
+) -> PastedRecipe:
+    """A recipe whose meat only its directions tell, "Cool it, then submerge two pork tenderloins (450 g each)"."""
+    if any(map(is_meat, recipe.lines)):
+        return recipe
+    first, then = _parted(directions)
+    told = (amount for one in (*first, *then)[:MOST_SENTENCES] for amount in amounts_in_prose(one, is_line, is_meat)[0])
+    meat = next((amount for amount in told if is_meat(amount)), None)
+    if meat is None:
+        return recipe
+    says = f"“{meat}” stands in its directions, and is taken as the cut."
+    return replace(recipe, lines=(meat, *recipe.lines), told=(*recipe.told, says))
+
+
 def _is_bare(line: str) -> bool:
     """Whether a line is no more than a name: no figure, few words."""
     return re.search(r"\d", line) is None and 0 < len(line.split()) <= MOST_WORDS_OF_A_NAME

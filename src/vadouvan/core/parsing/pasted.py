@@ -8,7 +8,7 @@ from dataclasses import replace
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.curing import names_curing_salt
-from vadouvan.core.parsing.directions import parted_by, with_amounts_of
+from vadouvan.core.parsing.directions import parted_by, with_amounts_of, with_meat_of
 from vadouvan.core.parsing.headings import (
     MIXES,
     OTHER_PARTS,
@@ -129,7 +129,7 @@ def recipe_in(
         tuple(titles) if len(titles) > 1 else (),
     )
     sentences = [*(line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION), *directions]
-    recipe = with_amounts_of(sentences, recipe, is_line, is_meat)
+    recipe = with_meat_of(sentences, with_amounts_of(sentences, recipe, is_line, is_meat), is_line, is_meat)
     is_parted = any(words_of(block.title) & MIXES for block in own)
     return recipe if is_parted else parted_by(sentences, recipe, is_line, is_meat)
 

@@ -369,6 +369,15 @@ class Afterwards(unittest.TestCase):
             (mix, after), (["3 tbsp soy sauce", "1 tbsp olive oil"], "1 tbsp sesame oil\n1 tbsp lime juice")
         )
 
+    def test_a_hold_that_is_announced(self) -> None:
+        """It comes after what goes in is named."""
+        mix, after = self.later(
+            "1 kg lamb leg steaks\n200 g yoghurt\n12 g salt\n2 tbsp oil\n1 lemon",
+            "Start by marinating the lamb. Mix the yoghurt with the salt, add the lamb and chill for 4 hours. Fry in "
+            "the oil, serve with the lemon.",
+        )
+        self.assertEqual((mix, after), (["200 g yoghurt", "12 g salt"], "2 tbsp oil\n1 lemon"))
+
     def test_what_is_named_before_or_nowhere_stays(self) -> None:
         """Nor is anything parted where all goes in together, where few are named, or where nothing is held."""
         lamb = "1 kg lamb leg steaks\n100 ml red wine\n3 tbsp olive oil\n1 tbsp rosemary\n10 g salt"

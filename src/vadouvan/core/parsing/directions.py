@@ -66,8 +66,8 @@ def with_amounts_of(
     bare = [line for line in recipe.left_out if _is_bare(line) and is_line(f"10 g {line}")]
     if not bare:
         return recipe
-    before, _ = _parted(directions)
-    amounts = [amount for one in before[:MOST_SENTENCES] for amount in amounts_in_prose(f"{one}.", is_line, is_meat)[0]]
+    before = _up_to_the_hold(directions)[:MOST_SENTENCES]
+    amounts = [amount for one in before for amount in amounts_in_prose(f"{one}.", is_line, is_meat)[0]]
     found: dict[str, str] = {}
     for line in bare:
         kind = _name_of(line)[-1:]
@@ -89,8 +89,8 @@ def with_meat_of(
     """A recipe whose meat only its directions tell, "Cool it, then submerge two pork tenderloins (450 g each)"."""
     if any(map(is_meat, recipe.lines)):
         return recipe
-    first, then = _parted(directions)
-    told = (amount for one in (*first, *then)[:MOST_SENTENCES] for amount in amounts_in_prose(one, is_line, is_meat)[0])
+    sentences = _sentences(directions)[:MOST_SENTENCES]
+    told = (amount for one in sentences for amount in amounts_in_prose(one, is_line, is_meat)[0])
     meat = next((amount for amount in told if is_meat(amount)), None)
     if meat is None:
         return recipe
@@ -103,34 +103,37 @@ def _is_bare(line: str) -> bool:
     return re.search(r"\d", line) is None and 0 < len(line.split()) <= MOST_WORDS_OF_A_NAME
 
 
-def _parted(directions: Iterable[str]) -> tuple[list[str], list[str]]:
-    """The sentences up to the one that holds the meat, that one included, and those after it."""
-    sentences = [part.strip() for told in directions for part in _SENTENCE.split(told) if part.strip()]
+def _sentences(directions: Iterable[str]) -> list[str]:
+    return [part.strip() for told in directions for part in _SENTENCE.split(told) if part.strip()]
+
+
+def _up_to_the_hold(directions: Iterable[str]) -> list[str]:
+    """The sentences up to the one that holds the meat, that one included; all, where none does."""
+    sentences = _sentences(directions)
     held = next((number for number, one in enumerate(sentences, start=1) if _HOLD.search(one)), len(sentences))
-    return sentences[:held], sentences[held:]
+    return sentences[:held]
 
 
 def used_afterwards(lines: Sequence[str], directions: Iterable[str]) -> tuple[str, ...]:
     """Those of a list's lines that are named for the first time after the sentence that holds the meat.
 
-    None where the directions say "all the ingredients", or name too few of them before.
+    That is the first which tells a hold and has enough of the lines named up to it: "Start by marinating the lamb"
+    only says what is to come. None where the directions say "all the ingredients".
     """
-    first, then = _parted(directions)
-    if not then or any(_ALL_OF_THEM.search(one) for one in first):
-        return ()
+    sentences = _sentences(directions)
     names = [_name_of(line) for line in lines]
     alike = Counter(name[-1:] for name in names)
-    before = _words_in(first)
-    counted = [_first_so_many(one) for one in first]
-    named = [_is_named(name, before, alike) or number < max(counted, default=0) for number, name in enumerate(names)]
-    if sum(named) < LEAST_NAMED:
-        return ()
-    after = _words_in(then)
-    return tuple(
-        line
-        for line, name, was_named in zip(lines, names, named, strict=True)
-        if not was_named and _is_named(name, after, alike)
-    )
+    for held in (number for number, one in enumerate(sentences, start=1) if _HOLD.search(one)):
+        first, then = sentences[:held], sentences[held:]
+        if any(_ALL_OF_THEM.search(one) for one in first):
+            return ()
+        before, after = _words_in(first), _words_in(then)
+        so_many = max(map(_first_so_many, first))
+        named = [number < so_many or _is_named(name, before, alike) for number, name in enumerate(names)]
+        if sum(named) >= LEAST_NAMED:
+            told = zip(lines, names, named, strict=True)
+            return tuple(line for line, name, was_named in told if not was_named and _is_named(name, after, alike))
+    return ()
 
 
 def _first_so_many(sentence: str) -> int:

@@ -80,6 +80,8 @@ _ASIDE = re.compile(
     r"(?<=\w)\s*\((?!(?:to|for|optional|add(?:ed)?|squeezed?|stir(?:red)?|poured?|drizzled?)\b)[^()]*\)"
 )  # "(save the juice for serving)"
 _WORDS_OF_A_DEED = 3
+_WORDS_OF_A_STORY = 10  # in several sentences, however they begin
+_NEXT_SENTENCE = re.compile(r"[a-z)]{2}\.\s+[A-Z]")
 _SO_LONG = re.compile(r"\d\s*(?:h|hrs?|hours?|mins?|minutes?|days?)\b", re.IGNORECASE)  # "Brine 4h"
 # "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.
 FOR_SO_MUCH = re.compile(
@@ -196,5 +198,8 @@ def _last_remark(remark: re.Match[str]) -> str:
 
 def is_deed(line: str) -> bool:
     """Whether a line says what to do, "Coat the salmon. Chill 12 hours.", and not what goes in."""
-    is_long = len(line.split()) >= _WORDS_OF_A_DEED or _SO_LONG.search(line) is not None
-    return (_DEED.match(line) is not None and is_long) or _IN_A_BOWL.match(line) is not None
+    words = len(line.split())
+    is_long = words >= _WORDS_OF_A_DEED or _SO_LONG.search(line) is not None
+    if (_DEED.match(line) is not None and is_long) or _IN_A_BOWL.match(line) is not None:
+        return True
+    return words >= _WORDS_OF_A_STORY and _NEXT_SENTENCE.search(line) is not None

@@ -80,6 +80,17 @@ class Questions(unittest.TestCase):
             self.assertEqual([(mix["title"], len(mix["lines"])) for mix in found["mixes"]], mixes)
             self.assertEqual([(mix["title"], len(mix["lines"])) for mix in found["companions"]], beside)
 
+    def test_pasted_with_what_is_to_be_done(self) -> None:
+        """A list and its directions are one mix, not two to choose from; meat, name and deeds are told."""
+        listed = "Pan chicken\n8 chicken thighs\n3 tbsp harissa\n12 g salt"
+        text = f"{listed}\n\n1. Stir the harissa with the salt.\n2. Chill 1 h."
+        found = self.client.post("/api/mix/pasted", json={"text": text}).json()
+        self.assertEqual([mix["lines"][-2:] for mix in found["mixes"]], [["3 tbsp harissa", "12 g salt"]])
+        self.assertEqual(found["meat"], ["8 chicken thighs"])
+        self.assertEqual(found["left_out"], ["Stir the harissa with the salt.", "Chill 1 h."])
+        headed = self.client.post("/api/mix/pasted", json={"text": f"Serves 4\n{text}\n\nRub:\n2 tsp cumin\n5 g salt"})
+        self.assertEqual(len(headed.json()["mixes"]), 2)
+
     def test_three_hundred_lines_are_kept_and_told(self) -> None:
         """None is lost; what is too much for one mix is said."""
         mix = [{"id": str(number), "text": "1 g salt"} for number in range(300)]

@@ -251,6 +251,8 @@ class Keeping(BrowserCase):
         page = self.open("/")
         page.get_by_role("link", name=re.compile("Saturday legs")).click()
         page.get_by_role("radio", name="in a kilogram of mix").click()
+        enzyme = page.get_by_role("region", name="Enzyme").get_by_role("button", name=re.compile("^live enzyme"))
+        expect(enzyme).to_be_visible()
         page.get_by_role("button", name=re.compile("^salt per kilogram of mix")).first.click()
         expect(page.get_by_text("All salt in the mix over its weight.")).to_be_visible()
 
@@ -272,7 +274,8 @@ class Keeping(BrowserCase):
         """Three lines pasted on the counter are three lines of a mix."""
         page = self.open("/")
         page.get_by_role("button", name="Paste an ingredient list").click()
-        page.get_by_label("One ingredient a line").fill("200 g yoghurt\n\n2 tsp salt\n4 cloves garlic")
+        listed = "200 g yoghurt\n\n2 tsp salt\n4 cloves garlic\n\nMix the yoghurt, salt and garlic."
+        page.get_by_label("One ingredient a line").fill(listed)
         page.get_by_role("button", name="Start with this list").click()
         expect(
             page.get_by_role("listitem").filter(has=page.get_by_role("button", name=re.compile("^What to do with")))

@@ -4069,12 +4069,14 @@ export interface components {
         };
         /**
          * PastedOut
-         * @description Contents of a pasted text: the mix, or several to choose from, what stands beside it, as a glaze does, and
-         *     lines of nothing but meat.
+         * @description Contents of a pasted text: the mix, or several to choose from, what stands beside it, as a glaze does, lines of
+         *     nothing but meat, and what is no line of any.
          */
         PastedOut: {
             /** Companions */
             companions: components["schemas"]["PastedMixOut"][];
+            /** Left Out */
+            left_out: string[];
             /** Meat */
             meat: string[];
             /** Mixes */

@@ -16,7 +16,7 @@ from vadouvan.api.schemas.mix import (
 from vadouvan.core.advice.amounts import amounts_for
 from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
-from vadouvan.core.interpretation.line import single_lines
+from vadouvan.core.interpretation.line import can_be_read, single_lines
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.core.parsing.parts import PastedMix
@@ -81,17 +81,29 @@ def ask_scaled(question: ScaledQuestion, here: Here) -> ScaledOut:
 def read_pasted(question: PastedQuestion, here: Here) -> PastedOut:
     """The lines of a pasted list, one ingredient each: a mix, or several; and what stands beside it."""
     pantry = here.kitchen.pantry
-    whole = mixes_in(question.text)
-    found = mixes_in(question.text, lambda line: cut_named(line, here.kitchen.cuts) is not None)
-    kept = {line for mix in found for line in mix.lines}
-    meat = [line for mix in whole for line in mix.lines if line not in kept]
+
+    def is_meat(line: str) -> bool:
+        """Whether a line names the cut."""
+        return cut_named(line, here.kitchen.cuts) is not None
+
+    def is_line(line: str) -> bool:
+        """Whether a line names an ingredient."""
+        return can_be_read(line, pantry)
+
+    found = mixes_in(question.text, is_meat, is_line)
+    kept = {line for mix in found for line in mix.lines if is_line(line) or not is_meat(line)}
+    others = [line for mix in mixes_in(question.text) for line in mix.lines if line not in kept]
+    meat = [line for line in others if is_meat(line)]
     beside = [mix for mix in found if mix.kind == "companion"]
     own = [mix for mix in found if mix.kind != "companion"] or found
 
     def told(mixes: list[PastedMix]) -> list[PastedMixOut]:
-        return [
-            PastedMixOut(title=mix.title, lines=[one for line in mix.lines for one in single_lines(line, pantry)])
-            for mix in mixes
-        ]
+        lines = [[one for line in mix.lines if line in kept for one in single_lines(line, pantry)] for mix in mixes]
+        return [PastedMixOut(title=mix.title, lines=said) for mix, said in zip(mixes, lines, strict=True)]
 
-    return PastedOut(mixes=told(own), companions=told(beside if own is not found else []), meat=meat)
+    return PastedOut(
+        mixes=told(own),
+        companions=told(beside if own is not found else []),
+        meat=meat,
+        left_out=[line for line in others if line not in meat],
+    )

@@ -59,10 +59,11 @@ class PastedMixOut(BaseModel):
 
 
 class PastedOut(BaseModel):
-    """Contents of a pasted text: the mix, or several to choose from, what stands beside it, as a glaze does, and
-    lines of nothing but meat.
+    """Contents of a pasted text: the mix, or several to choose from, what stands beside it, as a glaze does, lines of
+    nothing but meat, and what is no line of any.
     """
 
     mixes: list[PastedMixOut]
     companions: list[PastedMixOut]
     meat: list[str]
+    left_out: list[str]

@@ -25,9 +25,10 @@ export function EntryLine({
   const paste = (pasted: string) =>
     attempt(async () => {
       const found = await api.pasted(pasted)
-      setLeftOut(
-        found.meat.length > 0 ? `Left out, the meat stands under Cut: ${found.meat.join('; ')}.` : '',
-      )
+      const meat =
+        found.meat.length > 0 ? `Left out, the meat stands under Cut: ${found.meat.join('; ')}.` : ''
+      const more = found.left_out.length > 0 ? `Left out: ${found.left_out.join('; ')}` : ''
+      setLeftOut([meat, more].filter(Boolean).join(' '))
       if (found.mixes.length > 1) setSeveral(found)
       else
         onEnter(

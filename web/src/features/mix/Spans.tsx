@@ -59,7 +59,7 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
         {spans.map((span) => (
           <Rule
             key={span.substance}
-            figure={figures[span.figure]}
+            figure={figures[span.figure] ?? judgement.figures[span.figure]}
             span={span}
             parts={span.parts.map((part) => ({ ...part, name: nameOf(part.line_id) }))}
             over={over}

@@ -105,7 +105,7 @@ class Surface(unittest.TestCase):
     def test_patting_and_wiping_leave_less(self) -> None:
         """In order: as it is, patted, wiped; never more than there was of the mix."""
         lamb = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", *SALTED, "100 g yoghurt")
-        left = [fire_of(cooked(lamb, surface=way)).surface.left_kg for way in ("as_is", "patted", "wiped")]
+        left = [fire_of(cooked(lamb, surface=way)).surface.left_kg for way in ("as_is", "patted", "wiped", "rinsed")]
         self.assertEqual(left, sorted(left, reverse=True))
         self.assertLess(left[2], left[0] / 3)
         little = of_kind("lamb_shoulder_cubes", "1 kg", "cube", "30 mm", "12 g salt")

@@ -369,6 +369,15 @@ class Afterwards(unittest.TestCase):
             (mix, after), (["3 tbsp soy sauce", "1 tbsp olive oil"], "1 tbsp sesame oil\n1 tbsp lime juice")
         )
 
+    def test_so_many_of_the_first(self) -> None:
+        """They are named by their number."""
+        listed = "1 kg lamb leg steaks\n200 g yoghurt\n12 g salt\n2 tsp cumin\n2 tbsp oil\n1 lemon"
+        for count in ("three", "3"):
+            mix, after = self.later(
+                listed, f"Combine the first {count} ingredients, add the lamb, chill. Fry in the oil, serve with lemon."
+            )
+            self.assertEqual((mix, after), (listed.splitlines()[1:4], "2 tbsp oil\n1 lemon"))
+
     def test_a_hold_that_is_announced(self) -> None:
         """It comes after what goes in is named."""
         mix, after = self.later(
@@ -383,6 +392,7 @@ class Afterwards(unittest.TestCase):
         lamb = "1 kg lamb leg steaks\n100 ml red wine\n3 tbsp olive oil\n1 tbsp rosemary\n10 g salt"
         for directions in (
             "Put everything in a bag and marinate overnight. Grill, sprinkle with salt and rosemary.",
+            "Mix the wine and oil with all the other ingredients, chill the lamb in it. Add rosemary and salt.",
             "Mix all the marinade ingredients, add the lamb and chill for 4 hours. Brush with oil and grill.",
             "Marinate the lamb overnight. Grill with the oil, rosemary and salt.",
             "Mix the wine, oil and salt, coat the lamb. Grill, scatter with rosemary.",
@@ -413,14 +423,22 @@ class Afterwards(unittest.TestCase):
         found = read_any(f"{listed}Whisk it. Pour over four chicken breasts (800 g) and chill for 3 hours.", KITCHEN)
         self.assertEqual((found.draft.cut.kind, found.draft.cut.mass), ("chicken_breast", "800 g"))
         self.assertIn("“four chicken breasts (800 g)” stands in its directions, and is taken as the cut.", found.notes)
-        own = read_any(f"1 kg lamb chops\n{listed}Whisk it, chill 3 hours. As good with 2 chicken breasts.", KITCHEN)
+        own = read_any(
+            f"1 kg lamb chops\n{listed}Whisk it, chill 3 hours. You could use 2 chicken breasts for it.", KITCHEN
+        )
         self.assertEqual(own.draft.cut.kind, "lamb_chop")
         self.assertNotIn("is taken as the cut", " ".join(own.notes))
+        asked = read_any(
+            f"1 kg ribs\n{listed}Whisk it, chill 3 hours. You could use 2 chicken breasts for it.", KITCHEN
+        )
+        self.assertEqual((asked.draft.cut.kind, asked.meat_line), ("", "1 kg ribs"))
 
     def test_a_sentence_is_no_heading(self) -> None:
         """It was taken for one over nothing, and lost; what is squeezed or topped is a deed."""
         found = read_any("1 kg lamb chops\n10 g salt\n2 tbsp oil\n\nGrill it.\nTop with feta and parsley.", KITCHEN)
         self.assertIn("Top with feta and parsley", " ".join(found.notes))
+        over_nothing = read_any("1 kg lamb chops\n10 g salt\n\nGrill it.\nTop with crumbled feta cheese", KITCHEN)
+        self.assertIn("Top with crumbled feta cheese", " ".join(over_nothing.notes))
         squeezed = read_any("1 kg lamb chops\n2 lemons\n10 g salt\n\nSqueeze one lemon. Toss with the salt.", KITCHEN)
         self.assertEqual(mix_of(squeezed), ["2 lemons", "10 g salt"])
 

@@ -13,9 +13,10 @@ from tests import drawn
 from tests.drafts import NOW, hours, judged, limits, of_kind, steak
 from tests.levels import level_names
 from vadouvan.core.draft.examples import lines
-from vadouvan.core.draft.typed import CutInput, Draft, FireInput, HoldInput
+from vadouvan.core.draft.typed import CutInput, Draft, FireInput, HoldInput, MealInput
 from vadouvan.core.hold import levels
 from vadouvan.core.judgement.judge import judge
+from vadouvan.core.judgement.sentences import straight_says
 from vadouvan.data.tables import shipped_kitchen
 
 KITCHEN = shipped_kitchen()
@@ -81,6 +82,10 @@ class CommonPractice(unittest.TestCase):
         self.assertEqual(opens, sorted(opens))
         self.assertGreater(opens[3], 10 * opens[1])
         self.assertGreater(min(marks[2:]), 5 * marks[1])
+        rinsed = judged(replace(rub, fire=FireInput(surface="rinsed"), meal=MealInput(at="2026-11-28T19:00")))
+        assert rinsed.window is not None
+        self.assertRegex(straight_says(rinsed.window, "rinsed"), "^Not yet: .*; rinsed off, little of the mix goes")
+        self.assertIn("Out of the mix; rinse it in a basin, and pat it dry.", [step.says for step in rinsed.steps])
         yoghurt = of_kind("chicken_leg", "2.6 kg", "", "45 mm", "600 g yoghurt", "29 g salt", bone="core")
         ends = [hours(replace(yoghurt, fire=FireInput(surface=left)))[2] for left in ("patted", "wiped", "rinsed")]
         self.assertEqual(ends, sorted(ends))

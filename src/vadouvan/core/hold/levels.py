@@ -1,7 +1,8 @@
 """Levels of the judgement of an hour, by family where tastes differ: one set for every cut and mix.
 
 Each has a physical or a sensory meaning and none belongs to one dish. All are our calibration on common practice
-(``calibration``): agreement with the trade's hours moves by a few cases when any of them moves by a tenth.
+(``calibration``): agreement with cooks' hours moves by a few cases when one of them moves by a tenth, most by
+BITE_M, ACCEPTABLE and BEST.
 """
 
 from __future__ import annotations

@@ -86,8 +86,11 @@ def with_amounts_of(
 def with_meat_of(
     directions: Sequence[str], recipe: PastedRecipe, is_line: Callable[[str], bool], is_meat: Callable[[str], bool]
 ) -> PastedRecipe:
-    """A recipe whose meat only its directions tell, "Cool it, then submerge two pork tenderloins (450 g each)"."""
-    if any(map(is_meat, recipe.lines)):
+    """A recipe whose meat only its directions tell, "Cool it, then submerge two pork tenderloins (450 g each)".
+
+    An amount of the list that cannot be read may be the meat, and is asked about first: "1 kg ribs".
+    """
+    if any(is_meat(line) or (leading_number(line) is not None and not is_line(line)) for line in recipe.lines):
         return recipe
     sentences = _sentences(directions)[:MOST_SENTENCES]
     told = (amount for one in sentences for amount in amounts_in_prose(one, is_line, is_meat)[0])

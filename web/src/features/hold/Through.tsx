@@ -106,13 +106,7 @@ export function Through({
       <div className={areas.choice}>
         <Beside choice={choice} onChoose={onChoose} />
         {!other && (
-          <Tick
-            ticked={rests}
-            onTick={(ticked) => {
-              setRests(ticked)
-            }}
-            className="wide:min-h-9"
-          >
+          <Tick ticked={rests} onTick={setRests} className="wide:min-h-9">
             rested {course.rest_shown}, cold
           </Tick>
         )}

@@ -155,12 +155,7 @@ function WorkOut({ draft, change }: Omit<DrawerProps, 'batch'>) {
             setMeasures(name === 'kitchen' ? 'kitchen' : 'scale')
           }}
         />
-        <Tick
-          ticked={cover}
-          onTick={(ticked) => {
-            setCover(ticked)
-          }}
-        >
+        <Tick ticked={cover} onTick={setCover}>
           enough for this cut
         </Tick>
       </div>

@@ -97,12 +97,7 @@ function Preview({ looked, onSettings, onTake, onLeave }: PreviewProps) {
         </ul>
       </details>
       {differ && (
-        <Tick
-          ticked={withSettings}
-          onTick={(ticked) => {
-            onSettings(ticked)
-          }}
-        >
+        <Tick ticked={withSettings} onTick={onSettings}>
           Take its settings over as well
         </Tick>
       )}

@@ -251,6 +251,7 @@ class Keeping(BrowserCase):
         page = self.open("/")
         page.get_by_role("link", name=re.compile("Saturday legs")).click()
         page.get_by_role("radio", name="in a kilogram of mix").click()
+        expect(page.get_by_role("region", name="Salt", exact=True)).to_contain_text("Fine table salt · Yoghurt")
         enzyme = page.get_by_role("region", name="Enzyme").get_by_role("button", name=re.compile("^live enzyme"))
         expect(enzyme).to_be_visible()
         page.get_by_role("button", name=re.compile("^salt per kilogram of mix")).first.click()

@@ -3,12 +3,12 @@
 from __future__ import annotations
 
 import json
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Literal
 
-from sqlalchemy import Engine, delete, func, select
+from sqlalchemy import Engine, bindparam, delete, func, select
 from sqlalchemy.orm import Session
 
 from vadouvan.core.draft.merging import Side, merged
@@ -134,10 +134,13 @@ class Batches:
             session.delete(_row(session, identity))
 
 
+_AFTER = delete(HistoryRow).where(HistoryRow.batch_id == bindparam("batch"), HistoryRow.number > bindparam("number"))
+
+
 def put_draft(session: Session, row: BatchRow, text: str, now: datetime) -> None:
     """Put a draft (as JSON) in the place of a row's, with its step in the history."""
     identity, touched = row.id, touched_field(row.draft, text)
-    session.execute(delete(HistoryRow).where(HistoryRow.batch_id == identity, HistoryRow.number > row.at_number))
+    session.execute(_AFTER, {"batch": identity, "number": row.at_number})
     last = session.get_one(HistoryRow, (identity, row.at_number))
     recent = now - datetime.fromisoformat(last.made_at) <= ONE_STEP
     if touched and touched == last.touched and recent and row.at_number > 1:
@@ -153,21 +156,27 @@ def put_draft(session: Session, row: BatchRow, text: str, now: datetime) -> None
 
 def touched_field(old: str, new: str) -> str:
     """The path of the one field in which two drafts (as JSON) differ; ``several`` if more, empty if none."""
-    before, after = dict(_leaves(json.loads(old))), dict(_leaves(json.loads(new)))
-    differing = [path for path in before.keys() | after.keys() if before.get(path) != after.get(path)]
+    differing = list(_differing(json.loads(old), json.loads(new)))
     if len(differing) > 1:
         return "several"
     return differing[0] if differing else ""
 
 
-def _leaves(value: object, path: str = "") -> list[tuple[str, object]]:
-    """All texts of a draft with their paths; list members go by their identity."""
-    if isinstance(value, dict):
-        return [leaf for key, part in value.items() for leaf in _leaves(part, f"{path}.{key}")]
-    if isinstance(value, list):
-        order = [(f"{path}.order", [part["id"] for part in value])]
-        return [*order, *(leaf for part in value for leaf in _leaves(part, f"{path}.{part['id']}"))]
-    return [(path, value)]
+def _differing(before: object, after: object, path: str = "") -> Iterator[str]:
+    """Paths of all that is another in one of two drafts; list members go by their identity."""
+    if before == after:
+        return
+    if isinstance(before, dict) and isinstance(after, dict):
+        for key in before.keys() | after.keys():
+            yield from _differing(before.get(key), after.get(key), f"{path}.{key}")
+    elif isinstance(before, list) and isinstance(after, list):
+        olds, news = ({part["id"]: part for part in side} for side in (before, after))
+        if list(olds) != list(news):
+            yield f"{path}.order"
+        for name in olds.keys() | news.keys():
+            yield from _differing(olds.get(name), news.get(name), f"{path}.{name}")
+    else:
+        yield path
 
 
 def _brought_together(row: BatchRow, stored: Draft, mine: Draft, origin: Origin) -> Draft:
@@ -207,10 +216,11 @@ def _move(row: BatchRow, draft: str, now: datetime) -> None:
 
 
 _ENDS = (func.min(HistoryRow.number).label("first"), func.max(HistoryRow.number).label("last"))
+_ENDS_OF_BATCH = select(*_ENDS).where(HistoryRow.batch_id == bindparam("batch"))
 
 
 def _kept(session: Session, row: BatchRow) -> KeptBatch:
-    return _between(row, *session.execute(select(*_ENDS).where(HistoryRow.batch_id == row.id)).one())
+    return _between(row, *session.execute(_ENDS_OF_BATCH, {"batch": row.id}).one())
 
 
 def _between(row: BatchRow, first: int | None, last: int | None) -> KeptBatch:

@@ -101,7 +101,9 @@ def _letters(raw: bytes) -> str:
 
 def reading(engine: Engine) -> Session:
     """A session that only reads: a snapshot of the write-ahead log, which waits for no writer and blocks none."""
-    return Session(engine.execution_options(**{ONLY_READS: True}))
+    session = Session(engine)
+    session.connection(execution_options={ONLY_READS: True})
+    return session
 
 
 def _begin(connection: Connection) -> None:

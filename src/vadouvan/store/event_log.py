@@ -6,7 +6,7 @@ import json
 from dataclasses import asdict, replace
 from datetime import datetime
 
-from sqlalchemy import Engine, exists, select
+from sqlalchemy import Engine, bindparam, exists, select
 from sqlalchemy.orm import Session, aliased
 
 from vadouvan.core.draft.typed import Draft
@@ -27,6 +27,9 @@ class DraftMoved(VadouvanError):
         super().__init__("This batch was changed elsewhere in the same moment. Press it again.")
 
 
+_OF_BATCH = select(EventRow).where(EventRow.batch_id == bindparam("batch")).order_by(EventRow.number)
+
+
 class EventLog:
     """Presses, batch by batch."""
 
@@ -36,7 +39,7 @@ class EventLog:
     def of(self, batch_id: str) -> list[LoggedEvent]:
         """All presses of a batch in their order."""
         with reading(self._engine) as session:
-            rows = session.scalars(select(EventRow).where(EventRow.batch_id == batch_id).order_by(EventRow.number))
+            rows = session.scalars(_OF_BATCH, {"batch": batch_id})
             return [_logged_or_refused(row) for row in rows]
 
     def in_contact(self, batch_id: str | None = None) -> set[str]:

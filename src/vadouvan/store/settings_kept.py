@@ -23,6 +23,13 @@ T = TypeVar("T")
 ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "household"
 
 
+_STATE = union_all(
+    select(literal("setting ") + SettingRow.name, SettingRow.value),
+    select(literal("ingredient ") + OwnIngredientRow.id, OwnIngredientRow.label),
+    select(literal("cut ") + OwnCutRow.id, OwnCutRow.kind),
+)
+
+
 class KeptSettings:
     """Settings of the cook for all batches."""
 
@@ -73,13 +80,8 @@ class KeptSettings:
 
         One quick question, whose answer is another after any change to them, by whomever.
         """
-        parts = [
-            select(literal("setting ") + SettingRow.name, SettingRow.value),
-            select(literal("ingredient ") + OwnIngredientRow.id, OwnIngredientRow.label),
-            select(literal("cut ") + OwnCutRow.id, OwnCutRow.kind),
-        ]
         with reading(self._engine) as session:
-            return tuple((name, text) for name, text in session.execute(union_all(*parts)))
+            return tuple((name, text) for name, text in session.execute(_STATE))
 
     def _read(self, name: str, read: Callable[[dict[str, Any]], T]) -> T | None:
         """A setting; nothing where none was said, or where it cannot be read any more."""

@@ -94,10 +94,11 @@ class Routine:
         """The moment nearest to ``wanted``, in steps of five minutes within the two ends, that ``fits``; or none."""
         if fits(wanted):
             return wanted
-        for step in range(1, int((max(last - wanted, wanted - first)) / A_STEP) + 2):
-            for moment in (later(wanted, -A_STEP * step), later(wanted, A_STEP * step)):
-                if first <= moment <= last and fits(moment):
-                    return moment
+        zone, (at, begins, ends) = wanted.tzinfo, (moment.astimezone(UTC) for moment in (wanted, first, last))
+        for step in range(1, int(max(ends - at, at - begins) / A_STEP) + 2):
+            for moment in (at - A_STEP * step, at + A_STEP * step):
+                if begins <= moment <= ends and fits(here := moment.astimezone(zone)):
+                    return here
         return None
 
     def between(self, first: datetime, last: datetime) -> list[tuple[str, datetime, datetime]]:

@@ -119,14 +119,6 @@ def _seasoned_depth_m(scenario: HoldScenario, bite_m: float) -> float:
     )
 
 
-def _outer(scenario: HoldScenario, depth_m: float, series: Array) -> Array:
-    """Mean over the outer layer of a function of concentration (times, cells)."""
-    inner, volumes = scenario.cut.way_in.share_deeper_than(depth_m), scenario.course.volumes
-    edges = np.concatenate(([0.0], np.cumsum(volumes)))
-    part = np.clip((edges[1:] - inner) / volumes, 0.0, 1.0) * volumes
-    return np.asarray(series @ part / part.sum())
-
-
 def _seasoned(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeights) -> Concern:
     """Share of the depth that is eaten which tastes seasoned, or whose salt goes to the heat outside."""
     family = scenario.cut.kind.family
@@ -134,9 +126,7 @@ def _seasoned(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeight
     lean = levels.TASTED_OF_SETTLED * unit_settled
     from_ = lean if settled <= 0 else min(TASTED_SALT_KG_PER_KG_WATER.value * unit_settled / settled, lean)
     asked_m = _seasoned_depth_m(scenario, levels.BITE_M[family])
-    share = np.maximum.accumulate(
-        _along(scenario, hours, _outer(scenario, asked_m, np.minimum(scenario.unit_cells / from_, 1.0)))
-    )
+    share = np.maximum.accumulate(_along(scenario, hours, scenario.outer_tasting_of(asked_m, from_)))
     seasoned = share + (1 - share) * levels.OUTSIDE_COUNTS[family] * kept
     asked = max(levels.ramp(settled / TASTED_SALT_KG_PER_KG_WATER.value, 0.0, 1.5), bath_share(scenario))
     asked *= 1 - levels.WORTH * levels.ramp(softening_strength(scenario), levels.WORKS_FROM, levels.WORKS_FULL)
@@ -157,11 +147,7 @@ def _salty(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeights) 
     if family == "plant":  # takes what the mix settles to within the hour: a matter of the mix, not of hours
         return Concern("salty", False, np.ones(len(hours)), float(_hill(whole, levels.ALL_HALF, levels.SALTY_STEEP)))
     depth_m = _asked_depth_m(scenario, levels.RIM_M[family])
-    rim = (
-        np.maximum.accumulate(_along(scenario, hours, _outer(scenario, depth_m, scenario.course.cells)))
-        * scenario.water_share
-        / aim
-    )
+    rim = np.maximum.accumulate(_along(scenario, hours, scenario.outer_salt(depth_m))) * scenario.water_share / aim
     eaten = rim * whole / np.sqrt(rim**2 + whole**2 + 1e-12)  # a rub's rim is not held against it: it settles
     start, patted = (
         min(share * scenario.balance.total("salt").value / aim, whole)

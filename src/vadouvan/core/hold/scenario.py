@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass, field, replace
 
 import numpy as np
@@ -35,10 +36,30 @@ class HoldScenario:
     acid: AcidCourse | None
     unit_settled: float = 0.0
     unit_cells: Array = field(default_factory=lambda: np.zeros((0, 0)))
+    _layers: dict[tuple[float, float], Array] = field(default_factory=dict, repr=False, compare=False)
 
     def with_pace(self, factor: float) -> HoldScenario:
-        """The same course run at a faster or slower diffusivity."""
+        """The same course run at a faster or slower diffusivity; what goes by its own clock is worked out once."""
         return replace(self, pace=self.pace.times(factor))
+
+    def outer_salt(self, depth_m: float) -> Array:
+        """Mean concentration of the layer from the surface to a depth, over time [kg/kg water]."""
+        return self._outer(depth_m, math.inf)
+
+    def outer_tasting_of(self, depth_m: float, tasted: float) -> Array:
+        """Share of that layer that tastes of salt, over time [1]: all from ``tasted`` on [kg/kg water].
+
+        Less in proportion below it. Of the course with at least a trace of salt.
+        """
+        return self._outer(depth_m, tasted)
+
+    def _outer(self, depth_m: float, tasted: float) -> Array:
+        if (depth_m, tasted) not in self._layers:
+            series = self.course.cells if math.isinf(tasted) else np.minimum(self.unit_cells / tasted, 1.0)
+            volumes, inner = self.course.volumes, self.cut.way_in.share_deeper_than(depth_m)
+            part = np.clip((np.cumsum(volumes) - inner) / volumes, 0.0, 1.0) * volumes
+            self._layers[depth_m, tasted] = np.asarray(series @ part / part.sum())
+        return self._layers[depth_m, tasted]
 
     @property
     def hours(self) -> Array:

@@ -6,6 +6,7 @@ Both models see time only as an integral of their own pace, so a warm hour is on
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 import numpy as np
 
@@ -35,23 +36,28 @@ class Pace:
 
     def hours_at(self, tau_m2: Array) -> Array:
         """Hours at which salt's clock shows so much [h]."""
-        knots, tau = self._salt_clock()
+        knots, tau = self._salt_clock
         return np.asarray(np.interp(tau_m2, tau, knots))
 
     def tau_at(self, hours: float) -> float:
         """Salt's clock at an hour [m2]."""
-        knots, tau = self._salt_clock()
+        knots, tau = self._salt_clock
         return float(np.interp(hours, knots, tau))
 
     def softening_at(self, hours: Array) -> Array:
         """Hours at 4 C that soften as much as this course until each of these hours."""
-        knots = self._knots()
-        worked = _worked(knots, [enzyme_pace(degrees) for _, degrees in self.readings])
+        knots, worked = self._softening_clock
         return np.asarray(np.interp(hours, knots, worked))
 
     def _knots(self) -> Array:
         return np.array([*(hour for hour, _ in self.readings), FAR_H])
 
+    @cached_property
+    def _softening_clock(self) -> tuple[Array, Array]:
+        knots = self._knots()
+        return knots, _worked(knots, [enzyme_pace(degrees) for _, degrees in self.readings])
+
+    @cached_property
     def _salt_clock(self) -> tuple[Array, Array]:
         knots = self._knots()
         rates = [self.factor * salt_diffusivity(degrees, self.family) * 3600 for _, degrees in self.readings]

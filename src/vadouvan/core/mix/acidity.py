@@ -40,10 +40,12 @@ def charges_lost(ph: float, constants: Sequence[float]) -> float:
     >>> round(charges_lost(4.756, (4.756,)), 3)
     0.5
     """
-    terms = [1.0]
-    for constant in constants:
-        terms.append(terms[-1] * 10.0 ** (ph - constant))
-    return sum(count * term for count, term in enumerate(terms)) / sum(terms)
+    term, whole, lost = 1.0, 1.0, 0.0
+    for count, constant in enumerate(constants, 1):
+        term *= 10.0 ** (ph - constant)
+        whole += term
+        lost += count * term
+    return lost / whole
 
 
 def acid_charge(solution: Solution, ph: float) -> float:

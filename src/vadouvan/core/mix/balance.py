@@ -106,14 +106,18 @@ class Balance:
 
     def total(self, substance: Substance) -> Interval:
         """All of a substance per kg of meat; ends combined as independent errors."""
-        return _summed([part.amount for part in self.parts[substance]])
+        return self._totals[substance]
 
-    @property
+    @cached_property
+    def _totals(self) -> dict[Substance, Interval]:
+        return {name: _summed([part.amount for part in parts]) for name, parts in self.parts.items()}
+
+    @cached_property
     def enzyme_units(self) -> Interval:
         """Enzyme strength of the mix (neat fresh pineapple juice = 1)."""
         return _summed([part.amount for part in self.enzyme_parts])
 
-    @property
+    @cached_property
     def heat_shu(self) -> Interval:
         """Scoville units averaged over the weight of the meat."""
         return _summed([part.amount for part in self.heat_parts])

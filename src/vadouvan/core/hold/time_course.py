@@ -6,7 +6,6 @@ import math
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.special import erfc
 
 from vadouvan.core.constants import (
     ENZYME_DIFFUSIVITY,
@@ -121,7 +120,8 @@ def _white(scenario: HoldScenario, hours: Array) -> Array:
 
 
 _Z = np.linspace(0.0, 4.0, 200)  # depth over twice the root of diffusivity times time
-_WORKED_INSIDE = (1 + 2 * _Z**2) * erfc(_Z) - 2 * _Z * np.exp(-(_Z**2)) / math.sqrt(math.pi)  # share of the surface's
+_ERFC = np.array([math.erfc(depth) for depth in _Z])
+_WORKED_INSIDE = (1 + 2 * _Z**2) * _ERFC - 2 * _Z * np.exp(-(_Z**2)) / math.sqrt(math.pi)  # share of the surface's
 
 
 def _softened_m(scenario: HoldScenario, hours: Array) -> Array:

@@ -10,7 +10,6 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
-from scipy.special import log_ndtr
 
 from vadouvan.core.constants import (
     DEPTH_READING_M,
@@ -93,6 +92,8 @@ def learned_pace(seen: Sequence[DepthSeen]) -> Learned:
     ln m is normal about 0 with the spread from piece to piece; a depth is read to a millimetre and scatters by a
     tenth. Readings where the piece was seasoned right through only say "at least so fast".
     """
+    from scipy.special import log_ndtr  # noqa: PLC0415 - a fiftieth of a start, for what the knife told
+
     log_weight = -0.5 * (GRID / DIFFUSIVITY_LOG_SD.value) ** 2
     for one in seen:
         told = np.log(np.maximum([one.model_m(math.exp(x)) for x in GRID], 1e-5))

@@ -39,6 +39,42 @@ class Parts(unittest.TestCase):
         again = read_any(f"{own}For the lamb:\n1 tsp sumac\n1 tsp cumin", KITCHEN)
         self.assertEqual((mix_of(again)[3:], beside(again)), (["1 tsp sumac", "1 tsp cumin"], {}))
 
+    def test_the_name_of_a_side_is_a_heading(self) -> None:
+        """Without a colon or a gap, over amounts; any other name after a gap below the first lines."""
+        own = "2 lbs. chicken breast, cubed\n1/3 cup olive oil\n1 1/2 tsp kosher salt\n"
+        found = read_any(f"{own}Tzatziki\n1 cup Greek yogurt\n1/2 English cucumber, grated", KITCHEN)
+        self.assertEqual(mix_of(found), ["1/3 cup olive oil", "1 1/2 tsp kosher salt"])
+        self.assertEqual(beside(found), {"Tzatziki": "1 cup Greek yogurt\n1/2 English cucumber, grated"})
+        apart = read_any(
+            "1 whole chicken, 1.5kg\n\nPeri-peri\n4 red chillies\n60ml oil\n\nColeslaw\n2 carrots", KITCHEN
+        )
+        self.assertEqual((mix_of(apart), beside(apart)), (["4 red chillies", "60ml oil"], {"Coleslaw": "2 carrots"}))
+        cooked = read_any(f"{own}to cook: 150g lardons, 2 tbsp flour, 300ml stock", KITCHEN)
+        self.assertEqual(beside(cooked), {"to cook": "150g lardons\n2 tbsp flour\n300ml stock"})
+
+    def test_a_sauce_is_the_mix_where_nothing_else_is(self) -> None:
+        """With a garnish beside it, which never is."""
+        found = read_any(
+            "2 salmon fillets (150g each)\n\nTeriyaki sauce\n4 tbsp soy sauce\n2 tbsp mirin\n\nGarnish\nsesame seeds",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["4 tbsp soy sauce", "2 tbsp mirin"])
+        self.assertEqual(beside(found), {"Garnish": "sesame seeds"})
+
+    def test_a_row_with_strokes_and_what_is_told_of_times(self) -> None:
+        """Strokes or dots part amounts, not two units of one; nothing is lost of hours and deeds in small letters."""
+        found = read_any(
+            "flank steak 900g\nMarinating time: 4 hours\n60ml vinegar / 4 cloves garlic / 1 tsp salt\n-> 4-6 h fridge\n"
+            "200 g / 7 oz yoghurt\nstab it 15 times, 2cm deep, and rub the rest over. leave overnight\novernight",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["60ml vinegar", "4 cloves garlic", "1 tsp salt", "200 g / 7 oz yoghurt"])
+        left = " ".join(found.notes)
+        for told in ("Marinating time: 4 hours", "4-6 h fridge", "stab it 15 times", "; overnight"):
+            self.assertIn(told, left)
+        dotted = read_any("Pork fillet 600 g\nmix: 2 tbsp mustard · 1 tbsp honey · 8 g salt", KITCHEN)
+        self.assertEqual(mix_of(dotted), ["2 tbsp mustard", "1 tbsp honey", "8 g salt"])
+
     def test_an_injection_is_none_of_the_rub(self) -> None:
         """Both in rows under their names; the injection goes beside, and that is told."""
         found = read_any(

@@ -10,10 +10,12 @@ from vadouvan.core.draft.typed import LONGEST_TEXT, LineInput
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.core.pantry.strength import as_strong
 from vadouvan.core.parsing.amount import READ_LINES, Portion, SaidLine, not_in_that_state, read_line, weigh
 from vadouvan.core.parsing.curing import curing_refused, names_curing_salt
 from vadouvan.core.parsing.rate import rate_in
 from vadouvan.core.parsing.several import taken_apart
+from vadouvan.core.parsing.strength import strength_said
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.errors import InputError
 
@@ -47,9 +49,9 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) ->
     if parts and single_lines(line.text, pantry) == parts:
         wrong = f'"{line.text.strip()}" holds several ingredients.'
         raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write one a line: {'; '.join(parts)}.")
-    by_the_meat = _by_the_meat(line, pantry, meat_kg)
-    if by_the_meat is not None:
-        return by_the_meat
+    as_told = _by_the_meat(line, pantry, meat_kg) or _at_its_strength(line, pantry)
+    if as_told is not None:
+        return as_told
     said = read_line(line.text, field=path)
     grown = tuple(f"fresh {name}" for name in said.names) if said.unit in FRESH_UNITS else ()
     meant = pantry.qualified(said.qualified)
@@ -115,6 +117,19 @@ def _by_the_meat(line: LineInput, pantry: Pantry, meat_kg: float | None) -> Port
     return replace(portion_of(LineInput(line.id, rate.line), pantry).part(meat_kg / rate.per_kg), text=line.text)
 
 
+def _at_its_strength(line: LineInput, pantry: Pantry) -> Portion | None:
+    """So much of what a bottle or a tub tells the strength of, "50 ml vinegar 9%"; none if no strength is said."""
+    said = strength_said(line.text)
+    if said is None:
+        return None
+    try:
+        portion = portion_of(LineInput(line.id, said.line), pantry)
+    except InputError:
+        return None  # the line as it stands is asked about
+    item = as_strong(portion.ingredient, said.share)
+    return None if item is None else replace(portion, ingredient=item, text=line.text)
+
+
 _VAGUE_START = re.compile(
     r"^(?:some|a little|a bit of|a touch of|plenty of|fresh|freshly ground|chopped) ", re.IGNORECASE
 )
@@ -178,7 +193,8 @@ _BARE_RED = re.compile(r"^(?!.*\b(?:sweet|bell|fresh|chopped|diced|roast(?:ed)?|
 _CORNS = re.compile(r"\b(?:pepper ?)?(?:corns?|grains?|berries|berry)\b|\bpeppercorns?\b|\bblack\b", re.IGNORECASE)
 _IN_SLICES = re.compile(r"\b(?:sliced|slices?|wedges?|quartered|rounds)\b", re.IGNORECASE)
 PIECES_NAMED = {"stick": ("stick",), "cm": ("stick",), "in": ("stick",), "inch": ("stick",), "leaf": ("leaf",)}
-FRESH_UNITS = frozenset(("sprig", "bunch", "handful", "leaf"))  # of a herb as it grows, never of a dried one
+# Of a plant as it grows, never of one that is dried and ground
+FRESH_UNITS = frozenset(("sprig", "bunch", "handful", "leaf", "knob", "cm", "in", "inch"))
 
 
 @lru_cache(maxsize=READ_LINES)

@@ -385,7 +385,8 @@ def _no_weight(said: SaidLine, unit: str, ingredient: Ingredient) -> tuple[str, 
             f'"{said.text.strip()}" has a number but no unit.',
             f'Write grams or spoons, such as "{said.number.value:g} g {name}"{others}.',
         )
-    return f"A {unit} of {name} has no known weight.", f'Write grams or spoons, such as "20 g {name}"{others}.'
+    article = "An" if unit[0] in "aeio" else "A"
+    return f"{article} {unit} of {name} has no known weight.", f'Write grams or spoons, such as "20 g {name}"{others}.'
 
 
 def _bad(field: str, text: str, wrong: str, accepted: str) -> InputError:

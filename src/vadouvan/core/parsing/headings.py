@@ -22,8 +22,17 @@ COMPANIONS = frozenset((
     "finish", "finishing", "garnish", "glaze", "gravy", "injection", "mop", "relish", "salad", "salsa", "sauce",
     "serve", "serving", "side", "sides", "slaw", "spritz", "stuffing", "top", "topping",
 ))  # fmt: skip
+# Names of what is made to go with a dish: as a line of their own over amounts they are a heading.
+SIDES = frozenset((
+    "aioli", "chimichurri", "coleslaw", "gremolata", "guacamole", "hummus", "muhammara", "pesto", "raita", "remoulade",
+    "romesco", "skordalia", "slaw", "tapenade", "toum", "tzatziki", "zhoug",
+))  # fmt: skip
+# What is put beside the meat on the plate, and never what it lies in
+AT_THE_TABLE = frozenset((
+    "accompaniment", "decorate", "garnish", "salad", "serve", "serving", "side", "sides", "slaw", "top", "topping",
+))  # fmt: skip
 # Beside the mix only where a heading is marked as one: "Pot roast" is the name of a dish.
-_POTS = frozenset(("braise", "braising", "pot"))
+_POTS = frozenset(("braise", "braising", "cook", "pot"))
 _NO_LINES = frozenset((
     "directions", "equipment", "how", "instructions", "method", "note", "notes", "nutrition", "preparation",
     "steps", "tools",
@@ -36,7 +45,7 @@ _LEFT = re.compile(
     r"|^(?:https?://|www\.)\S+$"
     r"|^(?:serves?|makes|yields?|prep)\b|^\(|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b"
     r"|^cure (?:for |overnight|the |in the fridge|\d+ ?(?:-|–|to)? ?\d* ?(?:h|hours?|days?)\b)"
-    r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:hours?|hrs?|minutes?(?! steaks?\b)|mins?|days?)\b"
+    r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:h|hours?|hrs?|minutes?(?! steaks?\b)|mins?|days?)\b"
     r"|^[^,(]+ for the (?:tin|pan|tray|roasting tin|grill)\s*$"
     r"|(?:,\s*|\(|\s[-–—]\s)for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"
@@ -44,7 +53,7 @@ _LEFT = re.compile(
     r"|basting|deglaze|poach|poaching|roast|roasting|simmer|grease|brush|brushing)\b[^,]*$"
     r"|[(,]\s*(?:to be )?(?:add(?:ed)?|squeezed?|stir(?:red)?|poured?|drizzled?)(?: \w+){0,2} (?:just |right )?"
     r"(?:before|after|at the end|when|once)\b"
-    r"|^(?:servings|portions|total time|active time|time|difficulty)\s*:",
+    r"|^(?:servings|portions|difficulty|(?:[a-z]+(?:ing|al|ive|ation)? )?time)\s*:",
     re.IGNORECASE,
 )
 _RATED = re.compile(  # "4.8 (120)", "4.5 stars from 31 votes"
@@ -56,18 +65,21 @@ _TIMES = re.compile(
     re.IGNORECASE,
 )
 _ORDER = re.compile(
-    r"^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn|mix|stir(?![- ]?fr)|heat)\b",
+    r"^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn|mix(?!:)|stir(?![- ]?fr)"
+    r"|heat)\b",
     re.IGNORECASE,
 )
 _DEED = re.compile(
-    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:add|allow|bake|barbecue|baste|blend|blitz|boil|bring"
-    r"|brine(?! from)|broil|brush|chill|coat|combine|cook|cover|cut|discard|dissolve|drain|drizzle|dunk|flatten|flip"
-    r"|form|fry|garnish|give|grill|grind|crush|mash|heat|hold|keep|kept|knead|leave|left|let|lift|marinate|massage|melt|mix"
-    r"|pat|place|pound(?! of)|pour|preheat|prick|process|pulse|puree|put|refrigerate|remove|reserve|rest|return|rinse"
-    r"|roast|rub|scatter|score|sear|season|serve|set|shape|simmer|skewer|slice|smoke|soak|spread|sprinkle|steep"
-    r"|squeeze(?! of)|stir(?![- ]?fr)|strain|stuff|submerge|take|thread|tie|tip|toast|top(?= with| it| each)|toss"
-    r"|transfer|truss|tuck|turn|use|warm|weigh|whisk"
-    r"|whiz+|wipe|work|wrap)\b",
+    r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:"
+    r"add|allow|bake|barbecue|baste|blend|blitz|boil|brine(?! from)|bring|broil|brush|chill|chop|coat|combine"
+    r"|cook|cover|crush|cut|dice|discard|dissolve|drain|dredge|drizzle|dunk|finish|flatten|flip|form|fry"
+    r"|garnish|give|grill|grind|heat|hold|keep|kept|knead|lay|leave|left|let|lift|lower|make|marinate|mash"
+    r"|massage|melt|mix(?!:)|pat|pierce|place|poach|poke|pound(?! of)|pour|preheat|prepare|prick|process|pulse"
+    r"|puree|put|reduce|refrigerate|remove|reserve|rest|return|rinse|roast|rub|scatter|score|sear|season|serve"
+    r"|set|shape|simmer|skewer|slather|slice|smear|smoke|soak|spoon(?! of)|spread|sprinkle|squeeze(?! of)|stab"
+    r"|steam|steep|stir(?![- ]?fr)|strain|stuff|submerge|take|thread|tie|tip|toast|top(?= with| it| each)|toss"
+    r"|transfer|trim|truss|tuck|turn|use|warm|weigh|whisk|whiz+|wipe|work|wrap"
+    r")\b",
     re.IGNORECASE,
 )
 # "In a large bowl whisk together the oil and the juice."
@@ -81,7 +93,9 @@ _ASIDE = re.compile(
 )  # "(save the juice for serving)"
 _WORDS_OF_A_DEED = 3
 _WORDS_OF_A_STORY = 10  # in several sentences, however they begin
-_NEXT_SENTENCE = re.compile(r"[a-z)]{2}\.\s+[A-Z]")
+_NEXT_SENTENCE = re.compile(
+    r"[a-z)]{2}\.\s+(?:[A-Z]|(?:then|leave|cook|bake|roast|grill|rest|take|turn|serve|put|mix|add)\b)"
+)
 _SO_LONG = re.compile(r"\d\s*(?:h|hrs?|hours?|mins?|minutes?|days?)\b", re.IGNORECASE)  # "Brine 4h"
 # "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.
 FOR_SO_MUCH = re.compile(
@@ -128,7 +142,7 @@ def kind_of_part(title: str) -> Kind:
     words = words_of(title)
     if words & _NO_LINES:
         return "none"
-    if words & (COMPANIONS | _POTS) and not words & (MIXES - {"wet", "dry", "mix", "spice", "seasoning"}):
+    if words & (COMPANIONS | _POTS | SIDES) and not words & (MIXES - {"wet", "dry", "mix", "spice", "seasoning"}):
         return "companion"
     return "mix"
 
@@ -184,7 +198,7 @@ def heading_of(line: str) -> str | None:
     marked = for_the or _STARTS_LIKE_A_HEADING.search(line) is not None
     telling = set(words) & (MIXES | COMPANIONS | _NO_LINES | OTHER_PARTS)
     starts = _STARTS.match(title) is not None or len(words) <= 2
-    if not words or len(words) > MOST_WORDS or not (marked or (telling and starts)):
+    if words in ([], ["overnight"]) or len(words) > MOST_WORDS or not (marked or (telling and starts)):
         return None
     if line.rstrip().endswith(".") and len(words) >= _WORDS_OF_A_DEED:  # "Top with feta and parsley."
         return None

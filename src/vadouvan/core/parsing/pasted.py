@@ -10,8 +10,10 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.core.parsing.directions import parted_by, with_amounts_of, with_meat_of
 from vadouvan.core.parsing.headings import (
+    AT_THE_TABLE,
     MIXES,
     OTHER_PARTS,
+    SIDES,
     heading_of,
     is_deed,
     is_told_of_all,
@@ -105,8 +107,9 @@ def recipe_in(
     own, with_the_meat = meat_apart(own, is_meat)
     own, others = others_apart(own, is_meat)
     beside = [*after_the_bath, *with_the_meat, *others, *beside]
-    if not any(is_line(line) for block in own for line in block.lines) and len(beside) == 1:
-        own, beside = [*own, beside[0]], []
+    if not any(is_line(line) for block in own for line in block.lines):
+        likely = [block for block in beside if not words_of(block.title) & AT_THE_TABLE] or beside[: len(beside) == 1]
+        own, beside = [*own, *likely[:1]], [block for block in beside if block not in likely[:1]]
     if not own and not beside:  # all of it under "Notes:"
         own = [block for block in blocks if any(is_line(line) or is_meat(line) for line in block.lines)]
         blocks = [block for block in blocks if block not in own]
@@ -170,30 +173,35 @@ def _sentences_opened(
 
 def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> list[str]:
     """Lines with a colon after each that can only be a heading: a few words before an amount, of which none is an
-    ingredient, after a gap, or above lines that are set in; where another heading tells a mix, so that the text is in
-    parts. No gap is needed where that other heading has none.
+    ingredient, after a gap below the first lines of a list, or above lines that are set in. Where another heading tells
+    a mix, so that the text is in parts, it may be the first; no gap is needed where that other heading has none, nor
+    by the name of what goes with a dish, "Tzatziki".
     """
     told = [place for place, line in enumerate(lines) if words_of(heading_of(without_bullet(line)) or "") & MIXES]
-    if not told:
-        return lines
     needs_no_gap = any(place > 0 and lines[place - 1].strip() for place in told)
-    marked = []
+    marked: list[str] = []
+    is_begun = False
     for place, line in enumerate(lines):
         bare = line.strip()
         words = bare.split()
         below = lines[place + 1] if place + 1 < len(lines) else ""
         after = without_bullet(below)
+        is_side = bool(words) and words[-1].lower() in SIDES and leading_number(after) is not None
         is_over = _set_in(below) > _set_in(line)
         is_named = needs_no_gap and all(word[0].isupper() for word in words)  # not "Cooking spray"
-        stands_apart = is_named or is_over or not lines[place - 1].strip()
+        stands_apart = is_side or is_named or is_over or not lines[place - 1].strip()
         stands_alone = place > 0 and stands_apart and (leading_number(after) is not None or is_line(after))
+        stands_alone = stands_alone and bool(told or is_begun)
         is_name = 0 < len(words) <= MOST_WORDS_OF_A_PART and re.fullmatch(r"[^\W\d_][^\d,:;.()]*", bare) is not None
         is_name = is_name and leading_number(bare) is None
         is_heading = stands_alone and is_name and heading_of(bare) is None and not is_deed(bare)
         parts = [part for part in re.split(r"\s+(?:and|or|&)\s+", bare) if part] if is_heading else []
-        names_one = not (is_over and is_line(after)) and any(is_line(f"10 g {part}") for part in (bare, *parts))
+        names_one = not (is_side or (is_over and is_line(after))) and any(
+            is_line(f"10 g {part}") for part in (bare, *parts)
+        )
         is_heading = is_heading and not is_meat(bare) and not names_one
         marked.append(f"{bare}:" if is_heading else line)
+        is_begun = is_begun or is_line(without_bullet(line)) or is_meat(without_bullet(line))
     return marked
 
 

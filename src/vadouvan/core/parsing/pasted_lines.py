@@ -40,6 +40,7 @@ _OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
 LEAST_IN_A_ROW = 3
 WORDS_OF_AN_AMOUNT = 2
 _DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
+_STROKES = re.compile(r"\s+[/·•]\s+")
 _BY_SEMICOLON = re.compile(r"\s*;\s*")
 _WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
 COLUMNS_OF_TWO_UNITS = 3
@@ -261,14 +262,17 @@ def _rows_opened(lines: list[str]) -> Iterator[str]:
 
 
 def _amounts_of(row: str) -> list[str]:
-    """Amounts of a row, between commas or, where there are none, between strokes: "50 g sugar / 20 g paprika"."""
-    behind = _parts_of(row)
-    if len(behind) > 1:
-        return behind
-    strokes = row.split(" / ")
-    if "," not in row and len(strokes) >= LEAST_IN_A_ROW and all(leading_number(one) is not None for one in strokes):
-        return strokes
+    """Amounts of a row, by any mark between them: commas, semicolons, strokes or dots."""
+    parts = _parts_of(row)
+    if len(parts) > 1:
+        return parts
     return _IN_A_ROW.split(row)
+
+
+def _begins_with_an_amount(part: str) -> bool:
+    """Whether it begins with a number or with a fruit's juice, and something stands behind."""
+    found = leading_number(part)
+    return _OF_FRUIT.match(part) is not None if found is None else any(map(str.isalpha, found.rest))
 
 
 def _unbracketed(line: str) -> str:
@@ -283,11 +287,17 @@ def _unbracketed(line: str) -> str:
 
 
 def _parts_of(line: str) -> list[str]:
-    """A row of things with their amounts behind them, "wings 2 kg; salt 24 g; oil 3 tbsp", one each; else the line.
+    """A row of things with their amounts behind them, "wings 2 kg; salt 24 g; oil 3 tbsp", or before them, with strokes
+    or dots between, one each; else the line.
 
     >>> _parts_of("wings 2 kg; salt 24 g; oil 3 tbsp"), _parts_of("2 garlic cloves, sliced; dill")
     (['wings 2 kg', 'salt 24 g', 'oil 3 tbsp'], ['2 garlic cloves, sliced; dill'])
+    >>> _parts_of("60 ml vinegar / 4 cloves garlic / 1 tsp salt"), _parts_of("200 g / 7 oz yoghurt")
+    (['60 ml vinegar', '4 cloves garlic', '1 tsp salt'], ['200 g / 7 oz yoghurt'])
     """
+    strokes = [part.strip() for part in _STROKES.split(without_bullet(line))]
+    if len(strokes) >= LEAST_IN_A_ROW and all(map(_begins_with_an_amount, strokes)):
+        return strokes
     for mark in (";", ","):
         parts = [part.strip() for part in without_bullet(line).rstrip(". ").split(mark)]
         if len(parts) >= LEAST_IN_A_ROW and all(map(_AMOUNT_BEHIND.match, parts)):

@@ -29,6 +29,11 @@ _BOTH_AFTER = re.compile(
     rf"^(?P<fruit>[^,(]+?)\s*(?:[,(]|\s[-–])\s*{_GRATED}(juice|zest) (?:and|&|\+) {_GRATED}(zest|juice)\)?$",
     re.IGNORECASE,
 )
+_AND_HALF = re.compile(  # "1 lemon (zest + half the juice)"
+    r"^(?:1|one|an?) (?P<fruit>[a-z]+)\s*[,(]\s*zest\s*(?:,|\+|&|and\b|plus\b)+\s*(?:the )?(?:juice of half"
+    r"|half (?:of )?(?:the |its )?juice)(?: of it)?\)?$",
+    re.IGNORECASE,
+)
 _ZESTED = re.compile(r"^(?P<fruit>[^,]+), (?:finely )?(?:zested and juiced|juiced and zested)$", re.IGNORECASE)
 _AMOUNT_LAST = re.compile(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*\s?[a-z]{1,12}\.?$", re.IGNORECASE)
 _FRUITS = re.compile(
@@ -39,7 +44,7 @@ _ZEST_AND_SO_MUCH = re.compile(  # "zest 1 lemon + 1 tbsp juice"
     r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?P<amount>[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*[a-z]+) (?:of )?(?:its |the |their )?juice$",
     re.IGNORECASE,
 )
-_AND, _SO_MANY = r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?:the )?", r"[\d½¼¾⅓⅔/.]+|an?|one|two|three|half an?"
+_AND, _SO_MANY = r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?:the )?", r"[\d½¼¾⅓⅔/.]+|an?|one|two|three|half(?: an?| of it)?"
 # "juice of 2 lemons + zest of 1", "zest of 1 and juice of 2 lemons"
 _NAMED = r"(?P<fruit>[a-z]+(?: [a-z]+)?)"
 _OF_AS_MANY = tuple(
@@ -126,12 +131,20 @@ def _fruit(line: str) -> list[str]:
         found = of_as_many.match(line)
         if found:
             one, count, other, more = (part for part in found.groups() if part != found["fruit"])
-            return [f"{one} of {count} {found['fruit']}", f"{other} of {more} {found['fruit']}"]
+            return [f"{one} of {_plain(count)} {found['fruit']}", f"{other} of {_plain(more)} {found['fruit']}"]
+    half = _AND_HALF.match(line)
+    if half:
+        return [f"zest of 1 {half['fruit']}", f"juice of 1/2 {half['fruit']}"]
     zested = _ZESTED.match(line)
     if zested:
         return [f"zest of {zested['fruit']}", f"juice of {zested['fruit']}"]
     fruits = _FRUITS.match(line)
     return [f"{fruits[1]} of {fruits['first']}", f"{fruits[1]} of {fruits['second']}"] if fruits else []
+
+
+def _plain(count: str) -> str:
+    """So many of a fruit, "half of it" as a half."""
+    return "1/2" if count.lower().startswith("half") else count
 
 
 def _side_by_side(line: str) -> list[str]:

@@ -18,7 +18,7 @@ from vadouvan.core.parsing.spoken import plainly_said
 _PICTURE = r"\u2190-\u21ff\u25a0-\u25ff\u2600-\u27bf\u2b00-\u2bff\U0001f000-\U0001faff\ufe0f\u200d"
 _BULLET = re.compile(
     rf"^\s*[{_PICTURE}][{_PICTURE}\s]*(?=[^\W_])"
-    r"|^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))"
+    r"|^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|[-=]+>\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))"
 )
 _PICTURES_BEHIND = re.compile(rf"\s*[{_PICTURE}]+$")
 _LEADERS = re.compile(r"(?<=[^\W_])\s*(?:\.{2,}|…+|_{2,})\s*(?=[\d½¼¾⅓⅔])")  # "Yoghurt......250 g"
@@ -79,6 +79,7 @@ class Tidied:
 
 
 _SO_MANY_EACH = re.compile(r"^([\d½¼¾/. ]{1,8}?) ?ea\b\.? ", re.IGNORECASE)
+_ALL_OF_IT = re.compile(r"\b100\s?%\s*(?:pure\s+)?(?=[a-z\d])", re.IGNORECASE)  # "100 % pineapple juice"
 _AS_I_DO = re.compile(r"\((?:i|we) (?:use|used|like|add|added|start with) (about |around |roughly )?", re.IGNORECASE)
 
 
@@ -105,6 +106,7 @@ def tidied(text: str) -> Tidied:
     ('800 g canned coconut milk', '2.33333 tbsp soy sauce')
     """
     text = _SPOONS.sub(lambda found: f"{found[1]} {'tbsp' if found[2] == '15' else 'tsp'}", packs_first(text))
+    text = _ALL_OF_IT.sub("", text)
     text = _SO_MANY_EACH.sub(r"\1 ", _AS_I_DO.sub(r"(\1", without_bullet(text)))
     bare = _ABOUT.sub("", text)
     about = bare != text

@@ -1,0 +1,38 @@
+"""A strength that stands beside a name: "vinegar 9%", "2 % milk", "beer (5 % vol)", "70% vinegar essence"."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+
+_STRENGTH = re.compile(
+    r"\s*(?:,\s*)?\(?(?<![\d.,])(?P<value>\d{1,2}(?:[.,]\d{1,2})?)\s*%"
+    r"(?:\s*(?:acidity|acetic acid|acid|(?:milk)?fat|mf|vol\.?|abv|alcohol|alc\.?(?: vol\.?)?"
+    r"|by vol(?:ume)?\.?)(?![^\W\d_]))?\)?",
+    re.IGNORECASE,
+)
+_ESSENCE = re.compile(r"\b(?:vinegar|acetic) essence\b|\bacetic acid\b|\bessence of vinegar\b", re.IGNORECASE)
+
+
+@dataclass(frozen=True)
+class StrengthSaid:
+    """A line without its strength, and the strength [1]."""
+
+    line: str
+    share: float
+
+
+def strength_said(text: str) -> StrengthSaid | None:
+    """The strength in a line, if it tells one and no more.
+
+    >>> strength_said("Vinegar 9% - 50 ml"), strength_said("100 ml 2 % fat milk").share
+    (StrengthSaid(line='Vinegar - 50 ml', share=0.09), 0.02)
+    >>> strength_said("2 tbsp vinegar"), strength_said("1 % salt, 2 % sugar")
+    (None, None)
+    """
+    found = list(_STRENGTH.finditer(text))
+    if len(found) != 1:
+        return None
+    said = found[0]
+    bare = " ".join(f"{text[: said.start()]} {text[said.end() :]}".split())
+    return StrengthSaid(_ESSENCE.sub("vinegar", bare).strip(" ,"), float(said["value"].replace(",", ".")) / 100)

@@ -10,6 +10,7 @@ import unittest
 from vadouvan.core.draft.typed import LineInput
 from vadouvan.core.interpretation.line import portion_of
 from vadouvan.data.tables import shipped_kitchen
+from vadouvan.errors import InputError
 from vadouvan.formats.any_file import read_any
 from vadouvan.formats.brought import Brought
 
@@ -74,6 +75,37 @@ class Parts(unittest.TestCase):
             self.assertIn(told, left)
         dotted = read_any("Pork fillet 600 g\nmix: 2 tbsp mustard · 1 tbsp honey · 8 g salt", KITCHEN)
         self.assertEqual(mix_of(dotted), ["2 tbsp mustard", "1 tbsp honey", "8 g salt"])
+
+    def test_for_each_rack(self) -> None:
+        """Amounts for each are for all where racks are counted, else asked about; the sauce beside is for all."""
+        row = "Dry rub per rack: 2 tbsp brown sugar, 2 tsp salt\nSauce: ketchup 200g, vinegar 60ml, chilli 4"
+        found = read_any(f"Sunday ribs\n\n2 racks baby back ribs\n{row}", KITCHEN)
+        self.assertEqual(mix_of(found), ["4 tbsp brown sugar", "4 tsp salt"])
+        self.assertIn("4 tsp salt, for 2", " ".join(found.notes))
+        self.assertEqual(beside(found), {"Sauce": "ketchup 200g\nvinegar 60ml\nchilli 4"})
+        asked = read_any(f"Sunday ribs\n\nPork ribs 2kg\n{row}", KITCHEN)
+        self.assertEqual(mix_of(asked), ["2 tbsp brown sugar per rack", "2 tsp salt per rack"])
+        with self.assertRaisesRegex(InputError, "for each"):
+            portion_of(LineInput("1", mix_of(asked)[1]), KITCHEN.pantry)
+
+    def test_the_meat_in_brackets_behind_the_name(self) -> None:
+        """What it is enough for, "a 5kg brisket", is the cut, if it is one."""
+        rub = "1/4 cup kosher salt\n1 tbsp garlic powder\nRub 12 hours before"
+        found = read_any(f"Smoked brisket rub (enough for a 5kg packer brisket)\n{rub}", KITCHEN)
+        self.assertEqual((found.draft.name[:18], found.draft.cut.kind), ("Smoked brisket rub", "beef_brisket"))
+        self.assertEqual(found.draft.cut.mass, "5kg")
+        self.assertEqual(read_any(f"House rub (enough for a week)\n{rub}", KITCHEN).draft.cut.kind, "")
+
+    def test_ingredients_for_so_many_and_crumbs_after_the_hold(self) -> None:
+        """A remark in brackets leaves a heading one; panko goes with the butter that it is tossed with."""
+        found = read_any(
+            "Pork\n\nIngredients (2 people)\n2 pork tenderloins, 1 lb each\n3 tbsp Dijon mustard\n1 tsp kosher salt\n"
+            "1 cup panko breadcrumbs\n2 tbsp melted butter\n\nRub mustard and salt over the pork; marinate 2 hours. "
+            "Toss panko with butter and press it on.",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["3 tbsp Dijon mustard", "1 tsp kosher salt"])
+        self.assertEqual(beside(found), {"after the hold": "1 cup panko breadcrumbs\n2 tbsp melted butter"})
 
     def test_an_injection_is_none_of_the_rub(self) -> None:
         """Both in rows under their names; the injection goes beside, and that is told."""

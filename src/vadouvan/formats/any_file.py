@@ -21,7 +21,7 @@ from vadouvan.core.parsing.headings import (
     tells_a_part,
     words_of,
 )
-from vadouvan.core.parsing.pasted import is_rule
+from vadouvan.core.parsing.pasted import enough_for, is_rule
 from vadouvan.core.parsing.pasted_lines import in_lines, is_of_a_table, without_step_number
 from vadouvan.core.parsing.tidy import as_a_name, without_bullet
 from vadouvan.errors import FormatError
@@ -115,7 +115,8 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         or is_told_of_all(after)
         or is_deed(after)
     )
-    return (said[:LONGEST_NAME], rest) if goes_on else ("", text)
+    meat = enough_for(said, lambda line: cut_named(line, kitchen.cuts) is not None)
+    return (said[:LONGEST_NAME], f"{meat}\n{rest}".lstrip("\n") if meat else rest) if goes_on else ("", text)
 
 
 def _holds_an_ingredient(said: str, kitchen: Kitchen) -> bool:

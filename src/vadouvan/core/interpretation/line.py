@@ -12,8 +12,9 @@ from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.pantry.strength import as_strong
 from vadouvan.core.parsing.amount import READ_LINES, Portion, SaidLine, not_in_that_state, read_line, weigh
+from vadouvan.core.parsing.amount_behind import amount_first
 from vadouvan.core.parsing.curing import curing_refused, names_curing_salt
-from vadouvan.core.parsing.rate import rate_in
+from vadouvan.core.parsing.rate import rate_in, told_for_each
 from vadouvan.core.parsing.several import taken_apart
 from vadouvan.core.parsing.strength import strength_said
 from vadouvan.core.parsing.tidy import without_bullet
@@ -107,6 +108,10 @@ def _alone(said: SaidLine, pantry: Pantry, path: str) -> Ingredient:
 
 def _by_the_meat(line: LineInput, pantry: Pantry, meat_kg: float | None) -> Portion | None:
     """So much for each kilogram or pound of meat without its bone, or a usual dose; none if the amount is said."""
+    if amount := told_for_each(amount_first(line.text)):
+        wrong = f'"{line.text.strip()}" is an amount for each, and how many there are has not been said.'
+        accepted = f'Write what all of them get together: for 2, twice "{amount}".'
+        raise InputError(field=f"mix.{line.id}", given=line.text, wrong=wrong, accepted=accepted)
     rate = rate_in(line.text)
     if rate is None:
         return _usual_dose(line, pantry, meat_kg or USUAL_MEAT_KG)

@@ -39,9 +39,9 @@ _NOT_A_NAME = re.compile(r"\([^)]*\)|,.*$|\b(?:or|for|plus|to taste)\b.*$")
 _WORD = re.compile(r"[^\W\d_]+")
 # A word that many ingredients share says little by itself: the one before it tells which
 _SHARED = frozenset((
-    "bulb", "broth", "clove", "flake", "ginger", "head", "juice", "leaf", "mustard", "oil", "paste", "pepper", "piece",
-    "powder", "root", "salt", "sauce", "seed", "sprig", "stalk", "stick", "stock", "sugar", "syrup", "vinegar", "wine",
-    "zest",
+    "breadcrumb", "broth", "bulb", "cheese", "clove", "crumb", "flake", "ginger", "head", "juice", "leaf",
+    "mustard", "oil", "paste", "pepper", "piece", "powder", "root", "salt", "sauce", "seed", "sprig", "stalk",
+    "stick", "stock", "sugar", "syrup", "vinegar", "wine", "zest",
 ))  # fmt: skip
 
 

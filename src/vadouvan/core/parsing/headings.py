@@ -44,6 +44,8 @@ _LEFT = re.compile(
     r"|^(?:directions|instructions|method|steps|notes?|preparation|(?:special |kitchen )?(?:equipment|tools))\s*:"
     r"|^(?:https?://|www\.)\S+$"
     r"|^(?:serves?|makes|yields?|prep)\b|^\(|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b"
+    r"|^(?:marinade|marinating|brine|soak|rub|rest)\b[^\d:,;]{0,15}\d+ ?(?:-|–|to)? ?\d* ?"
+    r"(?:h|hours?|hrs?|mins?|minutes?|days?)\b"
     r"|^cure (?:for |overnight|the |in the fridge|\d+ ?(?:-|–|to)? ?\d* ?(?:h|hours?|days?)\b)"
     r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:h|hours?|hrs?|minutes?(?! steaks?\b)|mins?|days?)\b"
     r"|^[^,(]+ for the (?:tin|pan|tray|roasting tin|grill)\s*$"
@@ -106,7 +108,7 @@ FOR_SO_MUCH = re.compile(
 # "For every kilo of turkey:", "Rub (per kg of meat)": a heading over amounts for so much meat.
 FOR_EACH = re.compile(
     r"^(?P<head>[^\d,:(]{0,40}?)\(?\b(?:for (?:each|every)|per|(?:amounts )?for each|to each) (?:1 |one )?"
-    r"(?P<unit>kg|kilo(?:gram)?|lb|pound)"
+    r"(?P<unit>kg|kilo(?:gram)?|lb|pound|rack|piece|steak|chop|breast|thigh|leg|bird|fillet|chicken)\b"
     r"(?: (?:of )?(?:the )?(?:raw )?(?!rub|marinade|brine|mix)[a-z]{3,12}(?: \w{3,12})?)?"
     r"(?: (?:use|you need|take|mix))?\)?\s*:?$",
     re.IGNORECASE,
@@ -179,7 +181,7 @@ def heading_of(line: str) -> str | None:
     >>> heading_of("Ingredients (serves 4):"), heading_of("2nd marinade:"), heading_of("2 tbsp honey")
     ('Ingredients', 'second marinade', None)
     """
-    if _SO_MUCH_BEHIND.search(line) is not None and not words_of(line) & MIXES:  # "Soy sauce (45 ml)"
+    if _SO_MUCH_BEHIND.search(line) is not None and not words_of(line) & (MIXES | OTHER_PARTS):  # "Soy sauce (45 ml)"
         return None
     line = _FOR_SO_MANY.sub("", _REMARK.sub(_last_remark, line))
     for ordinal, word in _ORDINALS:

@@ -45,7 +45,8 @@ LEAST_IN_A_DIRECTION = 3  # words of a line that says what to do
 MOST_WORDS_OF_A_PART = 4
 # "Makes enough for 4 x 350 g bone-in pork chops": the meat is told, if that is one.
 _ENOUGH_FOR = re.compile(
-    r"^(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate) (?P<meat>.+?)\.?$",
+    r"(?:^|\()(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate) (?:an? )?"
+    r"(?P<meat>[^()]+?)\.?\)?$",
     re.IGNORECASE,
 )
 _RULE = re.compile(r"^\s*([-=_*~])\1+\s*$")  # drawn between parts; it says nothing
@@ -95,7 +96,8 @@ def recipe_in(
     """
     looked_at, told = _sentences_opened(text.splitlines()[:MOST_LOOKED_AT], is_line, is_meat)
     looked_at = _headings_marked(looked_at, is_line, is_meat)
-    blocks = _blocks("\n".join(_enough_for(without_step_number(line), is_meat) for line in looked_at), is_meat)
+    plain = (without_step_number(line) for line in looked_at)
+    blocks = _blocks("\n".join(enough_for(line, is_meat) or line for line in plain), is_meat)
     blocks = coatings_apart(blocks)
     own = [block for block in blocks if block.kind == "mix"]
     beside = [block for block in blocks if block.kind == "companion"]
@@ -107,7 +109,8 @@ def recipe_in(
     own, with_the_meat = meat_apart(own, is_meat)
     own, others = others_apart(own, is_meat)
     beside = [*after_the_bath, *with_the_meat, *others, *beside]
-    if not any(is_line(line) for block in own for line in block.lines):
+    amounts = (line for block in own for line in block.lines if not is_meat(line))
+    if not any(is_line(line) or leading_number(line) is not None for line in amounts):
         likely = [block for block in beside if not words_of(block.title) & AT_THE_TABLE] or beside[: len(beside) == 1]
         own, beside = [*own, *likely[:1]], [block for block in beside if block not in likely[:1]]
     if not own and not beside:  # all of it under "Notes:"
@@ -210,10 +213,10 @@ def _set_in(line: str) -> int:
     return len(line.expandtabs(4)) - len(line.expandtabs(4).lstrip())
 
 
-def _enough_for(line: str, is_meat: Callable[[str], bool]) -> str:
-    """The meat in "Makes enough for 2 kg pork shoulder", a line of its own; any other line as it is."""
-    found = _ENOUGH_FOR.match(without_bullet(line))
-    return found["meat"] if found is not None and is_meat(found["meat"]) else line
+def enough_for(line: str, is_meat: Callable[[str], bool]) -> str:
+    """The meat in "Makes enough for 2 kg pork shoulder", or in brackets behind a name; empty in any other line."""
+    found = _ENOUGH_FOR.search(without_bullet(line))
+    return found["meat"] if found is not None and is_meat(found["meat"]) else ""
 
 
 def _is_garnish(line: str) -> bool:

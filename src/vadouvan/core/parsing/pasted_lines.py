@@ -50,7 +50,8 @@ LEAST_ROWS = 3  # so many lines with bars in them are a table, framed or not
 _AMOUNT_BEHIND = re.compile(
     r"^[^\W\d_][^\d,;:]{2,40} (?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*|an? |half )? ?"
     r"(?:k?g|ml|cl|l|lbs?|oz|tsps?|tbsps?|tea ?spoons?|table ?spoons?|cups?|cloves?|sprigs?|pinch)\b\.?"
-    r"(?: [a-z]{3,10}ed)?$",
+    r"(?: [a-z]{3,10}ed)?$"
+    r"|^[^\W\d_][^\d,;:]{2,40} \d{1,2}$",  # "chilli 4"
     re.IGNORECASE,
 )
 _TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
@@ -213,6 +214,13 @@ def _each_told(lines: list[str], is_meat: Callable[[str], bool] | None) -> Itera
         if found is not None:
             each = f" per {found['unit']}"
             yield f"{found['head'].strip(' :-–(') or 'Ingredients'}:"
+            continue
+        head, colon, row = without_bullet(line).partition(":")
+        found = FOR_EACH.match(f"{head}:") if colon and row.strip() else None
+        if found is not None:  # "Rub per rack: 2 tbsp sugar, 1 tsp salt"
+            yield f"{found['head'].strip(' :-–(') or 'Ingredients'}:"
+            yield from (f"{amount_first(part).rstrip(' .')} per {found['unit']}" for part in _amounts_of(row.strip()))
+            yield "Ingredients:"
             continue
         each = "" if heading_of(without_bullet(line)) is not None else each
         said = amount_first(without_bullet(line)).rstrip(" .")

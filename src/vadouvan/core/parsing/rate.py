@@ -46,6 +46,12 @@ _PER_PIECE = re.compile(
 )
 
 
+def told_for_each(text: str) -> str:
+    """The amount in a line that is said for each piece, without those words; empty for any other line."""
+    per = _PER_PIECE.search(text)
+    return text[: per.start()].strip() if per is not None and leading_number(text[: per.start()]) is not None else ""
+
+
 def for_all_pieces(text: str, pieces: int) -> str:
     """A line whose amount is said for each piece as it is for so many; any other line as it is.
 

@@ -61,6 +61,11 @@ _IN_PIECES = re.compile(
     r"|coins|half[- ]?moons?|matchsticks?|slivers?|segments?)\s*$)",
     re.IGNORECASE,
 )
+_SOME_ROOT = re.compile(
+    r"^(?:(?:an?|1|one)\s+)?(?:(?P<size>small|large|big|little|good|medium)\s+)?(?:piece|bit|nub)\s+(?:of\s+)?"
+    r"(?=(?:(?:fresh|peeled|root)\s+)*(?:ginger|galangal|turmeric)\b)",
+    re.IGNORECASE,
+)
 _SUM = re.compile(r"^(?:\+|plus\b|and\b|&)\s*(?=[\d½¼¾⅓⅔]|a\b|one\b|half\b|two\b)", re.IGNORECASE)
 _NOTHING = re.compile(r"(?=\d)")  # "1 lb 4 oz" adds up without a word
 _WORD = re.compile(r"[a-zA-Z]+\.?")
@@ -111,6 +116,7 @@ def tidied(text: str) -> Tidied:
     bare = _ABOUT.sub("", text)
     about = bare != text
     bare = _OTHER_UNITS.sub("", _JOINED.sub(r"\1 \2", _SO_LONG.sub(_together, bare)))
+    bare = _SOME_ROOT.sub(lambda found: f"{found['size'] or ''} knob ".lstrip(), bare)
     bare, rough = plainly_said(bare)
     bare = _IN_PIECES.sub(", ", _PIECE.sub(" ", _THUMB.sub("knob ", bare)).strip())
     return Tidied(_summed(_unpacked(bare)), about or rough)

@@ -46,20 +46,24 @@ class HoldScenario:
         """Mean concentration of the layer from the surface to a depth, over time [kg/kg water]."""
         return self._outer(depth_m, math.inf)
 
-    def outer_tasting_of(self, depth_m: float, tasted: float) -> Array:
-        """Share of that layer that tastes of salt, over time [1]: all from ``tasted`` on [kg/kg water].
+    def outer_tasting_of(self, depth_m: float, tasted_kg_per_kg: float) -> Array:
+        """Share of that layer that tastes of salt, over time [1]: all from ``tasted_kg_per_kg`` of water on.
 
         Less in proportion below it. Of the course with at least a trace of salt.
         """
-        return self._outer(depth_m, tasted)
+        return self._outer(depth_m, tasted_kg_per_kg)
 
-    def _outer(self, depth_m: float, tasted: float) -> Array:
-        if (depth_m, tasted) not in self._layers:
-            series = self.course.cells if math.isinf(tasted) else np.minimum(self.unit_cells / tasted, 1.0)
+    def _outer(self, depth_m: float, tasted_kg_per_kg: float) -> Array:
+        if (depth_m, tasted_kg_per_kg) not in self._layers:
+            series = (
+                self.course.cells
+                if math.isinf(tasted_kg_per_kg)
+                else np.minimum(self.unit_cells / tasted_kg_per_kg, 1.0)
+            )
             volumes, inner = self.course.volumes, self.cut.way_in.share_deeper_than(depth_m)
             part = np.clip((np.cumsum(volumes) - inner) / volumes, 0.0, 1.0) * volumes
-            self._layers[depth_m, tasted] = np.asarray(series @ part / part.sum())
-        return self._layers[depth_m, tasted]
+            self._layers[depth_m, tasted_kg_per_kg] = np.asarray(series @ part / part.sum())
+        return self._layers[depth_m, tasted_kg_per_kg]
 
     @property
     def hours(self) -> Array:

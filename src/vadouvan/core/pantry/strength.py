@@ -35,7 +35,7 @@ def _named(item: Ingredient, share: float, of: str) -> str:
 
 
 def _as_sour(item: Ingredient, share: float) -> Ingredient:
-    """What else is in it is thinned as its water is; its pH falls as that of a weak acid does."""
+    """All else in it is thinned as its water is; its pH falls as that of a weak acid does."""
     ratio = share / item.acid.value
     rest = (1 - share) / (1 - item.acid.value)
     return replace(
@@ -49,7 +49,7 @@ def _as_sour(item: Ingredient, share: float) -> Ingredient:
 
 
 def _as_fat(item: Ingredient, share: float) -> Ingredient:
-    """What is not fat stands in for what is less of it, as it is made up."""
+    """All that is not fat stands in for what is less of it, as it is made up."""
     rest = Interval.exactly((1 - share) / (1 - item.fat))
     acids = {name: getattr(item.acids, name) * rest.value for name in vars(item.acids)}
     return replace(

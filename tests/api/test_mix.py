@@ -87,9 +87,28 @@ class Questions(unittest.TestCase):
         found = self.client.post("/api/mix/pasted", json={"text": text}).json()
         self.assertEqual([mix["lines"][-2:] for mix in found["mixes"]], [["3 tbsp harissa", "12 g salt"]])
         self.assertEqual(found["meat"], ["8 chicken thighs"])
+        self.assertEqual(found["name"], "Pan chicken")
         self.assertEqual(found["left_out"], ["Stir the harissa with the salt.", "Chill 1 h."])
         headed = self.client.post("/api/mix/pasted", json={"text": f"Serves 4\n{text}\n\nRub:\n2 tsp cumin\n5 g salt"})
         self.assertEqual(len(headed.json()["mixes"]), 2)
+
+    def test_pasted_is_read_as_a_file_is(self) -> None:
+        """A side by its name, what goes on after the hold, what the directions tell: the same lines by either way."""
+        text = (
+            "Pork\n\n2 pork tenderloins, 1 lb each\n3 tbsp Dijon mustard\nKosher salt\n1 cup panko\n2 tbsp butter\n"
+            "Tzatziki\n1 cup Greek yogurt\n1/2 cucumber\n\nRub the mustard and 2 tsp kosher salt over the pork; "
+            "marinate 2 hours. Toss panko with butter and press it on."
+        )
+        pasted = self.client.post("/api/mix/pasted", json={"text": text}).json()
+        brought = self.client.post("/api/batches/from-file", json={"text": text}).json()["batch"]["draft"]
+        self.assertEqual([line["text"] for line in brought["mix"]], ["3 tbsp Dijon mustard", "2 tsp kosher salt"])
+        self.assertEqual([mix["lines"] for mix in pasted["mixes"]], [[line["text"] for line in brought["mix"]]])
+        self.assertEqual(
+            {one["title"]: "\n".join(one["lines"]) for one in pasted["companions"]},
+            {one["title"]: one["text"] for one in brought["companions"]},
+        )
+        self.assertEqual(len(pasted["companions"]), 2)
+        self.assertIn("as its directions say", pasted["told"][0])
 
     def test_three_hundred_lines_are_kept_and_told(self) -> None:
         """None is lost; what is too much for one mix is said."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from collections import Counter
 from dataclasses import replace
 
 import molmass
@@ -19,8 +20,8 @@ from vadouvan.core.parsing.label import (
     read_label,
     readable_labels,
 )
-from vadouvan.core.parsing.pasted import mixes_in
 from vadouvan.errors import InputError
+from vadouvan.formats.ingredient_list import recipe_of
 
 JAR = (
     "Energy 420 kJ / 100 kcal, Fat 1,5 g of which saturates 0.2 g, Carbohydrate 8 g of which sugars 6.5 g, "
@@ -138,7 +139,8 @@ class Pasted(unittest.TestCase):
 
     def titles(self, text: str) -> list[tuple[str, int]]:
         """Heading and number of lines of each mix."""
-        return [(mix.title, len(mix.lines)) for mix in mixes_in(text)]
+        found = recipe_of(text, KITCHEN)
+        return [(mix.title, len(mix.lines)) for mix in (*found.mixes, *found.companions)]
 
     def test_two_mixes_under_headings(self) -> None:
         """With colons, with "for the", with marks of headings."""
@@ -153,16 +155,18 @@ class Pasted(unittest.TestCase):
 
     def test_two_full_lists_with_a_gap(self) -> None:
         """Salt in both: two mixes. Without anything in common: one list with a gap."""
-        self.assertEqual(len(mixes_in("2 tbsp miso\n1 tsp salt\n\n1 tbsp honey\n2 tsp salt")), 2)
+        self.assertEqual(len(self.titles("2 tbsp miso\n1 tsp salt\n\n1 tbsp honey\n2 tsp salt")), 2)
         self.assertEqual(self.titles("2 tbsp miso\n1 tsp salt\n\n1 tbsp honey\n2 g ginger"), [("", 4)])
 
     def test_lines_that_only_look_like_headings_stay(self) -> None:
-        """A line about salt without an amount is a line, and so is one with a colon in the middle."""
-        self.assertEqual(self.titles("salt to taste\n2 g pepper"), [("", 2)])
+        """One about salt without an amount is none, and is told; one with a colon in the middle is a line."""
+        self.assertEqual(recipe_of("salt to taste\n2 g pepper", KITCHEN).left_out, ("salt to taste",))
         self.assertEqual(self.titles("oil: 2 tbsp\n2 g pepper"), [("", 2)])
 
     @given(st.lists(st.sampled_from(["12 g salt", "2 tbsp honey", "1 lemon", "🍋", "3 handfuls"]), max_size=400))
     def test_no_line_is_lost(self, lines: list[str]) -> None:
         """300 lines or none, emoji or not."""
-        found = mixes_in("\n".join(lines))
-        self.assertEqual([line for mix in found for line in mix.lines], lines)
+        found = recipe_of("\n".join(lines), KITCHEN)
+        kept = [line for mix in found.mixes for line in mix.lines]
+        self.assertEqual(kept, list(found.lines))
+        self.assertEqual(Counter([*kept, *found.left_out]), Counter(lines))

@@ -46,8 +46,7 @@ def read_any(text: str, kitchen: Kitchen) -> Brought:
         _refuse_broken(plain)
     if plain.startswith(("{", "[")) or (plain.startswith("<") and "ld+json" in plain):
         return read_recipe(plain, kitchen)
-    name, rest = _name_and_rest(in_lines(plain), kitchen)
-    return listed(name, rest, kitchen)
+    return listed(*name_and_rest(in_lines(plain), kitchen), kitchen)
 
 
 def _refuse_broken(text: str) -> None:
@@ -67,14 +66,14 @@ def _is_batch(text: str) -> bool:
     return isinstance(raw, dict) and "@type" not in raw and "@graph" not in raw and text.startswith("{")
 
 
-def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
+def name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     """The name, if the first line is one: it holds no amount and names neither meat nor an ingredient.
 
     After it comes a gap, an amount, a heading, or what is said of the whole recipe.
     """
     first, _, rest = text.partition("\n")
     if _ADDRESS.match(first.strip()) and rest.strip():
-        name, rest = _name_and_rest(rest.strip(), kitchen)
+        name, rest = name_and_rest(rest.strip(), kitchen)
         return name, f"{rest}\n\n{first.strip()}"
     said = _IN_STARS.sub(r"\2", as_a_name(first.strip().lstrip("# ")))
     if said.endswith(":") and heading_of(said) is None and leading_number(said) is None:  # "Cod, 4 servings:"

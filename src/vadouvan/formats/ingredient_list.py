@@ -9,6 +9,7 @@ from vadouvan.core.interpretation.line import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_figures import CutNamed
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near, meat_among
+from vadouvan.core.parsing.parts import PastedRecipe
 from vadouvan.core.parsing.pasted import recipe_in
 from vadouvan.core.parsing.rate import for_all_pieces
 from vadouvan.errors import FormatError
@@ -17,17 +18,22 @@ from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input, 
 ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredient a line."
 
 
-def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> Brought:
-    """A list: the line of its meat, the lines of its mix one ingredient each; the rest is told. Raises FormatError.
-
-    ``directions`` that stand elsewhere tell only what goes on after the hold.
-    """
-    recipe = recipe_in(
+def recipe_of(text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> PastedRecipe:
+    """The parts of a recipe, by what this kitchen can read; ``directions`` are those that stand outside the text."""
+    return recipe_in(
         text,
         lambda line: can_be_read(line, kitchen.pantry),
         lambda line: cut_named(line, kitchen.cuts) is not None,
         directions,
     )
+
+
+def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> Brought:
+    """A list: the line of its meat, the lines of its mix one ingredient each; the rest is told. Raises FormatError.
+
+    ``directions`` that stand elsewhere tell only what goes on after the hold.
+    """
+    recipe = recipe_of(text, kitchen, directions)
     if not recipe.lines:
         raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)
     place, meat = meat_among(recipe.lines, kitchen.cuts)

@@ -793,7 +793,7 @@ export interface paths {
         put?: never;
         /**
          * Read Pasted
-         * @description The lines of a pasted list, one ingredient each: a mix, or several; and what stands beside it.
+         * @description The lines of a pasted recipe, one ingredient each: a mix, or several; and what stands beside it.
          */
         post: operations["read_pasted_api_mix_pasted_post"];
         delete?: never;
@@ -4069,8 +4069,8 @@ export interface components {
         };
         /**
          * PastedOut
-         * @description Contents of a pasted text: the mix, or several to choose from, what stands beside it, as a glaze does, lines of
-         *     nothing but meat, and what is no line of any.
+         * @description Contents of a pasted text: its name, the mix, or several to choose from, what stands beside it, as a glaze does,
+         *     lines of nothing but meat, what was taken from its directions, in sentences, and what is no line of any.
          */
         PastedOut: {
             /** Companions */
@@ -4081,6 +4081,10 @@ export interface components {
             meat: string[];
             /** Mixes */
             mixes: components["schemas"]["PastedMixOut"][];
+            /** Name */
+            name: string;
+            /** Told */
+            told: string[];
         };
         /**
          * PastedQuestion

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from vadouvan.api.context import Here
 from vadouvan.api.router import router_of
 from vadouvan.api.schemas.mix import (
@@ -20,7 +22,7 @@ from vadouvan.core.interpretation.line import can_be_read, single_lines
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.core.parsing.parts import PastedMix
-from vadouvan.core.parsing.pasted import mixes_in
+from vadouvan.core.parsing.pasted_lines import in_lines
 from vadouvan.formats.advice_out import (
     AmountsOut,
     CorrectionOut,
@@ -31,6 +33,8 @@ from vadouvan.formats.advice_out import (
     scaled_out,
     swap_out,
 )
+from vadouvan.formats.any_file import name_and_rest
+from vadouvan.formats.ingredient_list import recipe_of
 
 router = router_of("/api/mix", "mix")
 
@@ -79,31 +83,27 @@ def ask_scaled(question: ScaledQuestion, here: Here) -> ScaledOut:
 
 @router.post("/pasted")
 def read_pasted(question: PastedQuestion, here: Here) -> PastedOut:
-    """The lines of a pasted list, one ingredient each: a mix, or several; and what stands beside it."""
-    pantry = here.kitchen.pantry
+    """The lines of a pasted recipe, one ingredient each: a mix, or several; and what stands beside it."""
+    name, text = name_and_rest(in_lines(question.text.strip()), here.kitchen)
+    recipe = recipe_of(text, here.kitchen)
 
     def is_meat(line: str) -> bool:
-        """Whether a line names the cut."""
-        return cut_named(line, here.kitchen.cuts) is not None
+        """Whether a line names the cut, and no ingredient."""
+        return cut_named(line, here.kitchen.cuts) is not None and not can_be_read(line, here.kitchen.pantry)
 
-    def is_line(line: str) -> bool:
-        """Whether a line names an ingredient."""
-        return can_be_read(line, pantry)
-
-    found = mixes_in(question.text, is_meat, is_line)
-    kept = {line for mix in found for line in mix.lines if is_line(line) or not is_meat(line)}
-    others = [line for mix in mixes_in(question.text) for line in mix.lines if line not in kept]
-    meat = [line for line in others if is_meat(line)]
-    beside = [mix for mix in found if mix.kind == "companion"]
-    own = [mix for mix in found if mix.kind != "companion"] or found
-
-    def told(mixes: list[PastedMix]) -> list[PastedMixOut]:
-        lines = [[one for line in mix.lines if line in kept for one in single_lines(line, pantry)] for mix in mixes]
-        return [PastedMixOut(title=mix.title, lines=said) for mix, said in zip(mixes, lines, strict=True)]
+    def told(mixes: Sequence[PastedMix]) -> list[PastedMixOut]:
+        """Mixes without the meat that stands among their lines."""
+        singles = [
+            [one for line in mix.lines if not is_meat(line) for one in single_lines(line, here.kitchen.pantry)]
+            for mix in mixes
+        ]
+        return [PastedMixOut(title=mix.title, lines=said) for mix, said in zip(mixes, singles, strict=True) if said]
 
     return PastedOut(
-        mixes=told(own),
-        companions=told(beside if own is not found else []),
-        meat=meat,
-        left_out=[line for line in others if line not in meat],
+        name=name,
+        mixes=told(recipe.mixes),
+        companions=told(recipe.companions),
+        meat=[line for line in recipe.lines if is_meat(line)],
+        told=list(recipe.told),
+        left_out=list(recipe.left_out),
     )

@@ -59,11 +59,13 @@ class PastedMixOut(BaseModel):
 
 
 class PastedOut(BaseModel):
-    """Contents of a pasted text: the mix, or several to choose from, what stands beside it, as a glaze does, lines of
-    nothing but meat, and what is no line of any.
+    """Contents of a pasted text: its name, the mix, or several to choose from, what stands beside it, as a glaze does,
+    lines of nothing but meat, what was taken from its directions, in sentences, and what is no line of any.
     """
 
+    name: str
     mixes: list[PastedMixOut]
     companions: list[PastedMixOut]
     meat: list[str]
+    told: list[str]
     left_out: list[str]

@@ -6,7 +6,7 @@ from __future__ import annotations
 
 import re
 from collections import Counter
-from collections.abc import Callable, Iterable, Mapping, Sequence
+from collections.abc import Callable, Container, Iterable, Mapping, Sequence
 from dataclasses import replace
 
 from vadouvan.core.measures.numbers import leading_number
@@ -72,7 +72,7 @@ def with_amounts_of(
     for line in bare:
         kind = _name_of(line)[-1:]
         said = next((one for one in amounts if kind and _name_of(one)[-1:] == kind and not is_meat(one)), "")
-        how_much = said.rpartition(" ")[0]
+        how_much = " ".join(_without_name(said.split(), _words_in([line])))
         if how_much and is_line(f"{how_much} {line}"):
             found[line] = f"{how_much} {line[0].lower()}{line[1:]}"
     return replace(
@@ -99,6 +99,14 @@ def with_meat_of(
         return recipe
     says = f"“{meat}” stands in its directions, and is taken as the cut."
     return replace(recipe, lines=(meat, *recipe.lines), told=(*recipe.told, says))
+
+
+def _without_name(said: Sequence[str], name: Container[str]) -> Sequence[str]:
+    """The words of an amount without those of its name at their end, of which one is there at least."""
+    kept = said[:-1]
+    while kept and _singular(kept[-1]) in name:
+        kept = kept[:-1]
+    return kept
 
 
 def _is_bare(line: str) -> bool:

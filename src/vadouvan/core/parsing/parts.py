@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 from vadouvan.core.parsing.headings import MIXES, OTHER_PARTS, Kind, words_of
 from vadouvan.core.parsing.pasted_lines import LEAST_IN_A_ROW
+from vadouvan.core.parsing.said_units import unit_said
 
 # A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
 _BATHS = frozenset(("bath", "brine", "soak"))
@@ -28,8 +29,9 @@ class PastedMix:
 class PastedRecipe:
     """A pasted recipe: lines that may be of the mix, mixes beside it, and lines that are of none.
 
-    ``taken_together`` are the headings of several mixes that are one now, as they are told; ``told`` says what was
-    taken from its directions.
+    ``mixes`` are the same lines by the headings that they stand under, two or more where one may go on after the other;
+    ``taken_together`` are such headings as they are told, where these lines are one mix; ``told`` says what was taken
+    from its directions.
     """
 
     lines: tuple[str, ...]
@@ -37,6 +39,41 @@ class PastedRecipe:
     left_out: tuple[str, ...]
     taken_together: tuple[str, ...] = ()
     told: tuple[str, ...] = ()
+    mixes: tuple[PastedMix, ...] = ()
+
+
+def by_heading(lines: Sequence[str], own: Sequence[PastedMix]) -> tuple[PastedMix, ...]:
+    """Lines as the parts of a recipe hold them; what stands in none is of the first.
+
+    They are one where fewer than two have a name of their own, unless they have an ingredient in common, as two full
+    lists do.
+    """
+    left = list(lines)
+    found: list[PastedMix] = []
+    for block in own:
+        held = []
+        for line in block.lines:
+            if line in left:
+                left.remove(line)
+                held.append(line)
+        found += [replace(block, lines=tuple(held))] if held else []
+    if left:
+        found[:1] = [replace(found[0], lines=(*found[0].lines, *left)) if found else PastedMix("", tuple(left))]
+    named = [block.title for block in found if block.title and not words_of(block.title) & OTHER_PARTS]
+    if len(found) < 2 or len(named) > 1 or _repeat_one_another(found):
+        return tuple(found)
+    return (PastedMix(named[0] if named else "", tuple(line for block in found for line in block.lines)),)
+
+
+def _repeat_one_another(blocks: Sequence[PastedMix]) -> bool:
+    names = [{_name_in(line) for line in block.lines} for block in blocks]
+    return any(names[one] & names[other] for one in range(len(names)) for other in range(one))
+
+
+def _name_in(line: str) -> str:
+    """The last word of a line that is no measure: of "4 garlic cloves" the garlic."""
+    words = re.findall(r"[^\W\d_]+", line.split(",", maxsplit=1)[0].lower())
+    return next((word for word in reversed(words) if unit_said(word) is None), words[-1] if words else line)
 
 
 def bath_first(own: list[PastedMix]) -> tuple[list[PastedMix], list[PastedMix]]:

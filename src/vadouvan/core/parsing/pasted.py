@@ -24,6 +24,7 @@ from vadouvan.core.parsing.parts import (
     PastedMix,
     PastedRecipe,
     bath_first,
+    by_heading,
     coatings_apart,
     meat_apart,
     others_apart,
@@ -50,40 +51,6 @@ _ENOUGH_FOR = re.compile(
     re.IGNORECASE,
 )
 _RULE = re.compile(r"^\s*([-=_*~])\1+\s*$")  # drawn between parts; it says nothing
-
-
-def mixes_in(
-    text: str, is_meat: Callable[[str], bool] | None = None, is_line: Callable[[str], bool] | None = None
-) -> list[PastedMix]:
-    r"""The mixes of a pasted text: usually one; two or more when headings or gaps part them.
-
-    A gap parts mixes only when both sides have an ingredient in common, as two full lists have. What holds nothing but
-    meat, by ``is_meat``, is no mix; what is rubbed on after a brine goes beside it. By ``is_line``, which tells what
-    can be read, what is to be done is no line, and what stands under no heading and holds none is no mix.
-
-    >>> [mix.title for mix in mixes_in("For the paste:\n2 tbsp miso\nFor the glaze:\n1 tbsp honey")]
-    ['paste', 'glaze']
-    """
-    blocks = _blocks(text, is_meat)
-    if is_line is not None:
-        blocks = [block for block in (_without_deeds(one, is_line) for one in blocks) if block.lines]
-        blocks = [block for block in blocks if block.title or any(map(is_line, block.lines))] or blocks
-    blocks = [block for block in blocks if block.kind != "none" and not _is_meat(block, is_meat)]
-    own, after_the_bath = bath_first([block for block in blocks if block.kind == "mix"])
-    if own and after_the_bath:
-        blocks = [replace(block, kind="companion") if block in after_the_bath else block for block in blocks]
-    if len(blocks) > 1 and not any(block.title for block in blocks) and not _repeat_one_another(blocks):
-        return [PastedMix("", tuple(line for block in blocks for line in block.lines))]
-    return blocks
-
-
-def _without_deeds(block: PastedMix, is_line: Callable[[str], bool]) -> PastedMix:
-    said = (line for line in block.lines if is_line(line) or not (is_deed(line) or is_told_of_all(line)))
-    return replace(block, lines=tuple(said))
-
-
-def _is_meat(block: PastedMix, is_meat: Callable[[str], bool] | None) -> bool:
-    return is_meat is not None and all(map(is_meat, block.lines))
 
 
 def recipe_in(
@@ -148,8 +115,9 @@ def recipe_in(
     )
     sentences = [*(line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION), *directions]
     recipe = with_meat_of(sentences, with_amounts_of(sentences, recipe, is_line, is_meat), is_line, is_meat)
-    is_parted = any(words_of(block.title) & MIXES for block in own)
-    return recipe if is_parted else parted_by(sentences, recipe, is_line, is_meat)
+    if not any(words_of(block.title) & MIXES for block in own):
+        recipe = parted_by(sentences, recipe, is_line, is_meat)
+    return replace(recipe, mixes=by_heading(recipe.lines, own))
 
 
 def _sentences_opened(
@@ -257,13 +225,3 @@ def _blocks(text: str, is_meat: Callable[[str], bool] | None) -> list[PastedMix]
 def is_rule(line: str) -> bool:
     """Whether a line is only drawn: dashes, stars or waves between parts."""
     return _RULE.match(line) is not None
-
-
-def _repeat_one_another(blocks: list[PastedMix]) -> bool:
-    names = [{_last_word(line) for line in block.lines} for block in blocks]
-    return any(names[one] & names[other] for one in range(len(names)) for other in range(one))
-
-
-def _last_word(line: str) -> str:
-    words = re.findall(r"[^\W\d_]+", line.split(",", maxsplit=1)[0].lower())
-    return words[-1] if words else line

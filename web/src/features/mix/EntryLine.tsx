@@ -27,8 +27,9 @@ export function EntryLine({
       const found = await api.pasted(pasted)
       const meat =
         found.meat.length > 0 ? `Left out, the meat stands under Cut: ${found.meat.join('; ')}.` : ''
-      const more = found.left_out.length > 0 ? `Left out: ${found.left_out.join('; ')}` : ''
-      setLeftOut([meat, more].filter(Boolean).join(' '))
+      const others = [found.name, ...found.left_out].filter(Boolean)
+      const more = others.length > 0 ? `Left out: ${others.join('; ')}` : ''
+      setLeftOut([...found.told, meat, more].filter(Boolean).join(' '))
       if (found.mixes.length > 1) setSeveral(found)
       else
         onEnter(

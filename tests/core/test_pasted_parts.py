@@ -107,6 +107,13 @@ class Parts(unittest.TestCase):
         self.assertEqual(mix_of(found), ["3 tbsp Dijon mustard", "1 tsp kosher salt"])
         self.assertEqual(beside(found), {"after the hold": "1 cup panko breadcrumbs\n2 tbsp melted butter"})
 
+    def test_bread_and_rice_to_go_with_it(self) -> None:
+        """They are left out and told; flour and vinegar of rice are lines."""
+        own = "500g chicken breast diced\n3 tbsp yoghurt\n1 tbsp rice vinegar\n1 tsp salt"
+        found = read_any(f"{own}\n4 flour tortillas, warmed\n200g cooked rice\n2 pitta breads", KITCHEN)
+        self.assertEqual(mix_of(found), ["3 tbsp yoghurt", "1 tbsp rice vinegar", "1 tsp salt"])
+        self.assertIn("4 flour tortillas, warmed; 200g cooked rice; 2 pitta breads", " ".join(found.notes))
+
     def test_an_injection_is_none_of_the_rub(self) -> None:
         """Both in rows under their names; the injection goes beside, and that is told."""
         found = read_any(

@@ -44,6 +44,12 @@ LEAST_IN_A_DIRECTION = 3  # words of a line that says what to do
 
 
 MOST_WORDS_OF_A_PART = 4
+_WITH_IT = re.compile(  # "4 flour tortillas, warmed"
+    r"\b(?:wraps?|tortillas?|pitt?as?|pitt?a breads?|flat ?breads?|naans?|buns?|bread rolls?|baguettes?|ciabattas?"
+    r"|(?:cooked|steamed|boiled|basmati|jasmine) rice|rice noodles|noodles|couscous)\b"
+    r"(?! (?:crumbs?|flour|water|vinegar))",
+    re.IGNORECASE,
+)
 # "Makes enough for 4 x 350 g bone-in pork chops": the meat is told, if that is one.
 _ENOUGH_FOR = re.compile(
     r"(?:^|\()(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate) (?:an? )?"
@@ -88,7 +94,7 @@ def recipe_in(
         line
         for line in lines
         if not names_curing_salt(line)  # it stops, wherever and however it stands
-        and (is_told_of_all(line) or ((_is_garnish(line) or is_deed(line)) and not (is_line(line) or is_meat(line))))
+        and (is_told_of_all(line) or (_is_beside_all(line) and not (is_line(line) or is_meat(line))))
     ]
     companions = []
     for block in beside:
@@ -185,6 +191,11 @@ def enough_for(line: str, is_meat: Callable[[str], bool]) -> str:
     """The meat in "Makes enough for 2 kg pork shoulder", or in brackets behind a name; empty in any other line."""
     found = _ENOUGH_FOR.search(without_bullet(line))
     return found["meat"] if found is not None and is_meat(found["meat"]) else ""
+
+
+def _is_beside_all(line: str) -> bool:
+    """Whether a line that cannot be read is none of an ingredient: a garnish, a deed, bread or rice to go with it."""
+    return _is_garnish(line) or is_deed(line) or _WITH_IT.search(line) is not None
 
 
 def _is_garnish(line: str) -> bool:

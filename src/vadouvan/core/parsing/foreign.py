@@ -6,10 +6,12 @@ import re
 
 # Words of kitchens near us, by the measure that they mean (common practice, no source).
 _MEANS = {
-    "tbsp": ("el", "esslöffel", "c. à s.", "càs", "cuillère à soupe", "cuillères à soupe", "cucharada", "cucharadas",
-             "cucchiaio", "cucchiai", "colher de sopa", "colheres de sopa", "msk", "spsk", "eetlepel", "eetlepels"),
-    "tsp": ("tl", "teelöffel", "c. à c.", "càc", "cuillère à café", "cuillères à café", "cucharadita",
-            "cucharaditas", "cucchiaino", "cucchiaini", "colher de chá", "colheres de chá", "tsk", "theelepel"),
+    "tbsp": ("el", "esslöffel", "c. à s.", "càs", "c. à soupe", "c. a soupe", "cas", "cuillère à soupe",
+             "cuillères à soupe", "cucharada", "cucharadas", "cucchiaio", "cucchiai", "colher de sopa",
+             "colheres de sopa", "msk", "spsk", "eetlepel", "eetlepels"),
+    "tsp": ("tl", "teelöffel", "c. à c.", "càc", "c. à café", "c. a cafe", "cuillère à café", "cuillères à café",
+            "cucharadita", "cucharaditas", "cucchiaino", "cucchiaini", "colher de chá", "colheres de chá", "tsk",
+            "theelepel"),
     "pinch": ("prise", "prisen", "pincée", "pizca", "pizzico", "pitada", "snufje"),
     "cups": ("tasse", "tassen", "becher", "taza", "tazas", "tazza", "xícara", "kopje"),
     "cloves": ("zehe", "zehen", "gousse", "gousses", "diente", "dientes", "spicchio", "spicchi", "teen"),

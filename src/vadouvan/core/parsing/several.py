@@ -34,7 +34,7 @@ _AND_HALF = re.compile(  # "1 lemon (zest + half the juice)"
     r"|half (?:of )?(?:the |its )?juice)(?: of it)?\)?$",
     re.IGNORECASE,
 )
-_ZESTED = re.compile(r"^(?P<fruit>[^,]+), (?:finely )?(?:zested and juiced|juiced and zested)$", re.IGNORECASE)
+_ZESTED = re.compile(r"^(?P<fruit>[^,]+?),? (?:finely )?(?:zested and juiced|juiced and zested)$", re.IGNORECASE)
 _AMOUNT_LAST = re.compile(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*\s?[a-z]{1,12}\.?$", re.IGNORECASE)
 _FRUITS = re.compile(
     r"^(?:the )?(juice|zest) of (?P<first>[^,]+?) and (?P<second>(?:\d|an?\b|one\b|half\b).+)$", re.IGNORECASE

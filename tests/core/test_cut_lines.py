@@ -46,6 +46,22 @@ class Lines(unittest.TestCase):
             with self.subTest(line):
                 self.assertEqual(named(line).kind, kind)
 
+    def test_made_thin_at_home(self) -> None:
+        """Slices, breasts opened out and cutlets are thin, which is assumed and said, unless it was told."""
+        for line, thickness, pieces in (
+            ("400g chicken breast, sliced thinly for stir fry", "5 mm", ""),
+            ("4 chicken breasts, butterflied (700 g)", "14 mm", "4"),
+            ("chicken cutlets 500g", "11 mm", ""),
+        ):
+            with self.subTest(line):
+                found = named(line)
+                self.assertEqual((found.kind, found.thickness, found.pieces), ("chicken_breast", thickness, pieces))
+                self.assertIn(thickness, " ".join(read_any(f"{line}\n1 tsp salt\n2 tbsp oil", KITCHEN).notes))
+        told = named("500g chicken thighs, thinly sliced (3 mm)")
+        self.assertEqual((told.thickness, told.shape, told.assumed), ("3 mm", "slab", ""))
+        self.assertEqual(named("1 butterflied leg of lamb, 1.5 kg").kind, "lamb_leg_butterfly")
+        self.assertEqual(named("rump cubes 500g").shape, "cube")
+
     def test_other_names(self) -> None:
         """Of cuts that were not known by them."""
         for line, kind in (

@@ -739,7 +739,6 @@ class WhichCut(unittest.TestCase):
     def test_a_cut_beside_words_that_are_not_understood(self) -> None:
         """It is asked with the nearest, not taken and not left among the seasoning; livers are no whole bird."""
         for line, near in (
-            ("2 chicken breasts, butterflied", ["chicken_breast", "chicken_spatchcock"]),
             ("chicken legs and thighs, 1.5 kg", ["chicken_thigh", "chicken_leg"]),
             ("lamb kofta mince 500 g", ["lamb_ground"]),
             ("500g salmon belly", ["salmon_fillet"]),

@@ -56,11 +56,12 @@ def cut_input(named: CutNamed | None) -> CutInput:
 
 
 def done_to(meat: CutNamed | None) -> list[str]:
-    """Deeds that a line of meat tells, which now stand under Cut, and that it is frozen."""
+    """Deeds that a line of meat tells, which now stand under Cut, that it is frozen, and what was assumed of it."""
     if meat is None:
         return []
     said = "; ".join(dict.fromkeys(f"“{one.said}”" for one in meat.done))
     has_figures = any(one.kind in ("scored", "slits", "divided") for one in meat.done)
     where = "See under Cut how deep and how far apart." if has_figures else "It stands under Cut."
     notes = [f"Done to it, as its line says: {said}. {where}"] if said else []
-    return [*notes, *(["It is frozen, as its line says: thawing is in the plan."] if meat.is_frozen else [])]
+    notes += ["It is frozen, as its line says: thawing is in the plan."] if meat.is_frozen else []
+    return [*notes, *([meat.assumed] if meat.assumed else [])]

@@ -163,6 +163,7 @@ class CutNamed:
     whole: str = ""  # the id of what was counted, where it is another cut that tells the weight
     done: tuple[DoneToCut, ...] = ()
     is_frozen: bool = False
+    assumed: str = ""  # a sentence on a figure that was not said
 
 
 @dataclass(frozen=True)

@@ -25,6 +25,7 @@ from vadouvan.core.parsing.cut_figures import (
     length_m,
     may_be_meat,
 )
+from vadouvan.core.parsing.cut_thin import made_thin
 from vadouvan.core.parsing.cut_wholes import of_wholes
 from vadouvan.core.parsing.cut_words import FILLERS, OPTIONAL, names_in, spelt, tokens_of, unaccounted
 
@@ -73,7 +74,7 @@ def cut_named(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | None:
         if (unlabelled := _LABEL.sub("", text)) != text:  # "Fish: 2 whole sea bream"
             return cut_named(unlabelled, cuts)
         either = {one for one in (cut_named(way, cuts) for way in _either_way(text)) if one is not None}
-        return either.pop() if len(either) == 1 else None
+        return either.pop() if len(either) == 1 else made_thin(text, cuts, lambda said: cut_named(said, cuts))
     named = named if not figures.is_into else _in_pieces(named, cuts[named.kind])
     return of_wholes(named, figures, cuts, lambda said: cut_named(said, cuts))
 
@@ -131,7 +132,7 @@ def _cut_up(figures: Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     """A cut that was cut up at home, where no name of the table holds that: strips, or slices of a told thickness."""
     for word, shape in _CUT_INTO:
         found = word.search(figures.words)
-        kind = _meant(word.sub(" ", figures.words), cuts) if found is not None else None
+        kind = _meant(word.sub(" ", figures.words), cuts, is_cut_up=True) if found is not None else None
         if kind is None or not (figures.size or _is_usual(shape, figures.words, cuts[kind])):
             continue
         if cuts[kind].is_whole_animal:  # nobody cuts a whole bird into strips
@@ -246,12 +247,17 @@ def _as_our_recipes_write(text: str, cuts: Mapping[str, CutKind]) -> CutNamed | 
 
 
 def _meant(
-    text: str, cuts: Mapping[str, CutKind], each_kg: float | None = None, thickness_m: float | None = None
+    text: str,
+    cuts: Mapping[str, CutKind],
+    each_kg: float | None = None,
+    thickness_m: float | None = None,
+    *,
+    is_cut_up: bool = False,
 ) -> str | None:
     """The cut whose name accounts for every word that counts; nothing if none does, or two do as well.
 
     Of two with the same name, a steak and its joint, the weight [kg] of one piece tells which, or else the thickness
-    [m] that only one of them may have.
+    [m] that only one of them may have; what is cut up at home is the same meat, of either.
     """
     table = names_in(cuts)
     words = {spelt(token, table.known) for token in tokens_of(text)}
@@ -270,4 +276,5 @@ def _meant(
         return min(found, key=lambda kind: abs(math.log(each_kg / cuts[kind].mass_kg)))
     if len(found) > 1 and thickness_m is not None:
         found = [id_ for id_ in found if cuts[id_].thickness_low_m <= thickness_m <= cuts[id_].thickness_high_m]
-    return found[0] if len(found) == 1 else None
+    is_one_meat = is_cut_up and len({(cuts[id_].species, cuts[id_].toughness) for id_ in found}) == 1
+    return found[0] if len(found) == 1 or is_one_meat else None

@@ -107,6 +107,32 @@ class Parts(unittest.TestCase):
         self.assertEqual(mix_of(found), ["3 tbsp Dijon mustard", "1 tsp kosher salt"])
         self.assertEqual(beside(found), {"after the hold": "1 cup panko breadcrumbs\n2 tbsp melted butter"})
 
+    def test_the_dish_under_a_heading_of_its_own(self) -> None:
+        """A line without the mark of those around it is a heading; meat that may be two cuts is asked, and not lost."""
+        found = read_any(
+            "Steak fajitas\nMarinade\n• 3 limes, juiced\n• 60ml olive oil\n• 1 tsp salt\nFajitas\n"
+            "• 700g skirt or flank steak\n• 3 peppers, sliced\n• 2 onions, sliced",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["3 limes, juiced", "60ml olive oil", "1 tsp salt"])
+        self.assertEqual(beside(found), {"Fajitas": "3 peppers, sliced\n2 onions, sliced"})
+        self.assertEqual([one.kind for one in found.cuts_meant], ["beef_skirt", "beef_flank"])
+        named = read_any("For the lamb:\n1 kg lamb shoulder, cubed\n1 tsp salt\nFor the marinade:\n60 ml oil", KITCHEN)
+        self.assertEqual(mix_of(named), ["1 tsp salt", "60 ml oil"])
+
+    def test_bylines_heats_and_a_hold_in_passing(self) -> None:
+        """Who wrote it and how hot the oven is are told; "coat the fish, 20 minutes" is a hold."""
+        found = read_any(
+            "Harissa cod\nBy Ana | 35 min\n\n4 thick cod fillets, 170g each\n2 tbsp harissa\n1 tbsp olive oil\n"
+            "400g tin chickpeas\n\nMix harissa and oil, coat the fish, 20 minutes. Tip chickpeas in a tray.\n"
+            "To roast:\n200C 15 min",
+            KITCHEN,
+        )
+        self.assertEqual((found.draft.name, mix_of(found)), ("Harissa cod", ["2 tbsp harissa", "1 tbsp olive oil"]))
+        self.assertEqual(beside(found), {"after the hold": "400g tin chickpeas"})
+        for told in ("By Ana | 35 min", "200C 15 min"):
+            self.assertIn(told, " ".join(found.notes))
+
     def test_bread_and_rice_to_go_with_it(self) -> None:
         """They are left out and told; flour and vinegar of rice are lines."""
         own = "500g chicken breast diced\n3 tbsp yoghurt\n1 tbsp rice vinegar\n1 tsp salt"

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from functools import cache
 
 from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES, CompanionInput, Draft, LineInput
 from vadouvan.core.interpretation.line import can_be_read, single_lines
@@ -10,7 +11,7 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_figures import CutNamed
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near, meat_among
 from vadouvan.core.parsing.parts import PastedRecipe
-from vadouvan.core.parsing.pasted import recipe_in
+from vadouvan.core.parsing.pasted import MOST_LOOKED_AT, recipe_in
 from vadouvan.core.parsing.rate import for_all_pieces
 from vadouvan.errors import FormatError
 from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input, done_to
@@ -20,12 +21,20 @@ ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredi
 
 def recipe_of(text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> PastedRecipe:
     """The parts of a recipe, by what this kitchen can read; ``directions`` are those that stand outside the text."""
-    return recipe_in(
-        text,
-        lambda line: can_be_read(line, kitchen.pantry),
-        lambda line: cut_named(line, kitchen.cuts) is not None,
-        directions,
-    )
+
+    @cache
+    def names_a_cut(line: str) -> bool:
+        """Whether a line names the cut."""
+        return cut_named(line, kitchen.cuts) is not None
+
+    names_one = any(map(names_a_cut, text.splitlines()[:MOST_LOOKED_AT]))
+
+    @cache
+    def is_meat(line: str) -> bool:
+        """Whether a line names the cut; where none does, whether it may be one of a few, which is asked."""
+        return names_a_cut(line) or (not names_one and bool(cuts_meant(line, kitchen.cuts)))
+
+    return recipe_in(text, lambda line: can_be_read(line, kitchen.pantry), is_meat, directions)
 
 
 def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> Brought:

@@ -20,7 +20,9 @@ LEAST_NAMED = 2  # lines that the directions name before the hold: fewer, and th
 _SENTENCE = re.compile(r"[.;!?](?=\s|$)|\n")
 _HOLD = re.compile(
     r"\b(?:marinat\w+|refrigerat\w+|chill(?:ed)?|fridge|overnight|brine|cure|soak|let (?:it |them )?(?:stand|sit)"
-    r"|set aside|leave (?:it |them )?(?:for|to|in|at|\d))\b",
+    r"|set aside|leave (?:it |them )?(?:for|to|in|at|\d))\b"
+    r"|^(?!.*\b(?:roast|bake|grill|fry|cook|simmer|boil|sear|oven|heat)\b)"
+    r".*\b(?:coat|rub|spread|toss|leave|stand|sit)\b.*\b\d+ ?(?:mins?|minutes|h|hrs?|hours)\b",
     re.IGNORECASE,
 )
 _ALL_OF_THEM = re.compile(

@@ -42,7 +42,7 @@ _STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|
 _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
     r"|^(?:directions|instructions|method|steps|notes?|preparation|(?:special |kitchen )?(?:equipment|tools))\s*:"
-    r"|^(?:https?://|www\.)\S+$"
+    r"|^(?:https?://|www\.)\S+$|^(?:recipe |words |photos? )?by [^\W\d_]|^\d{3} ?°? ?[cf]\b"
     r"|^(?:serves?|makes|yields?|prep)\b|^\(|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b"
     r"|^(?:marinade|marinating|brine|soak|rub|rest)\b[^\d:,;]{0,15}\d+ ?(?:-|–|to)? ?\d* ?"
     r"(?:h|hours?|hrs?|mins?|minutes?|days?)\b"
@@ -63,7 +63,8 @@ _RATED = re.compile(  # "4.8 (120)", "4.5 stars from 31 votes"
 )
 _TIMES = re.compile(
     r"^(?:serves?|feeds|makes|yields?|prep|servings|portions|(?:total |active |cook(?:ing)? |prep(?:aration)? )?time"
-    r"|difficulty)\b[^a-z]*\d|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b",
+    r"|difficulty)\b[^a-z]*\d|^\d{3} ?°? ?[cf]\b"
+    r"|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b",
     re.IGNORECASE,
 )
 _ORDER = re.compile(

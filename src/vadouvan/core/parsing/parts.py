@@ -88,13 +88,19 @@ def bath_first(own: list[PastedMix]) -> tuple[list[PastedMix], list[PastedMix]]:
 
 
 def meat_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
-    """Where a heading tells a brine and another the meat, what stands with the meat is no part of that brine."""
-    if not any(words_of(block.title) & _BATHS for block in own):
+    """Where a heading tells the mix and another the dish, "Fajitas", what stands with the meat there is no part of it.
+
+    "For the lamb" with lamb under it names the meat, and no other dish, unless the mix is a brine.
+    """
+    told = {word for block in own for word in words_of(block.title) & MIXES}
+    if not told:
         return own, []
+    of_the_meat = {word for block in own for line in block.lines if is_meat(line) for word in words_of(line)}
+    ours = MIXES | OTHER_PARTS | (set() if told & _BATHS else of_the_meat)
     kept: list[PastedMix] = []
     beside: list[PastedMix] = []
     for block in own:
-        told_as_other = block.title and not words_of(block.title) & (MIXES | OTHER_PARTS)
+        told_as_other = block.title and not words_of(block.title) & ours
         meat = tuple(line for line in block.lines if is_meat(line)) if told_as_other else ()
         rest = tuple(line for line in block.lines if line not in meat)
         if meat and rest:

@@ -7,16 +7,17 @@ from collections.abc import Callable, Sequence
 from dataclasses import replace
 
 from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.bare_headings import MOST_WORDS_OF_A_PART, headings_marked
 from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.core.parsing.directions import parted_by, with_amounts_of, with_meat_of
 from vadouvan.core.parsing.headings import (
     AT_THE_TABLE,
     MIXES,
     OTHER_PARTS,
-    SIDES,
     heading_of,
     is_deed,
     is_told_of_all,
+    is_told_of_times,
     kind_of_part,
     words_of,
 )
@@ -43,7 +44,6 @@ LEAST_IN_PROSE = 2
 LEAST_IN_A_DIRECTION = 3  # words of a line that says what to do
 
 
-MOST_WORDS_OF_A_PART = 4
 _WITH_IT = re.compile(  # "4 flour tortillas, warmed"
     r"\b(?:wraps?|tortillas?|pitt?as?|pitt?a breads?|flat ?breads?|naans?|buns?|bread rolls?|baguettes?|ciabattas?"
     r"|(?:cooked|steamed|boiled|basmati|jasmine) rice|rice noodles|noodles|couscous)\b"
@@ -67,45 +67,86 @@ def recipe_in(
 
     Where all of it stands under a heading that is usually beside a mix, that is the mix.
     """
-    looked_at, told = _sentences_opened(text.splitlines()[:MOST_LOOKED_AT], is_line, is_meat)
-    looked_at = _headings_marked(looked_at, is_line, is_meat)
-    plain = (without_step_number(line) for line in looked_at)
-    blocks = _blocks("\n".join(enough_for(line, is_meat) or line for line in plain), is_meat)
-    blocks = coatings_apart(blocks)
-    own = [block for block in blocks if block.kind == "mix"]
-    beside = [block for block in blocks if block.kind == "companion"]
-    own, after_the_bath = bath_first(own)
-    own = [*own, *(PastedMix("", (line,)) for block in after_the_bath for line in block.lines if is_meat(line))]
-    after_the_bath = [
-        replace(block, lines=tuple(line for line in block.lines if not is_meat(line))) for block in after_the_bath
+    all_lines = text.splitlines()
+    looked_at, told = _sentences_opened(all_lines[:MOST_LOOKED_AT], is_line, is_meat)
+    plain = (without_step_number(line) for line in headings_marked(looked_at, is_line, is_meat))
+    blocks = coatings_apart(_blocks("\n".join(enough_for(line, is_meat) or line for line in plain), is_meat))
+    own, beside = _own_and_beside(blocks, is_line, is_meat)
+    unused = [block for block in blocks if block.kind == "none"]
+    if not own and not beside:  # all of it under "Notes:"
+        own = [block for block in unused if any(is_line(line) or is_meat(line) for line in block.lines)]
+        unused = [block for block in unused if block not in own]
+    lines = [line for block in own for line in block.lines]
+    companions = [replace(block, lines=tuple(filter(_of_a_companion(is_line), block.lines))) for block in beside]
+    left = [
+        *(line for line in lines if _is_none_of_the_mix(line, is_line, is_meat)),
+        *(
+            line
+            for block, kept in zip(beside, companions, strict=True)
+            for line in block.lines
+            if line not in kept.lines
+        ),
+        *(line for block in unused for line in block.lines),
+        *told,
+        *(line.strip() for line in all_lines[MOST_LOOKED_AT:] if line.strip()),
     ]
+    recipe = PastedRecipe(
+        tuple(line for line in lines if line not in left),
+        tuple(one for one in companions if one.lines),
+        tuple(left),
+        _taken_together(own, left, is_line, is_meat),
+    )
+    sentences = [*(line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION), *directions]
+    recipe = with_meat_of(sentences, with_amounts_of(sentences, recipe, is_line, is_meat), is_line, is_meat)
+    if not any(words_of(block.title) & MIXES for block in own):
+        recipe = parted_by(sentences, recipe, is_line, is_meat)
+    return replace(recipe, mixes=by_heading(recipe.lines, own))
+
+
+def _own_and_beside(
+    blocks: Sequence[PastedMix], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]
+) -> tuple[list[PastedMix], list[PastedMix]]:
+    """The parts that are of the mix, the meat among them, and those that go beside it."""
+    own, after_the_bath = bath_first([block for block in blocks if block.kind == "mix"])
+    own = [*own, *(PastedMix("", (line,)) for block in after_the_bath for line in block.lines if is_meat(line))]
     own, with_the_meat = meat_apart(own, is_meat)
     own, others = others_apart(own, is_meat)
-    beside = [*after_the_bath, *with_the_meat, *others, *beside]
-    amounts = (line for block in own for line in block.lines if not is_meat(line))
-    if not any(is_line(line) or leading_number(line) is not None for line in amounts):
-        likely = [block for block in beside if not words_of(block.title) & AT_THE_TABLE] or beside[: len(beside) == 1]
-        own, beside = [*own, *likely[:1]], [block for block in beside if block not in likely[:1]]
-    if not own and not beside:  # all of it under "Notes:"
-        own = [block for block in blocks if any(is_line(line) or is_meat(line) for line in block.lines)]
-        blocks = [block for block in blocks if block not in own]
-    lines = [line for block in own for line in block.lines]
-    left = [
-        line
-        for line in lines
-        if not names_curing_salt(line)  # it stops, wherever and however it stands
-        and (is_told_of_all(line) or (_is_beside_all(line) and not (is_line(line) or is_meat(line))))
+    beside = [
+        *(replace(block, lines=tuple(line for line in block.lines if not is_meat(line))) for block in after_the_bath),
+        *with_the_meat,
+        *others,
+        *(block for block in blocks if block.kind == "companion"),
     ]
-    companions = []
-    for block in beside:
-        said = tuple(
-            line for line in block.lines if leading_number(line) is not None or is_line(line) or names_curing_salt(line)
-        )
-        left += [line for line in block.lines if line not in said]
-        companions.append(PastedMix(block.title, said, "companion"))
-    left += [line for block in blocks if block.kind == "none" for line in block.lines]
-    left += told
-    left += [line.strip() for line in text.splitlines()[MOST_LOOKED_AT:] if line.strip()]
+    amounts = (line for block in own for line in block.lines if not is_meat(line))
+    if any(is_line(line) or leading_number(line) is not None for line in amounts):
+        return own, beside
+    # A sauce, where there is nothing else to lie in
+    likely = [block for block in beside if not words_of(block.title) & AT_THE_TABLE] or beside[: len(beside) == 1]
+    return [*own, *likely[:1]], [block for block in beside if block not in likely[:1]]
+
+
+def _is_none_of_the_mix(line: str, is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> bool:
+    """Whether a line among those of the mix is told and left out. A curing salt stops, wherever it stands."""
+    if names_curing_salt(line):
+        return False
+    return is_told_of_all(line) or (_is_beside_all(line) and not (is_line(line) or is_meat(line)))
+
+
+def _of_a_companion(is_line: Callable[[str], bool]) -> Callable[[str], bool]:
+    """Whether a line of a part beside the mix is one of its ingredients."""
+
+    def said(line: str) -> bool:
+        """An amount, and no time or heat; what can be read; a curing salt, which stops."""
+        is_amount = leading_number(line) is not None and not is_told_of_times(line)
+        return is_amount or is_line(line) or names_curing_salt(line)
+
+    return said
+
+
+def _taken_together(
+    own: Sequence[PastedMix], left: Sequence[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]
+) -> tuple[str, ...]:
+    """Headings of mixes that are one now, as they are told; none where there is only one."""
     named = [
         block.title
         for block in own
@@ -113,17 +154,7 @@ def recipe_in(
     ]
     unnamed = {"", *(title for title in named if words_of(title) & OTHER_PARTS)}
     titles = dict.fromkeys(FIRST_LISTED if title in unnamed else f"“{title}”" for title in named)
-    recipe = PastedRecipe(
-        tuple(line for line in lines if line not in left),
-        tuple(one for one in companions if one.lines),
-        tuple(left),
-        tuple(titles) if len(titles) > 1 else (),
-    )
-    sentences = [*(line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION), *directions]
-    recipe = with_meat_of(sentences, with_amounts_of(sentences, recipe, is_line, is_meat), is_line, is_meat)
-    if not any(words_of(block.title) & MIXES for block in own):
-        recipe = parted_by(sentences, recipe, is_line, is_meat)
-    return replace(recipe, mixes=by_heading(recipe.lines, own))
+    return tuple(titles) if len(titles) > 1 else ()
 
 
 def _sentences_opened(
@@ -146,45 +177,6 @@ def _sentences_opened(
         told += [rest] if amounts else []
     some = sum(is_line(line) and not is_meat(line) for line in opened) >= LEAST_IN_PROSE
     return (opened, told) if some else (lines, [])
-
-
-def _headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: Callable[[str], bool]) -> list[str]:
-    """Lines with a colon after each that can only be a heading: a few words before an amount, of which none is an
-    ingredient, after a gap below the first lines of a list, or above lines that are set in. Where another heading tells
-    a mix, so that the text is in parts, it may be the first; no gap is needed where that other heading has none, nor
-    by the name of what goes with a dish, "Tzatziki".
-    """
-    told = [place for place, line in enumerate(lines) if words_of(heading_of(without_bullet(line)) or "") & MIXES]
-    needs_no_gap = any(place > 0 and lines[place - 1].strip() for place in told)
-    marked: list[str] = []
-    is_begun = False
-    for place, line in enumerate(lines):
-        bare = line.strip()
-        words = bare.split()
-        below = lines[place + 1] if place + 1 < len(lines) else ""
-        after = without_bullet(below)
-        is_side = bool(words) and words[-1].lower() in SIDES and leading_number(after) is not None
-        is_over = _set_in(below) > _set_in(line)
-        is_named = needs_no_gap and all(word[0].isupper() for word in words)  # not "Cooking spray"
-        stands_apart = is_side or is_named or is_over or not lines[place - 1].strip()
-        stands_alone = place > 0 and stands_apart and (leading_number(after) is not None or is_line(after))
-        stands_alone = stands_alone and bool(told or is_begun)
-        is_name = 0 < len(words) <= MOST_WORDS_OF_A_PART and re.fullmatch(r"[^\W\d_][^\d,:;.()]*", bare) is not None
-        is_name = is_name and leading_number(bare) is None
-        is_heading = stands_alone and is_name and heading_of(bare) is None and not is_deed(bare)
-        parts = [part for part in re.split(r"\s+(?:and|or|&)\s+", bare) if part] if is_heading else []
-        names_one = not (is_side or (is_over and is_line(after))) and any(
-            is_line(f"10 g {part}") for part in (bare, *parts)
-        )
-        is_heading = is_heading and not is_meat(bare) and not names_one
-        marked.append(f"{bare}:" if is_heading else line)
-        is_begun = is_begun or is_line(without_bullet(line)) or is_meat(without_bullet(line))
-    return marked
-
-
-def _set_in(line: str) -> int:
-    """Blanks before a line."""
-    return len(line.expandtabs(4)) - len(line.expandtabs(4).lstrip())
 
 
 def enough_for(line: str, is_meat: Callable[[str], bool]) -> str:

@@ -6,6 +6,7 @@ import re
 from collections.abc import Callable
 
 from playwright.sync_api import Locator, Page, Route, expect
+from playwright.sync_api import TimeoutError as PlaywrightTimeout
 
 from tests.browser.support import PHONE, BrowserCase
 from tests.saturday import saturday_kitchen
@@ -45,7 +46,12 @@ class Kept(BrowserCase):
         """What has the focus, by its name or its words, within a moment."""
         page.wait_for_function("() => document.activeElement !== document.body")
         self.traffic.settle()
-        self.assertRegex(page.evaluate(HAS_FOCUS), wanted)
+        pattern = wanted.pattern if isinstance(wanted, re.Pattern) else wanted
+        is_there = f"pattern => new RegExp(pattern).test(({HAS_FOCUS})())"
+        try:
+            page.wait_for_function(is_there, arg=pattern)
+        except PlaywrightTimeout:
+            self.fail(f"{page.evaluate(HAS_FOCUS)!r} has the focus, not {pattern!r}")
 
     def from_menu(self, page: Page, menu: str | re.Pattern[str], item: str | re.Pattern[str]) -> None:
         """An item of a menu."""

@@ -38,6 +38,7 @@ def made_thin(text: str, cuts: Mapping[str, CutKind], name: Callable[[str], CutN
 
     ``name`` names the whole cut from the line without those words.
     """
+    text = " ".join(text.split())  # in a row of blanks a pattern would look for ever
     for way, plainly, told, share in _WAYS:
         plain = way.sub(plainly, text)
         found = name(plain) if plain != text else None

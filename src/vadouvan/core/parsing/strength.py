@@ -30,6 +30,7 @@ def strength_said(text: str) -> StrengthSaid | None:
     >>> strength_said("2 tbsp vinegar"), strength_said("1 % salt, 2 % sugar")
     (None, None)
     """
+    text = " ".join(text.split())  # in a row of blanks a pattern would look for ever
     found = list(_STRENGTH.finditer(text))
     if len(found) != 1:
         return None

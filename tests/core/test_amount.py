@@ -163,6 +163,11 @@ class TeaspoonsOfSalt(unittest.TestCase):
         for text, expected in (("1 tsp light kosher salt", 0.617), ("1 tsp dense kosher salt", 1.058)):
             share = portion(text).mass_kg.value * 1000 / pound_g * 100
             self.assertAlmostEqual(share, expected, delta=0.03)
+        bare = portion("1 tsp kosher salt")
+        self.assertAlmostEqual(bare.mass_kg.low * 1000 / pound_g * 100, 0.617, delta=0.03)
+        self.assertAlmostEqual(bare.mass_kg.value * 1000 / pound_g * 100, 1.058, delta=0.03)
+        flags = [portion(text).guessed for text in ("1 tsp kosher salt", "1 tsp coarse kosher salt", "5 g kosher salt")]
+        self.assertEqual(flags, [True, False, False])
         table = portion("1 tsp table salt").mass_kg.value * 1000 / pound_g * 100
         self.assertAlmostEqual(table, 1.323, delta=0.01)
 

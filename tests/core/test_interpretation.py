@@ -57,6 +57,19 @@ class Assumed(unittest.TestCase):
         said = CutInput(kind="pork_tenderloin", mass="600 g", thickness="6 mm", shape="cylinder")
         self.assertIn("m long", complaint(Draft(cut=said, mix=lines("5 g salt")), "cut.pieces"))
 
+    def test_cheese_that_is_salted_itself_is_given_no_salt(self) -> None:
+        """Halloumi has 2 to 3 % (labels, from memory): a mix without salt is as aimed, soy is over; paneer has none."""
+        oiled = of_kind("halloumi", "450 g", "", "", "30 g olive oil", "2 g dried oregano")
+        self.assertIn("brings its own", reading(oiled).assumed["hold.salt_target_g_per_kg"])
+        without, soy = judged(oiled).salt, judged(of_kind("halloumi", "450 g", "", "", "50 g soy sauce")).salt
+        paneer = judged(of_kind("paneer", "450 g", "", "", "30 g olive oil")).salt
+        assert without is not None
+        assert soy is not None
+        assert paneer is not None
+        self.assertEqual(without.says, "salt as aimed")
+        self.assertIn("over", soy.says)
+        self.assertIn("short", paneer.says)
+
     def test_nothing_said_waits(self) -> None:
         """An empty draft is no error; it says what is still to say."""
         judgement = judged(Draft())

@@ -16,6 +16,7 @@ BIRDS = (
     "chicken", "turkey", "duck", "quail", "goose", "guinea fowl", "pheasant", "partridge", "pigeon", "grouse", "hen",
 )  # fmt: skip
 GAME = ("venison", "wild boar", "rabbit", "hare", "elk", "moose", "reindeer", "kangaroo", "bison")
+SALTED_THEMSELVES = ("halloumi",)  # with 2 to 3 % of salt of their own: they are given none
 FRESH_CURDS = ("tofu", "tempeh", "seitan", "paneer", "halloumi", "cheese")  # no meat, and kept as cold as meat
 _FAMILIES: dict[str, Family] = {
     **dict.fromkeys(BIRDS, "poultry"),
@@ -106,6 +107,11 @@ class CutKind:
     def is_minced(self) -> bool:
         """Whether the mix is worked into it, and all of it eaten; it does not lie on a piece."""
         return self.family == "mince"
+
+    @property
+    def is_salted_itself(self) -> bool:
+        """Whether it comes salted, so that a mix for it has no salt to bring."""
+        return self.species in SALTED_THEMSELVES
 
     @property
     def is_animal(self) -> bool:

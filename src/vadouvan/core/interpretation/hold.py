@@ -43,7 +43,7 @@ def read_hold(
         fridge_c=_fridge(said, notes),
         goal=notes.choice(said.goal, GOALS, (default, default), "hold.goal"),
         goal_said=said.goal in GOALS,
-        salt_target=_salt_target(said, mix.salting, own.salt, notes),
+        salt_target=_salt_target(said, cut, mix.salting, own.salt, notes),
         readings=_readings(said.readings, notes),
         vacuum=vacuum,
         vacuum_claim=vacuum
@@ -85,11 +85,13 @@ def _room(said: HoldInput, notes: Notes) -> float:
     return ROOM_C.value if value is None else value
 
 
-def _salt_target(said: HoldInput, salting: Salting, own_factor: float, notes: Notes) -> float:
+def _salt_target(said: HoldInput, cut: Cut | None, salting: Salting, own_factor: float, notes: Notes) -> float:
     usual, words = SALT_TARGET_KG_PER_KG.value * own_factor, "well seasoned"
     if abs(own_factor - 1) > TELL_FROM:
         words = "as your verdicts say"
-    if salting.school == "spoon_per_pound" and salting.spoon_salt is not None:
+    if cut is not None and cut.kind.is_salted_itself:
+        usual, words = 0.0, f"{cut.kind.species} brings its own"
+    elif salting.school == "spoon_per_pound" and salting.spoon_salt is not None:
         usual, words = spoon_target(salting.spoon_salt, salting.spoons), "from the spoon"
     if not said.salt_target:
         return notes.assume("hold.salt_target_g_per_kg", usual, f"{usual * 1000:.3g} g a kilogram, {words}")

@@ -8,6 +8,7 @@ from functools import lru_cache
 
 from vadouvan.core.draft.typed import LONGEST_TEXT, LineInput
 from vadouvan.core.measures.numbers import Interval
+from vadouvan.core.measures.units import VOLUME_M3
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.pantry.strength import as_strong
@@ -68,7 +69,7 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) ->
         raise InputError(field=path, given=line.text, wrong=wrong, accepted=f"Write which you mean, such as {near}.")
     ingredient, said = _fresh_or_dried(said, ingredient, pantry)
     try:
-        return weigh(said, ingredient, line_id=line.id, field=path)
+        return _of_either_flake(weigh(said, ingredient, line_id=line.id, field=path), said, pantry)
     except InputError:
         # "a stick of cinnamon": the measure is part of another ingredient's name
         of_that = [f"{name} {word}" for name in said.names for word in PIECES_NAMED.get(said.unit or "", ())]
@@ -76,6 +77,15 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) ->
         if known is None:
             raise
         return weigh(said, pantry.by_id[known], line_id=line.id, field=path)
+
+
+def _of_either_flake(portion: Portion, said: SaidLine, pantry: Pantry) -> Portion:
+    """Kosher salt by the spoon, of a flake that is not said, as a guess: of a light one it weighs little over half."""
+    if portion.ingredient.id != DENSE_FLAKE or said.unit not in VOLUME_M3 or _FLAKE_SAID.search(said.text):
+        return portion
+    dense, light = (pantry.by_id[name].spoon_density_kg_per_m3.value for name in (DENSE_FLAKE, LIGHT_FLAKE))
+    mass = portion.mass_kg
+    return replace(portion, mass_kg=Interval(mass.value, mass.low * light / dense, mass.high), guessed=True)
 
 
 def _refuse_what_may_be_another(said: SaidLine, ingredient: Ingredient, path: str) -> None:
@@ -193,6 +203,8 @@ def _fresh_or_dried(said: SaidLine, ingredient: Ingredient, pantry: Pantry) -> t
     return pantry.by_id[pantry.by_name[known]] if is_dry else ingredient, replace(said, guessed=True)
 
 
+DENSE_FLAKE, LIGHT_FLAKE = "salt_kosher_dense", "salt_kosher_light"
+_FLAKE_SAID = re.compile(r"\b(?:dense|coarse|rolled|flat|light)\b", re.IGNORECASE)
 BY_THE_CORN, SWEET_PEPPER = "pepper_black", "pepper_sweet_red"
 _BARE_RED = re.compile(r"^(?!.*\b(?:sweet|bell|fresh|chopped|diced|roast(?:ed)?|minced|grated|pureed|puree)\b)", re.I)
 _CORNS = re.compile(r"\b(?:pepper ?)?(?:corns?|grains?|berries|berry)\b|\bpeppercorns?\b|\bblack\b", re.IGNORECASE)

@@ -21,6 +21,7 @@ from vadouvan.core.mix.salting_method import (
 
 TARGET_MAY_MISS = 0.1
 SALT_ON_TARGET = 0.05
+UNTASTED = 0.001  # kg/kg that nobody tastes
 A_BATH_FROM = 0.3  # mix water over meat water from which salt is judged by what it settles to
 _ROOM = {"salt": 6.0, "sugar": 10.0, "acid": 4.0, "fat": 20.0, "aroma": 10.0}  # least length of a rule [g/kg]
 
@@ -171,14 +172,19 @@ def salt_state(
         wanted_g_per_kg=wanted_kg / meat_kg * 1000,
         short_g=short_g,
         school=school,
-        is_on_target=abs(comes_to - target) <= SALT_ON_TARGET * target,
+        is_on_target=_is_on_target(comes_to, target),
         says=_salt_says(short_g, comes_to, target, school),
         stays=stays if salt_kg > 0 else "",
     )
 
 
+def _is_on_target(comes_to: float, target: float) -> bool:
+    """Whether salt is as aimed [both kg/kg]; of an aim of next to none, while nobody tastes it."""
+    return abs(comes_to - target) <= max(SALT_ON_TARGET * target, UNTASTED - target)
+
+
 def _salt_says(short_g: float, settles: float, target: float, school: SaltingMethod) -> str:
-    if abs(settles - target) <= SALT_ON_TARGET * target:
+    if _is_on_target(settles, target):
         return "salt as aimed once it has settled" if school == "equilibrium" else "salt as aimed"
     if short_g > 0:
         return f"{number_told(short_g)} g salt short"

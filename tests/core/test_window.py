@@ -122,6 +122,15 @@ class Aims(unittest.TestCase):
         self.assertLess(hours(spoonful)[1], 5)
         self.assertLess(hours(replace(bed, hold=HoldInput(aim="season")))[1], 4)
 
+    def test_a_sauce_is_no_paste_that_cures(self) -> None:
+        """cp: strips with oyster sauce or hoisin go straight to the wok, or wait half an hour; anchovies cure nothing."""
+        for sauce in ("20 g oyster sauce", "30 g hoisin", "15 g anchovy paste", "20 g black bean sauce"):
+            with self.subTest(sauce):
+                window = judged(of_kind("beef_strips", "500 g", "strip", "4 mm", sauce, "20 g soy sauce")).window
+                assert window is not None
+                self.assertTrue(window.straight)
+                self.assertNotEqual(window.earliest.limit.id, "cured")
+
     def test_sour_through_waits_for_the_core(self) -> None:
         """It opens with the core's pH, and the sour outside does not end it."""
         sour = of_kind("pork_loin_roast", "600 g", "slab", "20 mm", "600 g white vinegar", "12 g salt")

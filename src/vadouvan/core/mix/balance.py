@@ -138,7 +138,7 @@ class Balance:
         return self.salt_kg / self.water_kg if self.water_kg > 0 else math.inf
 
 
-FERMENTED_PASTE = "fermented_paste"
+FERMENTED_PASTE = "fermented_paste"  # what cures: miso, koji, lees; sauces such as oyster or hoisin are condiments
 
 
 def balance_of(

@@ -123,7 +123,7 @@ class Aims(unittest.TestCase):
         self.assertLess(hours(replace(bed, hold=HoldInput(aim="season")))[1], 4)
 
     def test_a_sauce_is_no_paste_that_cures(self) -> None:
-        """cp: strips with oyster sauce or hoisin go straight to the wok, or wait half an hour; anchovies cure nothing."""
+        """cp: strips with oyster sauce or hoisin go straight to the wok; anchovies cure nothing."""
         for sauce in ("20 g oyster sauce", "30 g hoisin", "15 g anchovy paste", "20 g black bean sauce"):
             with self.subTest(sauce):
                 window = judged(of_kind("beef_strips", "500 g", "strip", "4 mm", sauce, "20 g soy sauce")).window

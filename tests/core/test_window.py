@@ -124,7 +124,13 @@ class Aims(unittest.TestCase):
 
     def test_a_sauce_is_no_paste_that_cures(self) -> None:
         """cp: strips with oyster sauce or hoisin go straight to the wok; anchovies cure nothing."""
-        for sauce in ("20 g oyster sauce", "30 g hoisin", "15 g anchovy paste", "20 g black bean sauce"):
+        for sauce in (
+            "20 g oyster sauce",
+            "30 g hoisin",
+            "15 g anchovy paste",
+            "20 g black bean sauce",
+            "40 g gochujang",
+        ):
             with self.subTest(sauce):
                 window = judged(of_kind("beef_strips", "500 g", "strip", "4 mm", sauce, "20 g soy sauce")).window
                 assert window is not None

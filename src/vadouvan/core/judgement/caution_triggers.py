@@ -175,7 +175,9 @@ def _jar(known: Known) -> bool:
 def _gas(known: Known) -> bool:
     """Something live in a vessel that is shut tight, or any jar."""
     container = known.judgement.reading.mix.vessel.container
-    return container == "jar" or (container == "vacuum" and known.has("fermented_paste", "dairy"))
+    return container == "jar" or (
+        container == "vacuum" and known.has("fermented_paste", "fermented_seasoning", "dairy")
+    )
 
 
 def _many(known: Known) -> bool:

@@ -138,7 +138,8 @@ class Balance:
         return self.salt_kg / self.water_kg if self.water_kg > 0 else math.inf
 
 
-FERMENTED_PASTE = "fermented_paste"  # what cures: miso, koji, lees; sauces such as oyster or hoisin are condiments
+# What cures: miso, koji, lees. Chilli and bean pastes season, and so do sauces of them.
+FERMENTED_PASTE = "fermented_paste"
 
 
 def balance_of(

@@ -278,6 +278,23 @@ class Qualified(unittest.TestCase):
             with self.subTest(text):
                 self.assertEqual(portion_of(LineInput("1", text), KITCHEN.pantry).ingredient.id, wanted)
 
+    def test_another_ingredient_beside_it_is_asked_about(self) -> None:
+        """Behind a comma or in brackets nothing is dropped; how it is treated, and a remark, are no ingredient."""
+        for line in (
+            "2 cloves garlic, ginger", "1 tsp cumin, coriander", "2 tbsp soy, honey", "3 tbsp yoghurt, salt",
+            "2 tbsp lemon juice, zest", "1 tsp salt (and pepper)", "200 g yoghurt (with mint)",
+        ):  # fmt: skip
+            with self.subTest(line), self.assertRaisesRegex(InputError, "more than one thing"):
+                portion_of(LineInput("1", line), KITCHEN.pantry)
+        for line, item in (
+            ("5 cloves garlic, paste", "garlic"), ("1 tbsp oil (plus extra)", "oil_neutral"),
+            ("3 tbsp vinegar (rice)", "vinegar_rice"), ("1 lemon zest, grated", "zest_lemon"),
+            ("zest lemon", "zest_lemon"),
+        ):  # fmt: skip
+            with self.subTest(line):
+                self.assertEqual(portion_of(LineInput("1", line), KITCHEN.pantry).ingredient.id, item)
+        self.assertEqual(single_lines("1 tsp sugar, pinch saffron", KITCHEN.pantry), ("1 tsp sugar", "pinch saffron"))
+
     def test_slices_are_asked_about(self) -> None:
         """A sliced lemon is not its juice."""
         with self.assertRaisesRegex(InputError, "may be its juice"):

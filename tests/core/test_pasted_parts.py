@@ -133,6 +133,16 @@ class Parts(unittest.TestCase):
         for told in ("By Ana | 35 min", "200C 15 min"):
             self.assertIn(told, " ".join(found.notes))
 
+    def test_blocks_are_no_dice_and_veg_goes_beside(self) -> None:
+        """Two blocks in cubes are not two cubes; "Veg" under the mix goes beside it; party wings are wings."""
+        tofu = read_any('tofu 2 blocks (14 oz each), 1" cubes\n60 ml soy sauce\n1 tsp sugar', KITCHEN)
+        self.assertEqual((tofu.draft.cut.kind, tofu.draft.cut.mass, tofu.draft.cut.pieces), ("tofu_cubes", "28 oz", ""))
+        wings = read_any(
+            "2 lb party wings\nRub\n1 tsp salt\n2 tsp paprika\nVeg\n1 pound broccolini\n1 tbsp oil", KITCHEN
+        )
+        self.assertEqual((wings.draft.cut.kind, mix_of(wings)), ("chicken_wing", ["1 tsp salt", "2 tsp paprika"]))
+        self.assertEqual(beside(wings), {"Veg": "1 pound broccolini\n1 tbsp oil"})
+
     def test_bread_and_rice_to_go_with_it(self) -> None:
         """They are left out and told; flour and vinegar of rice are lines."""
         own = "500g chicken breast diced\n3 tbsp yoghurt\n1 tbsp rice vinegar\n1 tsp salt"

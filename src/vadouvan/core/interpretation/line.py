@@ -105,13 +105,17 @@ def _refuse_what_may_be_another(said: SaidLine, ingredient: Ingredient, path: st
 
 
 def _alone(said: SaidLine, pantry: Pantry, path: str) -> Ingredient:
-    """The ingredient of a line; raises InputError where another stands behind a comma: "1 bay leaf, thyme sprigs"."""
+    """The ingredient of a line; raises InputError where another stands beside it: "2 cloves garlic, ginger",
+    "1 tsp salt (and pepper)".
+    """
     ingredient = pantry.find(said.names, field=path, given=said.text)
-    for part in filter(None, map(str.strip, said.preparation.split(","))):
-        other = pantry.qualified((part,))
-        if other is not None and other != ingredient and len(part.split()) > 1:
+    for part in (*said.preparation.split(","), *_AND_IN_BRACKETS.findall(said.text)):
+        other = pantry.qualified((part.strip(),)) if part.strip() else None
+        is_zest = part.strip().lower() in _OF_FRUIT and "zest" not in said.names[-1]
+        if other not in (None, ingredient) or is_zest:
             wrong = f'"{said.text.strip()}" says more than one thing.'
-            accepted = f'Write "{other.also_called[0]}" on a line of its own, with its amount.'
+            called = part.strip() if other is None else other.also_called[0]
+            accepted = f'Write "{called}" on a line of its own, with its amount.'
             raise InputError(field=path, given=said.text, wrong=wrong, accepted=accepted)
     return ingredient
 
@@ -203,6 +207,8 @@ def _fresh_or_dried(said: SaidLine, ingredient: Ingredient, pantry: Pantry) -> t
     return pantry.by_id[pantry.by_name[known]] if is_dry else ingredient, replace(said, guessed=True)
 
 
+_OF_FRUIT = ("zest", "rind")
+_AND_IN_BRACKETS = re.compile(r"\(\s*(?:and|plus|with|\+|&)\s+([^()]+)\)", re.IGNORECASE)
 DENSE_FLAKE, LIGHT_FLAKE = "salt_kosher_dense", "salt_kosher_light"
 _FLAKE_SAID = re.compile(r"\b(?:dense|coarse|rolled|flat|light)\b", re.IGNORECASE)
 BY_THE_CORN, SWEET_PEPPER = "pepper_black", "pepper_sweet_red"

@@ -139,6 +139,7 @@ _IN_JOINTS = re.compile(
 HALVED = re.compile(r"\bhal(?:ved|ves)\b", re.IGNORECASE)
 _FROZEN = re.compile(r"\b(?:deep[- ]?)?frozen\b", re.IGNORECASE)
 _THAWED = re.compile(r"\b(?:thaw\w*|defrost\w*|(?:previously|never|not|un)[- ]?frozen|if frozen)\b", re.IGNORECASE)
+_BLOCKS = re.compile(r"\b(?:blocks?|packs?|packets?|packages?|pkgs?|tubs?)\b", re.IGNORECASE)  # that dice are cut from
 _THREADED = re.compile(r"\b(?:skewers?|kebabs?|brochettes?)\b", re.IGNORECASE)  # several pieces on each
 _RACKS = re.compile(r"\b(?:racks?|slabs?|sides?)\b", re.IGNORECASE)
 RIBS_FROM = 4  # nobody buys so many racks without calling them so
@@ -225,7 +226,7 @@ class Figures:
         if kind.is_animal and _PACKS.match(self.said) and _IN_ONE.match(self.said) is None:
             return True
         if kind.shape == "cube":
-            return count == 1 or _THREADED.search(self.said) is not None
+            return count == 1 or _THREADED.search(self.said) is not None or _BLOCKS.search(self.said) is not None
         return kind.bone == "ribs" and count >= RIBS_FROM and _RACKS.search(self.said) is None
 
     def _counts_wholes(self, kind: CutKind) -> bool:

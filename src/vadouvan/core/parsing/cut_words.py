@@ -37,7 +37,7 @@ FILLERS = frozenset(
     pc pcs pce frying roasting broiler fryer serving weigh rose style american centre center sashimi sushi
     barbary muscovy pekin nos abt full very super really line caught sustainable against
     corn grass grain fed milk dry aged hung halal kosher pastured pasture reared outdoor farmhouse heritage prime choice
-    select marbled higher welfare british scottish irish local butcher oven ready cook plump meaty generous
+    party select marbled higher welfare british scottish irish local butcher oven ready cook plump meaty generous
     x ea grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly
     individual separate single rainbow     rindless giblet wishbone english
     """.split()  # noqa: SIM905 - a list of words to read

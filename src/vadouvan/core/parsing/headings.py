@@ -20,7 +20,7 @@ COMPANIONS = frozenset((
     "accompaniment", "baste", "basting", "batter", "breading", "butter", "chutney", "coating", "crumb", "crust",
     "decorate", "dredge", "dip", "dressing", "drizzle", "flour", "filling",
     "finish", "finishing", "garnish", "glaze", "gravy", "injection", "mop", "relish", "salad", "salsa", "sauce",
-    "serve", "serving", "side", "sides", "slaw", "spritz", "stuffing", "top", "topping",
+    "serve", "serving", "side", "sides", "slaw", "spritz", "stuffing", "top", "topping", "veg", "vegetables",
 ))  # fmt: skip
 # Names of what is made to go with a dish: as a line of their own over amounts they are a heading.
 SIDES = frozenset((
@@ -30,6 +30,7 @@ SIDES = frozenset((
 # What is put beside the meat on the plate, and never what it lies in
 AT_THE_TABLE = frozenset((
     "accompaniment", "decorate", "garnish", "salad", "serve", "serving", "side", "sides", "slaw", "top", "topping",
+    "veg", "vegetables",
 ))  # fmt: skip
 # Beside the mix only where a heading is marked as one: "Pot roast" is the name of a dish.
 _POTS = frozenset(("braise", "braising", "cook", "pot"))

@@ -78,6 +78,8 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^(\d+)\s*(?:and|&|\+)\s*(?=\d+/\d)", r"\1 "),
         (r"^(\d) thirds? (?:of an? )?(?=cup|pint|of\b)", r"\1/3 "),
         (r"^(juice|zest) (?=(?:\d|an?|one|half|two)\b)", r"\1 of "),
+        (rf"^(juice|zest) (?=(?:{_CITRUS})\b)", r"\1 of a "),
+        (rf"^(\d+|½|1/2|an?|one|two|half an?) ({_CITRUS})(?:'?s)? zest\b", r"zest of \1 \2"),
         (r"^([a-z][a-z ]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(juice|zest) of (\d+|½|half|an?|one|two)\)?$", r"\2 of \3 \1"),
         (r"^(?:\w+ )?(juice|zest),? from ", r"\1 of "),
         (r"^([a-z][a-z ]*?)\s*(?::|\s[-–])\s*(\d+|half|½),\s*(juiced|zested|juice|zest)$", r"\2 \1, \3"),

@@ -283,13 +283,15 @@ class Qualified(unittest.TestCase):
         for line in (
             "2 cloves garlic, ginger", "1 tsp cumin, coriander", "2 tbsp soy, honey", "3 tbsp yoghurt, salt",
             "2 tbsp lemon juice, zest", "1 tsp salt (and pepper)", "200 g yoghurt (with mint)",
+            "2 tbsp yoghurt, a little salt", "100 ml stock, splash of wine",
         ):  # fmt: skip
             with self.subTest(line), self.assertRaisesRegex(InputError, "more than one thing"):
                 portion_of(LineInput("1", line), KITCHEN.pantry)
         for line, item in (
             ("5 cloves garlic, paste", "garlic"), ("1 tbsp oil (plus extra)", "oil_neutral"),
             ("3 tbsp vinegar (rice)", "vinegar_rice"), ("1 lemon zest, grated", "zest_lemon"),
-            ("zest lemon", "zest_lemon"),
+            ("zest lemon", "zest_lemon"), ("1 tbsp oil, plus a little extra", "oil_neutral"),
+            ("1 tbsp cornflour, mixed with a little water", "cornflour"),
         ):  # fmt: skip
             with self.subTest(line):
                 self.assertEqual(portion_of(LineInput("1", line), KITCHEN.pantry).ingredient.id, item)

@@ -61,6 +61,11 @@ DECIDES_FOR: dict[str, tuple[str, ...]] = {
 
 _IN_BRACKETS = re.compile(r"\(((?:[^()]|\([^()]*\))*)\)")  # one within another is part of it
 _MORE = re.compile(r"^\s*(?:plus|and|\+|with)\s+(?!.*\bfor\b)", re.IGNORECASE)  # "(plus 1 cup ice)"
+_SOME_OF_ANOTHER = re.compile(  # "2 tbsp yoghurt, a little salt"
+    r"^\s*(?:(?:and|plus|with|\+|&)\s+)?(?:an?\s+)?(?:little|some|splash|pinch|dash|handful|bunch|knob|squeeze|drizzle|glug|touch)"
+    r"\s+(?:of\s+)?(?!more|extra|less|for\b|to\b|left|over|kept|water\b|leaves|reserved|[a-z]+ed\b)[a-z]{3,}",
+    re.IGNORECASE,
+)
 _DRAINED = re.compile(r"\b(?:hung|strained|drained)\b", re.IGNORECASE)
 _STRENGTH = re.compile(r"\bper (?:l|lit(?:re|er)s?|quarts?|gallons?|pints?|cups?)\b|\d\s*% brine\b", re.IGNORECASE)
 MOST_KG = 10.0
@@ -201,14 +206,15 @@ def _weighed_beside(beside: str, parts: _Parts | None) -> _Parts | None:
 def _refuse_a_second_amount(text: str, parts: tuple[str, ...], field: str) -> None:
     """Tells that what follows is another ingredient, not a preparation: nothing of a line is dropped."""
     for part in parts:
-        found = leading_number(re.sub(r"^\s*(?:and|plus|with|\+|&)\s+", "", part.strip()))
-        another = found is not None and not re.match(r"^\s*an?\b", part, re.IGNORECASE)
+        plain = re.sub(r"^(?:and|plus|with|\+|&)\s+", "", part.strip())
+        found = leading_number(plain)
+        another = found is not None and not re.match(r"^an?\b", plain, re.IGNORECASE)
         within = re.search(r"[\d½¼¾⅓⅔]\s*([a-zA-Z]+)\s+[^\W\d_]", part)
         after = re.search(r"[^\W\d_]\s+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./]*\s*([a-zA-Z]+)\.?\s*$", part)
         amount = any(one is not None and unit_said(one[1]) in {**MASS_KG, **VOLUME_M3} for one in (within, after))
         length = found is not None and re.match(r"^(?:cm|mm|in|inch)", found.rest)
         juice_and_zest = bool(re.search(r"\b(?:zest|juice)\b.*\b(?:zest|juice)\b", part, re.IGNORECASE))
-        if (another and not length) or amount or juice_and_zest:
+        if (another and not length) or amount or juice_and_zest or _SOME_OF_ANOTHER.match(part):
             wrong = f'"{text.strip()}" says more than one thing.'
             raise _bad(field, text, wrong, "Write one ingredient a line.")
 

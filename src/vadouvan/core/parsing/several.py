@@ -53,8 +53,8 @@ _OF_AS_MANY = tuple(
 )
 _PUT_IN = r"(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?"
 _AMOUNT_AHEAD = (
-    r"(?=\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|half\s|(?:pinch|dash|splash|squeeze)\s|the (?:juice|zest)|juice of|zest of"
-    r"|(?:handful|bunch|sprig|drizzle|glug|knob)s?\s|some\s|freshly ground\s)"
+    r"(?=\d|[½¼¾⅓⅔]|an?\s(?!little\b)|one\s|two\s|half\s|(?:pinch|dash|splash|squeeze)\s|the (?:juice|zest)|juice of"
+    r"|zest of|(?:handful|bunch|sprig|drizzle|glug|knob)s?\s|some\s|freshly ground\s)"
 )
 _NEXT = re.compile(
     rf"(?:,\s*(?:and\s+|{_PUT_IN}\s+|mixed with\s+|plus\s+)?|\s*;\s*"

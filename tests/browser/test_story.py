@@ -282,6 +282,25 @@ class Keeping(BrowserCase):
             page.get_by_role("listitem").filter(has=page.get_by_role("button", name=re.compile("^What to do with")))
         ).to_have_count(3)
 
+    def test_what_was_left_out_is_told_until_it_was_seen(self) -> None:
+        """A note a line, a long one folded; once it was seen it is gone, and the focus is not."""
+        page = self.open("/")
+        page.get_by_role("button", name="Paste an ingredient list").click()
+        deeds = "Whisk the yoghurt with the salt and the cumin. Chill overnight. Roast at 200 C until it is done. " * 3
+        page.get_by_label("One ingredient a line").fill(
+            f"Friday thighs\n\n1 kg chicken thighs\n200 g yoghurt\n12 g salt\nGlaze:\n40 g honey\n\n{deeds}"
+        )
+        page.get_by_role("button", name="Start with this list").click()
+        told = page.get_by_role("status").filter(has_text="Read in.")
+        expect(told.get_by_role("listitem")).to_have_count(2)
+        expect(told.get_by_text("Beside the mix, under Plate")).to_be_visible()
+        told.get_by_text("Left out: Whisk").first.click()
+        expect(told.get_by_text("until it is done.", exact=False).last).to_be_visible()
+        page.get_by_role("button", name="Seen").focus()
+        page.keyboard.press("Enter")
+        expect(told).to_have_count(0)
+        page.wait_for_function("() => document.activeElement !== document.body")
+
     def test_thrown_away_only_when_asked_twice(self) -> None:
         """Leave it leaves it."""
         page = self.open("/")

@@ -1,8 +1,11 @@
-import { useLocation } from 'react-router'
+import { useLocation, useNavigate } from 'react-router'
 import type { CutAsked, Draft } from '../api/client'
 import { SmallSection } from '../components/SmallSection'
 
-/** What could not be taken over from the file that this batch was read from, until another page is opened. */
+/** Longer notes are folded, with their beginning to be seen. */
+const SHORT = 160
+
+/** What could not be taken over from the file that this batch was read from, until it was seen. */
 export function Brought({
   draft,
   change,
@@ -10,13 +13,35 @@ export function Brought({
   draft: Draft
   change: (typed: (draft: Draft) => Draft) => void
 }) {
-  const from: unknown = useLocation().state
+  const here = useLocation()
+  const from: unknown = here.state
+  const navigate = useNavigate()
   if (!isBrought(from)) return null
   const asks = draft.cut.kind === '' ? from.asks : undefined
   if (from.notes.length === 0 && !asks) return null
   return (
     <div className="mb-3 rounded-md border-2 border-rule bg-raised p-3">
-      <p role="status">Read in. {from.notes.join(' ')}</p>
+      <div role="status" className="flex items-start justify-between gap-3">
+        <div>
+          <p className="font-semibold">Read in.</p>
+          <ul>
+            {from.notes.map((note) => (
+              <li key={note}>
+                <Note says={note} />
+              </li>
+            ))}
+          </ul>
+        </div>
+        {!asks && (
+          <button
+            type="button"
+            className="act"
+            onClick={() => void navigate(here.pathname, { replace: true, state: null })}
+          >
+            Seen
+          </button>
+        )}
+      </div>
       {asks && (
         <div role="group" aria-label={`Which cut is ${asks.line}?`} className="flex flex-wrap gap-2 pt-2">
           {asks.cuts.map((one) => (
@@ -40,6 +65,17 @@ export function Brought({
         </div>
       )}
     </div>
+  )
+}
+
+/** A note in a line or two; the whole of a long one when it is opened. */
+function Note({ says }: { says: string }) {
+  if (says.length <= SHORT) return <>{says}</>
+  return (
+    <details>
+      <summary className="min-h-6 cursor-pointer">{says.slice(0, SHORT).replace(/\s\S*$/, '')} …</summary>
+      {says}
+    </details>
   )
 }
 

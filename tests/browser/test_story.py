@@ -271,6 +271,19 @@ class Keeping(BrowserCase):
         page.get_by_role("searchbox", name="Look for").fill("qqqq")
         expect(page.get_by_text("Try a plainer word")).to_be_visible()
 
+    def test_the_pantry_is_never_counted_and_empty(self) -> None:
+        """With the number of ingredients their first rows are there, however long the hundreds below take."""
+        page = self.open("/")
+        page.evaluate(
+            """() => { const look = () => {
+            const told = document.querySelector('main [role=status]')?.innerText ?? ''
+            if (/\\d ingredients/.test(told)) window.firstRows = document.querySelectorAll('main li').length
+            else requestAnimationFrame(look) }; look() }"""
+        )
+        page.get_by_role("link", name="Pantry").click()
+        page.wait_for_function("() => window.firstRows !== undefined")
+        self.assertGreaterEqual(page.evaluate("window.firstRows"), 20)
+
     def test_a_pasted_list_becomes_lines(self) -> None:
         """Three lines pasted on the counter are three lines of a mix."""
         page = self.open("/")

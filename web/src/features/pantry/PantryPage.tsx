@@ -12,7 +12,8 @@ export function PantryPage() {
   const [entering, setEntering] = useState(false)
   const items = useQuery(pantryQuery(useDeferredValue(search.trim())))
   // What a screen holds is drawn at once, the hundreds below it when the browser has time.
-  const rows = useDeferredValue(items.data, items.data?.slice(0, FIRST_DRAWN))
+  const drawn = useDeferredValue(items.data)
+  const rows = drawn === items.data ? drawn : items.data?.slice(0, FIRST_DRAWN)
   return (
     <div className="px-4 py-4 wide:px-7">
       <div className="flex flex-wrap items-end gap-x-6 border-b-4 border-double border-rule pb-2">

@@ -12,10 +12,20 @@ from tests import drawn
 from tests.drafts import NOW, judged, of_kind, steak
 from tests.saturday import saturday_drafts
 from vadouvan.core.draft.examples import EXAMPLES, lines
-from vadouvan.core.draft.typed import CutInput, Draft, HoldInput, LineInput, MealInput
+from vadouvan.core.draft.typed import (
+    CutInput,
+    Draft,
+    FireInput,
+    HoldInput,
+    LineInput,
+    MealInput,
+    OccasionInput,
+    StageInput,
+)
 from vadouvan.core.interpretation.draft import Interpretation, read_draft
-from vadouvan.core.measures.quantity import MASS, quantity
+from vadouvan.core.measures.quantity import COOK, MASS, quantity
 from vadouvan.data.tables import shipped_kitchen
+from vadouvan.errors import InputError
 
 
 def reading(draft: Draft) -> Interpretation:
@@ -189,6 +199,37 @@ class Quantities(unittest.TestCase):
             ("1 1/2 lbs", 0.6804),
             ("half a kilo", 0.5),
             ("1 kg and 200 g", 1.2),
+            ("1kg 200", 1.2),
+            ("2 lb 4", 1.0206),
+            ("4 at 200g", 0.8),
+            ("a kilo and a half", 1.5),
         ):
             with self.subTest(text=text):
                 self.assertAlmostEqual(quantity(text, MASS, field="cut.mass_g"), kg, delta=1e-4)
+        for text in ("1 kg 2", "1 kg 1200", "200 5", "and a half"):
+            with self.subTest(text), self.assertRaises(InputError):
+                quantity(text, MASS, field="cut.mass_g")
+
+    def test_times(self) -> None:
+        """As recipes have them."""
+        for text, minutes in (
+            ("1 h 30", 90), ("1h30", 90), ("an hour and a half", 90), ("45m", 45), ("1h 15m", 75), ("half an hour", 30),
+        ):  # fmt: skip
+            with self.subTest(text):
+                self.assertAlmostEqual(quantity(text, COOK, field="time"), minutes * 60)
+        with self.assertRaises(InputError):
+            quantity("1 h 90", COOK, field="time")
+
+    def test_servings_and_ovens_in_words(self) -> None:
+        """With "for" or "people" they are numbers; "180 fan" is moving air; 350 in an oven may be Fahrenheit."""
+        for said, servings in (("for 6", 6), ("4 people", 4), ("6-8 guests", 7)):
+            occasion = reading(replace(steak(), occasion=OccasionInput(servings=said))).occasion
+            assert occasion is not None
+            self.assertEqual(occasion.servings, servings)
+        fan = FireInput(stages=(StageInput("1", heat="180 C fan", minutes="20"),))
+        stage = reading(replace(steak(), fire=fan)).stages[0]
+        self.assertEqual((stage.heat_c, stage.fan), (180.0, True))
+        asked = replace(steak(), fire=FireInput(stages=(StageInput("1", heat="350", minutes="20"),)))
+        self.assertIn('Write "350 F" or "350 C"', complaint(asked, "fire.stages.0.heat_c"))
+        grilled = FireInput(stages=(StageInput("1", place="grill", heat="350", minutes="20"),))
+        self.assertEqual(reading(replace(steak(), fire=grilled)).stages[0].heat_c, 350.0)

@@ -12,6 +12,7 @@ from vadouvan.core.measures.quantity import degrees
 from vadouvan.errors import InputError
 
 COOLEST_C, HOTTEST_C = 40.0, 400.0
+HOTTEST_OVEN_C = 300.0  # of a home kitchen: a bare number over it is more likely in Fahrenheit, and is asked about
 ACCEPTED = 'Write 40 to 400 C, such as "200 C" or "390 F", or "low", "medium", "hot", or "gas 4".'
 # Gas marks in C.
 GAS_MARK_C = {"1/4": 110, "1/2": 120, "1": 140, "2": 150, "3": 165, "4": 180, "5": 190, "6": 200, "7": 220, "8": 230,
@@ -46,6 +47,20 @@ _AROUND = re.compile(
 )
 
 
+_FAN = re.compile(r"\(?\b(?:with )?(?:the )?(?:fan|convection)(?:[- ]assisted| oven)?\b\)?", re.IGNORECASE)
+_BARE = re.compile(r"\d{3}\s*(?:°|deg(?:rees?)?\.?)?")
+
+
+def without_fan(text: str) -> tuple[str, bool]:
+    """A heat without the word that it is in moving air, "180 fan", and whether that word was there.
+
+    >>> without_fan("fan 180 C"), without_fan("180 C")
+    (('180 C', True), ('180 C', False))
+    """
+    plain = " ".join(_FAN.sub(" ", text).split())
+    return (plain, True) if plain and plain != " ".join(text.split()) else (text, False)
+
+
 def heat_said(text: str, place: CookPlace, *, field: str) -> tuple[float, bool]:
     """A heat as it was typed [C], and whether it was said in words, so that the degrees are ours.
 
@@ -63,6 +78,13 @@ def heat_said(text: str, place: CookPlace, *, field: str) -> tuple[float, bool]:
     if words in STEPS:
         return HEAT_C[place][STEPS.index(words)], True
     try:
-        return degrees(text, field=field, low=COOLEST_C, high=HOTTEST_C, accepted=ACCEPTED), False
+        heat_c = degrees(text, field=field, low=COOLEST_C, high=HOTTEST_OVEN_C * 2, accepted=ACCEPTED)
     except InputError as error:
         raise InputError(field=field, given=text, wrong=error.wrong, accepted=ACCEPTED) from None
+    if place in ("oven", "parcel") and heat_c > HOTTEST_OVEN_C and _BARE.fullmatch(text.strip()):
+        wrong = f'"{text.strip()}" may be {heat_c:g} °C or {heat_c:g} °F.'
+        raise InputError(field=field, given=text, wrong=wrong, accepted=f'Write "{heat_c:g} F" or "{heat_c:g} C".')
+    if heat_c > HOTTEST_C:
+        wrong = f'"{text.strip()}" is outside what can be used here.'
+        raise InputError(field=field, given=text, wrong=wrong, accepted=ACCEPTED)
+    return heat_c, False

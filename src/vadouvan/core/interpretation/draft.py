@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import dataclass, field, replace
 from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
@@ -146,12 +147,18 @@ def _usual_lead(cut: Cut | None, fire: FireInterpretation) -> timedelta:
     return DEFAULT_LEAD + timedelta(minutes=in_steps(fire.dries_min) + in_steps(fire.travels_min))
 
 
+_FOR_EATERS = re.compile(
+    r"^\s*(?:for|serves)\s+(?=\S)|\s+(?:people|persons?|guests?|eaters?|servings?|portions?|adults?)\s*$", re.IGNORECASE
+)
+
+
 def _occasion(said: OccasionInput, frozen: float, notes: Notes) -> Occasion | None:
     appetite = notes.choice(said.appetite, APPETITES, ("normal", "normal"), "occasion.appetite")
     if not said.servings:
         return None
+    how_many = _FOR_EATERS.sub("", said.servings)
     servings = notes.attempt(
-        lambda: whole_number(said.servings, field="occasion.servings", low=1, high=100, what="servings")
+        lambda: whole_number(how_many, field="occasion.servings", low=1, high=100, what="servings")
     )
     return None if servings is None else Occasion(servings, appetite, frozen)
 

@@ -7,7 +7,7 @@ from typing import get_args
 from vadouvan.core.constants import ROLLING_BOIL, USUAL_BOIL
 from vadouvan.core.cooking.doneness import DonenessRule
 from vadouvan.core.cooking.fire import FireInterpretation, OwnStep
-from vadouvan.core.cooking.heat_words import heat_said
+from vadouvan.core.cooking.heat_words import heat_said, without_fan
 from vadouvan.core.cooking.stages import Brush, CookPlace, CookStage
 from vadouvan.core.draft.typed import MOST_OWN_STEPS, MOST_STAGES, YES, FireInput, StageInput
 from vadouvan.core.interpretation.notes import Notes
@@ -141,8 +141,9 @@ def read_stages(said: FireInput, notes: Notes) -> tuple[CookStage, ...]:
 def _stage(said: StageInput, path: str, notes: Notes) -> CookStage:
     place = notes.choice(said.place, PLACES, ("oven", "oven"), f"{path}.place")
     heat = core = minutes = None
-    if said.heat:
-        found = notes.attempt(lambda: heat_said(said.heat, place, field=f"{path}.heat_c"))
+    heat_text, with_fan = without_fan(said.heat) if place == "oven" else (said.heat, False)
+    if heat_text:
+        found = notes.attempt(lambda: heat_said(heat_text, place, field=f"{path}.heat_c"))
         heat, in_words = found or (None, False)
         if heat is not None and in_words:
             notes.assumed[f"{path}.heat_c"] = f"about {heat:g} °C"
@@ -155,7 +156,7 @@ def _stage(said: StageInput, path: str, notes: Notes) -> CookStage:
     every = None
     if said.every:
         every = notes.attempt(lambda: quantity(said.every, COOK, field=f"{path}.turn_every_min"))
-    fan = notes.choice(said.air, AIR, (False, "plain"), f"{path}.air") if place == "oven" else False
+    fan = with_fan or (notes.choice(said.air, AIR, (False, "plain"), f"{path}.air") if place == "oven" else False)
     brush: Brush = notes.choice(said.brush, BRUSHES, ("", ""), f"{path}.brush") if said.brush else ""
     return CookStage(
         place=place,

@@ -22,7 +22,11 @@ _ROUGHLY = re.compile(
     re.IGNORECASE,
 )
 _TOLD_TWICE = re.compile(r"^(?P<first>[^()]{1,60}?)\s*\((?P<second>[^()]{1,60})\)\s*$")
-_TIMES = re.compile(r"^\s*(?P<count>\d{1,3})\s*[x×]\s*(?P<each>[^\sx×][^x×]*)$", re.IGNORECASE)
+_TIMES = re.compile(r"^\s*(?P<count>\d{1,3})\s*(?:[x×@]|at\b)\s*(?P<each>[^\sx×@][^x×@]*)$", re.IGNORECASE)
+_AND_A_PART = re.compile(r"^(?:and\s+)?an?\s+(?P<part>half|quarter)$", re.IGNORECASE)  # "an hour and a half"
+_PARTS = {"half": 0.5, "quarter": 0.25}
+LEAST_BEHIND = 0.05  # of the unit before a bare number: "1 kg 2" may be 1.2 kg, and is asked about
+_NEXT_SMALLER = {"kg": "g", "kilo": "g", "lb": "oz", "pound": "oz", "h": "min", "hr": "min", "hour": "min"}
 MAY_DIFFER = 0.12  # of the two: 1.5 kg is told as 3 lb, and as 3 lb 5 oz
 _NEGATIVE = re.compile(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]")
 
@@ -97,6 +101,10 @@ def quantity(text: str, kind: QuantityKind, *, field: str) -> float:
     1.0206
     >>> quantity("about 3 cm thick", THICKNESS, field="f"), quantity("4 x 200 g", MASS, field="f")
     (0.03, 0.8)
+    >>> quantity("1kg 200", MASS, field="f"), quantity("1 h 30", COOK, field="f")
+    (1.2, 5400.0)
+    >>> quantity("an hour and a half", COOK, field="f"), quantity("45m", COOK, field="f")
+    (5400.0, 2700.0)
     """
     text = " ".join(text.split())
     told_twice = _TOLD_TWICE.match(text)
@@ -110,24 +118,34 @@ def quantity(text: str, kind: QuantityKind, *, field: str) -> float:
         raise InputError(
             field=field, given=text, wrong=f'"{text.strip()}" is less than nothing.', accepted=kind.accepted
         )
-    total, rest, parts = 0.0, text.strip(), 0
+    return _within(_added_up(text.strip(), kind, field), text, kind, field)
+
+
+def _added_up(text: str, kind: QuantityKind, field: str) -> float:
+    """The parts of a quantity, one behind the other: "2 lb 4 oz", "1 kg 200", "an hour and a half"."""
+    total, rest, last = 0.0, text, ""
     while rest:
+        if last and (part := _AND_A_PART.match(rest)):
+            return total + _PARTS[part["part"].lower()] * kind.units[last]
         found = leading_number(rest)
-        if found is None:
-            raise _unread(text, kind, field)
-        unit = _UNIT.match(found.rest)
-        factor = kind.units.get(unit_word(unit.group()) if unit else kind.bare)
-        if factor is None or (unit is None and (found.rest or parts)):
+        unit = _UNIT.match(found.rest) if found is not None else None
+        # A bare number behind another unit is of the next smaller one
+        word = unit_word(unit.group()) if unit else _NEXT_SMALLER.get(last, "") if last else kind.bare
+        factor = kind.units.get(word)
+        if found is None or factor is None or (unit is None and found.rest):
             raise _unread(text, kind, field)
         if unit is None and found.grouped is not None:
             return _either(text, kind, field, (found.number.value * factor, found.grouped.value * factor))
-        total += found.read_for(factor).value * factor
+        here = found.read_for(factor).value * factor
+        if unit is None and last and not LEAST_BEHIND * kind.units[last] <= here < kind.units[last]:
+            raise _unread(text, kind, field)
+        total += here
         rest = found.rest[unit.end() :].lstrip(" ,") if unit else ""
-        rest = re.sub(r"^and\s+", "", rest)
-        parts += 1
-    if parts == 0:
+        rest = re.sub(r"^and\s+(?!an?\s+(?:half|quarter)$)", "", rest)
+        last = word
+    if not last:
         raise _unread(text, kind, field)
-    return _within(total, text, kind, field)
+    return total
 
 
 def _within(total: float, text: str, kind: QuantityKind, field: str) -> float:
@@ -208,7 +226,8 @@ def degrees(text: str, *, field: str, low: float, high: float, accepted: str) ->
     >>> degrees("392 F", field="heat", low=0, high=300, accepted="")
     200.0
     """
-    match = re.fullmatch(r"([-−]?\d{1,4}(?:[.,]\d{1,3})?) ?°? ?([cCfF]?)", " ".join(text.split()))
+    plain = re.sub(r"(?<=\d) ?deg(?:rees?)?\b\.?", "", " ".join(text.split()), flags=re.IGNORECASE)
+    match = re.fullmatch(r"([-−]?\d{1,4}(?:[.,]\d{1,3})?) ?°? ?([cCfF]?)", plain)
     if match is None:
         raise InputError(
             field=field, given=text, wrong=f'"{text.strip()}" could not be read as a temperature.', accepted=accepted

@@ -23,7 +23,7 @@ LENGTH_M = {
     "centimeter": 1e-2, "in": 0.0254, "inch": 0.0254, '"': 0.0254,
 }  # fmt: skip
 DURATION_S = {
-    "s": 1.0, "sec": 1.0, "second": 1.0, "min": 60.0, "minute": 60.0,
+    "s": 1.0, "sec": 1.0, "second": 1.0, "m": 60.0, "min": 60.0, "minute": 60.0,
     "h": 3600.0, "hr": 3600.0, "hour": 3600.0, "d": 86_400.0, "day": 86_400.0,
 }  # fmt: skip
 CASED = {"T": "tbsp", "t": "tsp", "Tbsp": "tbsp", "C": "cup", "c": "cup"}

@@ -229,6 +229,9 @@ class Quantities(unittest.TestCase):
         fan = FireInput(stages=(StageInput("1", heat="180 C fan", minutes="20"),))
         stage = reading(replace(steak(), fire=fan)).stages[0]
         self.assertEqual((stage.heat_c, stage.fan), (180.0, True))
+        self.assertEqual(reading(replace(steak(), fire=fan)).assumed["fire.stages.0.air"], "fan")
+        still = FireInput(stages=(StageInput("1", heat="180 C fan", air="plain", minutes="20"),))
+        self.assertIn("still air is chosen", complaint(replace(steak(), fire=still), "fire.stages.0.air"))
         asked = replace(steak(), fire=FireInput(stages=(StageInput("1", heat="350", minutes="20"),)))
         self.assertIn('Write "350 F" or "350 C"', complaint(asked, "fire.stages.0.heat_c"))
         grilled = FireInput(stages=(StageInput("1", place="grill", heat="350", minutes="20"),))

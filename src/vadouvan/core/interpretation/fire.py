@@ -156,7 +156,13 @@ def _stage(said: StageInput, path: str, notes: Notes) -> CookStage:
     every = None
     if said.every:
         every = notes.attempt(lambda: quantity(said.every, COOK, field=f"{path}.turn_every_min"))
-    fan = with_fan or (notes.choice(said.air, AIR, (False, "plain"), f"{path}.air") if place == "oven" else False)
+    if with_fan and said.air == "plain":
+        wrong = f'"{said.heat.strip()}" is in moving air, and still air is chosen.'
+        notes.problems.append(
+            InputError(field=f"{path}.air", given="plain", wrong=wrong, accepted="Choose one of them.")
+        )
+    usual = (True, "fan") if with_fan else (False, "plain")
+    fan = notes.choice("" if with_fan else said.air, AIR, usual, f"{path}.air") if place == "oven" else False
     brush: Brush = notes.choice(said.brush, BRUSHES, ("", ""), f"{path}.brush") if said.brush else ""
     return CookStage(
         place=place,

@@ -47,6 +47,8 @@ interface StageLineProps {
   estimated: boolean
   /** What a heat that was said in words is taken for. */
   heat: string | undefined
+  /** The air that follows from what was said of the heat, or is usual. */
+  air: string | undefined
   problems: Problem[]
   /** Whether its fields show from the start; else they do when it is to be changed. */
   opened: boolean
@@ -61,6 +63,7 @@ export function StageLine({
   says,
   estimated,
   heat,
+  air,
   problems,
   opened,
   onChange,
@@ -123,7 +126,7 @@ export function StageLine({
             <Pick
               question="Air"
               value={stage.air}
-              assumedValue="plain"
+              assumedValue={air}
               options={AIR}
               fault={fault('air')}
               onPick={(air) => {

@@ -30,6 +30,7 @@ export function Stages({ batch, draft, change }: FireProps) {
             number={number}
             says={batch.judgement.fire.stages[number]?.says}
             heat={batch.judgement.assumed[`fire.stages.${number}.heat_c`]}
+            air={batch.judgement.assumed[`fire.stages.${number}.air`]}
             estimated={batch.judgement.assumed[`fire.stages.${number}.time_min`] !== undefined}
             problems={batch.judgement.problems}
             opened={stages.length === 1 || isBlank(stage) || faulty(number)}

@@ -251,6 +251,21 @@ class Details(BrowserCase):
         page.get_by_role("tab", name="Plate").click()
         expect(page.get_by_role("region", name="dip", exact=True)).to_contain_text("100 g Yoghurt")
 
+    def test_one_of_two_mixes_begins_a_batch(self) -> None:
+        """Under the name of the dish, with its meat; what is no line is told of the one that was chosen, too."""
+        page = self.open("/")
+        page.get_by_role("button", name="Paste an ingredient list").click()
+        page.get_by_label("One ingredient a line").fill(
+            "Harbour chops\n\n4 pork chops, 900 g\nFor the paste:\n5 g cumin\n9 g salt\nFor the marinade:\n20 g honey\n"
+            "30 g soy sauce\n\nChill the chops for two hours."
+        )
+        page.get_by_role("button", name="Start with this list").click()
+        page.get_by_role("group", name="Which mix?").get_by_role("button", name="marinade (2 lines)").click()
+        expect(page.get_by_role("textbox", name="What you wrote: 20 g honey")).to_be_visible()
+        expect(page.get_by_role("textbox", name="What you wrote: 5 g cumin")).to_have_count(0)
+        expect(page.get_by_text("Left out: Chill the chops for two hours.")).to_be_visible()
+        expect(page.get_by_text("Harbour chops").first).to_be_visible()
+
     def test_which_cut_is_asked_with_its_section(self) -> None:
         """A pasted list that says only "4 chops": one press says which, and the question goes."""
         page = self.open("/")

@@ -3,11 +3,12 @@ import { useState } from 'react'
 import { api, type Pasted } from '../../api/client'
 import { WhichMix } from '../../components/WhichMix'
 
-/** The chosen mix as a text of its own, under the name of the dish, with what stands beside it. */
+/** The chosen mix as a text of its own, under the name of the dish, with what stands beside it and what is left out. */
 function chosen(found: Pasted, lines: string[], title: string): string {
   const beside = found.companions.map((one) => [`${one.title}:`, ...one.lines].join('\n'))
   const name = found.name || title
-  return [name === '' ? '' : `${name}\n`, ...found.meat, lines.join('\n'), '', ...beside].join('\n')
+  const own = [...found.meat, ...lines, ...found.left_out]
+  return [name === '' ? '' : `${name}\n`, ...own, '', ...beside].join('\n')
 }
 
 /** A pasted recipe becomes a new batch, with its cut and what stands beside the mix; of two mixes one is chosen. */

@@ -11,6 +11,7 @@ import re
 import unittest
 from dataclasses import replace
 from pathlib import Path
+from random import Random
 from unittest.mock import patch
 
 from tests.drafts import NOW, judged, steak
@@ -296,6 +297,22 @@ class Qualified(unittest.TestCase):
             with self.subTest(line):
                 self.assertEqual(portion_of(LineInput("1", line), KITCHEN.pantry).ingredient.id, item)
         self.assertEqual(single_lines("1 tsp sugar, pinch saffron", KITCHEN.pantry), ("1 tsp sugar", "pinch saffron"))
+
+    def test_no_ingredient_behind_a_comma_is_dropped(self) -> None:
+        """Of a thousand pairs of names: the second is part of the first's name ("butter, salted"), or it is asked."""
+        pantry, drawn = KITCHEN.pantry, Random(20261130)
+        first, second = [item.also_called[0] for item in pantry.by_id.values()], sorted(pantry.by_name)
+        dropped = []
+        for _ in range(1000):
+            line = f"20 g {drawn.choice(first)}, {(beside := drawn.choice(second))}"
+            try:
+                item = portion_of(LineInput("1", line), pantry, 1.0).ingredient
+            except InputError:
+                continue
+            other = pantry.by_id[pantry.by_name[beside]]
+            if item != other and not any(beside in name for name in (item.name.lower(), *item.also_called)):
+                dropped.append(line)
+        self.assertEqual(dropped, [])
 
     def test_slices_are_asked_about(self) -> None:
         """A sliced lemon is not its juice."""

@@ -56,8 +56,8 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) ->
         return as_told
     said = read_line(line.text, field=path)
     grown = tuple(f"fresh {name}" for name in said.names) if said.unit in FRESH_UNITS else ()
-    meant = pantry.qualified(said.qualified)
-    ingredient = meant or _alone(said, pantry, path)
+    ingredient = pantry.qualified(said.qualified) or pantry.find(said.names, field=path, given=said.text)
+    _refuse_another_beside(said, ingredient, pantry, path)
     _refuse_what_may_be_another(said, ingredient, path)
     if ingredient.group in ("herb_dried", "spice_dried"):
         fresh = next((pantry.by_name[name] for name in grown if name in pantry.by_name), None)
@@ -104,20 +104,19 @@ def _refuse_what_may_be_another(said: SaidLine, ingredient: Ingredient, path: st
         raise InputError(field=path, given=said.text, wrong=wrong, accepted=accepted)
 
 
-def _alone(said: SaidLine, pantry: Pantry, path: str) -> Ingredient:
-    """The ingredient of a line; raises InputError where another stands beside it: "2 cloves garlic, ginger",
-    "1 tsp salt (and pepper)".
+def _refuse_another_beside(said: SaidLine, ingredient: Ingredient, pantry: Pantry, path: str) -> None:
+    """Raises InputError where another ingredient stands beside that of the line: "2 cloves garlic, ginger",
+    "1 tsp salt (and pepper)"; in "1 tbsp oil, sesame" it is part of the name.
     """
-    ingredient = pantry.find(said.names, field=path, given=said.text)
-    for part in (*said.preparation.split(","), *_AND_IN_BRACKETS.findall(said.text)):
-        other = pantry.qualified((part.strip(),)) if part.strip() else None
-        is_zest = part.strip().lower() in _OF_FRUIT and "zest" not in said.names[-1]
-        if other not in (None, ingredient) or is_zest:
+    for part in map(str.strip, (*said.preparation.split(","), *_AND_IN_BRACKETS.findall(said.text))):
+        other = pantry.named(part) if part else None
+        is_of_the_name = any(pantry.named(f"{part} {name}") == ingredient for name in said.names) if other else False
+        is_zest = part.lower() in _OF_FRUIT and "zest" not in said.names[-1]
+        if (other not in (None, ingredient) and not is_of_the_name) or is_zest:
             wrong = f'"{said.text.strip()}" says more than one thing.'
-            called = part.strip() if other is None else other.also_called[0]
+            called = part if other is None else other.also_called[0]
             accepted = f'Write "{called}" on a line of its own, with its amount.'
             raise InputError(field=path, given=said.text, wrong=wrong, accepted=accepted)
-    return ingredient
 
 
 def _by_the_meat(line: LineInput, pantry: Pantry, meat_kg: float | None) -> Portion | None:

@@ -137,12 +137,13 @@ class Pantry:
 
     def qualified(self, names: Sequence[str]) -> Ingredient | None:
         """The ingredient that one of these names is exactly; none for what is only a treatment ("crushed tomato")."""
-        for name in names:
-            if _TREATMENT.match(name) is None:
-                known = next((self.by_name[form] for form in _forms(name) if form in self.by_name), None)
-                if known is not None:
-                    return self.by_id[known]
-        return None
+        plain = (name for name in names if _TREATMENT.match(name) is None)
+        return next((item for item in map(self.named, plain) if item is not None), None)
+
+    def named(self, name: str) -> Ingredient | None:
+        """The ingredient that has this name, treated or not ("crushed chillies"); none if none has."""
+        known = next((self.by_name[form] for form in _forms(name) if form in self.by_name), None)
+        return None if known is None else self.by_id[known]
 
     @cached_property
     def _in_one_word(self) -> Mapping[str, str]:

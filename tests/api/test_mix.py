@@ -110,6 +110,14 @@ class Questions(unittest.TestCase):
         self.assertEqual(len(pasted["companions"]), 2)
         self.assertIn("as its directions say", pasted["told"][0])
 
+    def test_meat_that_may_be_two_cuts_is_no_mix(self) -> None:
+        """It stands with the meat, and is asked about once the batch is begun."""
+        text = "Fajitas\nMarinade\n• 60ml oil\n• 6 g salt\nDish\n• 700g skirt or flank steak\n• 2 onions, sliced"
+        found = self.client.post("/api/mix/pasted", json={"text": text}).json()
+        self.assertEqual([mix["lines"] for mix in found["mixes"]], [["60ml oil", "6 g salt"]])
+        self.assertEqual(found["meat"], ["700g skirt or flank steak"])
+        self.assertEqual([one["lines"] for one in found["companions"]], [["2 onions, sliced"]])
+
     def test_three_hundred_lines_are_kept_and_told(self) -> None:
         """None is lost; what is too much for one mix is said."""
         mix = [{"id": str(number), "text": "1 g salt"} for number in range(300)]

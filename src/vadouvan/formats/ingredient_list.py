@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from functools import cache
 
 from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES, CompanionInput, Draft, LineInput
@@ -19,21 +19,27 @@ from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input, 
 ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredient a line."
 
 
-def recipe_of(text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> PastedRecipe:
-    """The parts of a recipe, by what this kitchen can read; ``directions`` are those that stand outside the text."""
+def meat_told_by(text: str, kitchen: Kitchen) -> Callable[[str], bool]:
+    """Whether a line of a text names its cut; where no line does, whether it may be one of a few, which is asked."""
 
     @cache
     def names_a_cut(line: str) -> bool:
-        """Whether a line names the cut."""
+        """Whether a line names one cut."""
         return cut_named(line, kitchen.cuts) is not None
 
     names_one = any(map(names_a_cut, text.splitlines()[:MOST_LOOKED_AT]))
 
     @cache
     def is_meat(line: str) -> bool:
-        """Whether a line names the cut; where none does, whether it may be one of a few, which is asked."""
+        """One cut, or the few that it may be."""
         return names_a_cut(line) or (not names_one and bool(cuts_meant(line, kitchen.cuts)))
 
+    return is_meat
+
+
+def recipe_of(text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> PastedRecipe:
+    """The parts of a recipe, by what this kitchen can read; ``directions`` are those that stand outside the text."""
+    is_meat = meat_told_by(text, kitchen)
     return recipe_in(text, lambda line: can_be_read(line, kitchen.pantry), is_meat, directions)
 
 

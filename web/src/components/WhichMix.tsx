@@ -24,7 +24,7 @@ export function WhichMix({
           }}
         >
           {mix.title === '' ? `The list that starts with ${mix.lines[0] ?? ''}` : mix.title} (
-          {mix.lines.length} lines)
+          {mix.lines.length} {mix.lines.length === 1 ? 'line' : 'lines'})
         </button>
       ))}
       <button

@@ -20,7 +20,6 @@ from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
 from vadouvan.core.interpretation.line import can_be_read, single_lines
 from vadouvan.core.mix.solver import Aim
-from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.core.parsing.parts import PastedMix
 from vadouvan.core.parsing.pasted_lines import in_lines
 from vadouvan.formats.advice_out import (
@@ -34,7 +33,7 @@ from vadouvan.formats.advice_out import (
     swap_out,
 )
 from vadouvan.formats.any_file import name_and_rest
-from vadouvan.formats.ingredient_list import recipe_of
+from vadouvan.formats.ingredient_list import meat_told_by, recipe_of
 
 router = router_of("/api/mix", "mix")
 
@@ -85,11 +84,11 @@ def ask_scaled(question: ScaledQuestion, here: Here) -> ScaledOut:
 def read_pasted(question: PastedQuestion, here: Here) -> PastedOut:
     """The lines of a pasted recipe, one ingredient each: a mix, or several; and what stands beside it."""
     name, text = name_and_rest(in_lines(question.text.strip()), here.kitchen)
-    recipe = recipe_of(text, here.kitchen)
+    recipe, names_meat = recipe_of(text, here.kitchen), meat_told_by(text, here.kitchen)
 
     def is_meat(line: str) -> bool:
         """Whether a line names the cut, and no ingredient."""
-        return cut_named(line, here.kitchen.cuts) is not None and not can_be_read(line, here.kitchen.pantry)
+        return names_meat(line) and not can_be_read(line, here.kitchen.pantry)
 
     def told(mixes: Sequence[PastedMix]) -> list[PastedMixOut]:
         """Mixes without the meat that stands among their lines."""

@@ -110,6 +110,13 @@ class Questions(unittest.TestCase):
         self.assertEqual(len(pasted["companions"]), 2)
         self.assertIn("as its directions say", pasted["told"][0])
 
+    def test_a_spice_mix_is_part_of_the_mix(self) -> None:
+        """A part with a name beside what has none is no second mix to choose, unless both have an ingredient."""
+        text = "1 kg lamb, cubed\n4 garlic cloves\n80ml olive oil\nSpice mix:\n2 tsp cumin\n½ tsp cloves\n"
+        for more, mixes in (("", 1), ("1 tbsp olive oil\n", 2)):
+            found = self.client.post("/api/mix/pasted", json={"text": text + more}).json()
+            self.assertEqual(len(found["mixes"]), mixes, found["mixes"])
+
     def test_meat_that_may_be_two_cuts_is_no_mix(self) -> None:
         """It stands with the meat, and is asked about once the batch is begun."""
         text = "Fajitas\nMarinade\n• 60ml oil\n• 6 g salt\nDish\n• 700g skirt or flank steak\n• 2 onions, sliced"

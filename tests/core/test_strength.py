@@ -76,7 +76,7 @@ class Strength(unittest.TestCase):
         """Never less than nothing or more than all, and sourer the stronger it is."""
         item = portion(f"100 g {name} {percent:.1f}%").ingredient
         self.assertTrue(all(0 <= share <= 1 for share in (item.water, item.acid.value, item.acids.acetic)))
-        self.assertLessEqual(item.water + item.acid.value, 1.0)
+        self.assertLessEqual(item.water + item.sugar.value + item.acid.value, 1.0)
 
 
 if __name__ == "__main__":

@@ -37,11 +37,14 @@ def _named(item: Ingredient, share: float, of: str) -> str:
 def _as_sour(item: Ingredient, share: float) -> Ingredient:
     """All else in it is thinned as its water is; its pH falls as that of a weak acid does."""
     ratio = share / item.acid.value
-    rest = (1 - share) / (1 - item.acid.value)
+    rest = Interval.exactly((1 - share) / (1 - item.acid.value))
     return replace(
         item,
         name=_named(item, share, ""),
-        water=item.water * rest,
+        water=item.water * rest.value,
+        salt=item.salt.times(rest),
+        sugar=item.sugar.times(rest),
+        sodium=item.sodium * rest.value,
         acid=Interval(share, share * (1 - AS_PRINTED), share * (1 + AS_PRINTED)),
         acids=replace(item.acids, acetic=share - (item.acid.value - item.acids.acetic)),
         ph=None if item.ph is None else item.ph - 0.5 * math.log10(ratio),

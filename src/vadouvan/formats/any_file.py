@@ -23,6 +23,7 @@ from vadouvan.core.parsing.headings import (
 )
 from vadouvan.core.parsing.pasted import enough_for, is_rule
 from vadouvan.core.parsing.pasted_lines import in_lines, is_of_a_table, without_step_number
+from vadouvan.core.parsing.said_of_meat import is_for_a_kilo_of_meat
 from vadouvan.core.parsing.tidy import as_a_name, without_bullet
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
@@ -34,6 +35,9 @@ LONGEST_TITLE, LONGEST_ASKING = 100, 80
 _MEASURED = re.compile(r"(?<![\w.,/])\d[\d./½¼¾⅓⅔]* ?[a-z]{1,12}\.? [a-z]{3,}(?: [a-z]{3,})?", re.IGNORECASE)
 _IN_STARS = re.compile(r"^([*_]{0,2})([^*_]+)[*_]{1,2}$")  # bold or slanted
 _OF_ONE_PART = frozenset(("for", "the", "first", "second", "dry", "wet"))
+_HEADER = re.compile(
+    r"^---[ \t]*\r?\n(?P<head>(?:[A-Za-z_]{2,20}:[^\n]*\n|[ \t-][^\n]*\n){1,30}?)---[ \t]*\r?\n(?P<rest>.+)$", re.DOTALL
+)
 _ADDRESS = re.compile(r"(?:https?://|www\.)\S+$", re.IGNORECASE)  # of where it was copied
 
 
@@ -46,7 +50,25 @@ def read_any(text: str, kitchen: Kitchen) -> Brought:
         _refuse_broken(plain)
     if plain.startswith(("{", "[")) or (plain.startswith("<") and "ld+json" in plain):
         return read_recipe(plain, kitchen)
-    return listed(*name_and_rest(in_lines(plain), kitchen), kitchen)
+    return listed(*name_and_rest(in_lines(_header_opened(plain)), kitchen), kitchen)
+
+
+def _header_opened(text: str) -> str:
+    r"""A text whose head between two rules has its title first and the rest of the head last, as lines.
+
+    >>> _header_opened("---\ntitle: Miso cod\nserves: 4\n---\n# Miso cod\n- 60 ml mirin")
+    'Miso cod\n\n- 60 ml mirin\n\nserves: 4'
+    """
+    found = _HEADER.match(text)
+    if found is None:
+        return text
+    said = [line.strip() for line in found["head"].splitlines() if line.strip()]
+    title = next((line.partition(":")[2].strip(" \"'") for line in said if line.lower().startswith("title:")), "")
+    rest = found["rest"].strip()
+    first, _, after = rest.partition("\n")
+    rest = after.strip("\n") if title and as_a_name(first.lstrip("# ")).lower() == title.lower() else rest
+    others = [line for line in said if not line.lower().startswith("title:")]
+    return "\n\n".join(filter(None, (title, rest, "\n".join(others))))
 
 
 def _refuse_broken(text: str) -> None:
@@ -111,6 +133,7 @@ def name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         or is_rule(after)
         or has_weight(after)
         or begins_a_row(after)
+        or is_for_a_kilo_of_meat(after)
         or is_told_of_all(after)
         or is_deed(after)
     )
@@ -125,7 +148,7 @@ def _holds_an_ingredient(said: str, kitchen: Kitchen) -> bool:
 
 def _names_the_dish(first: str, rest: str) -> bool:
     """Whether a first line that is a heading of the mix is also what the whole is called: "Turkey brine"."""
-    words = words_of(first)
+    words = words_of(heading_of(first) or first)
     is_heading = heading_of(first) is not None and not first.rstrip().endswith(":")
     is_named = len(words) > 1 and bool(words & MIXES) and not words & (OTHER_PARTS | _OF_ONE_PART)
     return is_heading and is_named and bool(words - MIXES) and rest.strip() != ""

@@ -3,16 +3,27 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
+from dataclasses import replace
 from functools import cache
 
-from vadouvan.core.draft.typed import LONGEST_KEPT, MOST_COMPANIONS, MOST_LINES, CompanionInput, Draft, LineInput
+from vadouvan.core.draft.typed import (
+    LONGEST_KEPT,
+    MOST_COMPANIONS,
+    MOST_LINES,
+    CompanionInput,
+    Draft,
+    LineInput,
+    OccasionInput,
+)
 from vadouvan.core.interpretation.line import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_figures import CutNamed
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near, meat_among
+from vadouvan.core.parsing.cut_words import tokens_of
 from vadouvan.core.parsing.parts import PastedRecipe
 from vadouvan.core.parsing.pasted import MOST_LOOKED_AT, recipe_in
 from vadouvan.core.parsing.rate import for_all_pieces
+from vadouvan.core.parsing.servings import ServingsSaid, servings_among, servings_said
 from vadouvan.errors import FormatError
 from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input, done_to
 
@@ -69,6 +80,7 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
     ]
     mix, for_each = _for_all(mix, meat)
     asked = None if meat else which_meat((*recipe.lines, *recipe.left_out), kitchen)
+    asked = asked and (asked[0], _of_the_species_in(name, asked[1], kitchen))
     if asked is not None:
         mix = [line for line in mix if line != asked[0]]
     notes = [] if meat else [f"Which cut is “{asked[0]}”?" if asked else NO_MEAT]
@@ -88,20 +100,35 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
     if recipe.taken_together:
         headings = " and ".join(recipe.taken_together)
         notes.append(f"Taken as one mix: {headings}. Part them if one goes on after the other.")
-    left_out = "; ".join(line.rstrip(". ") for line in recipe.left_out)
+    called = servings_said(name)
+    served = servings_among(recipe.left_out) if called is None else replace(called, rest="")
+    left_out = "; ".join(line.rstrip(". ") for line in recipe.left_out if not _says_only(served, line))
     notes += [f"Left out: {left_out}."] if left_out else []
     if len(mix) > MOST_LINES:
         left = "; ".join(mix[MOST_LINES:])[:LONGEST_KEPT]
         notes.append(f"Left out, since {MOST_LINES} lines are the most of one mix: {left}.")
         mix = mix[:MOST_LINES]
     draft = Draft(
-        name=name[:LONGEST_NAME],
+        name=(called.rest if called is not None else name)[:LONGEST_NAME],
         cut=cut_input(meat),
+        occasion=OccasionInput(servings=served.count if served is not None else ""),
         mix=tuple(LineInput(str(number), line) for number, line in enumerate(mix, start=1)),
         companions=beside,
     )
     line, meant = asked or ("", ())
     return Brought(draft, tuple(notes), meat_line=line, cuts_meant=meant)
+
+
+def _of_the_species_in(name: str, meant: tuple[CutNamed, ...], kitchen: Kitchen) -> tuple[CutNamed, ...]:
+    """Those of the cuts that may be meant whose species the name of the dish tells; all, where it tells none."""
+    said = set(tokens_of(name))
+    return tuple(one for one in meant if set(tokens_of(kitchen.cuts[one.kind].species)) <= said) or meant
+
+
+def _says_only(served: ServingsSaid | None, line: str) -> bool:
+    """Whether a line says no more than for how many it is, which was taken."""
+    said = servings_said(line) if served is not None and served.rest == line else None
+    return said is not None and not said.rest
 
 
 def _is_told_again(other: CutNamed | None, meat: CutNamed | None) -> bool:

@@ -85,7 +85,8 @@ def read_recipe(text: str, kitchen: Kitchen) -> Brought:
         if is_ours
         else listed(_unmarked(name), _unmarked("\n".join(lines)), kitchen, directions)
     )
-    draft = replace(brought.draft, occasion=OccasionInput(servings=_servings(recipe.get("recipeYield"))))
+    servings = _servings(recipe.get("recipeYield")) or brought.draft.occasion.servings
+    draft = replace(brought.draft, occasion=OccasionInput(servings=servings))
     notes = (NOT_TAKEN,) if directions and not is_ours else ()
     return replace(brought, draft=draft, notes=(*brought.notes, *notes))
 

@@ -110,6 +110,8 @@ def _refuse_another_beside(said: SaidLine, ingredient: Ingredient, pantry: Pantr
     """
     for part in map(str.strip, (*said.preparation.split(","), *_AND_IN_BRACKETS.findall(said.text))):
         other = pantry.named(part) if part else None
+        if other is not None and part.split()[0].lower().removesuffix("s") in ingredient.piece_kg:
+            continue  # "1 head garlic, cloves peeled"
         is_of_the_name = any(pantry.named(f"{part} {name}") == ingredient for name in said.names) if other else False
         is_zest = part.lower() in _OF_FRUIT and "zest" not in said.names[-1]
         if (other not in (None, ingredient) and not is_of_the_name) or is_zest:

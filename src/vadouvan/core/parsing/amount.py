@@ -15,7 +15,7 @@ from vadouvan.core.measures.units import LENGTH_M, MASS_KG, VOLUME_M3
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount_behind import amount_first
 from vadouvan.core.parsing.foreign import foreign_measure
-from vadouvan.core.parsing.said_units import NAMES_TOO, PARTS_OF, PIECE_UNITS, VAGUE_M3, unit_said
+from vadouvan.core.parsing.said_units import NAMES_TOO, PARTS_OF, PIECE_UNITS, SPOONS, VAGUE_M3, unit_said
 from vadouvan.core.parsing.spoken import plainly_said
 from vadouvan.core.parsing.tidy import tidied
 from vadouvan.errors import InputError
@@ -70,6 +70,7 @@ _DRAINED = re.compile(r"\b(?:hung|strained|drained)\b", re.IGNORECASE)
 _STRENGTH = re.compile(r"\bper (?:l|lit(?:re|er)s?|quarts?|gallons?|pints?|cups?)\b|\d\s*% brine\b", re.IGNORECASE)
 MOST_KG = 10.0
 MOST_QUALIFYING = 3  # words beside a name that can make another ingredient of it
+PER_CENT = "%"  # of what is not said: such a unit has no weight
 ABOUT = 0.15  # "about" widens an amount by so much either way
 ACCEPTED = 'Write an amount and an ingredient, such as "12 g salt", "2 tbsp cider vinegar" or "8 cloves garlic".'
 
@@ -278,18 +279,22 @@ def _plain(body: str) -> _Parts | None:
     unit = unit_said(word[1]) if word else None
     if unit is None:
         return None if number is None else _counted(number, manner, rest)
-    if number is None and unit not in VAGUE_M3 and unit not in PIECE_UNITS:
+    is_one = number is None and unit in SPOONS  # "tsp salt"
+    if number is None and not is_one and unit not in VAGUE_M3 and unit not in PIECE_UNITS:
         return None
     after = rest[word.end() :] if word else rest
     names = (rest, after) if unit in NAMES_TOO else (after,)
     guessed = unit == "each" or any(unit in vague for vague in (VAGUE_M3, PIECE_UNITS, LENGTH_M)) or manner != 1.0
+    guessed = guessed or is_one
     if found is not None and unit is not None:
         number = found.read_for(MASS_KG.get(unit, VOLUME_M3.get(unit, 1.0) * 1000))
     return number or Interval.exactly(1), unit, manner, guessed, names
 
 
 def _counted(number: Interval, manner: float, rest: str) -> _Parts:
-    """Things counted without a unit: "2 limes", "8 garlic cloves", "3 large onions"."""
+    """Things counted without a unit: "2 limes", "8 garlic cloves", "3 large onions"; "0.3 % pepper" is no count."""
+    if rest.startswith(PER_CENT):
+        return number, PER_CENT, manner, True, (rest.removeprefix(PER_CENT).strip(),)
     size = re.match(r"^(\w+)\s+(.*)$", rest)
     if size and size[1].lower() in _SIZES:
         manner, rest = manner * _SIZES[size[1].lower()], size[2]

@@ -9,7 +9,7 @@ from vadouvan.core.parsing.said_units import VAGUE_M3, unit_said
 
 _TURNED = re.compile(
     r"^(?P<name>[^\W\d_][^\d,:()½¼¾⅓⅔]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(?:x\s*)?"
-    r"(?P<amount>[\d½¼¾⅓⅔][^,]*?(?:\([^(),]*\))?)\)?(?P<tail>,.*)?$"
+    r"(?P<amount>[\d½¼¾⅓⅔](?:[^,]|(?<=\d),(?=\d))*?(?:\([^(),]*\))?)\)?(?P<tail>,(?!\d).*)?$"
 )
 _SO_MANY_PACKS = re.compile(  # "coconut milk 1 x 400 ml can"
     r"^(?P<name>[^\W\d_][^\d,:()]*?)\s*[:,-]?\s+(?P<packs>\d{1,2}\s*[x×]\s*\d[\d.,]*\s*(?:g|kg|ml|l|oz)\s*"

@@ -167,7 +167,9 @@ def cuts_meant(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
     if None in words or "or" in words or not said:
         return ()
     fit = [kind for kind in cuts.values() if _bone_fits(kind, words)]
-    found = [kind for kind in fit if any(_ends_in(name, said) for name in kind.also_called)]
+    ending = [kind for kind in cuts.values() if any(_ends_in(name, said) for name in kind.also_called)]
+    fitting = {kind.species for kind in ending if kind in fit}
+    found = [kind for kind in ending if kind in fit or not (kind.is_whole_animal or kind.species in fitting)]
     if len(found) < 2 and len(said) == 1:  # a species, with no word of which part
         found = [kind for kind in fit if any(said <= frozenset(tokens_of(name)) for name in kind.also_called)]
     named = [one for one in map(figures.of, found) if one is not None]

@@ -68,7 +68,7 @@ def with_amounts_of(
     bare = [line for line in recipe.left_out if _is_bare(line) and is_line(f"10 g {line}")]
     if not bare:
         return recipe
-    before = _up_to_the_hold(directions)[:MOST_SENTENCES]
+    before = up_to_the_hold(directions)[:MOST_SENTENCES]
     amounts = [amount for one in before for amount in amounts_in_prose(f"{one}.", is_line, is_meat)[0]]
     found: dict[str, str] = {}
     for line in bare:
@@ -120,7 +120,7 @@ def _sentences(directions: Iterable[str]) -> list[str]:
     return [part.strip() for told in directions for part in _SENTENCE.split(told) if part.strip()]
 
 
-def _up_to_the_hold(directions: Iterable[str]) -> list[str]:
+def up_to_the_hold(directions: Iterable[str]) -> list[str]:
     """The sentences up to the one that holds the meat, that one included; all, where none does."""
     sentences = _sentences(directions)
     held = next((number for number, one in enumerate(sentences, start=1) if _HOLD.search(one)), len(sentences))

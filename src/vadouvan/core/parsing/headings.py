@@ -44,12 +44,14 @@ _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
     r"|^(?:directions|instructions|method|steps|notes?|preparation|(?:special |kitchen )?(?:equipment|tools))\s*:"
     r"|^(?:https?://|www\.)\S+$|^(?:recipe |words |photos? )?by [^\W\d_]|^\d{3} ?°? ?[cf]\b"
-    r"|^(?:serves?|makes|yields?|prep)\b|^\(|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b"
+    r"|^(?:serves?|feeds|makes|yields?|prep|takes|ready in)\b"
+    r"|^\(|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b"
     r"|^(?:marinade|marinating|brine|soak|rub|rest)\b[^\d:,;]{0,15}\d+ ?(?:-|–|to)? ?\d* ?"
     r"(?:h|hours?|hrs?|mins?|minutes?|days?)\b"
     r"|^cure (?:for |overnight|the |in the fridge|\d+ ?(?:-|–|to)? ?\d* ?(?:h|hours?|days?)\b)"
     r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:h|hours?|hrs?|minutes?(?! steaks?\b)|mins?|days?)\b"
     r"|^[^,(]+ for the (?:tin|pan|tray|roasting tin|grill)\s*$"
+    r"|\bfor (?:threading|skewering|the skewers)\)?\s*$"
     r"|(?:,\s*|\(|\s[-–—]\s)for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"
     r"|(?:,\s*|\(|\s[-–—]\s)(?:to|for) (?:brown|braise|braising|browning|fry|frying|sear|searing|cook|cooking|baste"
@@ -63,7 +65,8 @@ _RATED = re.compile(  # "4.8 (120)", "4.5 stars from 31 votes"
     r"^[0-5](?:\.\d{1,2})?(?:\s*/\s*5| stars?)?\s*(?:\(|from )\d+(?: (?:reviews?|ratings?|votes?))?\)?$", re.IGNORECASE
 )
 _TIMES = re.compile(
-    r"^(?:serves?|feeds|makes|yields?|prep|servings|portions|(?:total |active |cook(?:ing)? |prep(?:aration)? )?time"
+    r"^(?:serves?|feeds|makes|yields?|prep|takes|ready in|servings|portions"
+    r"|(?:total |active |cook(?:ing)? |prep(?:aration)? )?time"
     r"|difficulty)\b[^a-z]*\d|^\d{3} ?°? ?[cf]\b"
     r"|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b",
     re.IGNORECASE,

@@ -9,6 +9,7 @@ from dataclasses import replace
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.bare_headings import MOST_WORDS_OF_A_PART, headings_marked
 from vadouvan.core.parsing.curing import names_curing_salt
+from vadouvan.core.parsing.cut_up_later import with_pieces_of
 from vadouvan.core.parsing.directions import parted_by, with_amounts_of, with_meat_of
 from vadouvan.core.parsing.headings import (
     AT_THE_TABLE,
@@ -98,6 +99,7 @@ def recipe_in(
     )
     sentences = [*(line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION), *directions]
     recipe = with_meat_of(sentences, with_amounts_of(sentences, recipe, is_line, is_meat), is_line, is_meat)
+    recipe = with_pieces_of(sentences, recipe, is_meat)
     if not any(words_of(block.title) & MIXES for block in own):
         recipe = parted_by(sentences, recipe, is_line, is_meat)
     return replace(recipe, mixes=by_heading(recipe.lines, own))
@@ -129,7 +131,7 @@ def _is_none_of_the_mix(line: str, is_line: Callable[[str], bool], is_meat: Call
     """Whether a line among those of the mix is told and left out. A curing salt stops, wherever it stands."""
     if names_curing_salt(line):
         return False
-    return is_told_of_all(line) or (_is_beside_all(line) and not (is_line(line) or is_meat(line)))
+    return not is_meat(line) and (is_told_of_all(line) or (_is_beside_all(line) and not is_line(line)))
 
 
 def _of_a_companion(is_line: Callable[[str], bool]) -> Callable[[str], bool]:

@@ -19,6 +19,7 @@ from vadouvan.core.parsing.headings import (
     tells_a_part,
     words_of,
 )
+from vadouvan.core.parsing.said_of_meat import meat_of_a_kilo, shares_of_the_meat
 from vadouvan.core.parsing.said_units import unit_said
 from vadouvan.core.parsing.sentences import recipe_of_a_sentence
 from vadouvan.core.parsing.tidy import without_bullet
@@ -61,13 +62,14 @@ _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 ba
 
 def plain_lines(text: str, is_meat: Callable[[str], bool] | None) -> Iterator[str]:
     """The lines of a text, one thing each, headings with a colon; ``is_meat`` tells whether a line names the cut."""
-    lines = _meat_told_first(_each_told(in_whole_lines(text).splitlines(), is_meat))
+    whole = in_whole_lines(text).splitlines()
+    lines = _meat_told_first(_each_told(meat_of_a_kilo(whole, is_meat) if is_meat is not None else whole, is_meat))
     return _rows_opened([_unmarked(_out_of_a_table(line)) for line in lines])
 
 
 def in_whole_lines(text: str) -> str:
-    """A text whose tables have a frame, and whose amounts stand on the lines of their names."""
-    return "\n".join(amounts_joined(_framed(text.splitlines())))
+    """A text whose tables have a frame, and whose amounts stand on the lines of their names and tell of what."""
+    return "\n".join(shares_of_the_meat(amounts_joined(_framed(text.splitlines()))))
 
 
 def in_lines(text: str) -> str:

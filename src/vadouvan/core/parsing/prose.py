@@ -12,8 +12,10 @@ _MEASURE = (
     r"|cup|tablespoon|teaspoon|spoonful|stalk|lemon|lime|orange|onion|shallot|chilli|kilo|pound)"
 )
 _HOW_MUCH = r"(?:large|small|big|good|generous|fat|heaped|level|fresh)\s+"
+_TREATED = r"(?:(?:finely|freshly|coarsely) )?(?:grated |squeezed |pared )?"
 _BEGINS = re.compile(
-    rf"(?<![\w/.,½¼¾⅓⅔-])(?:\d|[½¼¾⅓⅔]|(?:the )?(?:juice|zest) of\b|half an?\b|{_COUNTED}"
+    rf"(?<![\w/.,½¼¾⅓⅔-])(?:\d|[½¼¾⅓⅔]|half an?\b|{_COUNTED}"
+    rf"|(?:the )?{_TREATED}(?:juice|zest)(?: and {_TREATED}(?:juice|zest))? of\b"
     rf"|an?\s+(?:{_HOW_MUCH})?{_MEASURE}\b|{_HOW_MUCH}{_MEASURE} of\b)",
     re.IGNORECASE,
 )

@@ -31,6 +31,7 @@ PIECE_UNITS = {
 PARTS_OF = frozenset(
     {"slice", "ring", "quarter", "cube", "dollop", "bottle", "can", "glass", "shot", "handful", "strip", "knob"}
 )  # a piece of it is no whole one
+SPOONS = frozenset(("tsp", "teaspoon", "tbsp", "tablespoon"))
 NAMES_TOO = ("clove", "star")  # measures that are also ingredients: cloves, star anise
 _ALSO_SAID = {
     "leaves": "leaf",
@@ -45,6 +46,7 @@ _ALSO_SAID = {
     "pinches": "pinch",
     "pieces": "each",
     "piece": "each", "pc": "each", "pcs": "each", "pce": "each",
+    "no": "each", "nos": "each",
     "lump": "each", "lumps": "each", "nugget": "each", "nuggets": "each",
     "shake": "dash", "shakes": "dash", "sprinkle": "pinch", "sprinkling": "pinch", "dusting": "pinch", "nip": "shot",
     "spoonful": "spoon", "spoonfuls": "spoon", "spoons": "spoon", "capfuls": "capful", "mugs": "mug", "ladles": "ladle",

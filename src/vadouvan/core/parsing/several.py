@@ -10,6 +10,7 @@ from __future__ import annotations
 import re
 
 from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.said_units import SPOONS, unit_said
 
 _EACH = re.compile(r"^(?P<amount>[^,:]{1,30}?)\s+each\s*(?::|\bof\b)?\s*(?P<names>.+)$", re.IGNORECASE)
 _EACH_LAST = re.compile(
@@ -54,7 +55,9 @@ _OF_AS_MANY = tuple(
 _PUT_IN = r"(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?"
 _AMOUNT_AHEAD = (
     r"(?=\d|[½¼¾⅓⅔]|an?\s(?!little\b)|one\s|two\s|half\s|(?:pinch|dash|splash|squeeze)\s|the (?:juice|zest)|juice of"
-    r"|zest of|(?:handful|bunch|sprig|drizzle|glug|knob)s?\s|some\s|freshly ground\s)"
+    r"|zest of|(?:juice|zest) (?:and|&) (?:juice|zest) of|(?:tsp|tbsp|teaspoon|tablespoon)s? each\b"
+    r"|(?:like|about|maybe|roughly|around|say) \d|some\s|freshly ground\s"
+    r"|(?:handful|bunch|sprig|drizzle|glug|knob)s?\s)"
 )
 _NEXT = re.compile(
     rf"(?:,\s*(?:and\s+|{_PUT_IN}\s+|mixed with\s+|plus\s+)?|\s*;\s*"
@@ -64,6 +67,7 @@ _NEXT = re.compile(
 _COUNT_BEHIND = re.compile(
     r"^([^\W\d_][^,(\d]*?)(?:,|:|\s[-–]) (\d+|half an?|an?)(,?) (?=\(|juice\b|zest\b)", re.IGNORECASE
 )  # "lemon, 1 (zest and juice)", "lemon - 1, zest + juice"
+_ANOTHER = re.compile(r"\b(?:and|plus|with)\s+(?:\d(?!/)|an?\s(?!half|quarter))", re.IGNORECASE)
 _LIST = re.compile(r"\s*,\s*(?:and\s+)?|\s+(?:and|&|\+)\s+", re.IGNORECASE)
 _TREATED = (
     r"(?:lightly |freshly |finely |coarsely |roughly |thinly |dry[- ])?"
@@ -87,7 +91,8 @@ def taken_apart(text: str) -> tuple[str, ...]:
     if len(text) > 300:
         return ()
     line = _COUNT_BEHIND.sub(r"\2 \1\3 ", _MORE_IN_BRACKETS.sub(r" plus \1", " ".join(text.strip().split())))
-    parts = _shared(line) or _fruit(line) or _side_by_side(line)
+    parts = _shared(line) or _fruit(line)
+    parts = parts or [one for part in _side_by_side(line) for one in _shared(part) or _fruit(part) or (part,)]
     return tuple(parts) if 1 < len(parts) <= MOST else ()
 
 
@@ -99,7 +104,9 @@ def _shared(line: str) -> list[str]:
         treated = _EACH_TREATED.search(each["names"])
         names = each["names"][: treated.start()] if treated else each["names"]
         done = (treated.group() if treated else "") + (each.groupdict().get("done") or "")
-        return [f"{each['amount'].strip()} {name}{done}" for name in _names(names)]
+        amount = each["amount"].strip()
+        amount = amount if leading_number(amount) or unit_said(amount) not in SPOONS else f"1 {amount}"
+        return [f"{amount} {name}{done}" for name in _names(names)]
     halves = _HALVES.match(line)
     equal = _EQUAL.match(line)
     names = [halves["one"], halves["two"]] if halves else _names(equal["names"]) if equal else []
@@ -110,7 +117,10 @@ def _shared(line: str) -> list[str]:
 
 
 def _is_amount(words: str) -> bool:
-    return leading_number(words) is not None or _PINCH.match(words) is not None
+    """Whether words are one amount: not "1 tsp salt and 1 tsp"."""
+    if _ANOTHER.search(words) is not None:
+        return False
+    return leading_number(words) is not None or _PINCH.match(words) is not None or unit_said(words) in SPOONS
 
 
 def _names(listed: str) -> list[str]:

@@ -22,7 +22,7 @@ _FINELY = r"(?:(?:finely )?grated |(?:finely )?chopped )?"
 _HOW = r"(?:finely|roughly|coarsely|thinly|lightly|well)"
 _TREATED = (
     r"(?:chopped|minced|crushed|grated|sliced|pounded|peeled|bashed|smashed|bruised|torn|shredded|halved|quartered|diced"
-    r"|cubed|trimmed|deseeded|beaten|melted|softened|juiced|zested)"
+    r"|cubed|trimmed|deseeded|beaten|blitzed|whizzed|pureed|mashed|melted|softened|juiced|zested)"
 )
 _A_LITTLE = r"(?:a (?:little|splash of|bit of) )?"
 _OF_FRUIT = r"(?:the )?(?:juice|zest) of"
@@ -60,7 +60,11 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"\bfluid (ounces?|oz)\b", "fl oz"),
         (r"^(?:one|an?|1) \(?(?=\d[\d./ ]*-? ?(?:inch|cm|in)\b)", ""),
         (rf"^(\d[\d./ ]*)-? ?(inch|cm|in)\) {_PIECE}s?(?: of)? ", r"\1 \2 "),
-        (rf"\b(?:hot|cold|warm|boiling|strong|chilled|iced|lukewarm|tepid|cool) (?=(?:\w+ )?(?:{_POURED})\b)", ""),
+        (
+            rf"\b(?!cold brew)(?:hot|cold|warm|boiling|strong|chilled|iced|lukewarm|tepid|cool) "
+            rf"(?=(?:\w+ )?(?:{_POURED})\b)",
+            "",
+        ),
         (r"^strips? of (?:rind|peel|zest) (?:from|of) ", "zest of "),
         (r"^((?:the )?(?:rind|peel|zest) of [^,]{2,40}?) in (?:\w+ )?strips$", r"\1"),
         (

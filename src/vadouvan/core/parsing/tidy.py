@@ -23,7 +23,7 @@ _BULLET = re.compile(
 _PICTURES_BEHIND = re.compile(rf"\s*[{_PICTURE}]+$")
 _LEADERS = re.compile(r"(?<=[^\W_])\s*(?:\.{2,}|…+|_{2,})\s*(?=[\d½¼¾⅓⅔])")  # "Yoghurt......250 g"
 _ABOUT = re.compile(
-    r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|maybe|perhaps|say|~|≈)\s*", re.IGNORECASE
+    r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|maybe|perhaps|say|like|~|≈)\s*", re.IGNORECASE
 )
 _JOINED = re.compile(r"(\d)\s*-\s*(inch|in|cm|mm|g|kg|ml|l|oz|ounce|lb|pound|litre|liter)\b", re.IGNORECASE)
 _OTHER_UNITS = re.compile(
@@ -37,15 +37,17 @@ _PACK = (
     r"(?:cans?|tins?|jars?|cartons?|packs?|packets?|pkgs?|packages?|env|envelopes?|sachets?"
     r"|bottles?|tubs?|pots?|tubes?|bags?|pouch(?:es)?|box(?:es)?)\b\.?\s*"
 )
+_SO_MANY = r"\d+(?!/)|1/2|½|half|an?|one|two|three"
 _PACKED = re.compile(
-    rf"^(?:(?P<count>\d+|an?|one|two|three)\s*(?:x|×|\s(?=\d)|(?=\()))?\s*{_SIZE}{_PACK}(?:of\s+)?(?P<name>.+)$",
+    rf"^(?:(?P<count>{_SO_MANY})\s*(?:x|×|\s(?:of )?(?:an? )?(?=\d)|(?=\()))?\s*{_SIZE}{_PACK}(?:of\s+)?(?P<name>.+)$",
     re.IGNORECASE,
 )
 _COUNT_BEFORE_PACK = re.compile(
-    rf"^(?P<count>\d+|an?|one|two|three)\s+{_PACK}(?=\(){_SIZE}(?:of\s+)?(?P<name>.+)$", re.IGNORECASE
+    rf"^(?P<count>{_SO_MANY})(?:\s+of)?(?:\s+an?)?\s+{_PACK}(?=\(){_SIZE}(?:of\s+)?(?P<name>.+)$", re.IGNORECASE
 )
 _SIZE_BEHIND = re.compile(
-    rf"^(?P<count>\d+|an?|one|two|three)\s+{_PACK}(?:of\s+)?(?P<name>[^()\d,]+?)\s*[(,]\s*{_SIZE}(?:each\s*)?\)?$",
+    rf"^(?P<count>{_SO_MANY})(?:\s+of)?(?:\s+an?)?\s+{_PACK}(?:of\s+)?(?P<name>[^()\d,]+?)\s*[(,]\s*"
+    rf"(?:the |an? )?{_SIZE}(?:each|ones?|size|sort)?\s*\)?$",
     re.IGNORECASE,
 )
 _SO_LONG = re.compile(
@@ -72,7 +74,7 @@ _WORD = re.compile(r"[a-zA-Z]+\.?")
 _SPOONS = re.compile(
     r"^(\d{1,2}|an?|one|two|three)\s*(?:x|×)\s*(5|15)\s?ml\s+(?:tea|table)?\s?spoons?\b", re.IGNORECASE
 )
-_COUNTS = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3}
+_COUNTS = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "half": 0.5, "½": 0.5, "1/2": 0.5}
 
 
 @dataclass(frozen=True)

@@ -1,0 +1,117 @@
+"""What a whole recipe says of its lines and of its meat counts for each of them, and is told.
+
+Source: common practice, no source; the recipes were written for this product.
+"""
+
+from __future__ import annotations
+
+import unittest
+
+from tests.drafts import judged
+from vadouvan.data.tables import shipped_kitchen
+from vadouvan.formats.any_file import read_any
+
+KITCHEN = shipped_kitchen()
+THIGHS = "Sunday dish\n\n1 kg chicken thighs, boneless\n2 onions\n200 g yoghurt\n2 tsp salt\n\n"
+
+
+class Servings(unittest.TestCase):
+    """For how many it is, wherever that stands."""
+
+    def test_taken_from_a_line_or_from_the_name(self) -> None:
+        """And then neither left out nor part of the name; what else the line says is told."""
+        for text, servings, name in (
+            ("Drumsticks\nServes 4-6\n1 kg chicken drumsticks\n10 g salt", "4", "Drumsticks"),
+            ("DRUMSTICKS ....... serves 6\nDrumsticks ...... 1.2 kg\nSalt ...... 2 tsp", "6", "DRUMSTICKS"),
+            ("Drumsticks\nServings: 8  Calories: 300\n1 kg chicken drumsticks\n10 g salt", "8", "Drumsticks"),
+            ("Drumsticks\n\nFor 6 people\n\n1 kg chicken drumsticks\n10 g salt", "6", "Drumsticks"),
+            ("Drumsticks\n1 kg chicken drumsticks\n10 g salt\nmakes 12 skewers", "", "Drumsticks"),
+        ):
+            with self.subTest(text):
+                found = read_any(text, KITCHEN)
+                self.assertEqual((found.draft.occasion.servings, found.draft.name), (servings, name))
+                left_out = " ".join(found.notes)
+                self.assertEqual("Calories" in left_out, "Calories" in text)
+                self.assertNotIn("Serves 4", left_out)
+
+
+class Head(unittest.TestCase):
+    """A head between two rules, as note-taking programs put it before a text."""
+
+    def test_the_title_is_the_name(self) -> None:
+        """Told once, though a heading says it again; the rest of the head counts as lines do."""
+        found = read_any(
+            "---\ntitle: Miso cod\nserves: 4\n---\n# Miso cod\n- 4 cod fillets, 150 g each\n- 60 g miso", KITCHEN
+        )
+        self.assertEqual((found.draft.name, found.draft.occasion.servings), ("Miso cod", "4"))
+        self.assertEqual([line.text for line in found.draft.mix], ["60 g miso"])
+        self.assertEqual(found.draft.cut.mass, "600 g")
+
+
+class OfTheMeat(unittest.TestCase):
+    """One line relates all those below it to the meat."""
+
+    def test_shares_of_the_meat(self) -> None:
+        """Percents whose line does not say of what: the head of the list says it."""
+        found = read_any(
+            "Loin rub (% of the meat)\n\n1.5 kg pork loin\nSalt 1.6%\n0.3 % black pepper\nGarlic 2 cloves",
+            KITCHEN,
+        )
+        grams = [round(figure.value, 1) for figure in judged(found.draft).grams]
+        self.assertEqual(grams[:2], [24.0, 4.5])
+        alone = read_any("1.5 kg pork loin\nSalt 1.6%\nBlack pepper 0.3%\n2 cloves garlic\n1 tsp thyme", KITCHEN)
+        notes = judged(alone.draft).reading.notes
+        asked = [problem.wrong for problem in (*notes.problems, *notes.unweighed)]
+        self.assertEqual(asked, ['"Salt 1.6%" does not say of what.', '"Black pepper 0.3%" does not say of what.'])
+
+    def test_for_a_kilo_of_a_named_meat(self) -> None:
+        """The meat stands in the heading, its weight elsewhere; without one it is asked for."""
+        head = "Lamb skewers\nFor each kilo of boned leg of lamb, cubed at 3 cm:\n14 g salt\n60 ml olive oil\n"
+        found = read_any(f"{head}I have 2.5 kg of lamb.", KITCHEN)
+        self.assertEqual(
+            (found.draft.name, found.draft.cut.mass, found.draft.cut.thickness), ("Lamb skewers", "2.5 kg", "3 cm")
+        )
+        self.assertEqual([line.text for line in found.draft.mix], ["14 g salt per kilo", "60 ml olive oil per kilo"])
+        self.assertEqual(read_any(head, KITCHEN).draft.cut.mass, "")
+
+
+class Pieces(unittest.TestCase):
+    """Pieces that only the directions tell."""
+
+    def test_of_the_meat(self) -> None:
+        """Whole thighs are not what lies in the mix, and that is told."""
+        for said, size in (
+            ("Cut the chicken into 4 cm pieces. Marinate 2 hours.", "4 cm"),
+            ("Trim the thighs and cut them into 1 inch chunks. Mix all.", "1 inch"),
+            ("METHOD: CUT IN 3 CM CUBES. MARINATE 2 HRS.", "3 CM"),
+        ):
+            with self.subTest(said):
+                found = read_any(THIGHS + said, KITCHEN)
+                self.assertIn(size, (found.draft.cut.thickness, found.draft.cut.width))
+                self.assertIn("as its directions say", " ".join(found.notes))
+
+    def test_of_anything_else(self) -> None:
+        """An onion's, what is carved after the fire, or what its own line tells otherwise."""
+        for said in (
+            "Peel the onion and cut into 2 cm pieces. Mix and marinate.",
+            "Cut the lemons into 1 cm slices.",
+            "Marinate overnight. Grill, rest and cut into 1 cm slices.",
+            "Roast 20 min then cut into 2 cm strips.",
+        ):
+            with self.subTest(said):
+                cut = read_any(THIGHS + said, KITCHEN).draft.cut
+                self.assertEqual((cut.kind, cut.thickness, cut.width, cut.shape), ("chicken_thigh", "", "", ""))
+        own = read_any("1 kg lamb leg cubes, 3 cm\n10 g salt\n2 tbsp oil\nCut the lamb into 5 cm cubes.", KITCHEN)
+        self.assertEqual(own.draft.cut.thickness, "3 cm")
+
+
+class Species(unittest.TestCase):
+    """Meat whose line does not say of which animal."""
+
+    def test_the_name_tells_it(self) -> None:
+        """Of the cuts that it may be, those of another animal are not offered."""
+        lines = "1.2 kg boneless thighs\n200 g yoghurt\n2 tsp salt"
+        asked = [one.kind for one in read_any(f"Dinner\n\n{lines}", KITCHEN).cuts_meant]
+        self.assertEqual(asked, ["chicken_thigh", "turkey_thigh"])
+        told = [one.kind for one in read_any(f"Mum's chicken\n\n{lines}", KITCHEN).cuts_meant]
+        self.assertEqual(told, ["chicken_thigh"])

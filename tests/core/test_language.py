@@ -235,6 +235,39 @@ class Lines(unittest.TestCase):
         self.assertAlmostEqual(portion("1,250 kg yoghurt").mass_kg.value, 1.25)
         self.assertAlmostEqual(portion("2,5 g salt").mass_kg.value, 0.0025)
 
+    def test_half_a_pack_a_bare_spoon_and_a_number(self) -> None:
+        """Half of what the pack holds; a spoon without a number is one, marked as a guess; "no." is a piece."""
+        for text, grams in (
+            ("half a 500 g pot of natural yoghurt", 250.0),
+            ("half a pot of natural yoghurt (the 500g ones)", 250.0),
+            ("½ tin coconut milk (400 g)", 200.0),
+            ("2 x 400 g tins coconut milk", 800.0),
+            ("tsp salt", 6.0),
+            ("salt 1,5 g", 1.5),
+            ("onion - 2 nos. cubed", 300.0),
+            ("Garlic, 1 head, cloves peeled", 45.0),
+            ("Black pepper, coarsely ground, 10 g", 10.0),
+            ('1" knob ginger', 15.0),
+            ("Lemon zest — from 2", 10.0),
+        ):
+            with self.subTest(text):
+                portion = portion_of(LineInput("1", text), KITCHEN.pantry)
+                self.assertAlmostEqual(portion.mass_kg.value * 1000, grams, delta=0.1 * grams)
+                self.assertEqual(
+                    portion.guessed,
+                    text in ("tsp salt", '1" knob ginger')
+                    or "from" in text
+                    or "garlic" in text.lower()
+                    or "nos." in text,
+                )
+        for text, parts in (
+            ("2 tsp salt, tsp each of cumin and paprika", ("2 tsp salt", "1 tsp cumin", "1 tsp paprika")),
+            ("1 tsp salt and 1 tsp each cumin and paprika", ("1 tsp salt", "1 tsp cumin", "1 tsp paprika")),
+            ("2 tbsp oil, 1 lime (zest and juice)", ("2 tbsp oil", "zest of 1 lime", "juice of 1 lime")),
+        ):
+            with self.subTest(text):
+                self.assertEqual(single_lines(text, KITCHEN.pantry), parts)
+
     def test_as_many_of_one_fruit(self) -> None:
         """The fruit is named once, before or behind."""
         for text in (

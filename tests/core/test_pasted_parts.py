@@ -53,6 +53,50 @@ class Parts(unittest.TestCase):
         cooked = read_any(f"{own}to cook: 150g lardons, 2 tbsp flour, 300ml stock", KITCHEN)
         self.assertEqual(beside(cooked), {"to cook": "150g lardons\n2 tbsp flour\n300ml stock"})
 
+    def test_vegetables_beside_the_meat_lie_in_the_tray(self) -> None:
+        """Where the mix has a heading; without one a grated onion is of the mix."""
+        own = "8 chicken thighs, bone in\n800g potatoes\n2 red onions\n1 tsp salt\n"
+        found = read_any(f"Tray\n\n{own}For the marinade: 100ml olive oil, 2 lemons (juice), 4 garlic cloves", KITCHEN)
+        self.assertEqual(mix_of(found), ["1 tsp salt", "100ml olive oil", "2 lemons (juice)", "4 garlic cloves"])
+        self.assertEqual(beside(found), {"with the meat": "800g potatoes\n2 red onions"})
+        plain = read_any("Skewers\n\n1 kg lamb leg cubes\n2 onions\n1 tsp salt\n60 ml oil", KITCHEN)
+        self.assertEqual((mix_of(plain)[0], beside(plain)), ("2 onions", {}))
+
+    def test_a_table_with_commas(self) -> None:
+        """Below a head of its columns, units in a column of their own; on a line by itself it means the same."""
+        rows = "beef rump steak,800,g\nsoy sauce,60,ml\ngarlic,12,g"
+        found = read_any(f"ingredient,amount,unit\n{rows}", KITCHEN)
+        self.assertEqual((found.draft.cut.mass, found.draft.name), ("800 g", ""))
+        self.assertEqual(mix_of(found), ["soy sauce, 60 ml", "garlic, 12 g"])
+        first = read_any("qty,unit,ingredient\n1.2,kg,turkey breast\n150,g,yoghurt\n2,tsp,salt", KITCHEN)
+        self.assertEqual((first.draft.cut.mass, mix_of(first)), ("1.2 kg", ["150 g yoghurt", "2 tsp salt"]))
+        grams = portion_of(LineInput("1", "ginger,15,g"), KITCHEN.pantry).mass_kg.value * 1000
+        self.assertAlmostEqual(grams, 15.0)
+
+    def test_rows_that_begin_with_a_deed_or_end_in_sentences(self) -> None:
+        """What is done to all of it is told; the last amount before a sentence is no part of it."""
+        found = read_any(
+            "Chops: blend 3 stalks lemongrass, 2 shallots, 2 tbsp fish sauce and 1 tbsp oil. Marinate 6 pork chops"
+            " (about 700g) for 4 hours.",
+            KITCHEN,
+        )
+        lines = ["3 stalks lemongrass", "2 shallots", "2 tbsp fish sauce", "1 tbsp oil"]
+        self.assertEqual((mix_of(found), found.draft.cut.mass), (lines, "700g"))
+        self.assertIn("Blend all of it", " ".join(found.notes))
+        row = "Prawns: 1 lb peeled shrimp, 3 Tbsp lime juice, 1/2 tsp salt, 1/4 tsp cayenne. 20-30 min, no longer."
+        self.assertEqual(mix_of(read_any(row, KITCHEN))[-1], "1/4 tsp cayenne")
+
+    def test_the_meat_that_a_brine_is_for(self) -> None:
+        """With the hours behind it, which are told."""
+        found = read_any("House brine\n4 litres water\n200 g salt\nFor 2 chickens of 1.5 kg each, 8 hours", KITCHEN)
+        self.assertEqual((found.draft.cut.mass, found.draft.cut.pieces, len(found.draft.mix)), ("3 kg", "2", 2))
+        self.assertIn("8 hours", " ".join(found.notes))
+
+    def test_a_name_over_a_heading(self) -> None:
+        """What the dish is called stands over "Steak", and the meat below: none of both is an ingredient."""
+        found = read_any("STICKY BEEF\nSTEAK\n1 lb flank steak\nMARINADE\n60 ml soy sauce\n20 g honey", KITCHEN)
+        self.assertEqual((found.draft.name, mix_of(found)), ("STICKY BEEF", ["60 ml soy sauce", "20 g honey"]))
+
     def test_a_sauce_is_the_mix_where_nothing_else_is(self) -> None:
         """With a garnish beside it, which never is."""
         found = read_any(

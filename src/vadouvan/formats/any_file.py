@@ -8,6 +8,7 @@ import re
 from vadouvan.core.interpretation.line import can_be_read
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.bare_headings import MOST_WORDS_OF_A_PART
 from vadouvan.core.parsing.cut_figures import has_weight
 from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.core.parsing.headings import (
@@ -22,7 +23,8 @@ from vadouvan.core.parsing.headings import (
     words_of,
 )
 from vadouvan.core.parsing.pasted import enough_for, is_rule
-from vadouvan.core.parsing.pasted_lines import in_lines, is_of_a_table, without_step_number
+from vadouvan.core.parsing.pasted_lines import in_lines, without_step_number
+from vadouvan.core.parsing.pasted_tables import is_of_a_table
 from vadouvan.core.parsing.said_of_meat import is_for_a_kilo_of_meat
 from vadouvan.core.parsing.tidy import as_a_name, without_bullet
 from vadouvan.errors import FormatError
@@ -111,7 +113,7 @@ def name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     ingredient = can_be_read(said, kitchen.pantry) or said.lower() in kitchen.pantry.by_name
     if _names_the_dish(first, rest):
         return said[:LONGEST_NAME], text
-    asks_which = has_weight(said) and which_meat((said,), kitchen) is not None
+    asks_which = has_weight(said) and not is_of_a_table(first) and which_meat((said,), kitchen) is not None
     is_named = len(said) <= LONGEST_ASKING and not is_deed(said) and leading_number(said) is None
     if asks_which and is_named:  # "Mojo for pork (enough for a 3 kg shoulder)"
         return said[:LONGEST_NAME], text
@@ -134,11 +136,20 @@ def name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         or has_weight(after)
         or begins_a_row(after)
         or is_for_a_kilo_of_meat(after)
+        or _is_over_a_heading(rest, kitchen)
         or is_told_of_all(after)
         or is_deed(after)
     )
     meat = enough_for(said, lambda line: cut_named(line, kitchen.cuts) is not None)
     return (said[:LONGEST_NAME], f"{meat}\n{rest}".lstrip("\n") if meat else rest) if goes_on else ("", text)
+
+
+def _is_over_a_heading(rest: str, kitchen: Kitchen) -> bool:
+    """Whether a few words without a figure stand below the name, and an amount or the meat below them."""
+    heading, *below = [line.strip() for line in rest.strip().splitlines() if line.strip()][:2] or [""]
+    is_short = len(heading.split()) <= MOST_WORDS_OF_A_PART and re.search(r"[\d,.;]", heading) is None
+    amount = without_bullet(below[0]) if below else ""
+    return is_short and (leading_number(amount) is not None or cut_named(amount, kitchen.cuts) is not None)
 
 
 def _holds_an_ingredient(said: str, kitchen: Kitchen) -> bool:

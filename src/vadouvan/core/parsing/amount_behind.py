@@ -26,9 +26,13 @@ _STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
 )
 _STATE_BETWEEN = re.compile(  # "ginger, grated 1 tsp"
-    r"^(?P<name>[^\W\d_][^\d(),:]*?),\s*(?P<state>(?:(?:finely|freshly|coarsely|thinly|roughly) )?[a-z]{3,12}ed)"
+    r"^(?P<name>[^\W\d_][^\d(),:]*?),\s*"
+    r"(?P<state>(?:(?:finely|freshly|coarsely|thinly|roughly) )?(?:[a-z]{3,12}ed|ground))"
     r"\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$",
     re.IGNORECASE,
+)
+_IN_CELLS = re.compile(  # "soy sauce,60,ml", a row of a table
+    r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*,\s*(?P<count>\d[\d./]*)\s*,\s*(?P<unit>[a-z]{1,12})$", re.IGNORECASE
 )
 _OF_A_FRUIT = re.compile(  # "lemon - 1, juice only"
     r"^(?P<fruit>lemon|lime|orange)s?\s*(?:[:,]|\s[-–])?\s*(?P<count>\d|½)\s*[,(]\s*(?P<what>juice|zest)"
@@ -57,6 +61,9 @@ def amount_first(text: str) -> str:
     taken = re.match(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", text, re.IGNORECASE)
     if taken:
         return f"{taken[1]} of {taken[2]}"
+    cells = _IN_CELLS.match(text)
+    if cells and unit_said(cells["unit"]) is not None:
+        return f"{cells['count']} {cells['unit']} {cells['name']}"
     few = _A_FEW_OF.match(text)
     if few:
         return f"{few['amount']} {few['name'].strip()}"

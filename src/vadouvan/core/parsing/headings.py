@@ -51,6 +51,7 @@ _LEFT = re.compile(
     r"|^cure (?:for |overnight|the |in the fridge|\d+ ?(?:-|–|to)? ?\d* ?(?:h|hours?|days?)\b)"
     r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:h|hours?|hrs?|minutes?(?! steaks?\b)|mins?|days?)\b"
     r"|^[^,(]+ for the (?:tin|pan|tray|roasting tin|grill)\s*$"
+    r"|\bto (?:squeeze|drizzle|scatter|sprinkle|spoon|pour|strew)(?: over)?\)?\s*$"
     r"|\bfor (?:threading|skewering|the skewers)\)?\s*$"
     r"|(?:,\s*|\(|\s[-–—]\s)for (?:the (?:tin|pan|tray|pot|roasting tin|grill)|(?:deep[- ])?frying|greasing"
     r"|dusting|dredging|coating)\b\)?\s*$"

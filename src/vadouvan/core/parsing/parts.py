@@ -13,6 +13,14 @@ from vadouvan.core.parsing.said_units import unit_said
 # A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
 _BATHS = frozenset(("bath", "brine", "soak"))
 _COATS = re.compile(r"\b(?:flour|bread ?crumbs|panko)\b", re.IGNORECASE)
+WITH_THE_MEAT = "with the meat"
+_ALONG = re.compile(
+    r"\b(?:potato(?:es)?|parsnips?|carrots?|swedes?|turnips?|squash|pumpkin|courgettes?|zucchinis?|aubergines?"
+    r"|(?:(?:sweet|bell|red|green|yellow|orange|romano) )+peppers?|(?:cherry |plum |vine )?tomato(?:es)?|mushrooms?"
+    r"|(?:red |white |yellow |brown )?onions?|leeks?|fennel bulbs?|cabbage|broccoli|cauliflower|asparagus"
+    r"|(?:green |runner |broad |butter |cannellini )?beans|chickpeas|lentils|corn)\s*(?:$|[,(])",
+    re.IGNORECASE,
+)
 _BY_THE_SPOON = re.compile(r"\b(?:tsps?|tbsps?|tea ?spoons?|table ?spoons?|pinch)\b", re.IGNORECASE)  # binds a paste
 
 
@@ -95,10 +103,11 @@ def meat_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[li
     told = {word for block in own for word in words_of(block.title) & MIXES}
     if not told:
         return own, []
+    own, along = _cooked_along(own, is_meat)
     of_the_meat = {word for block in own for line in block.lines if is_meat(line) for word in words_of(line)}
     ours = MIXES | OTHER_PARTS | (set() if told & _BATHS else of_the_meat)
     kept: list[PastedMix] = []
-    beside: list[PastedMix] = []
+    beside: list[PastedMix] = along
     for block in own:
         told_as_other = block.title and not words_of(block.title) & ours
         meat = tuple(line for line in block.lines if is_meat(line)) if told_as_other else ()
@@ -107,6 +116,18 @@ def meat_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[li
             beside.append(PastedMix(block.title, rest, "companion"))
         kept.append(replace(block, lines=meat) if meat else block)
     return kept, beside
+
+
+def _cooked_along(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
+    """Vegetables that stand with the meat under no heading, where the mix has one: they lie in the tray, not in it."""
+    found: list[str] = []
+    kept: list[PastedMix] = []
+    for block in own:
+        is_with_meat = not block.title and any(map(is_meat, block.lines))
+        along = [line for line in block.lines if _ALONG.search(line) and not is_meat(line)] if is_with_meat else []
+        found += along
+        kept += [replace(block, lines=tuple(line for line in block.lines if line not in along))]
+    return kept, [PastedMix(WITH_THE_MEAT, tuple(found), "companion")] if found else []
 
 
 def others_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:

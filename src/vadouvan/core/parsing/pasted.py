@@ -53,8 +53,8 @@ _WITH_IT = re.compile(  # "4 flour tortillas, warmed"
 )
 # "Makes enough for 4 x 350 g bone-in pork chops": the meat is told, if that is one.
 _ENOUGH_FOR = re.compile(
-    r"(?:^|\()(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate) (?:an? )?"
-    r"(?P<meat>[^()]+?)\.?\)?$",
+    r"(?:^|\()(?:(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate)|^for) (?:an? )?"
+    r"(?P<meat>[^()]+?)(?P<long>, ?\d[\d -–]{0,5} ?(?:h|hrs?|hours?|days?))?\.?\)?$",
     re.IGNORECASE,
 )
 _RULE = re.compile(r"^\s*([-=_*~])\1+\s*$")  # drawn between parts; it says nothing
@@ -182,9 +182,14 @@ def _sentences_opened(
 
 
 def enough_for(line: str, is_meat: Callable[[str], bool]) -> str:
-    """The meat in "Makes enough for 2 kg pork shoulder", or in brackets behind a name; empty in any other line."""
+    """The meat in "Makes enough for 2 kg pork shoulder", or in brackets behind a name; empty in any other line.
+
+    Hours that stand behind it are a line of their own.
+    """
     found = _ENOUGH_FOR.search(without_bullet(line))
-    return found["meat"] if found is not None and is_meat(found["meat"]) else ""
+    if found is None or not is_meat(found["meat"]):
+        return ""
+    return "\n".join(filter(None, (found["meat"], (found["long"] or "").strip(", "))))
 
 
 def _is_beside_all(line: str) -> bool:

@@ -19,6 +19,7 @@ from vadouvan.core.parsing.headings import (
     tells_a_part,
     words_of,
 )
+from vadouvan.core.parsing.pasted_tables import framed, out_of_a_table
 from vadouvan.core.parsing.said_of_meat import meat_of_a_kilo, shares_of_the_meat
 from vadouvan.core.parsing.said_units import unit_said
 from vadouvan.core.parsing.sentences import recipe_of_a_sentence
@@ -39,15 +40,16 @@ _IN_SENTENCES = re.compile(r"[a-z)]\.\s+[A-Z](?![A-Za-z' -]{0,40}:)")
 _INGREDIENTS = re.compile(r"^ingredients\b", re.IGNORECASE)
 _OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
 LEAST_IN_A_ROW = 3
+_DONE_TO_ALL = re.compile(  # "blend 3 stalks lemongrass, 2 shallots, ..."
+    r"^(?P<deed>blend|blitz|combine|crush|grind|mix|pound|stir|whisk|whizz)(?: together| up)? (?=\d|[½¼¾⅓⅔]|an? )",
+    re.IGNORECASE,
+)
 WORDS_OF_AN_AMOUNT = 2
 _DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
 _STROKES = re.compile(r"\s+[/·•]\s+")
 _BY_SEMICOLON = re.compile(r"\s*;\s*")
-_WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
-COLUMNS_OF_TWO_UNITS = 3
 _IN_BRACKETS = re.compile(r"\([^()]*\)")
 LEAST_ALONE = 2
-LEAST_ROWS = 3  # so many lines with bars in them are a table, framed or not
 _AMOUNT_BEHIND = re.compile(
     r"^[^\W\d_][^\d,;:]{2,40} (?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*|an? |half )? ?"
     r"(?:k?g|ml|cl|l|lbs?|oz|tsps?|tbsps?|tea ?spoons?|table ?spoons?|cups?|cloves?|sprigs?|pinch)\b\.?"
@@ -55,7 +57,6 @@ _AMOUNT_BEHIND = re.compile(
     r"|^[^\W\d_][^\d,;:]{2,40} \d{1,2}$",  # "chilli 4"
     re.IGNORECASE,
 )
-_TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))
 _STEP = re.compile(r"^\s*(?:step|part|day)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
 _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
 
@@ -64,12 +65,12 @@ def plain_lines(text: str, is_meat: Callable[[str], bool] | None) -> Iterator[st
     """The lines of a text, one thing each, headings with a colon; ``is_meat`` tells whether a line names the cut."""
     whole = in_whole_lines(text).splitlines()
     lines = _meat_told_first(_each_told(meat_of_a_kilo(whole, is_meat) if is_meat is not None else whole, is_meat))
-    return _rows_opened([_unmarked(_out_of_a_table(line)) for line in lines])
+    return _rows_opened([_unmarked(out_of_a_table(line)) for line in lines])
 
 
 def in_whole_lines(text: str) -> str:
     """A text whose tables have a frame, and whose amounts stand on the lines of their names and tell of what."""
-    return "\n".join(shares_of_the_meat(amounts_joined(_framed(text.splitlines()))))
+    return "\n".join(shares_of_the_meat(amounts_joined(framed(text.splitlines()))))
 
 
 def in_lines(text: str) -> str:
@@ -95,19 +96,14 @@ def in_lines(text: str) -> str:
     if len(parts) < LEAST_IN_A_ROW:
         return text
     last, stop, deed = parts[-1].partition(". ")
-    if stop and is_deed(deed):
+    is_told_after = is_deed(deed) or (not is_only_an_amount(last) and re.match(r"[A-Z\d]", deed) is not None)
+    if stop and is_told_after:
         parts[-1:] = [last, deed]
     if any(_IN_SENTENCES.search(part) for part in parts[: -1 if stop else None]):
         return text  # sentences with amounts in them, and no row of amounts
+    if (done := _DONE_TO_ALL.match(parts[0])) is not None:
+        parts = [parts[0][done.end() :], *parts[1:], f"{done['deed'].capitalize()} all of it."]
     return "\n".join([head, "", *parts] if named else parts)
-
-
-def _framed(lines: list[str]) -> list[str]:
-    """Lines, where rows with bars between their cells, "Salt | 2 tsp", have one at either end, too."""
-    rows = [line for line in lines if "|" in line]
-    if len(rows) < LEAST_ROWS:
-        return lines
-    return [f"| {line.strip().strip('|').strip()} |" if "|" in line else line for line in lines]
 
 
 def amounts_joined(lines: list[str]) -> list[str]:
@@ -145,45 +141,6 @@ def _is_name(lines: list[str], place: int) -> bool:
     """Whether a line is there, begins with no number, has a letter in it and is no heading."""
     line = without_bullet(lines[place]).strip() if 0 <= place < len(lines) else ""
     return any(map(str.isalpha, line)) and leading_number(line) is None and not line.endswith(":")
-
-
-def _out_of_a_table(line: str) -> str:
-    """A row of a table, "| salt | 1 tsp |" or with tabs between, as a line; its head and its rules as an empty one.
-
-    Where the amount stands there in two units, they are written side by side.
-
-    >>> _out_of_a_table("| lamb leg steaks | 4 (800 g) |"), _out_of_a_table("|---|---|")
-    ('lamb leg steaks, 4 (800 g)', '')
-    >>> _out_of_a_table("| salt | 300 g | 1 cup |")
-    '300 g / 1 cup salt'
-    """
-    cells = _cells(line)
-    if cells is None:
-        return line
-    if not cells or all(re.fullmatch(r":?-+:?", cell) for cell in cells) or set(map(str.lower, cells)) & _TABLE_HEADS:
-        return ""
-    if len(cells) == COLUMNS_OF_TWO_UNITS and all(_WITH_UNIT.match(cell) for cell in cells[1:]):
-        return f"{cells[1]} / {cells[2]} {cells[0]}"
-    if len(cells) == COLUMNS_OF_TWO_UNITS and cells[1] == cells[2]:
-        cells.pop()
-    return (" " if leading_number(cells[0]) is not None else ", ").join(cells)
-
-
-def _cells(line: str) -> list[str] | None:
-    """Cells of a row between bars or with tabs; nothing if it is none."""
-    bare = line.strip()
-    if not (bare.startswith("|") and bare.endswith("|") and len(bare) > 1) and "\t" not in bare:
-        return None
-    return [cell.strip() for cell in re.split(r"[|\t]", bare.strip("|")) if cell.strip()]
-
-
-def is_of_a_table(line: str) -> bool:
-    r"""Whether a line is a row of a table, its head too, with more than one cell.
-
-    >>> is_of_a_table("Ingredient\tAmount"), is_of_a_table("Wings | Sunday")
-    (True, False)
-    """
-    return len(_cells(line) or ()) > 1
 
 
 def _unmarked(line: str) -> str:

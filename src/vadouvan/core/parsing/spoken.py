@@ -46,6 +46,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
             "",
         ),
         (r"^\.(?=\d)", "0."),
+        (r"^(\d[\d./ ½¼¾]{0,6})\"", r"\1 inch"),
         (rf"^({_FIGURE}) cl\.? (?=garlic\b)", r"\1 cloves "),  # nobody pours garlic
         (r"^([2-9]|1\d|2\d) (?:fresh )?garlics?(?=$|,)", r"\1 cloves garlic"),  # one may be a head
         (rf"\(or ((?:about )?{_FIGURE} ?(?:g|grams?|kg|oz|ounces?|ml))\)", r"(\1)"),  # the same amount by weight
@@ -86,6 +87,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (rf"^(\d+|½|1/2|an?|one|two|half an?) ({_CITRUS})(?:'?s)? zest\b", r"zest of \1 \2"),
         (r"^([a-z][a-z ]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(juice|zest) of (\d+|½|half|an?|one|two)\)?$", r"\2 of \3 \1"),
         (r"^(?:\w+ )?(juice|zest),? from ", r"\1 of "),
+        (rf"^({_CITRUS})s? (juice|zest)\s*(?:[,:]|\s[-–—])?\s*from ({_FIGURE}|half|one|an?)(?: an?)?$", r"\2 of \3 \1"),
         (r"^([a-z][a-z ]*?)\s*(?::|\s[-–])\s*(\d+|half|½),\s*(juiced|zested|juice|zest)$", r"\2 \1, \3"),
         (r"^([^,]+), (?:finely )?zested$", r"zest of \1"),
         (r"^([^,]+), juiced$", r"juice of \1"),
@@ -104,7 +106,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (rf"^(?:an? )?squeeze of (half (?:an? )?|\d )({_CITRUS})s?$", r"juice of \1\2"),
         (r"\b(?:pwdr?|pdr|powdr)\b\.?", "powder"),
         (r"\bblk\b\.?", "black"),
-        (r"\bg ?[&/+] ?g paste\b", "ginger garlic paste"),
+        (r"\bg ?[&/+]? ?g paste\b", "ginger garlic paste"),
         (r"\btea[- ]spoons?\b", "tsp"),
         (r"\btable[- ]spoons?\b", "tbsp"),
         (r"\bwine ?glass(?:es)?\b", "glass"),

@@ -15,7 +15,7 @@ from vadouvan.core.parsing.amount_behind import packs_first
 from vadouvan.core.parsing.spoken import plainly_said
 
 # Small pictures that lists are set out with, and what joins them.
-_PICTURE = r"\u2190-\u21ff\u25a0-\u25ff\u2600-\u27bf\u2b00-\u2bff\U0001f000-\U0001faff\ufe0f\u200d"
+_PICTURE = r"\u2300-\u23ff\u2190-\u21ff\u25a0-\u25ff\u2600-\u27bf\u2b00-\u2bff\U0001f000-\U0001faff\ufe0f\u200d"
 _BULLET = re.compile(
     rf"^\s*[{_PICTURE}][{_PICTURE}\s]*(?=[^\W_])"
     r"|^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|[-=]+>\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))"
@@ -27,8 +27,8 @@ _ABOUT = re.compile(
 )
 _JOINED = re.compile(r"(\d)\s*-\s*(inch|in|cm|mm|g|kg|ml|l|oz|ounce|lb|pound|litre|liter)\b", re.IGNORECASE)
 _OTHER_UNITS = re.compile(
-    r"(?<=[a-z])\s*[/|]\s*[\d½¼¾⅓⅔⅛][\d.,/ ½¼¾⅓⅔⅛]*\s*(?:fl\.?\s*oz|oz|lbs?|pounds?|ounces?|g|kg|ml|l|litres?|liters?"
-    r"|quarts?|qts?|pints?|pts?|cups?|tablespoons?|teaspoons?|tbsps?|tsps?)\b\.?"
+    r"(?<=[a-z\"])\s*[/|]\s*[\d½¼¾⅓⅔⅛][\d.,/ ½¼¾⅓⅔⅛]*\s*(?:fl\.?\s*oz|oz|lbs?|pounds?|ounces?|g|kg|ml|l|litres?|liters?"
+    r"|quarts?|qts?|pints?|pts?|cups?|tablespoons?|teaspoons?|tbsps?|tsps?|cm|mm|inch(?:es)?)\b\.?"
     r"(?:\s*\d[\d.,½¼¾]*\s*oz\b\.?)?",
     re.IGNORECASE,
 )

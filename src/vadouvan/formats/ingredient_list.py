@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from functools import cache
 
 from vadouvan.core.draft.typed import (
@@ -54,6 +54,18 @@ def recipe_of(text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> Pa
     return recipe_in(text, lambda line: can_be_read(line, kitchen.pantry), is_meat, directions)
 
 
+@dataclass(frozen=True)
+class _MeatFound:
+    """The meat of a list and its line; lines of other cuts, lines that tell it again, and what has to be asked."""
+
+    named: CutNamed | None
+    line: int | None
+    others: tuple[str, ...] = ()
+    again: tuple[str, ...] = ()
+    asked: str = ""
+    meant: tuple[CutNamed, ...] = ()
+
+
 def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> Brought:
     """A list: the line of its meat, the lines of its mix one ingredient each; the rest is told. Raises FormatError.
 
@@ -62,61 +74,83 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
     recipe = recipe_of(text, kitchen, directions)
     if not recipe.lines:
         raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)
-    place, meat = meat_among(recipe.lines, kitchen.cuts)
-    others = [
-        line
-        for number, line in enumerate(recipe.lines)
-        if place not in (None, number)
-        and cut_named(line, kitchen.cuts) is not None
-        and not can_be_read(line, kitchen.pantry)
-    ]
-    told_again = [line for line in others if _is_told_again(cut_named(line, kitchen.cuts), meat)]
-    others = [line for line in others if line not in told_again]
-    mix = [
-        single[:LONGEST_KEPT]
-        for number, line in enumerate(recipe.lines)
-        if number != place and line not in (*others, *told_again)
-        for single in single_lines(line, kitchen.pantry)
-    ]
-    mix, for_each = _for_all(mix, meat)
-    asked = None if meat else which_meat((*recipe.lines, *recipe.left_out), kitchen)
-    asked = asked and (asked[0], _of_the_species_in(name, asked[1], kitchen))
-    if asked is not None:
-        mix = [line for line in mix if line != asked[0]]
-    notes = [] if meat else [f"Which cut is “{asked[0]}”?" if asked else NO_MEAT]
-    notes += [_of_wholes(meat, kitchen)] if meat and meat.wholes and (meat.pieces or meat.whole) else []
-    notes += done_to(meat)
-    notes += for_each
-    notes += recipe.told
-    notes += [f"Another cut, for a batch of its own: {'; '.join(others)}."] if others else []
-    beside = tuple(
-        CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])
-        for number, part in enumerate(recipe.companions[:MOST_COMPANIONS], start=1)
-    )
-    notes += [f'Beside the mix, under Plate, as "{one.title}": {"; ".join(one.text.splitlines())}.' for one in beside]
-    notes += [
-        f'Not taken, under "{part.title}": {"; ".join(part.lines)}.' for part in recipe.companions[MOST_COMPANIONS:]
-    ]
-    if recipe.taken_together:
-        headings = " and ".join(recipe.taken_together)
-        notes.append(f"Taken as one mix: {headings}. Part them if one goes on after the other.")
+    meat = _meat_in(recipe, name, kitchen)
+    mix, for_each = _for_all(_mix_in(recipe, meat, kitchen), meat.named)
+    beside, told_beside = _beside(recipe)
     called = servings_said(name)
     served = servings_among(recipe.left_out) if called is None else replace(called, rest="")
     left_out = "; ".join(line.rstrip(". ") for line in recipe.left_out if not _says_only(served, line))
-    notes += [f"Left out: {left_out}."] if left_out else []
+    notes = [
+        *_told_of_meat(meat, kitchen),
+        *for_each,
+        *recipe.told,
+        *([f"Another cut, for a batch of its own: {'; '.join(meat.others)}."] if meat.others else []),
+        *told_beside,
+        *([f"Left out: {left_out}."] if left_out else []),
+    ]
     if len(mix) > MOST_LINES:
         left = "; ".join(mix[MOST_LINES:])[:LONGEST_KEPT]
         notes.append(f"Left out, since {MOST_LINES} lines are the most of one mix: {left}.")
         mix = mix[:MOST_LINES]
     draft = Draft(
         name=(called.rest if called is not None else name)[:LONGEST_NAME],
-        cut=cut_input(meat),
+        cut=cut_input(meat.named),
         occasion=OccasionInput(servings=served.count if served is not None else ""),
         mix=tuple(LineInput(str(number), line) for number, line in enumerate(mix, start=1)),
         companions=beside,
     )
-    line, meant = asked or ("", ())
-    return Brought(draft, tuple(notes), meat_line=line, cuts_meant=meant)
+    return Brought(draft, tuple(notes), meat_line=meat.asked, cuts_meant=meat.meant)
+
+
+def _meat_in(recipe: PastedRecipe, name: str, kitchen: Kitchen) -> _MeatFound:
+    """The meat that a line names, or the line that may be one of a few."""
+    place, meat = meat_among(recipe.lines, kitchen.cuts)
+    if meat is None:
+        asked, meant = which_meat((*recipe.lines, *recipe.left_out), kitchen) or ("", ())
+        return _MeatFound(None, None, asked=asked, meant=_of_the_species_in(name, meant, kitchen))
+    named = {
+        line: cut_named(line, kitchen.cuts)
+        for number, line in enumerate(recipe.lines)
+        if number != place and not can_be_read(line, kitchen.pantry)
+    }
+    others = [line for line, other in named.items() if other is not None]
+    again = [line for line in others if _is_told_again(named[line], meat)]
+    return _MeatFound(meat, place, tuple(line for line in others if line not in again), tuple(again))
+
+
+def _told_of_meat(meat: _MeatFound, kitchen: Kitchen) -> list[str]:
+    """Notes on the meat: which is asked, or what was assumed of it and done to it."""
+    if meat.named is None:
+        return [f"Which cut is “{meat.asked}”?" if meat.asked else NO_MEAT]
+    is_assumed = meat.named.wholes and (meat.named.pieces or meat.named.whole)
+    return [*([_of_wholes(meat.named, kitchen)] if is_assumed else []), *done_to(meat.named)]
+
+
+def _mix_in(recipe: PastedRecipe, meat: _MeatFound, kitchen: Kitchen) -> list[str]:
+    """The lines of the mix, one ingredient each: those that are not of the meat."""
+    of_meat = {*meat.others, *meat.again, meat.asked}
+    return [
+        single[:LONGEST_KEPT]
+        for number, line in enumerate(recipe.lines)
+        if number != meat.line and line not in of_meat
+        for single in single_lines(line, kitchen.pantry)
+    ]
+
+
+def _beside(recipe: PastedRecipe) -> tuple[tuple[CompanionInput, ...], list[str]]:
+    """Companions of the mix, and notes on them and on mixes that are one now."""
+    beside = tuple(
+        CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])
+        for number, part in enumerate(recipe.companions[:MOST_COMPANIONS], start=1)
+    )
+    told = [f'Beside the mix, under Plate, as "{one.title}": {"; ".join(one.text.splitlines())}.' for one in beside]
+    told += [
+        f'Not taken, under "{part.title}": {"; ".join(part.lines)}.' for part in recipe.companions[MOST_COMPANIONS:]
+    ]
+    if recipe.taken_together:
+        headings = " and ".join(recipe.taken_together)
+        told.append(f"Taken as one mix: {headings}. Part them if one goes on after the other.")
+    return beside, told
 
 
 def _of_the_species_in(name: str, meant: tuple[CutNamed, ...], kitchen: Kitchen) -> tuple[CutNamed, ...]:

@@ -26,6 +26,7 @@ from vadouvan.core.parsing.pasted import enough_for, is_rule
 from vadouvan.core.parsing.pasted_lines import in_lines, without_step_number
 from vadouvan.core.parsing.pasted_tables import is_of_a_table
 from vadouvan.core.parsing.said_of_meat import is_for_a_kilo_of_meat
+from vadouvan.core.parsing.servings import servings_said
 from vadouvan.core.parsing.tidy import as_a_name, without_bullet
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
@@ -52,7 +53,14 @@ def read_any(text: str, kitchen: Kitchen) -> Brought:
         _refuse_broken(plain)
     if plain.startswith(("{", "[")) or (plain.startswith("<") and "ld+json" in plain):
         return read_recipe(plain, kitchen)
-    return listed(*name_and_rest(in_lines(_header_opened(plain)), kitchen), kitchen)
+    return listed(*name_and_lines(plain, kitchen), kitchen)
+
+
+def name_and_lines(text: str, kitchen: Kitchen) -> tuple[str, str]:
+    """The name of a pasted text, and its lines; for how many it is, where the name says that, is a line."""
+    name, lines = _name_and_rest(in_lines(_header_opened(text.strip())), kitchen)
+    said = servings_said(name)
+    return (name, lines) if said is None else (said.rest, f"{lines}\n\nServes {said.count}")
 
 
 def _header_opened(text: str) -> str:
@@ -90,14 +98,14 @@ def _is_batch(text: str) -> bool:
     return isinstance(raw, dict) and "@type" not in raw and "@graph" not in raw and text.startswith("{")
 
 
-def name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
+def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     """The name, if the first line is one: it holds no amount and names neither meat nor an ingredient.
 
     After it comes a gap, an amount, a heading, or what is said of the whole recipe.
     """
     first, _, rest = text.partition("\n")
     if _ADDRESS.match(first.strip()) and rest.strip():
-        name, rest = name_and_rest(rest.strip(), kitchen)
+        name, rest = _name_and_rest(rest.strip(), kitchen)
         return name, f"{rest}\n\n{first.strip()}"
     said = _IN_STARS.sub(r"\2", as_a_name(first.strip().lstrip("# ")))
     if said.endswith(":") and heading_of(said) is None and leading_number(said) is None:  # "Cod, 4 servings:"

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import cache
 
 from vadouvan.core.draft.typed import (
@@ -77,8 +77,7 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
     meat = _meat_in(recipe, name, kitchen)
     mix, for_each = _for_all(_mix_in(recipe, meat, kitchen), meat.named)
     beside, told_beside = _beside(recipe)
-    called = servings_said(name)
-    served = servings_among(recipe.left_out) if called is None else replace(called, rest="")
+    served = servings_among(recipe.left_out)
     left_out = "; ".join(line.rstrip(". ") for line in recipe.left_out if not _says_only(served, line))
     notes = [
         *_told_of_meat(meat, kitchen),
@@ -93,7 +92,7 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
         notes.append(f"Left out, since {MOST_LINES} lines are the most of one mix: {left}.")
         mix = mix[:MOST_LINES]
     draft = Draft(
-        name=(called.rest if called is not None else name)[:LONGEST_NAME],
+        name=name[:LONGEST_NAME],
         cut=cut_input(meat.named),
         occasion=OccasionInput(servings=served.count if served is not None else ""),
         mix=tuple(LineInput(str(number), line) for number, line in enumerate(mix, start=1)),

@@ -21,7 +21,6 @@ from vadouvan.core.advice.tasted import corrections_for, swaps_of_line
 from vadouvan.core.interpretation.line import can_be_read, single_lines
 from vadouvan.core.mix.solver import Aim
 from vadouvan.core.parsing.parts import PastedMix
-from vadouvan.core.parsing.pasted_lines import in_lines
 from vadouvan.formats.advice_out import (
     AmountsOut,
     CorrectionOut,
@@ -32,7 +31,7 @@ from vadouvan.formats.advice_out import (
     scaled_out,
     swap_out,
 )
-from vadouvan.formats.any_file import name_and_rest
+from vadouvan.formats.any_file import name_and_lines
 from vadouvan.formats.ingredient_list import meat_told_by, recipe_of
 
 router = router_of("/api/mix", "mix")
@@ -83,7 +82,7 @@ def ask_scaled(question: ScaledQuestion, here: Here) -> ScaledOut:
 @router.post("/pasted")
 def read_pasted(question: PastedQuestion, here: Here) -> PastedOut:
     """The lines of a pasted recipe, one ingredient each: a mix, or several; and what stands beside it."""
-    name, text = name_and_rest(in_lines(question.text.strip()), here.kitchen)
+    name, text = name_and_lines(question.text, here.kitchen)
     recipe, names_meat = recipe_of(text, here.kitchen), meat_told_by(text, here.kitchen)
 
     def is_meat(line: str) -> bool:

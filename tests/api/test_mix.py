@@ -95,7 +95,8 @@ class Questions(unittest.TestCase):
     def test_pasted_is_read_as_a_file_is(self) -> None:
         """A side by its name, what goes on after the hold, what the directions tell: the same lines by either way."""
         text = (
-            "---\ntitle: Pork (serves 4)\n---\n2 pork tenderloins, 1 lb each\n3 tbsp Dijon mustard\nKosher salt\n1 cup panko\n2 tbsp butter\n"
+            "---\ntitle: Pork (serves 4)\n---\n"
+            "2 pork tenderloins, 1 lb each\n3 tbsp Dijon mustard\nKosher salt\n1 cup panko\n2 tbsp butter\n"
             "Tzatziki\n1 cup Greek yogurt\n1/2 cucumber\n\nRub the mustard and 2 tsp kosher salt over the pork; "
             "marinate 2 hours. Toss panko with butter and press it on."
         )

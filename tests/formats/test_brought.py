@@ -64,6 +64,19 @@ class OfTheMeat(unittest.TestCase):
         asked = [problem.wrong for problem in (*notes.problems, *notes.unweighed)]
         self.assertEqual(asked, ['"Salt 1.6%" does not say of what.', '"Black pepper 0.3%" does not say of what.'])
 
+    def test_shares_of_a_dry_brine_and_of_water(self) -> None:
+        """Without water a share is of the meat; "of water" is of the water that the list has."""
+        dry = read_any(
+            "Roast rib of beef on the bone, 3 ribs (3.5 kg)\nDry brine: 1% salt\n+ 2 tsp mustard powder", KITCHEN
+        )
+        self.assertEqual((dry.draft.cut.mass, dry.draft.cut.pieces), ("3.5 kg", ""))
+        self.assertEqual([line.text for line in dry.draft.mix], ["1% salt of meat", "2 tsp mustard powder"])
+        wet = read_any("Brisket 2 kg\nWater 4 L\nSalt 5% of water\n2 % sugar of the water\n5 days", KITCHEN)
+        lines = ["Water 4 L", "200 g Salt (5 % of the water)", "80 g sugar (2 % of the water)"]
+        self.assertEqual([line.text for line in wet.draft.mix], lines)
+        no_water = read_any("Brisket 2 kg\nSalt 5% of water\n4 cloves garlic\n10 g pepper", KITCHEN)
+        self.assertIn("Salt 5% of water", [line.text for line in no_water.draft.mix])  # and is asked about
+
     def test_for_a_kilo_of_a_named_meat(self) -> None:
         """The meat stands in the heading, its weight elsewhere; without one it is asked for."""
         head = "Lamb skewers\nFor each kilo of boned leg of lamb, cubed at 3 cm:\n14 g salt\n60 ml olive oil\n"
@@ -115,3 +128,71 @@ class Species(unittest.TestCase):
         self.assertEqual(asked, ["chicken_thigh", "turkey_thigh"])
         told = [one.kind for one in read_any(f"Mum's chicken\n\n{lines}", KITCHEN).cuts_meant]
         self.assertEqual(told, ["chicken_thigh"])
+
+
+class Pages(unittest.TestCase):
+    """A web page, or a piece of one, without a recipe in its data."""
+
+    def test_lines_of_a_page(self) -> None:
+        """Items, cells and paragraphs are lines; what nobody sees is none."""
+        page = (
+            "<!doctype html><html><head><title>x</title><style>b {}</style></head><body><nav>Home 1 kg</nav>"
+            "<h1>Rosemary\nchops</h1><ul><li>8 lamb loin chops (1 kg)</li><li>4 tbsp <b>olive</b> oil &amp; 1 tsp salt"
+            "</li></ul><table><tr><td>Garlic</td><td>4 cloves</td></tr></table><p>Marinate<br>2 h.</p></body></html>"
+        )
+        found = read_any(page, KITCHEN)
+        self.assertEqual(
+            (found.draft.name, found.draft.cut.mass, found.draft.cut.pieces), ("Rosemary chops", "1 kg", "8")
+        )
+        self.assertEqual(
+            [line.text for line in found.draft.mix], ["4 tbsp olive oil", "1 tsp salt", "Garlic, 4 cloves"]
+        )
+        self.assertNotIn("Home", " ".join(found.notes))
+
+
+class Notes(unittest.TestCase):
+    """Lists as cooks keep them for themselves."""
+
+    def test_a_row_of_a_diary(self) -> None:
+        """Its date is no amount, and what was thought of it no ingredient."""
+        row = (
+            "12 Oct: pork belly strips 1kg, soy 80ml, honey 2tbsp, garlic 5 cloves, left 5h. Bit salty, 60ml next time."
+        )
+        found = read_any(row, KITCHEN)
+        self.assertEqual([line.text for line in found.draft.mix], ["soy 80ml", "honey 2tbsp", "garlic 5 cloves"])
+        self.assertEqual(found.draft.cut.mass, "1kg")
+        for told in ("12 Oct", "Bit salty"):
+            self.assertIn(told, " ".join(found.notes))
+
+    def test_who_wrote_it_is_no_name(self) -> None:
+        """And a name stands over a list, whatever is between."""
+        for text, name in (
+            ("Posted by a friend, 3 days ago:\n\n1 kg flank steak\n60 ml soy sauce\n20 g honey", ""),
+            ("FREEZER BAG\nlabel: thaw overnight, grill\n- 900g diced chicken breast\n- 1 tsp salt", "FREEZER BAG"),
+            (
+                "Basic teriyaki\nEqual parts soy and mirin (100 ml each), plus 2 tbsp sugar\n600 g salmon",
+                "Basic teriyaki",
+            ),
+        ):
+            with self.subTest(text):
+                self.assertEqual(read_any(text, KITCHEN).draft.name, name)
+
+    def test_short_for_a_word(self) -> None:
+        """Pounds by their sign, and meat as a shopping list shortens it; thousands with a comma."""
+        found = read_any("Chx thighs (bnls/sknls) - 2#\nEVOO - 1/4 C\nLemon jc - 3 T\nSalt - 2 t", KITCHEN)
+        self.assertEqual((found.draft.cut.kind, found.draft.cut.mass), ("chicken_thigh", "2 lb"))
+        self.assertEqual(len(judged(found.draft).grams), 3)
+        lamb = read_any("Leg of lamb butterflied (2,000 g trimmed)\nGarlic 30 g\nSalt 22 g\nOil 60 g", KITCHEN)
+        self.assertEqual((lamb.draft.cut.kind, lamb.draft.cut.mass), ("lamb_leg_butterfly", "2,000 g"))
+
+    def test_stages_are_parts(self) -> None:
+        """A stage with what it is of is a heading; a remark in brackets with a comma in it hides no amount."""
+        found = read_any(
+            "Turkey\n\n2.2 kg turkey breast\nSTAGE 1 - brine (12 h)\n3 L water\n150 g salt\n"
+            "1 t pepper (12 h, then rinse)\nSTAGE 2 - butter under skin\n100 g soft butter",
+            KITCHEN,
+        )
+        lines = ["3 L water", "150 g salt", "1 t pepper (12 h, then rinse)"]
+        self.assertEqual([line.text for line in found.draft.mix], lines)
+        self.assertEqual([one.title for one in found.draft.companions], ["butter under skin"])
+        self.assertEqual(len(judged(found.draft).grams), 3)

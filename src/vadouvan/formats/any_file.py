@@ -8,7 +8,6 @@ import re
 from vadouvan.core.interpretation.line import can_be_read
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.numbers import leading_number
-from vadouvan.core.parsing.bare_headings import MOST_WORDS_OF_A_PART
 from vadouvan.core.parsing.cut_figures import has_weight
 from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.core.parsing.headings import (
@@ -32,9 +31,11 @@ from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
 from vadouvan.formats.brought import LONGEST_NAME, Brought
 from vadouvan.formats.ingredient_list import ACCEPTED, listed, which_meat
-from vadouvan.formats.recipe import read_recipe
+from vadouvan.formats.page_text import is_page, text_of_page
+from vadouvan.formats.recipe import DATA, read_recipe
 
 LONGEST_TITLE, LONGEST_ASKING = 100, 80
+MOST_WORDS_OF_A_NAME, LINES_BELOW = 8, 3  # of a name that nothing else marks; lines after it, of which one is an amount
 _MEASURED = re.compile(r"(?<![\w.,/])\d[\d./½¼¾⅓⅔]* ?[a-z]{1,12}\.? [a-z]{3,}(?: [a-z]{3,})?", re.IGNORECASE)
 _IN_STARS = re.compile(r"^([*_]{0,2})([^*_]+)[*_]{1,2}$")  # bold or slanted
 _OF_ONE_PART = frozenset(("for", "the", "first", "second", "dry", "wet"))
@@ -51,8 +52,9 @@ def read_any(text: str, kitchen: Kitchen) -> Brought:
         return Brought(batch_file.read(plain), is_ours=True)
     if plain.startswith(("{", "[")):
         _refuse_broken(plain)
-    if plain.startswith(("{", "[")) or (plain.startswith("<") and "ld+json" in plain):
+    if plain.startswith(("{", "[")) or (plain.startswith("<") and DATA in plain):
         return read_recipe(plain, kitchen)
+    plain = text_of_page(plain) if is_page(plain) else plain
     return listed(*name_and_lines(plain, kitchen), kitchen)
 
 
@@ -131,6 +133,7 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         or cut_named(said, kitchen.cuts) is not None
         or asks_which
         or is_told_of_times(said)
+        or is_told_of_all(said)
         or len(said) > LONGEST_TITLE
         or not rest.strip()
     ):
@@ -144,7 +147,7 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         or has_weight(after)
         or begins_a_row(after)
         or is_for_a_kilo_of_meat(after)
-        or _is_over_a_heading(rest, kitchen)
+        or _is_over_a_list(said, rest, kitchen)
         or is_told_of_all(after)
         or is_deed(after)
     )
@@ -152,12 +155,11 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     return (said[:LONGEST_NAME], f"{meat}\n{rest}".lstrip("\n") if meat else rest) if goes_on else ("", text)
 
 
-def _is_over_a_heading(rest: str, kitchen: Kitchen) -> bool:
-    """Whether a few words without a figure stand below the name, and an amount or the meat below them."""
-    heading, *below = [line.strip() for line in rest.strip().splitlines() if line.strip()][:2] or [""]
-    is_short = len(heading.split()) <= MOST_WORDS_OF_A_PART and re.search(r"[\d,.;]", heading) is None
-    amount = without_bullet(below[0]) if below else ""
-    return is_short and (leading_number(amount) is not None or cut_named(amount, kitchen.cuts) is not None)
+def _is_over_a_list(said: str, rest: str, kitchen: Kitchen) -> bool:
+    """Whether a few words stand over a list: an amount or the meat begins one of the next lines."""
+    below = [without_bullet(line.strip()) for line in rest.strip().splitlines() if line.strip()][:LINES_BELOW]
+    is_list = any(leading_number(line) is not None or cut_named(line, kitchen.cuts) is not None for line in below)
+    return is_list and len(said.split()) <= MOST_WORDS_OF_A_NAME and not is_deed(said) and not said.endswith(".")
 
 
 def _holds_an_ingredient(said: str, kitchen: Kitchen) -> bool:

@@ -7,7 +7,6 @@ import json
 import re
 from collections.abc import Iterator
 from dataclasses import replace
-from html.parser import HTMLParser
 from typing import Any
 
 from vadouvan.core.draft.typed import (
@@ -29,8 +28,10 @@ from vadouvan.errors import FormatError
 from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input
 from vadouvan.formats.card import BesideOnCard, Card
 from vadouvan.formats.ingredient_list import listed
+from vadouvan.formats.page_text import scripts_of_page
 
 CONTEXT = "https://schema.org"
+DATA = "ld+json"  # in the type of a script that holds it
 CATEGORY = "Marinade"
 ACCEPTED = 'A recipe is a JSON object with "@type": "Recipe" and a list "recipeIngredient".'
 
@@ -160,42 +161,9 @@ def _review(batch: BatchSnapshot, number: int) -> dict[str, Any]:
     return {"@type": "Review", **author, "dateCreated": one.at.isoformat(), "reviewBody": body}
 
 
-class _Scripts(HTMLParser):
-    """The JSON-LD of a page: what stands in its scripts of that type."""
-
-    def __init__(self) -> None:
-        super().__init__()
-        self.found: list[str] = []
-        self._in_one = False
-
-    def handle_starttag(self, tag: str, attrs: list[tuple[str, str | None]]) -> None:
-        """A script of ours begins, or another tag."""
-        self._in_one = tag == "script" and any(
-            name == "type" and "ld+json" in (value or "").lower() for name, value in attrs
-        )
-        if self._in_one:
-            self.found.append("")
-
-    def handle_endtag(self, tag: str) -> None:
-        """It ends."""
-        self._in_one = self._in_one and tag != "script"
-
-    def handle_data(self, data: str) -> None:
-        """Text that stands in it."""
-        if self._in_one:
-            self.found[-1] += data
-
-
-def _scripts(text: str) -> list[str]:
-    page = _Scripts()
-    page.feed(text)
-    page.close()
-    return page.found
-
-
 def _documents(text: str) -> Iterator[Any]:
     """Every JSON document: the text itself, or the scripts of a page."""
-    parts = _scripts(text) if text.lstrip().startswith("<") else [text]
+    parts = scripts_of_page(text, DATA) if text.lstrip().startswith("<") else [text]
     for part in parts:
         try:
             yield json.loads(part)

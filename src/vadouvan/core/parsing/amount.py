@@ -221,9 +221,10 @@ def _refuse_a_second_amount(text: str, parts: tuple[str, ...], field: str) -> No
 
 
 def _at_comma(text: str) -> tuple[str, str, str]:
-    """A line cut at its first comma that is not part of a number."""
+    """A line cut at its first comma that is not part of a number and stands in no brackets."""
     head, comma, tail = text, "", ""
-    match = re.search(r",(?!\d)", text)
+    bare = _IN_BRACKETS.sub(lambda found: "." * len(found.group()), text)
+    match = re.search(r",(?!\d)", bare)
     if match:
         head, comma, tail = text[: match.start()], ",", text[match.end() :]
     return head, comma, tail

@@ -35,7 +35,7 @@ _IN_CELLS = re.compile(  # "soy sauce,60,ml", a row of a table
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*,\s*(?P<count>\d[\d./]*)\s*,\s*(?P<unit>[a-z]{1,12})$", re.IGNORECASE
 )
 _OF_A_FRUIT = re.compile(  # "lemon - 1, juice only"
-    r"^(?P<fruit>lemon|lime|orange)s?\s*(?:[:,]|\s[-–])?\s*(?P<count>\d|½)\s*[,(]\s*(?P<what>juice|zest)"
+    r"^(?P<fruit>lemon|lime|orange)s?\s*(?:[:,]|\s[-–])?\s*(?P<count>\d|½)(?:\s*[,(]\s*|\s+)(?P<what>juice|zest)"
     r"(?: only)?\)?$",
     re.IGNORECASE,
 )

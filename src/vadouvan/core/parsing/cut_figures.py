@@ -39,7 +39,7 @@ _TIMES_BEHIND = re.compile(
 )
 # "pork loin, bone-in, 4 ribs": how many bones a joint has is no cut of its own.
 _BONES_COUNTED = re.compile(
-    r"(?<=[a-z,)])[ ,(]+(?:with )?\d{1,2}[ -](?:ribs?|bones?)\b\)?(?=\s*(?:,|$))", re.IGNORECASE
+    r"(?<=[a-z,)])[ ,(]+(?:with )?\d{1,2}[ -](?:ribs?|bones?)\b\)?(?=\s*(?:,|\(|$))", re.IGNORECASE
 )
 _IN_OTHER_UNITS = re.compile(
     rf"(?<=[a-z])\s*/\s*[\d½¼¾⅓⅔][\d.,/ ½¼¾⅓⅔]*\s*{_UNITS}\.?(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?", re.IGNORECASE
@@ -63,7 +63,7 @@ _IN_ONE = re.compile(
 _PACKS = re.compile(r"^\s*(?:\d{1,2}|one|two|an?)\s+(?:packs?|packets?|packages?|pkgs?)\b", re.IGNORECASE)
 _IN_ALL = re.compile(r"\b(?:total|in all|altogether|combined)\b", re.IGNORECASE)
 _NO_SKIN = re.compile(
-    r"\b(?:skin|rind)(?:less|ned|[- ]off| (?:\w+ )?removed)\b|\b(?:without|no) skin\b"
+    r"\bsknls\b|\b(?:skin|rind)(?:less|ned|[- ]off| (?:\w+ )?removed)\b|\b(?:without|no) skin\b"
     r"|\bskin(?: was| is)? taken off\b|\b(?:took|take|taken|pulled) (?:off the skin|the skin off)\b",
     re.IGNORECASE,
 )
@@ -87,6 +87,7 @@ _OF_THE_SEA = r"\b(?:tuna|sardines?|mackerel|salmon|trout|prawns?|shrimps?|octop
 _TINNED = re.compile(rf"{_FROM_A_TIN}.*{_OF_THE_SEA}|{_OF_THE_SEA}.*{_FROM_A_TIN}", re.IGNORECASE)
 _SHORT = {"k": "kg", "g": "g", "p": "lb", "l": "lb", "o": "oz"}
 _SPOKEN = (
+    (r"(?<=\d) ?#(?![\w#])", " lb "),
     (r"(?<=[a-z]) [x×] ?(?=\d{1,2}(?![\w/]|[.,]\d))", " "),  # "lamb shanks x4"
     (r"\btwo and a half\b", "2.5"), (r"\bone and a half\b", "1.5"),
     (r"\bhalf an?(?=\s+(?:kilo|kg|pound|lb|dozen)s?\b)", "0.5"),
@@ -104,7 +105,7 @@ _BONE = (
     (r"\b(?:thawed|defrosted) if (?:frozen|necessary|needed)\b", " "),
     (r"\bsilver[- ]?skin(?: removed| off| on)?\b", " "),
     (r"\b(?:took|take|taken|pulled) (?:off the skin|the skin off)\b|\bskin(?: was| is)? taken off\b", " "),
-    (r"\bskin(?:less|ned|[- ]on|[- ]off| scored| removed)?\b", " "), (r"\bwithout\b", " "),
+    (r"\bsknls\b|\bskin(?:less|ned|[- ]on|[- ]off| scored| removed)?\b", " "), (r"\bwithout\b", " "),
     (r"\broe (?:on|off)\b|\b(?:no|without) roe\b", " "),
     (r"\b(prawns?|shrimps?)\b(.*?)\bheads?[- ]on\b", r" \1 shell \2"), (r"\btri-tip\b", " tri tip "),
     (r"\bt-?\s?bone\b", " strip bonein "), (r"\brind (?:off|removed)\b", " "),
@@ -385,12 +386,12 @@ def weight_in(text: str) -> tuple[Weight | None, str]:
         return None, text
     unit = _SHORT[found["unit"][0].lower()]
     factor = MASS_KG[unit] * 1000
-    low = leading_number(found["low"].replace(",", "."))
-    high = leading_number(found["high"].replace(",", ".")) if found["high"] else low
+    low = leading_number(found["low"])
+    high = leading_number(found["high"]) if found["high"] else low
     more = leading_number(found["more"]) if found["more"] else None
     if low is None or high is None:
         return None, text
-    grams = (low.number.value + high.number.value) / 2 * factor + (
+    grams = sum(end.read_for(MASS_KG[unit]).value for end in (low, high)) / 2 * factor + (
         more.number.value * MASS_KG["oz"] * 1000 if more else 0.0
     )
     typed = found.group().strip()

@@ -14,7 +14,7 @@ from vadouvan.core.cut.kind import CutKind
 
 _SAME = {
     "cubed": "cube", "diced": "cube", "dice": "cube", "chunk": "cube", "kebab": "cube", "skewer": "cube",
-    "sliced": "slice",
+    "sliced": "slice", "chx": "chicken", "chix": "chicken", "bnls": "boneless", "brst": "breast", "thgh": "thigh",
     "keema": "ground", "kheema": "ground",
     "mince": "ground", "minced": "ground", "butterflied": "butterfly", "spatchcocked": "spatchcock", "filet": "fillet",
     "shrimp": "prawn", "eggplant": "aubergine", "zucchini": "courgette", "sparerib": "spare rib", "calamari": "squid",

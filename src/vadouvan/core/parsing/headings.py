@@ -40,10 +40,16 @@ _NO_LINES = frozenset((
 ))  # fmt: skip
 OTHER_PARTS = frozenset(("ingredients", "meat"))
 _STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|you will need|the)\b", re.IGNORECASE)
+DATE = (
+    r"(?:\d{1,2}(?:st|nd|rd|th)? (?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec)[a-z]{0,6}\.?(?: \d{2,4})?"
+    r"|\d{1,4}[./-]\d{1,2}[./-]\d{1,4})"
+)
 _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
     r"|^(?:directions|instructions|method|steps|notes?|preparation|(?:special |kitchen )?(?:equipment|tools))\s*:"
-    r"|^(?:https?://|www\.)\S+$|^(?:recipe |words |photos? )?by [^\W\d_]|^\d{3} ?°? ?[cf]\b"
+    r"|^(?:https?://|www\.)\S+$|^(?:recipe |words |photos? |posted |written |submitted )?by [^\W\d_]"
+    rf"|^{DATE}:?$"
+    r"|^(?:adapted |recipe |taken )?from (?:the kitchen of |my |the book )?[A-Z]|^\d{3} ?°? ?[cf]\b"
     r"|^(?:serves?|feeds|makes|yields?|prep|takes|ready in)\b"
     r"|^\(|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b"
     r"|^(?:marinade|marinating|brine|soak|rub|rest)\b[^\d:,;]{0,15}\d+ ?(?:-|–|to)? ?\d* ?"

@@ -9,6 +9,7 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.amount_behind import amount_first
 from vadouvan.core.parsing.headings import (
     COMPANIONS,
+    DATE,
     FOR_EACH,
     FOR_SO_MUCH,
     LONGEST_HEADING,
@@ -21,6 +22,7 @@ from vadouvan.core.parsing.headings import (
 )
 from vadouvan.core.parsing.pasted_tables import framed, out_of_a_table
 from vadouvan.core.parsing.said_of_meat import meat_of_a_kilo, shares_of_the_meat
+from vadouvan.core.parsing.said_of_water import shares_of_the_water
 from vadouvan.core.parsing.said_units import unit_said
 from vadouvan.core.parsing.sentences import recipe_of_a_sentence
 from vadouvan.core.parsing.tidy import without_bullet
@@ -45,6 +47,7 @@ _DONE_TO_ALL = re.compile(  # "blend 3 stalks lemongrass, 2 shallots, ..."
     re.IGNORECASE,
 )
 WORDS_OF_AN_AMOUNT = 2
+_DATED = re.compile(rf"^(?P<date>{DATE}):\s+(?=\S)", re.IGNORECASE)
 _DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
 _STROKES = re.compile(r"\s+[/·•]\s+")
 _BY_SEMICOLON = re.compile(r"\s*;\s*")
@@ -57,7 +60,7 @@ _AMOUNT_BEHIND = re.compile(
     r"|^[^\W\d_][^\d,;:]{2,40} \d{1,2}$",  # "chilli 4"
     re.IGNORECASE,
 )
-_STEP = re.compile(r"^\s*(?:step|part|day)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
+_STEP = re.compile(r"^\s*(?:step|part|day|stage|phase)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
 _NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
 
 
@@ -70,7 +73,7 @@ def plain_lines(text: str, is_meat: Callable[[str], bool] | None) -> Iterator[st
 
 def in_whole_lines(text: str) -> str:
     """A text whose tables have a frame, and whose amounts stand on the lines of their names and tell of what."""
-    return "\n".join(shares_of_the_meat(amounts_joined(framed(text.splitlines()))))
+    return "\n".join(shares_of_the_water(shares_of_the_meat(amounts_joined(framed(text.splitlines())))))
 
 
 def in_lines(text: str) -> str:
@@ -82,6 +85,9 @@ def in_lines(text: str) -> str:
     if "\n" in text.strip():
         return in_whole_lines(text)
     row = " ".join(text.split())
+    dated = _DATED.match(row)
+    if dated is not None:  # of a diary
+        return f"{in_lines(row[dated.end() :])}\n\n{dated['date']}"
     if told := recipe_of_a_sentence(row):
         return "\n".join(told)
     first, *others = _NEXT_PART.split(row)
@@ -92,6 +98,8 @@ def in_lines(text: str) -> str:
     head, colon, after = _DASHED.sub(r"\1: ", row).partition(": ")
     named = bool(colon) and leading_number(head) is None and len(head) <= LONGEST_HEADING
     listed = after if named else row
+    if (diary := _amounts_then_words(listed)) is not None:
+        return "\n".join([head, "", *diary] if named else diary)
     parts = _BY_SEMICOLON.split(listed) if listed.count(";") >= LEAST_IN_A_ROW - 1 else _IN_A_ROW.split(listed)
     if len(parts) < LEAST_IN_A_ROW:
         return text
@@ -104,6 +112,19 @@ def in_lines(text: str) -> str:
     if (done := _DONE_TO_ALL.match(parts[0])) is not None:
         parts = [parts[0][done.end() :], *parts[1:], f"{done['deed'].capitalize()} all of it."]
     return "\n".join([head, "", *parts] if named else parts)
+
+
+def _amounts_then_words(row: str) -> list[str] | None:
+    """Amounts behind their names with commas between, and what is said after them; none in any other row.
+
+    >>> _amounts_then_words("pork belly strips 1 kg, soy 80 ml, garlic 5 cloves, left 5 h. Bit salty.")
+    ['pork belly strips 1 kg', 'soy 80 ml', 'garlic 5 cloves', 'left 5 h. Bit salty.']
+    """
+    parts = [part.strip() for part in row.split(",")]
+    count = next((place for place, part in enumerate(parts) if not _AMOUNT_BEHIND.match(part)), len(parts))
+    if not LEAST_IN_A_ROW <= count < len(parts) or leading_number(parts[count]) is not None:
+        return None
+    return [*parts[:count], ", ".join(parts[count:])]
 
 
 def amounts_joined(lines: list[str]) -> list[str]:
@@ -213,7 +234,7 @@ def _rows_opened(lines: list[str]) -> Iterator[str]:
             _INGREDIENTS.match(head) is not None and len(_IN_A_ROW.split(after)) >= LEAST_IN_A_ROW
         )
         parts = _amounts_of(after.strip()) if colon and is_listed else []
-        is_named = len(parts) == 1 and len(after.split()) > WORDS_OF_AN_AMOUNT  # not "Soy sauce: 3 tbsp"
+        is_named = len(parts) == 1 and (len(after.split()) > WORDS_OF_AN_AMOUNT or "%" in after)  # not "Soy: 3 tbsp"
         is_row = len(parts) > 1 or (is_named and bool(words_of(head) & (COMPANIONS - _INGREDIENTS_TOO | _MIXES_ALONE)))
         if is_row and tells_a_part(f"{head}:") and kind_of_part(head) != "none":
             last, stop, deed = parts[-1].partition(". ")

@@ -23,12 +23,15 @@ _HAVE = re.compile(
 )
 _OF_THE_MEAT = re.compile(
     r"(?:%|\bper ?cent(?:ages?)?\b|\bpct\b)(?: \w+)? (?:of|on|by|against|to) (?:the )?(?:(?:raw|total|green|trimmed) )?"
-    r"(?:meat|fish|chicken|pork|beef|lamb|poultry|turkey|duck)\b",
+    r"(?:meat|fish|chicken|pork|beef|lamb|poultry|turkey|duck)\b"
+    r"|\bdry[- ](?:brin(?:e|ing)|cur(?:e|ing)|rub)\b|\bequilibrium\b",  # that have no water to be a share of
     re.IGNORECASE,
 )
 _SHARE = re.compile(
-    r"^(?:[^\W\d_][^\d%:,]{1,40}?\s*[:,=–-]?\s*\d{1,2}(?:[.,]\d{1,3})? ?%"
-    r"|\d{1,2}(?:[.,]\d{1,3})? ?%\s*[^\W\d_][^\d%:]{1,40})$"
+    r"^(?:(?:dry[- ])?(?:brine|cure|rub)\s*[:=–-]\s*)?"
+    r"(?:[^\W\d_][^\d%:,]{1,40}?\s*[:,=–-]?\s*\d{1,2}(?:[.,]\d{1,3})? ?%"
+    r"|\d{1,2}(?:[.,]\d{1,3})? ?%\s*[^\W\d_][^\d%:]{1,40})$",
+    re.IGNORECASE,
 )
 
 

@@ -63,7 +63,7 @@ _ALSO_SAID = {
     "gal": "gallon", "gals": "gallon", "pt": "pint", "pts": "pint", "thread": "each", "threads": "each",
     "grinds": "grind", "twist": "grind", "twists": "grind", "turn": "grind", "turns": "grind", "crack": "grind",
     "cracks": "grind", "sheet": "each", "sheets": "each",
-    "fillet": "each", "fillets": "each",
+    "fillet": "each", "fillets": "each", "thumb": "knob", "thumbs": "knob",
     "tubes": "tube", "jars": "jar", "sachets": "sachet", "packets": "packet", "packs": "packet", "pack": "packet",
     "tubs": "tub", "pot": "tub", "pots": "tub", "cartons": "carton", "envelopes": "envelope", "rashers": "slice",
     "rasher": "slice", "pats": "pat", "teacups": "teacup", "teacupful": "teacup",

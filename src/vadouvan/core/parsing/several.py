@@ -20,6 +20,11 @@ _EACH_LAST = re.compile(
 )
 _TOTAL = r"(?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+)(?: in all| in total| total| together)?$"
 _EQUAL = re.compile(rf"^equal (?:parts|amounts)(?: of)? (?P<names>[^,]+), {_TOTAL}", re.IGNORECASE)
+_EQUAL_EACH = re.compile(  # "equal parts soy, mirin and sake (100 ml each), plus 2 tbsp sugar"
+    r"^equal (?:parts|amounts)(?: of)? (?P<names>[^()]+?)\s*\(\s*(?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+) each\s*\)"
+    r"(?:,? (?:plus|and|\+) (?P<more>\d.+))?$",
+    re.IGNORECASE,
+)
 _HALVES = re.compile(rf"^half (?P<one>[^,]+), half (?P<two>[^,]+), {_TOTAL}", re.IGNORECASE)
 _GRATED = r"(?:finely grated |grated )?"
 _BOTH = re.compile(
@@ -107,6 +112,9 @@ def _shared(line: str) -> list[str]:
         amount = each["amount"].strip()
         amount = amount if leading_number(amount) or unit_said(amount) not in SPOONS else f"1 {amount}"
         return [f"{amount} {name}{done}" for name in _names(names)]
+    said = _EQUAL_EACH.match(line)
+    if said is not None:
+        return [*(f"{said['amount'].strip()} {name}" for name in _names(said["names"])), *filter(None, (said["more"],))]
     halves = _HALVES.match(line)
     equal = _EQUAL.match(line)
     names = [halves["one"], halves["two"]] if halves else _names(equal["names"]) if equal else []

@@ -105,6 +105,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (rf"^(?:a )?couple (?:of )?(?={_UNIT}\b)", "a couple of "),
         (rf"^(?:an? )?squeeze of (half (?:an? )?|\d )({_CITRUS})s?$", r"juice of \1\2"),
         (r"\b(?:pwdr?|pdr|powdr)\b\.?", "powder"),
+        (r"\bjc\b\.?", "juice"),
         (r"\bblk\b\.?", "black"),
         (r"\bg ?[&/+]? ?g paste\b", "ginger garlic paste"),
         (r"\btea[- ]spoons?\b", "tsp"),

@@ -18,7 +18,7 @@ from vadouvan.core.parsing.spoken import plainly_said
 _PICTURE = r"\u2300-\u23ff\u2190-\u21ff\u25a0-\u25ff\u2600-\u27bf\u2b00-\u2bff\U0001f000-\U0001faff\ufe0f\u200d"
 _BULLET = re.compile(
     rf"^\s*[{_PICTURE}][{_PICTURE}\s]*(?=[^\W_])"
-    r"|^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|[-=]+>\s*|-\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))"
+    r"|^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|[-=]+>\s*|[-+]\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))"
 )
 _PICTURES_BEHIND = re.compile(rf"\s*[{_PICTURE}]+$")
 _LEADERS = re.compile(r"(?<=[^\W_])\s*(?:\.{2,}|…+|_{2,})\s*(?=[\d½¼¾⅓⅔])")  # "Yoghurt......250 g"

@@ -249,6 +249,8 @@ class Lines(unittest.TestCase):
             ("Black pepper, coarsely ground, 10 g", 10.0, False),
             ('1" knob ginger', 15.0, True),
             ("Lemon zest — from 2", 10.0, True),
+            ("garlic half a head", 22.5, True),
+            ("Salt 40 g / 1.8%", 40.0, False),
         ):
             with self.subTest(text):
                 portion = portion_of(LineInput("1", text), KITCHEN.pantry)

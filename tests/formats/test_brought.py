@@ -164,6 +164,20 @@ class Notes(unittest.TestCase):
         for told in ("12 Oct", "Bit salty"):
             self.assertIn(told, " ".join(found.notes))
 
+    def test_numbers_that_are_all_grams(self) -> None:
+        """One line says so for all of them; ten grams of ginger are no ten pieces."""
+        found = read_any("SALMON (800g)\n+ soy 60\n+ honey 30\n+ lime 20\n+ ginger 10\n(all grams)", KITCHEN)
+        self.assertEqual([round(one.value) for one in judged(found.draft).grams], [60, 30, 20, 10])
+
+    def test_meat_that_another_word_names(self) -> None:
+        """The species of a marinade stands before its brackets, that of "2 whole" before a colon."""
+        lamb = read_any("Lamb marinade (enough for a butterflied leg, ~2kg)\n200ml red wine\n11 g salt", KITCHEN)
+        self.assertEqual((lamb.draft.cut.kind, lamb.draft.cut.mass), ("lamb_leg_butterfly", "2kg"))
+        trout = read_any("Trout: 2 whole (350g each). Rub: 10 g salt, 2 g pepper, 20 ml oil. Rest 1 h.", KITCHEN)
+        self.assertEqual(
+            (trout.draft.cut.kind, trout.draft.cut.mass, len(trout.draft.mix)), ("whole_trout", "700 g", 3)
+        )
+
     def test_who_wrote_it_is_no_name(self) -> None:
         """And a name stands over a list, whatever is between."""
         for text, name in (

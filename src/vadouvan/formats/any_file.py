@@ -113,12 +113,14 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
     if said.endswith(":") and heading_of(said) is None and leading_number(said) is None:  # "Cod, 4 servings:"
         said = first = said.rstrip(" :")
     after = without_bullet(rest.strip().partition("\n")[0])
+    below = without_step_number(after)  # "Butter chicken" over "Step 1: marinate" is the dish
+    is_over_a_part = below != after or tells_a_part(below)
     in_use = (
         leading_number(said) is not None
         or is_of_a_table(first)
         or _holds_an_ingredient(said, kitchen)
         or first.rstrip().endswith(":")
-        or tells_a_part(without_step_number(first))
+        or (tells_a_part(without_step_number(first)) and not is_over_a_part)
     )
     ingredient = can_be_read(said, kitchen.pantry) or said.lower() in kitchen.pantry.by_name
     if _names_the_dish(first, rest):

@@ -39,7 +39,7 @@ FILLERS = frozenset(
     corn grass grain fed milk dry aged hung halal kosher pastured pasture reared outdoor farmhouse heritage prime choice
     party select marbled higher welfare british scottish irish local butcher oven ready cook plump meaty generous
     x ea grade green intact discarded stalk stem roe package pack packet pkg lengthway lengthwise crosswise evenly
-    individual separate single rainbow     rindless giblet wishbone english
+    coarsely finely roughly freshly individual separate single rainbow     rindless giblet wishbone english
     """.split()  # noqa: SIM905 - a list of words to read
 )
 OPTIONAL = frozenset((

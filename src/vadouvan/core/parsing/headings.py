@@ -55,6 +55,8 @@ _LEFT = re.compile(
     r"|^(?:marinade|marinating|brine|soak|rub|rest)\b[^\d:,;]{0,15}\d+ ?(?:-|–|to)? ?\d* ?"
     r"(?:h|hours?|hrs?|mins?|minutes?|days?)\b"
     r"|^cure (?:for |overnight|the |in the fridge|\d+ ?(?:-|–|to)? ?\d* ?(?:h|hours?|days?)\b)"
+    r"|^(?:total|active|hands[- ]on|inactive|cook(?:ing)?|chill(?:ing)?|rest(?:ing)?)(?: time)?\s*:?\s*\d[^,;]{0,20}?"
+    r"(?:h|hours?|hrs?|mins?|minutes?|days?)\b"
     r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:h|hours?|hrs?|minutes?(?! steaks?\b)|mins?|days?)\b"
     r"|^[^,(]+ for the (?:tin|pan|tray|roasting tin|grill)\s*$"
     r"|\bto (?:squeeze|drizzle|scatter|sprinkle|spoon|pour|strew)(?: over)?\)?\s*$"

@@ -119,11 +119,12 @@ def meat_apart(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[li
 
 
 def _cooked_along(own: list[PastedMix], is_meat: Callable[[str], bool]) -> tuple[list[PastedMix], list[PastedMix]]:
-    """Vegetables that stand with the meat under no heading, where the mix has one: they lie in the tray, not in it."""
+    """Vegetables that stand with the meat under no heading or its own, where the mix has one: they lie in the tray."""
     found: list[str] = []
     kept: list[PastedMix] = []
     for block in own:
-        is_with_meat = not block.title and any(map(is_meat, block.lines))
+        meat = {word for line in block.lines if is_meat(line) for word in words_of(line)}
+        is_with_meat = bool(meat) and words_of(block.title) <= meat
         along = [line for line in block.lines if _ALONG.search(line) and not is_meat(line)] if is_with_meat else []
         found += along
         kept += [replace(block, lines=tuple(line for line in block.lines if line not in along))]

@@ -186,10 +186,14 @@ def enough_for(line: str, is_meat: Callable[[str], bool]) -> str:
 
     Hours that stand behind it are a line of their own.
     """
-    found = _ENOUGH_FOR.search(without_bullet(line))
-    if found is None or not is_meat(found["meat"]):
+    line = without_bullet(line)
+    found = _ENOUGH_FOR.search(line)
+    if found is None:
         return ""
-    return "\n".join(filter(None, (found["meat"], (found["long"] or "").strip(", "))))
+    species = " ".join(word for word in line[: found.start()].split() if word.lower() not in MIXES)
+    ways = (found["meat"], f"{found['meat']}, {species.lower()}")  # "Lamb marinade (enough for a butterflied leg)"
+    meat = next(filter(is_meat, ways), "")
+    return "\n".join(filter(None, (meat, (found["long"] or "").strip(", ") if meat else "")))
 
 
 def _is_beside_all(line: str) -> bool:

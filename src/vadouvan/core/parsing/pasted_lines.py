@@ -21,7 +21,7 @@ from vadouvan.core.parsing.headings import (
     words_of,
 )
 from vadouvan.core.parsing.pasted_tables import framed, out_of_a_table
-from vadouvan.core.parsing.said_of_meat import meat_of_a_kilo, shares_of_the_meat
+from vadouvan.core.parsing.said_of_meat import all_in_grams, meat_of_a_kilo, shares_of_the_meat
 from vadouvan.core.parsing.said_of_water import shares_of_the_water
 from vadouvan.core.parsing.said_units import unit_said
 from vadouvan.core.parsing.sentences import recipe_of_a_sentence
@@ -53,6 +53,7 @@ _STROKES = re.compile(r"\s+[/·•]\s+")
 _BY_SEMICOLON = re.compile(r"\s*;\s*")
 _IN_BRACKETS = re.compile(r"\([^()]*\)")
 LEAST_ALONE = 2
+_OF_ANY_MEAT = frozenset(("about", "each", "large", "medium", "small", "total", "weight", "whole"))
 _AMOUNT_BEHIND = re.compile(
     r"^[^\W\d_][^\d,;:]{2,40} (?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*|an? |half )? ?"
     r"(?:k?g|ml|cl|l|lbs?|oz|tsps?|tbsps?|tea ?spoons?|table ?spoons?|cups?|cloves?|sprigs?|pinch)\b\.?"
@@ -73,7 +74,7 @@ def plain_lines(text: str, is_meat: Callable[[str], bool] | None) -> Iterator[st
 
 def in_whole_lines(text: str) -> str:
     """A text whose tables have a frame, and whose amounts stand on the lines of their names and tell of what."""
-    return "\n".join(shares_of_the_water(shares_of_the_meat(amounts_joined(framed(text.splitlines())))))
+    return "\n".join(shares_of_the_water(shares_of_the_meat(all_in_grams(amounts_joined(framed(text.splitlines()))))))
 
 
 def in_lines(text: str) -> str:
@@ -93,7 +94,9 @@ def in_lines(text: str) -> str:
     first, *others = _NEXT_PART.split(row)
     if others and all(tells_a_part(part.partition(":")[0] + ":") for part in others):
         title, colon, rest = first.partition(": ")
-        opened = [title, "", *_IN_A_ROW.split(rest)] if colon and leading_number(title) is None else [in_lines(first)]
+        amounts = _IN_A_ROW.split(rest)
+        is_headed = bool(colon) and leading_number(title) is None and _names_something(rest)
+        opened = [title, "", *amounts] if is_headed else [in_lines(first)]
         return "\n".join([*opened, "", *(part.rstrip(". ") for part in others)])
     head, colon, after = _DASHED.sub(r"\1: ", row).partition(": ")
     named = bool(colon) and leading_number(head) is None and len(head) <= LONGEST_HEADING
@@ -112,6 +115,12 @@ def in_lines(text: str) -> str:
     if (done := _DONE_TO_ALL.match(parts[0])) is not None:
         parts = [parts[0][done.end() :], *parts[1:], f"{done['deed'].capitalize()} all of it."]
     return "\n".join([head, "", *parts] if named else parts)
+
+
+def _names_something(rest: str) -> bool:
+    """Whether it says of what it is: not the "2 whole (350 g each)" behind "Trout:"."""
+    words = re.findall(r"[a-z]{3,}", _IN_BRACKETS.sub("", rest).lower())
+    return any(word not in _OF_ANY_MEAT and unit_said(word) is None for word in words)
 
 
 def _amounts_then_words(row: str) -> list[str] | None:

@@ -27,12 +27,29 @@ _OF_THE_MEAT = re.compile(
     r"|\bdry[- ](?:brin(?:e|ing)|cur(?:e|ing)|rub)\b|\bequilibrium\b",  # that have no water to be a share of
     re.IGNORECASE,
 )
+_ALL_GRAMS = re.compile(
+    r"^[([]?(?:all|amounts?|weights?|quantities|everything|measures?|figures)(?: amounts?| weights?)?(?: are)?(?: in)?"
+    r" (?:g|grams?|grammes?)[)\].]*$",
+    re.IGNORECASE,
+)
+_NUMBER_BEHIND = re.compile(r"^[^\W\d_][^\d]{1,40}?[\s:,=–-]+\d[\d.]*$")
 _SHARE = re.compile(
     r"^(?:(?:dry[- ])?(?:brine|cure|rub)\s*[:=–-]\s*)?"
     r"(?:[^\W\d_][^\d%:,]{1,40}?\s*[:,=–-]?\s*\d{1,2}(?:[.,]\d{1,3})? ?%"
     r"|\d{1,2}(?:[.,]\d{1,3})? ?%\s*[^\W\d_][^\d%:]{1,40})$",
     re.IGNORECASE,
 )
+
+
+def all_in_grams(lines: list[str]) -> list[str]:
+    """Lines, where a number behind a name is of grams, if one of them says so for all.
+
+    >>> all_in_grams(["soy 60", "2 limes", "honey: 30", "(all grams)"])
+    ['soy 60 g', '2 limes', 'honey: 30 g', '(all grams)']
+    """
+    if not any(_ALL_GRAMS.match(line.strip()) for line in lines):
+        return lines
+    return [f"{line.rstrip()} g" if _NUMBER_BEHIND.match(without_bullet(line)) else line for line in lines]
 
 
 def is_for_a_kilo_of_meat(line: str) -> bool:

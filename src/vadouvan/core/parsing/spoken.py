@@ -10,7 +10,7 @@ import re
 
 _UNIT = (
     r"(?:teaspoons?|tablespoons?|dessertspoons?|tsps?|tbsps?|cups?|pinch(?:es)?|handfuls?|pints?|bunch(?:es)?|glass(?:es)?"
-    r"|cloves?|sprigs?|sticks?|knobs?|dash(?:es)?|splash(?:es)?|glugs?|drops?|bottles?|cans?|tins?)"
+    r"|cloves?|sprigs?|sticks?|knobs?|dash(?:es)?|splash(?:es)?|glugs?|drops?|bottles?|cans?|tins?|heads?|bulbs?)"
 )
 _FIGURE = r"[\d½¼¾⅓⅔][\d./ ½¼¾⅓⅔–-]*?"
 _BIG = r"(?:large|big|small|good|generous|heaped|heaping|scant|tiny|rounded|level|fat|decent|healthy)"
@@ -106,6 +106,8 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (rf"^(?:an? )?squeeze of (half (?:an? )?|\d )({_CITRUS})s?$", r"juice of \1\2"),
         (r"\b(?:pwdr?|pdr|powdr)\b\.?", "powder"),
         (r"\bjc\b\.?", "juice"),
+        (r"(?<=[a-z])\s*[/=]\s*\d[\d.,]*\s?%", ""),  # of the meat, told again
+        (r"^([a-z][a-z ]{2,30}),? a few$", r"a few \1"),
         (r"\bblk\b\.?", "black"),
         (r"\bg ?[&/+]? ?g paste\b", "ginger garlic paste"),
         (r"\btea[- ]spoons?\b", "tsp"),

@@ -79,12 +79,15 @@ class OfTheMeat(unittest.TestCase):
 
     def test_for_a_kilo_of_a_named_meat(self) -> None:
         """The meat stands in the heading, its weight elsewhere; without one it is asked for."""
-        head = "Lamb skewers\nFor each kilo of boned leg of lamb, cubed at 3 cm:\n14 g salt\n60 ml olive oil\n"
+        head = (
+            "Lamb skewers (serves 6)\nFor each kilo of boned leg of lamb, cubed at 3 cm:\n14 g salt\n60 ml olive oil\n"
+        )
         found = read_any(f"{head}I have 2.5 kg of lamb.", KITCHEN)
         self.assertEqual(
             (found.draft.name, found.draft.cut.mass, found.draft.cut.thickness), ("Lamb skewers", "2.5 kg", "3 cm")
         )
-        self.assertEqual([line.text for line in found.draft.mix], ["14 g salt per kilo", "60 ml olive oil per kilo"])
+        self.assertEqual([line.text for line in found.draft.mix], ["14 g salt per kilo", "60 ml oil per kilo"])
+        self.assertEqual(found.draft.occasion.servings, "6")
         self.assertEqual(read_any(head, KITCHEN).draft.cut.mass, "")
 
 

@@ -16,6 +16,7 @@ from vadouvan.core.parsing.headings import (
     MIXES,
     heading_of,
     is_deed,
+    is_told_of_all,
     kind_of_part,
     tells_a_part,
     words_of,
@@ -217,6 +218,7 @@ def _each_told(lines: list[str], is_meat: Callable[[str], bool] | None) -> Itera
             bool(each)
             and leading_number(said) is not None
             and ". " not in said
+            and not is_told_of_all(without_bullet(line))
             and not (is_meat is not None and is_meat(line))
         )
         yield f"{said}{each}" if is_amount else line

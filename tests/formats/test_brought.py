@@ -86,7 +86,7 @@ class OfTheMeat(unittest.TestCase):
         self.assertEqual(
             (found.draft.name, found.draft.cut.mass, found.draft.cut.thickness), ("Lamb skewers", "2.5 kg", "3 cm")
         )
-        self.assertEqual([line.text for line in found.draft.mix], ["14 g salt per kilo", "60 ml oil per kilo"])
+        self.assertEqual([line.text for line in found.draft.mix], ["14 g salt per kilo", "60 ml olive oil per kilo"])
         self.assertEqual(found.draft.occasion.servings, "6")
         self.assertEqual(read_any(head, KITCHEN).draft.cut.mass, "")
 

@@ -250,6 +250,8 @@ class Lines(unittest.TestCase):
             ('1" knob ginger', 15.0, True),
             ("Lemon zest — from 2", 10.0, True),
             ("garlic half a head", 22.5, True),
+            ("2 limes, juice of 1 and the other to serve", 30.0, True),
+            ("2 tbsp oil, plus more for serving", 27.6, False),
             ("Salt 40 g / 1.8%", 40.0, False),
         ):
             with self.subTest(text):
@@ -259,6 +261,10 @@ class Lines(unittest.TestCase):
         for text, parts in (
             ("2 tsp salt, tsp each of cumin and paprika", ("2 tsp salt", "1 tsp cumin", "1 tsp paprika")),
             ("1 tsp salt and 1 tsp each cumin and paprika", ("1 tsp salt", "1 tsp cumin", "1 tsp paprika")),
+            (
+                "zest and juice ½ lemon, plus wedges to serve",
+                ("zest of ½ lemon, plus wedges to serve", "juice of ½ lemon, plus wedges to serve"),
+            ),
             ("2 tbsp oil, 1 lime (zest and juice)", ("2 tbsp oil", "zest of 1 lime", "juice of 1 lime")),
         ):
             with self.subTest(text):

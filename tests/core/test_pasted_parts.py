@@ -92,6 +92,26 @@ class Parts(unittest.TestCase):
         self.assertEqual((found.draft.cut.mass, found.draft.cut.pieces, len(found.draft.mix)), ("3 kg", "2", 2))
         self.assertIn("8 hours", " ".join(found.notes))
 
+    def test_parts_of_a_list_without_gaps(self) -> None:
+        """A brine, the bird with what goes under its skin, and what it is fried in: each has a heading of its own."""
+        found = read_any(
+            "Maple turkey\nBrine\n8 l water\n400 g salt\nTurkey\n1 (14-pound) turkey, neck and giblets removed\n"
+            "60 g butter, softened\n2 tbsp chopped sage\nFor frying\n2 l oil",
+            KITCHEN,
+        )
+        self.assertEqual((found.draft.cut.kind, mix_of(found)), ("turkey_whole", ["8 l water", "400 g salt"]))
+        self.assertEqual(beside(found), {"Turkey": "60 g butter, softened\n2 tbsp chopped sage", "frying": "2 l oil"})
+
+    def test_a_line_of_which_some_is_kept_for_later(self) -> None:
+        """It is of the mix; what is all for later is not."""
+        found = read_any(
+            "2 whole mackerel\n5 g salt\nzest and juice ½ lemon, plus wedges to serve\nlemon wedges, to serve\n"
+            "Enough for 2 pounds of fish.",
+            KITCHEN,
+        )
+        self.assertEqual(len(mix_of(found)), 3)
+        self.assertIn("lemon wedges, to serve; Enough for 2 pounds of fish.", " ".join(found.notes))
+
     def test_a_name_over_a_heading(self) -> None:
         """What the dish is called stands over "Steak", and the meat below: none of both is an ingredient."""
         found = read_any("STICKY BEEF\nSTEAK\n1 lb flank steak\nMARINADE\n60 ml soy sauce\n20 g honey", KITCHEN)

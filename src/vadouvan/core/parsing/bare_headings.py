@@ -78,7 +78,8 @@ def headings_marked(lines: list[str], is_line: Callable[[str], bool], is_meat: C
     other heading has none.
     """
     told = [place for place, line in enumerate(lines) if words_of(heading_of(without_bullet(line)) or "") & MIXES]
-    needs_no_gap = any(place > 0 and lines[place - 1].strip() for place in told)
+    is_without_gaps = bool(told) and all(line.strip() for line in lines)
+    needs_no_gap = is_without_gaps or any(place > 0 and lines[place - 1].strip() for place in told)
     marked = lines[:1]
     is_begun = bool(told)
     for place, line in enumerate(lines[1:], start=1):

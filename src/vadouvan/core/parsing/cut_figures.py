@@ -97,6 +97,7 @@ _SPOKEN = (
 )  # fmt: skip
 _BONE = (
     (r"\b(?:bone[- ]?less|boned|bones? (?:out|removed)|off the bone|without bones?|no bones?)\b", " boneless "),
+    (r"\b(?:necks?|giblets?)(?:(?: and|,) (?:the )?(?:necks?|giblets?))? (?:removed|reserved|discarded|saved)\b", " "),
     (r"\b(?:bone[- ]in|on the bone|with (?:the )?bones?|bones? in)\b", " bonein "),
     (r"\b(?:in (?:their|the|its) shells?|shells? on|shell-on|unpeeled)\b", " shell "), (r"\bshelled\b", " peeled "),
     (r"\bback[- ]?bones? (?:removed|out|cut out|taken out)\b", " spatchcock "),

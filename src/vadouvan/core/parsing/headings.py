@@ -6,6 +6,7 @@ import re
 from typing import Literal
 
 from vadouvan.core.measures.numbers import leading_number
+from vadouvan.core.parsing.spoken import MORE_OF_IT
 from vadouvan.core.parsing.tidy import without_bullet
 
 _STARTS_LIKE_A_HEADING = re.compile(r"^\s*#|:\s*$")
@@ -33,12 +34,13 @@ AT_THE_TABLE = frozenset((
     "veg", "vegetables",
 ))  # fmt: skip
 # Beside the mix only where a heading is marked as one: "Pot roast" is the name of a dish.
-_POTS = frozenset(("braise", "braising", "cook", "pot"))
+_POTS = frozenset(("basting", "braise", "braising", "cook", "cooking", "frying", "grilling", "pot", "roasting"))
 _NO_LINES = frozenset((
     "directions", "equipment", "how", "instructions", "method", "note", "notes", "nutrition", "preparation",
     "steps", "tools",
 ))  # fmt: skip
 OTHER_PARTS = frozenset(("ingredients", "meat"))
+_FOR = re.compile(r"^for (?:the |your |(?:deep[- ])?(?:frying|cooking|roasting|grilling|basting)$)", re.IGNORECASE)
 _STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|you will need|the)\b", re.IGNORECASE)
 DATE = (
     r"(?:\d{1,2}(?:st|nd|rd|th)? (?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec)[a-z]{0,6}\.?(?: \d{2,4})?"
@@ -48,7 +50,7 @@ _LEFT = re.compile(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
     r"|^(?:directions|instructions|method|steps|notes?|preparation|(?:special |kitchen )?(?:equipment|tools))\s*:"
     r"|^(?:https?://|www\.)\S+$|^(?:recipe |words |photos? |posted |written |submitted )?by [^\W\d_]"
-    rf"|^{DATE}:?$"
+    rf"|^{DATE}:?$|^(?:this )?(?:is |makes )?(?:enough|sufficient) (?:for|to)\b"
     r"|^(?:adapted |recipe |taken )?from (?:the kitchen of |my |the book )?[A-Z]|^\d{3} ?°? ?[cf]\b"
     r"|^(?:serves?|feeds|makes|yields?|prep|takes|ready in)\b"
     r"|^\(|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b"
@@ -175,7 +177,7 @@ def tells_a_part(line: str) -> bool:
 
 def is_told_of_all(line: str) -> bool:
     """Whether a line says for how many it is, how long it takes, or what to do: no line of a mix."""
-    return _RATED.match(line) is not None or _LEFT.search(_ASIDE.sub("", line)) is not None
+    return _RATED.match(line) is not None or _LEFT.search(MORE_OF_IT.sub("", _ASIDE.sub("", line))) is not None
 
 
 def is_told_of_times(line: str) -> bool:
@@ -210,7 +212,7 @@ def heading_of(line: str) -> str | None:
         return None
     title = re.sub(r"^\s*(?:#+|[-–—]{2,})\s*|\s*[-–—]*\s*:?\s*$", "", line).strip()
     words = re.findall(r"[a-z]+", title.lower())
-    for_the = len(words) <= MOST_WORDS_FOR_THE and re.match(r"^for (?:the|your) ", title, re.IGNORECASE) is not None
+    for_the = len(words) <= MOST_WORDS_FOR_THE and _FOR.match(title) is not None
     marked = for_the or _STARTS_LIKE_A_HEADING.search(line) is not None
     telling = set(words) & (MIXES | COMPANIONS | _NO_LINES | OTHER_PARTS)
     starts = _STARTS.match(title) is not None or len(words) <= 2

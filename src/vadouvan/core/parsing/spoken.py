@@ -31,6 +31,13 @@ LUMPS_G = {
     "pea": 1, "hazelnut": 4, "marble": 10, "cherry": 8, "walnut": 20, "lime": 30, "golf ball": 40, "egg": 50,
     "lemon": 60, "thumb": 15,
 }  # fmt: skip
+# Some of it, or of another, is kept for later: "juice of 1 lemon, plus wedges to serve".
+MORE_OF_IT = re.compile(
+    r"(?<=[a-z]),? (?:plus|and|with) (?!\d)"
+    r"(?:(?:an?|some|extra|more|the|few|little|other|others|rest|half|another|lemon|lime|wedges?|slices?|stalks?|leaves|sprigs?|handful|of|it|them) ){1,5}"
+    r"(?:to|for) (?:serve|serving|garnish|garnishing|finish|scatter|decorate)\b[^,]*$",
+    re.IGNORECASE,
+)
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
     (re.compile(pattern, re.IGNORECASE), by)
     for pattern, by in (
@@ -66,6 +73,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
             rf"(?=(?:\w+ )?(?:{_POURED})\b)",
             "",
         ),
+        (rf"^\d ({_CITRUS})s?,? (juice|zest) of (\d|half|one)\b.*$", r"\2 of \3 \1"),
         (r"^strips? of (?:rind|peel|zest) (?:from|of) ", "zest of "),
         (r"^((?:the )?(?:rind|peel|zest) of [^,]{2,40}?) in (?:\w+ )?strips$", r"\1"),
         (
@@ -128,6 +136,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^(an?|\d+) ((?:thin |thick )?)(?:coins?|discs?|rounds?) of ", r"\1 \2slices of "),
         (r"\b(\d+|an?) ((?:\w+ )?)blades? of mace\b", r"\1 \2mace"),
         (r"\s*\((?:or|plus more|and more)? ?to taste\)", ""),
+        (MORE_OF_IT.pattern, ""),
         (r",? (?:or|plus|and) (?:more |extra )?to taste\b|,? (?:plus|\+) (?:more|extra)\b.*$", ""),
         (r"\b((?:sunflower|vegetable|rapeseed|canola|groundnut|peanut|corn))/(?:[a-z]+) oil\b", r"\1 oil"),
         (rf"^(.*\b(?:{_CITRUS}))(?:'s|s'|’s|s’) (juice|zest)$", r"\2 of \1"),

@@ -34,8 +34,8 @@ LUMPS_G = {
 # Some of it, or of another, is kept for later: "juice of 1 lemon, plus wedges to serve".
 MORE_OF_IT = re.compile(
     r"(?<=[a-z]),? (?:plus|and|with) (?!\d)"
-    r"(?:(?:an?|some|extra|more|the|few|little|other|others|rest|half|another|lemon|lime|wedges?|slices?|stalks?|leaves|sprigs?|handful|of|it|them) ){1,5}"
-    r"(?:to|for) (?:serve|serving|garnish|garnishing|finish|scatter|decorate)\b[^,]*$",
+    r"(?:(?:an?|some|extra|more|the|few|little|others?|rest|half|another|lemon|lime|wedges?|slices?|stalks?|leaves|sprigs?"
+    r"|handful|of|it|them) ){1,5}(?:to|for) (?:serve|serving|garnish|garnishing|finish|scatter|decorate)\b[^,]*$",
     re.IGNORECASE,
 )
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(

@@ -250,6 +250,9 @@ class Lines(unittest.TestCase):
             ('1" knob ginger', 15.0, True),
             ("Lemon zest — from 2", 10.0, True),
             ("garlic half a head", 22.5, True),
+            ("Brown sugar - quarter cup", 55.0, False),
+            ("cumin: two teaspoons", 4.8, False),
+            ("lemon zest, from 2", 10.0, True),
             ("2 limes, juice of 1 and the other to serve", 30.0, True),
             ("2 tbsp oil, plus more for serving", 27.6, False),
             ("Salt 40 g / 1.8%", 40.0, False),
@@ -265,6 +268,7 @@ class Lines(unittest.TestCase):
                 "zest and juice ½ lemon, plus wedges to serve",
                 ("zest of ½ lemon, plus wedges to serve", "juice of ½ lemon, plus wedges to serve"),
             ),
+            ("1 garlic clove, juice ½ lemon", ("1 garlic clove", "juice ½ lemon")),
             ("2 tbsp oil, 1 lime (zest and juice)", ("2 tbsp oil", "zest of 1 lime", "juice of 1 lime")),
         ):
             with self.subTest(text):
@@ -320,6 +324,7 @@ class Qualified(unittest.TestCase):
             "2 cloves garlic, ginger", "1 tsp cumin, coriander", "2 tbsp soy, honey", "3 tbsp yoghurt, salt",
             "2 tbsp lemon juice, zest", "1 tsp salt (and pepper)", "200 g yoghurt (with mint)",
             "2 tbsp yoghurt, a little salt", "100 ml stock, splash of wine",
+            "2 cloves garlic, chopped with lemon zest", "1 shallot, soaked in lime juice",
         ):  # fmt: skip
             with self.subTest(line), self.assertRaisesRegex(InputError, "more than one thing"):
                 portion_of(LineInput("1", line), KITCHEN.pantry)

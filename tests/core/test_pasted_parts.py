@@ -112,6 +112,18 @@ class Parts(unittest.TestCase):
         self.assertEqual(len(mix_of(found)), 3)
         self.assertIn("lemon wedges, to serve; Enough for 2 pounds of fish.", " ".join(found.notes))
 
+    def test_a_second_column_and_a_row_with_both_marks(self) -> None:
+        """What the second column says counts as brackets do; commas hold the amounts where semicolons hold deeds."""
+        table = (
+            "Lamb cubes\n2.2 lb lamb leg           1 kg\n1 medium onion            150 g\n1 1/2 tsp salt         9 g"
+        )
+        self.assertEqual(mix_of(read_any(table, KITCHEN)), ["1 medium onion (150 g)", "1 1/2 tsp salt (9 g)"])
+        amounts = "4 x 150g lamb leg steaks, 150g yoghurt, juice ½ lemon, ½ tsp salt"
+        row = f"Lamb steaks, {amounts}; chill 2-8 hrs; griddle 3 min"
+        found = read_any(row, KITCHEN)
+        self.assertEqual((found.draft.name, found.draft.cut.mass), ("Lamb steaks", "600 g"))
+        self.assertEqual(mix_of(found), ["150g yoghurt", "juice ½ lemon", "½ tsp salt"])
+
     def test_a_name_over_a_heading(self) -> None:
         """What the dish is called stands over "Steak", and the meat below: none of both is an ingredient."""
         found = read_any("STICKY BEEF\nSTEAK\n1 lb flank steak\nMARINADE\n60 ml soy sauce\n20 g honey", KITCHEN)

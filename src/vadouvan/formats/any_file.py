@@ -160,7 +160,12 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
 def _is_over_a_list(said: str, rest: str, kitchen: Kitchen) -> bool:
     """Whether a few words stand over a list: an amount or the meat begins one of the next lines."""
     below = [without_bullet(line.strip()) for line in rest.strip().splitlines() if line.strip()][:LINES_BELOW]
-    is_list = any(leading_number(line) is not None or cut_named(line, kitchen.cuts) is not None for line in below)
+    is_list = any(
+        leading_number(line) is not None
+        or can_be_read(line, kitchen.pantry)
+        or cut_named(line, kitchen.cuts) is not None
+        for line in below
+    )
     return is_list and len(said.split()) <= MOST_WORDS_OF_A_NAME and not is_deed(said) and not said.endswith(".")
 
 

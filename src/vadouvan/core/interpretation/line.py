@@ -114,7 +114,9 @@ def _refuse_another_beside(said: SaidLine, ingredient: Ingredient, pantry: Pantr
             continue  # "1 head garlic, cloves peeled"
         is_of_the_name = any(pantry.named(f"{part} {name}") == ingredient for name in said.names) if other else False
         is_zest = part.lower() in _OF_FRUIT and "zest" not in said.names[-1]
-        if (other not in (None, ingredient) and not is_of_the_name) or is_zest:
+        fruit = _OF_ANOTHER_FRUIT.search(part)
+        is_fruit = fruit is not None and (fruit["fruit"] or fruit["named"]).lower() not in said.names[-1].lower()
+        if (other not in (None, ingredient) and not is_of_the_name) or is_zest or is_fruit:
             wrong = f'"{said.text.strip()}" says more than one thing.'
             called = part if other is None else other.also_called[0]
             accepted = f'Write "{called}" on a line of its own, with its amount.'
@@ -209,6 +211,11 @@ def _fresh_or_dried(said: SaidLine, ingredient: Ingredient, pantry: Pantry) -> t
 
 
 _OF_FRUIT = ("zest", "rind")
+_OF_ANOTHER_FRUIT = re.compile(
+    r"\b(?:juice|zest|rind)\b.*\b(?P<fruit>lemon|lime|orange|grapefruit)s?\b"
+    r"|\b(?P<named>lemon|lime|orange|grapefruit) (?:juice|zest|rind)\b",
+    re.IGNORECASE,
+)
 _AND_IN_BRACKETS = re.compile(r"\(\s*(?:and|plus|with|\+|&)\s+([^()]+)\)", re.IGNORECASE)
 DENSE_FLAKE, LIGHT_FLAKE = "salt_kosher_dense", "salt_kosher_light"
 _FLAKE_SAID = re.compile(r"\b(?:dense|coarse|rolled|flat|light)\b", re.IGNORECASE)

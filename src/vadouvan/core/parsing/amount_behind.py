@@ -22,6 +22,11 @@ _A_FEW_OF = re.compile(  # "parsley - small bunch", "thyme: a few sprigs"
     r"(?:bunch|handful|pinch|knob|splash|glug|sprigs?|dash|drizzle))$",
     re.IGNORECASE,
 )
+_IN_WORDS = re.compile(  # "dark beer - one bottle", "brown sugar: quarter cup"
+    r"^(?P<name>[^\W\d_][^\d(),:]*?)(?::|\s[-–—]|,)\s*(?P<amount>(?:an?|one|two|three|four|five|six|eight|ten|twelve|half"
+    r"|quarter|third) [a-z ]{2,30})$",
+    re.IGNORECASE,
+)
 _STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
 )
@@ -38,6 +43,16 @@ _OF_A_FRUIT = re.compile(  # "lemon - 1, juice only"
     r"^(?P<fruit>lemon|lime|orange)s?\s*(?:[:,]|\s[-–])?\s*(?P<count>\d|½)(?:\s*[,(]\s*|\s+)(?P<what>juice|zest)"
     r"(?: only)?\)?$",
     re.IGNORECASE,
+)
+
+
+# Each with the same line told the other way round
+_PLAINLY = (
+    (re.compile(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", re.IGNORECASE), r"\1 of \2"),
+    (_A_FEW_OF, r"\g<amount> \g<name>"),
+    (_OF_A_FRUIT, r"\g<what> of \g<count> \g<fruit>"),
+    (_STATE_BESIDE, r"\g<amount> \g<name>, \g<state>"),
+    (_STATE_BETWEEN, r"\g<amount> \g<name>, \g<state>"),
 )
 
 
@@ -58,21 +73,15 @@ def amount_first(text: str) -> str:
     ('2 tbsp fish sauce', 'juice of 1 lemon', '12g salt')
     """
     text = " ".join(text.split())  # in a row of blanks a pattern would look for ever
-    taken = re.match(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", text, re.IGNORECASE)
-    if taken:
-        return f"{taken[1]} of {taken[2]}"
-    cells = _IN_CELLS.match(text)
+    found = next((match.expand(told) for way, told in _PLAINLY if (match := way.match(text))), None)
+    if found is not None:
+        return found
+    cells, worded = _IN_CELLS.match(text), _IN_WORDS.match(text)
     if cells and unit_said(cells["unit"]) is not None:
         return f"{cells['count']} {cells['unit']} {cells['name']}"
-    few = _A_FEW_OF.match(text)
-    if few:
-        return f"{few['amount']} {few['name'].strip()}"
-    fruit = _OF_A_FRUIT.match(text)
-    if fruit:
-        return f"{fruit['what']} of {fruit['count']} {fruit['fruit']}"
-    beside = _STATE_BESIDE.match(text) or _STATE_BETWEEN.match(text)
-    if beside:
-        return f"{beside['amount']} {beside['name'].strip()}, {beside['state']}"
+    counted = leading_number(worded["amount"]) if worded else None
+    if worded and counted is not None and unit_said(counted.rest.strip()) is not None:
+        return f"{worded['amount']} {worded['name']}"
     turned = _TURNED.match(text)
     if turned is None or leading_number(turned["name"]) is not None:
         return text

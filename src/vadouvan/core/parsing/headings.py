@@ -91,7 +91,7 @@ _DEED = re.compile(
     r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:"
     r"add|allow|bake|barbecue|baste|blend|blitz|boil|brine(?! from)|bring|broil|brush|chill|chop|coat|combine"
     r"|cook|cover|crush|cut|dice|discard|dissolve|drain|dredge|drizzle|dunk|finish|flatten|flip|form|fry"
-    r"|garnish|give|grill|grind|heat|hold|keep|kept|knead|lay|leave|left|let|lift|lower|make|marinate|mash"
+    r"|garnish|give|griddle|grill|grind|heat|hold|keep|kept|knead|lay|leave|left|let|lift|lower|make|marinate|mash"
     r"|massage|melt|mix(?!:)|pat|pierce|place|poach|poke|pound(?! of)|pour|preheat|prepare|prick|process|pulse"
     r"|puree|put|reduce|refrigerate|remove|reserve|rest|return|rinse|roast|rub|scatter|score|sear|season|serve"
     r"|set|shape|simmer|skewer|slather|slice|smear|smoke|soak|spoon(?! of)|spread|sprinkle|squeeze(?! of)|stab"

@@ -36,7 +36,7 @@ _IN_A_ROW = re.compile(
     r"(?:[,;]|\s\+)\s+(?:and\s+)?(?!\d+(?:[.,]\d+)?\s?(?:cm|mm)\b)"
     r"(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash|thumb|knob|handful|squeeze"
     r"|glug|bunch|sprig) "
-    r"|(?:juice|zest)(?: and (?:juice|zest))? of |(?:salt|pepper|oil)\b))"
+    r"|(?:juice|zest)(?: and (?:juice|zest))? (?:of |[\d½¼¾⅓⅔]|half )|(?:salt|pepper|oil)\b))"
 )
 # "Turkey legs, 1.6 kg. Make a paste of 40 g butter ..."
 _IN_SENTENCES = re.compile(r"[a-z)]\.\s+[A-Z](?![A-Za-z' -]{0,40}:)")
@@ -104,7 +104,7 @@ def in_lines(text: str) -> str:
     listed = after if named else row
     if (diary := _amounts_then_words(listed)) is not None:
         return "\n".join([head, "", *diary] if named else diary)
-    parts = _BY_SEMICOLON.split(listed) if listed.count(";") >= LEAST_IN_A_ROW - 1 else _IN_A_ROW.split(listed)
+    parts = _parts_of_a_row(listed)
     if len(parts) < LEAST_IN_A_ROW:
         return text
     last, stop, deed = parts[-1].partition(". ")
@@ -116,6 +116,15 @@ def in_lines(text: str) -> str:
     if (done := _DONE_TO_ALL.match(parts[0])) is not None:
         parts = [parts[0][done.end() :], *parts[1:], f"{done['deed'].capitalize()} all of it."]
     return "\n".join([head, "", *parts] if named else parts)
+
+
+def _parts_of_a_row(row: str) -> list[str]:
+    """Amounts of a row, by its semicolons, or by its commas where these hold most of them."""
+    if row.count(";") < LEAST_IN_A_ROW - 1:
+        return _IN_A_ROW.split(row)
+    parts = _BY_SEMICOLON.split(row)
+    by_commas = [_IN_A_ROW.split(part) for part in parts]
+    return [one for part in by_commas for one in part] if max(map(len, by_commas)) > len(parts) else parts
 
 
 def _names_something(rest: str) -> bool:

@@ -8,6 +8,10 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.said_units import unit_said
 
 _WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
+_IN_TWO_COLUMNS = re.compile(  # "1 medium onion            150 g"
+    r"^(\s*[\d½¼¾⅓⅔][^\t|]{2,60}?[a-z)])\s{3,20}([\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]{0,8}(?:k?g|m?l|oz|lbs?|cups?|tsp|tbsp))\s*$",
+    re.IGNORECASE,
+)
 _AMOUNT_AND_UNIT = re.compile(
     r"(?<![^\s|])([\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*?)\s*\|\s*([a-z]{1,12})(?=\s*(?:\||$))", re.IGNORECASE
 )
@@ -21,8 +25,9 @@ _OTHER_HEADS = frozenset(
 
 def framed(lines: list[str]) -> list[str]:
     """Lines, where rows with bars between their cells, "Salt | 2 tsp", have one at either end, too; commas below a head
-    of a table, "ingredient,amount,unit", are such bars.
+    of a table, "ingredient,amount,unit", are such bars. An amount in a second column stands in brackets.
     """
+    lines = [_IN_TWO_COLUMNS.sub(r"\1 (\2)", line) for line in lines]
     head = next((place for place, line in enumerate(lines) if _is_head_of_columns(line)), None)
     if head is not None:
         columns = lines[head].count(",")

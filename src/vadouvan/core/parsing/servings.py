@@ -12,6 +12,7 @@ _SAID = re.compile(
     rf"(?:^|[\s.,;(|])(?:serves?|feeds|servings?|portions|(?:yields?|makes)(?=[^.;|]{{0,12}} {_EATERS}))"
     r"\s*:?\s*(?:about |up to )?"
     rf"{_SO_MANY.format(name='first')}(?: {_EATERS})?"
+    r"|\(for (?P<bare>\d{1,2})\)"
     rf"|\b(?:for )?{_SO_MANY.format(name='last')} {_EATERS}\b",
     re.IGNORECASE,
 )
@@ -37,7 +38,7 @@ def servings_said(line: str) -> ServingsSaid | None:
     """
     line = " ".join(line.split())
     found = _SAID.search(line)
-    if found is None or not 0 < int(count := found["first"] or found["last"]) <= MOST:
+    if found is None or not 0 < int(count := found["first"] or found["bare"] or found["last"]) <= MOST:
         return None
     return ServingsSaid(
         count, f"{line[: found.start()].rstrip(_AROUND)} {line[found.end() :].lstrip(_AROUND)}".strip(_AROUND)

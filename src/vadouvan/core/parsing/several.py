@@ -60,7 +60,8 @@ _OF_AS_MANY = tuple(
 _PUT_IN = r"(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?"
 _AMOUNT_AHEAD = (
     r"(?=\d|[½¼¾⅓⅔]|an?\s(?!little\b)|one\s|two\s|half\s|(?:pinch|dash|splash|squeeze)\s|the (?:juice|zest)|juice of"
-    r"|zest of|(?:juice|zest) (?:and|&) (?:juice|zest) of|(?:tsp|tbsp|teaspoon|tablespoon)s? each\b"
+    r"|zest of|(?:juice|zest) (?=[\d½¼¾⅓⅔]|half\b|an?\b)"
+    r"|(?:juice|zest) (?:and|&) (?:juice|zest) of|(?:tsp|tbsp|teaspoon|tablespoon)s? each\b"
     r"|(?:like|about|maybe|roughly|around|say) \d|some\s|freshly ground\s"
     r"|(?:handful|bunch|sprig|drizzle|glug|knob)s?\s)"
 )

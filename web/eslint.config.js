@@ -37,7 +37,7 @@ const forbid = (names) => ({
 })
 
 export default tseslint.config(
-  { ignores: ['dist', 'dist-kit', 'src/api/generated.ts', 'eslint.config.js', 'lint.mjs'] },
+  { ignores: ['dist', 'dist-kit', 'tmp*/', 'src/api/generated.ts', 'eslint.config.js', 'lint.mjs'] },
   ...tseslint.configs.strictTypeChecked,
   jsxA11y.flatConfigs.strict,
   reactHooks.configs.flat.recommended,

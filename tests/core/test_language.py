@@ -1162,6 +1162,20 @@ class Cuts(unittest.TestCase):
         kept = read_any("800 g cod fillet\n2 tbsp oil, plus more for the grill\n8 g salt", KITCHEN).draft
         self.assertEqual(len(kept.mix), 2)
 
+    def test_offal_shells_and_small_game(self) -> None:
+        """Each is a cut of its own; oysters are no mushrooms."""
+        for text, kind in (
+            ("500 g chicken livers", "chicken_liver"), ("600 g chicken hearts", "chicken_heart"),
+            ("500g calf's liver, sliced", "veal_liver"), ("4 lobster tails (600 g)", "lobster_tail"),
+            ("3 lb turkey wings", "turkey_wing"), ("2 pigeons", "pigeon_whole"),
+            ("4 pheasant breasts", "pheasant_breast"), ("1.5 kg hare, jointed", "hare_jointed"), ("400 g oyster mushrooms", "oyster_mushroom"),
+            ("900 g beef bavette", "beef_flank"), ("1.5 kg brisket point", "beef_brisket"),
+        ):  # fmt: skip
+            with self.subTest(text):
+                named = cut_named(text, KITCHEN.cuts)
+                self.assertEqual(named.kind if named else "", kind)
+        self.assertEqual(cuts_meant("24 oysters", KITCHEN.cuts), ())
+
     def test_a_bird_in_its_joints(self) -> None:
         """Cut up, quartered, in pieces: joints with their bones, no cubes; of boneless meat cubes."""
         for text, kind, pieces in (

@@ -171,7 +171,7 @@ def cuts_meant(text: str, cuts: Mapping[str, CutKind]) -> tuple[CutNamed, ...]:
     fitting = {kind.species for kind in ending if kind in fit}
     found = [kind for kind in ending if kind in fit or not (kind.is_whole_animal or kind.species in fitting)]
     if len(found) < 2 and len(said) == 1:  # a species, with no word of which part
-        found = [kind for kind in fit if any(said <= frozenset(tokens_of(name)) for name in kind.also_called)]
+        found = [kind for kind in fit if said <= frozenset(tokens_of(kind.species))]
     named = [one for one in map(figures.of, found) if one is not None]
     return tuple(named) if 1 < len(named) <= MOST_MEANT else ()
 

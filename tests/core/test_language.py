@@ -1168,7 +1168,8 @@ class Cuts(unittest.TestCase):
             ("500 g chicken livers", "chicken_liver"), ("600 g chicken hearts", "chicken_heart"),
             ("500g calf's liver, sliced", "veal_liver"), ("4 lobster tails (600 g)", "lobster_tail"),
             ("3 lb turkey wings", "turkey_wing"), ("2 pigeons", "pigeon_whole"),
-            ("4 pheasant breasts", "pheasant_breast"), ("1.5 kg hare, jointed", "hare_jointed"), ("400 g oyster mushrooms", "oyster_mushroom"),
+            ("4 pheasant breasts", "pheasant_breast"), ("1.5 kg hare, jointed", "hare_jointed"),
+            ("400 g oyster mushrooms", "oyster_mushroom"),
             ("900 g beef bavette", "beef_flank"), ("1.5 kg brisket point", "beef_brisket"),
         ):  # fmt: skip
             with self.subTest(text):

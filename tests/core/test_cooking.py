@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 import math
 import re
 import unittest
@@ -14,14 +15,15 @@ from hypothesis import strategies as st
 
 from tests.drafts import NOW, SATURDAY, judged, of_kind
 from vadouvan.core.cooking.browning import hardest, sugar_limit
+from vadouvan.core.cooking.doneness import CORE_ACCEPTED
 from vadouvan.core.cooking.probe import carry_over_c, forecast
 from vadouvan.core.cooking.sauce import dilution_kg, reduced_salt, sauce_of
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.cooking.surface import is_slow
 from vadouvan.core.draft.typed import Draft, FireInput, QuantityInput, StageInput, StepInput
-from vadouvan.core.interpretation.fire import CORE_ACCEPTED
 from vadouvan.core.judgement.fire import FireJudgement
 from vadouvan.core.judgement.judgement import Judgement
+from vadouvan.formats import batch_file
 
 SALTED = ("12 g salt", "60 g yoghurt")
 START = datetime(2026, 11, 28, 17, 0, tzinfo=UTC)
@@ -78,6 +80,20 @@ class Guidance(unittest.TestCase):
         self.assertFalse(fire_of(cooked(beef, doneness="own", core="70 C")).doneness.is_below)
         (problem,) = cooked(beef, core="200 C").reading.problems
         self.assertEqual((problem.field, problem.accepted), ("fire.core_c", CORE_ACCEPTED))
+
+    def test_a_core_by_its_word_or_in_fahrenheit(self) -> None:
+        """Steakhouse words (common practice, no source); a bare 145 is no Celsius. The file keeps what was typed."""
+        beef = of_kind("beef_sirloin", "1 kg", "slab", "24 mm", *SALTED)
+        for typed, core_c, in_file in (("medium-rare", 57.0, 57.0), ("145", 62.8, 62.8), ("60 to 62", 61.0, 61.0)):
+            with self.subTest(typed):
+                said = cooked(beef, doneness="own", core=typed)
+                self.assertEqual(fire_of(said).doneness.core_c, core_c)
+                draft = replace(beef, fire=FireInput(doneness="own", core=typed))
+                text = batch_file.write(draft)
+                self.assertEqual(json.loads(text)["fire"]["core_c"], in_file)
+                self.assertEqual(batch_file.read(text).fire.core, typed)
+        (problem,) = cooked(beef, core="pink").reading.problems
+        self.assertIn("medium rare", problem.accepted)
 
 
 class Conversions(unittest.TestCase):

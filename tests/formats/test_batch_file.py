@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import unittest
+from dataclasses import replace
 from importlib.resources import files
 
 import jsonschema
@@ -14,9 +15,7 @@ from tests import drawn
 from tests.drafts import NOW, of_kind
 from tests.saturday import saturday_drafts
 from tests.strategies import drafts
-from vadouvan.core.draft.typed import (
-    Draft,
-)
+from vadouvan.core.draft.typed import Draft, HoldInput
 from vadouvan.errors import BadInput, FormatError
 from vadouvan.formats import batch_file, batch_shape
 
@@ -36,6 +35,17 @@ class RoundTrip(unittest.TestCase):
         self.assertAlmostEqual(raw["cut"]["mass_g"], 1020.58, delta=0.01)
         self.assertEqual(raw["cut"]["thickness_mm"], 25.4)
         self.assertEqual(raw["as_typed"]["cut.mass_g"], "2 lb 4 oz")
+
+    def test_celsius_of_the_file_is_never_fahrenheit(self) -> None:
+        """A fridge of 39 in the file is 39 C, and refused; typed by a cook it is of Fahrenheit, and kept so."""
+        plain = json.loads(batch_file.write(of_kind("beef_flank", "1 kg", "slab", "25 mm", "5 g salt")))
+        by_hand = {**plain, "hold": {**plain["hold"], "fridge_c": 39}}
+        self.assertEqual(batch_file.read(json.dumps(by_hand)).hold.fridge, "39 C")
+        cool = {**plain, "hold": {**plain["hold"], "fridge_c": 4}}
+        self.assertEqual(batch_file.read(json.dumps(cool)).hold.fridge, "4")
+        typed = replace(of_kind("beef_flank", "1 kg", "slab", "25 mm", "5 g salt"), hold=HoldInput(fridge="39"))
+        self.assertEqual(json.loads(batch_file.write(typed))["hold"]["fridge_c"], 3.9)
+        self.assertEqual(batch_file.read(batch_file.write(typed)).hold.fridge, "39")
 
     def test_a_changed_number_wins_over_the_words(self) -> None:
         """A program that changes mass_g is believed."""

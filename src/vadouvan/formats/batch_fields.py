@@ -8,6 +8,8 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import dataclass
 
+from vadouvan.core.constants import FRIDGE_WARMEST_C
+from vadouvan.core.cooking.doneness import core_said
 from vadouvan.core.draft.typed import (
     AimsInput,
     CutInput,
@@ -21,6 +23,7 @@ from vadouvan.core.draft.typed import (
     StageInput,
     StepInput,
 )
+from vadouvan.core.interpretation.hold import COOLEST_ROOM_C, WARMEST_ROOM_C
 from vadouvan.core.measures.quantity import (
     AGE,
     BOIL,
@@ -51,12 +54,16 @@ MOST = 10**6  # of any count or share: what the cook may say of each is for the 
 
 @dataclass(frozen=True)
 class NumberField:
-    """A number of the file: its name, the draft's name for it, how text is read, how a number is typed."""
+    """A number of the file: its name, the draft's name for it, how text is read, how a number is typed.
+
+    ``unit`` is added where the number alone would be read as another: 39 of a fridge in C as 39 F.
+    """
 
     name: str
     said: str
     read: Callable[[str], float]
     typed: str
+    unit: str = ""
 
     def number(self, typed: str) -> float | None:
         """The number that typed text means, or nothing if it cannot be read: then only the text is kept."""
@@ -67,7 +74,10 @@ class NumberField:
 
     def plainly(self, number: float | None) -> str:
         """A number as it would be typed."""
-        return "" if number is None else self.typed.format(number)
+        if number is None:
+            return ""
+        text = self.typed.format(number)
+        return text if not self.unit or self.number(text) in (None, round(number, 6)) else f"{text} {self.unit}"
 
 
 def _amount(name: str, said: str, kind: QuantityKind, factor: float, unit: str) -> NumberField:
@@ -84,10 +94,14 @@ def _plain(name: str, said: str, *units: str) -> NumberField:
     )
 
 
-def _degrees(name: str, said: str, unit: str = " C") -> NumberField:
+def _degrees(name: str, said: str, low: float, high: float, unit: str = " C") -> NumberField:
     return NumberField(
-        name, said, lambda text: degrees(text, field=name, low=-40, high=500, accepted=""), f"{{:g}}{unit}"
+        name, said, lambda text: degrees(text, field=name, low=low, high=high, accepted=""), f"{{:g}}{unit}", "C"
     )
+
+
+def _core(name: str, said: str) -> NumberField:
+    return NumberField(name, said, lambda text: core_said(text, field=name), "{:g} C")
 
 
 NUMBERS: dict[type, tuple[NumberField, ...]] = {
@@ -107,9 +121,9 @@ NUMBERS: dict[type, tuple[NumberField, ...]] = {
         _count("count", "count"),
     ),
     HoldInput: (
-        _degrees("fridge_c", "fridge", ""),
+        _degrees("fridge_c", "fridge", 0.0, FRIDGE_WARMEST_C.value, ""),
         _plain("salt_target_g_per_kg", "salt_target", "g/kg", "g per kg"),
-        _degrees("room_c", "room"),
+        _degrees("room_c", "room", COOLEST_ROOM_C, WARMEST_ROOM_C),
     ),
     MealInput: (
         _amount("lead_min", "lead", LEAD, 1 / 60, "min"),
@@ -124,9 +138,9 @@ NUMBERS: dict[type, tuple[NumberField, ...]] = {
         _plain("heat_shu_per_kg", "heat", "shu/kg"),
     ),
     StageInput: (
-        _degrees("heat_c", "heat"),
+        _degrees("heat_c", "heat", -40.0, 500.0),
         _amount("time_min", "minutes", COOK, 1 / 60, "min"),
-        _degrees("core_c", "core"),
+        _core("core_c", "core"),
         _amount("turn_every_min", "every", COOK, 1 / 60, "min"),
     ),
     OwnStepInput: (
@@ -134,7 +148,7 @@ NUMBERS: dict[type, tuple[NumberField, ...]] = {
         _amount("before_min", "before", EARLY, 1 / 60, "min"),
     ),
     FireInput: (
-        _degrees("core_c", "core"),
+        _core("core_c", "core"),
         _amount("boil_min", "boil", BOIL, 1 / 60, "min"),
         _amount("dries_min", "dries", DRYING, 1 / 60, "min"),
         _amount("travels_min", "travels", TRAVEL, 1 / 60, "min"),

@@ -19,8 +19,27 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import degrees_told, number_told
+from vadouvan.core.measures.quantity import degrees
 
+# Cores that cooks call by a word [C]: of whole red meat, rested (common practice, no source).
+SAID_C = {
+    "blue": 46.0, "rare": 52.0, "medium rare": 57.0, "medium": 63.0, "medium well": 68.0, "well done": 74.0,
+}  # fmt: skip
+COOLEST_CORE_C, HOTTEST_CORE_C = 40.0, 100.0
+CORE_ACCEPTED = 'Write 40 to 100 C, such as "74 C" or "165 F", or how done it is, such as "medium rare".'
 DonenessRule = Literal["guidance", "own"]
+
+
+def core_said(text: str, *, field: str) -> float:
+    """A core as it was typed [C], in degrees or by its word; raises InputError.
+
+    >>> core_said("medium-rare", field="f"), core_said("145", field="f"), core_said("63 C", field="f")
+    (57.0, 62.8, 63.0)
+    """
+    words = " ".join(text.lower().replace("-", " ").split())
+    if words in SAID_C:
+        return SAID_C[words]
+    return degrees(text, field=field, low=COOLEST_CORE_C, high=HOTTEST_CORE_C, accepted=CORE_ACCEPTED)
 
 
 @dataclass(frozen=True)

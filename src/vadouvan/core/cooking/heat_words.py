@@ -48,7 +48,7 @@ _AROUND = re.compile(
 
 
 _FAN = re.compile(r"\(?\b(?:with )?(?:the )?(?:fan|convection)(?:[- ]assisted| oven)?\b\)?", re.IGNORECASE)
-_BARE = re.compile(r"\d{3}\s*(?:°|deg(?:rees?)?\.?)?")
+_BARE = re.compile(r"(\d{3})\s*(?:°|deg(?:rees?)?\.?)?")
 
 
 def without_fan(text: str) -> tuple[str, bool]:
@@ -81,9 +81,10 @@ def heat_said(text: str, place: CookPlace, *, field: str) -> tuple[float, bool]:
         heat_c = degrees(text, field=field, low=COOLEST_C, high=HOTTEST_OVEN_C * 2, accepted=ACCEPTED)
     except InputError as error:
         raise InputError(field=field, given=text, wrong=error.wrong, accepted=ACCEPTED) from None
-    if place in ("oven", "parcel") and heat_c > HOTTEST_OVEN_C and _BARE.fullmatch(text.strip()):
-        wrong = f'"{text.strip()}" may be {heat_c:g} °C or {heat_c:g} °F.'
-        raise InputError(field=field, given=text, wrong=wrong, accepted=f'Write "{heat_c:g} F" or "{heat_c:g} C".')
+    bare = _BARE.fullmatch(text.strip())
+    if place in ("oven", "parcel") and bare is not None and float(bare[1]) > HOTTEST_OVEN_C:
+        wrong = f'"{text.strip()}" may be {bare[1]} °C or {bare[1]} °F.'
+        raise InputError(field=field, given=text, wrong=wrong, accepted=f'Write "{bare[1]} F" or "{bare[1]} C".')
     if heat_c > HOTTEST_C:
         wrong = f'"{text.strip()}" is outside what can be used here.'
         raise InputError(field=field, given=text, wrong=wrong, accepted=ACCEPTED)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import get_args
 
 from vadouvan.core.constants import ROLLING_BOIL, USUAL_BOIL
-from vadouvan.core.cooking.doneness import DonenessRule
+from vadouvan.core.cooking.doneness import DonenessRule, core_said
 from vadouvan.core.cooking.fire import FireInterpretation, OwnStep
 from vadouvan.core.cooking.heat_words import heat_said, without_fan
 from vadouvan.core.cooking.stages import Brush, CookPlace, CookStage
@@ -20,7 +20,6 @@ from vadouvan.core.measures.quantity import (
     REST,
     TRAVEL,
     QuantityKind,
-    degrees,
     quantity,
 )
 from vadouvan.core.mix.left_on import Left
@@ -34,7 +33,6 @@ FREEZES = {"raw": False, "cooked": True}
 SAUCES = {"discard": False, "boil": True}
 CRUSTS = {"browned": False, "dark": True}
 AIR = {"fan": True, "plain": False}
-CORE_ACCEPTED = 'Write 40 to 100 C, such as "74 C" or "165 F".'
 
 
 def read_fire(said: FireInput, notes: Notes, *, minced: bool = False) -> FireInterpretation:
@@ -43,7 +41,7 @@ def read_fire(said: FireInput, notes: Notes, *, minced: bool = False) -> FireInt
     school = notes.choice(said.doneness, SCHOOLS, ("guidance", "guidance"), "fire.doneness")
     own_c = None
     if said.core:
-        own_c = notes.attempt(lambda: degrees(said.core, field="fire.core_c", low=40, high=100, accepted=CORE_ACCEPTED))
+        own_c = notes.attempt(lambda: core_said(said.core, field="fire.core_c"))
     usual: tuple[Left, str] = ("as_is", "as_is") if minced else ("patted", "patted")
     boils = notes.choice(said.sauce, SAUCES, (False, "discard"), "fire.sauce")
     return FireInterpretation(
@@ -148,9 +146,7 @@ def _stage(said: StageInput, path: str, notes: Notes) -> CookStage:
         if heat is not None and in_words:
             notes.assumed[f"{path}.heat_c"] = f"about {heat:g} °C"
     if said.core:
-        core = notes.attempt(
-            lambda: degrees(said.core, field=f"{path}.core_c", low=40, high=100, accepted=CORE_ACCEPTED)
-        )
+        core = notes.attempt(lambda: core_said(said.core, field=f"{path}.core_c"))
     if said.minutes:
         minutes = notes.attempt(lambda: quantity(said.minutes, COOK, field=f"{path}.time_min"))
     every = None

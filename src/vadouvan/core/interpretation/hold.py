@@ -27,6 +27,7 @@ TURNS = {"turned": True, "left": False}
 AIR = {"wrapped": False, "open": True}
 MOST_READINGS = 50
 WARMEST_READING_C, COLDEST_READING_C, LONGEST_H = 30.0, -2.0, 240.0
+COOLEST_ROOM_C, WARMEST_ROOM_C = 10.0, 45.0
 READINGS_ACCEPTED = 'Write hours since contact and degrees, rising from 0 h, such as "0 h 4 C, 6 h 9 C, 7 h 4 C".'
 _READING = re.compile(r"(?P<hour>\d+(?:[.,]\d+)?)\s*h\s*:?\s*(?P<degrees>-?\d+(?:[.,]\d+)?)\s*°?\s*c?", re.IGNORECASE)
 
@@ -81,7 +82,9 @@ def _room(said: HoldInput, notes: Notes) -> float:
     if not said.room.strip():
         return notes.assume("hold.room_c", ROOM_C.value, f"{ROOM_C.value:.0f} C")
     accepted = 'Write how warm the kitchen is, 10 to 45 C, such as "27 C" or "80 F".'
-    value = notes.attempt(lambda: degrees(said.room, field="hold.room_c", low=10, high=45, accepted=accepted))
+    value = notes.attempt(
+        lambda: degrees(said.room, field="hold.room_c", low=COOLEST_ROOM_C, high=WARMEST_ROOM_C, accepted=accepted)
+    )
     return ROOM_C.value if value is None else value
 
 

@@ -220,21 +220,29 @@ def decimal(text: str, *, field: str, low: float, high: float, units: tuple[str,
     return value
 
 
+_FIGURE = r"(\d{1,4}(?:[.,]\d{1,3})?)"
+_DEGREES = re.compile(rf"([-−]?){_FIGURE} ?°? ?(?:(?:-|–|to) ?{_FIGURE} ?°? ?)?([cCfF]?)")
+
+
 def degrees(text: str, *, field: str, low: float, high: float, accepted: str) -> float:
-    """A typed temperature in C; Fahrenheit where it says so.
+    """A typed temperature in C, in the middle of a range; Fahrenheit where it says so, or where only that can be meant.
 
     >>> degrees("392 F", field="heat", low=0, high=300, accepted="")
     200.0
+    >>> [degrees(said, field="fridge", low=0, high=15, accepted="") for said in ("2-4", "39", "8")]
+    [3.0, 3.9, 8.0]
     """
     plain = re.sub(r"(?<=\d) ?deg(?:rees?)?\b\.?", "", " ".join(text.split()), flags=re.IGNORECASE)
-    match = re.fullmatch(r"([-−]?\d{1,4}(?:[.,]\d{1,3})?) ?°? ?([cCfF]?)", plain)
-    if match is None:
+    match = _DEGREES.fullmatch(plain)
+    if match is None or (match[1] and match[3]):
         raise InputError(
             field=field, given=text, wrong=f'"{text.strip()}" could not be read as a temperature.', accepted=accepted
         )
-    value = float(match[1].replace(",", ".").replace("−", "-"))
-    if match[2] in ("f", "F"):
-        value = round((value - 32) / 1.8, 1)
+    ends = [float(end.replace(",", ".")) for end in (match[2], match[3]) if end]
+    value = sum(ends) / len(ends) * (-1 if match[1] else 1)
+    in_fahrenheit = round((value - 32) / 1.8, 1)
+    if match[4] in ("f", "F") or (not match[4] and value > high and low <= in_fahrenheit <= high):
+        value = in_fahrenheit
     if not low <= value <= high:
         raise InputError(
             field=field, given=text, wrong=f'"{text.strip()}" is outside what can be used here.', accepted=accepted

@@ -252,6 +252,7 @@ class Lines(unittest.TestCase):
             ("garlic half a head", 22.5, True),
             ("Brown sugar - quarter cup", 55.0, False),
             ("cumin: two teaspoons", 4.8, False),
+            ("Mustard, medium hot 2 tbsp", 31.5, False),
             ("lemon zest, from 2", 10.0, True),
             ("2 limes, juice of 1 and the other to serve", 30.0, True),
             ("2 tbsp oil, plus more for serving", 27.6, False),
@@ -268,6 +269,7 @@ class Lines(unittest.TestCase):
                 "zest and juice ½ lemon, plus wedges to serve",
                 ("zest of ½ lemon, plus wedges to serve", "juice of ½ lemon, plus wedges to serve"),
             ),
+            ("zest/juice 1 lemon", ("zest of 1 lemon", "juice of 1 lemon")),
             ("1 garlic clove, juice ½ lemon", ("1 garlic clove", "juice ½ lemon")),
             ("2 tbsp oil, 1 lime (zest and juice)", ("2 tbsp oil", "zest of 1 lime", "juice of 1 lime")),
         ):

@@ -25,6 +25,7 @@ class Servings(unittest.TestCase):
             ("DRUMSTICKS ....... serves 6\nDrumsticks ...... 1.2 kg\nSalt ...... 2 tsp", "6", "DRUMSTICKS"),
             ("Drumsticks\nServings: 8  Calories: 300\n1 kg chicken drumsticks\n10 g salt", "8", "Drumsticks"),
             ("Drumsticks\n\nFor 6 people\n\n1 kg chicken drumsticks\n10 g salt", "6", "Drumsticks"),
+            ("Drumsticks\nIngredients for 4 servings:\n1 kg chicken drumsticks\n10 g salt", "4", "Drumsticks"),
             ("Drumsticks\n1 kg chicken drumsticks\n10 g salt\nmakes 12 skewers", "", "Drumsticks"),
         ):
             with self.subTest(text):

@@ -77,7 +77,7 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
     meat = _meat_in(recipe, name, kitchen)
     mix, for_each = _for_all(_mix_in(recipe, meat, kitchen), meat.named)
     beside, told_beside = _beside(recipe)
-    served = servings_among(recipe.left_out)
+    served = servings_among(text.splitlines()[:MOST_LOOKED_AT])
     left_out = "; ".join(line.rstrip(". ") for line in recipe.left_out if not _says_only(served, line))
     notes = [
         *_told_of_meat(meat, kitchen),
@@ -160,7 +160,7 @@ def _of_the_species_in(name: str, meant: tuple[CutNamed, ...], kitchen: Kitchen)
 
 def _says_only(served: ServingsSaid | None, line: str) -> bool:
     """Whether a line says no more than for how many it is, which was taken."""
-    said = servings_said(line) if served is not None and served.rest == line else None
+    said = servings_said(line) if served is not None and served.rest.strip() == line.strip() else None
     return said is not None and not said.rest
 
 

@@ -32,7 +32,8 @@ _STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
 )
 _STATE_BETWEEN = re.compile(  # "ginger, grated 1 tsp"
     r"^(?P<name>[^\W\d_][^\d(),:]*?),\s*"
-    r"(?P<state>(?:(?:finely|freshly|coarsely|thinly|roughly) )?(?:[a-z]{3,12}ed|ground))"
+    r"(?P<state>(?:(?:finely|freshly|coarsely|thinly|roughly|medium|extra|very) )?"
+    r"(?:[a-z]{3,12}ed|ground|hot|mild|smooth|coarse|fine|fresh|light|dark))"
     r"\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$",
     re.IGNORECASE,
 )

@@ -28,7 +28,7 @@ _EQUAL_EACH = re.compile(  # "equal parts soy, mirin and sake (100 ml each), plu
 _HALVES = re.compile(rf"^half (?P<one>[^,]+), half (?P<two>[^,]+), {_TOTAL}", re.IGNORECASE)
 _GRATED = r"(?:finely grated |grated )?"
 _BOTH = re.compile(
-    rf"^(?:the )?{_GRATED}(juice|zest) (?:and|&|\+) (?:the )?{_GRATED}(zest|juice) (?:of )?(?P<fruit>.+)$",
+    rf"^(?:the )?{_GRATED}(juice|zest) ?(?:and|&|\+|/) ?(?:the )?{_GRATED}(zest|juice) (?:of )?(?P<fruit>.+)$",
     re.IGNORECASE,
 )
 _BOTH_AFTER = re.compile(

@@ -14,12 +14,13 @@ from vadouvan.data.tables import shipped_kitchen
 # US FSIS safe minimum internal temperatures and, for game, its storage and cooking charts: from memory, not looked up.
 AUTHORITY_C = {
     **dict.fromkeys(("chicken", "turkey", "duck", "goose", "quail", "guinea fowl", "pheasant"), 74.0),
+    **dict.fromkeys(("pigeon", "partridge"), 74.0),
     **dict.fromkeys(("beef", "veal", "lamb", "mutton", "goat", "pork"), 63.0),
-    **dict.fromkeys(("venison", "wild boar", "rabbit", "hare"), 71.0),
+    **dict.fromkeys(("venison", "wild boar", "rabbit", "hare", "kangaroo", "bison"), 71.0),
     **dict.fromkeys(
         (
             "salmon", "cod", "tilapia", "tuna", "swordfish", "mackerel", "sea bass / snapper", "trout", "catfish",
-            "monkfish", "haddock", "sole", "sardine", "prawn", "squid", "octopus", "scallop",
+            "monkfish", "haddock", "sole", "sardine", "prawn", "squid", "octopus", "scallop", "lobster",
         ),
         63.0,
     ),

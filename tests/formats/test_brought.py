@@ -122,6 +122,42 @@ class Pieces(unittest.TestCase):
         self.assertEqual(own.draft.cut.thickness, "3 cm")
 
 
+class Fire(unittest.TestCase):
+    """Heat, time and core that directions tell of the meat."""
+
+    def test_taken_over_and_told(self) -> None:
+        """By the words of the recipe, each in the field where a cook types it; a time for each side is of both."""
+        for said, stages in (
+            ("Marinate 2 hours. Roast at 375°F for 1 hour 10 minutes until 160°F internal.",
+             [("oven", "375°F", "1 hour 10 minutes", "160°F", "")]),
+            ("Marinate overnight. Sear 2 min a side, then roast at 180C to 54C.",
+             [("pan", "", "4 min", "", "yes"), ("oven", "180C", "", "54C", "")]),
+            ("Preheat the oven to 200C. Leave 6 hours. Put it in a tin. Roast for 50 minutes.",
+             [("oven", "", "50 minutes", "", "")]),
+            ("Leave 6 hours. Preheat the oven to 200C. Put it in a tin. Roast for 50 minutes.",
+             [("oven", "200C", "50 minutes", "", "")]),
+            ("Leave 6 hours. Grill over high heat 4 minutes a side, then 5 minutes over a low heat to 63C. Rest it.",
+             [("grill", "high", "8 minutes", "", "yes"), ("grill", "low", "5 minutes", "63C", "")]),
+            ("Chill 4 hours. Cook 45-50 min at 200°C/180°C fan/gas 6.", [("oven", "200°C", "45-50 min", "", "")]),
+            ("Leave 24 hr. Roast 1hr 30 @ 180.", [("oven", "180", "1hr 30", "", "")]),
+            ("Chill 1 hour. Fry at 350 F until gold, about 5 minutes.", [("fryer", "350 F", "5 minutes", "", "")]),
+            ("Chill. Roast at 180C to 63C, glazing the last 20 minutes.", [("oven", "180C", "", "63C", "")]),
+            ("Marinate. Fry the chicken 6 minutes, pour over a dressing, leave 24h.", [("pan", "", "6 minutes", "", "")]),
+            ("Marinate. Air fry 400F 22 min.", [("oven", "400F", "22 min", "", "")]),
+            ("Marinate. Smoke 225F 5-6 hrs.", [("smoker", "225F", "5-6 hrs", "", "")]),
+            ("Simmer the brine 5 minutes and cool it. Brine overnight.", []),
+            ("Marinate. Roast the potatoes 40 minutes. Boil the marinade 5 min. Roast 325°, 25 min./lb.",
+             [("oven", "325°", "", "", "")]),
+        ):  # fmt: skip
+            with self.subTest(said):
+                found = read_any(THIGHS + said, KITCHEN)
+                got = [(one.place, one.heat, one.minutes, one.core, one.turn) for one in found.draft.fire.stages]
+                self.assertEqual(got, stages)
+                self.assertEqual("At the fire" in " ".join(found.notes), bool(got))
+                fields = [one.field for one in judged(found.draft).reading.problems]
+                self.assertEqual(fields, ["fire.stages.0.heat_c"] if "325" in said else [])
+
+
 class Species(unittest.TestCase):
     """Meat whose line does not say of which animal."""
 

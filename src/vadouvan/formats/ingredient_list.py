@@ -6,14 +6,18 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import cache
 
+from vadouvan.core.cooking.fire_said import StageSaid, stages_said
 from vadouvan.core.draft.typed import (
     LONGEST_KEPT,
     MOST_COMPANIONS,
     MOST_LINES,
+    YES,
     CompanionInput,
     Draft,
+    FireInput,
     LineInput,
     OccasionInput,
+    StageInput,
 )
 from vadouvan.core.interpretation.line import can_be_read, single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
@@ -79,12 +83,15 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
     beside, told_beside = _beside(recipe)
     served = servings_among(text.splitlines()[:MOST_LOOKED_AT])
     left_out = "; ".join(line.rstrip(". ") for line in recipe.left_out if not _says_only(served, line))
+    stages = stages_said(recipe.afterwards, "" if meat.line is None else recipe.lines[meat.line])
+    fire = "; ".join(f"“{stage.said}”" for stage in stages)
     notes = [
         *_told_of_meat(meat, kitchen),
         *for_each,
         *recipe.told,
         *([f"Another cut, for a batch of its own: {'; '.join(meat.others)}."] if meat.others else []),
         *told_beside,
+        *([f"At the fire, as its directions say: {fire}. See under Fire."] if fire else []),
         *([f"Left out: {left_out}."] if left_out else []),
     ]
     if len(mix) > MOST_LINES:
@@ -97,8 +104,15 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
         occasion=OccasionInput(servings=served.count if served is not None else ""),
         mix=tuple(LineInput(str(number), line) for number, line in enumerate(mix, start=1)),
         companions=beside,
+        fire=FireInput(stages=tuple(_stage(number, stage) for number, stage in enumerate(stages, start=1))),
     )
     return Brought(draft, tuple(notes), meat_line=meat.asked, cuts_meant=meat.meant)
+
+
+def _stage(number: int, stage: StageSaid) -> StageInput:
+    """A stage on the heat as a cook would type it."""
+    turn = YES if stage.turned else ""
+    return StageInput(str(number), stage.place, stage.heat, minutes=stage.minutes, core=stage.core, turn=turn)
 
 
 def _meat_in(recipe: PastedRecipe, name: str, kitchen: Kitchen) -> _MeatFound:

@@ -65,6 +65,7 @@ def write_recipe(batch: BatchSnapshot, card: Card, *, batch_path: str = "") -> s
 
 
 NOT_TAKEN = "Its instructions were not taken over: times are worked out here, by the cut."
+NO_HOURS_TAKEN = "Its hours in the mix were not taken over: they are worked out here, by the cut."
 
 
 def read_recipe(text: str, kitchen: Kitchen) -> Brought:
@@ -88,7 +89,8 @@ def read_recipe(text: str, kitchen: Kitchen) -> Brought:
     )
     servings = _servings(recipe.get("recipeYield")) or brought.draft.occasion.servings
     draft = replace(brought.draft, occasion=OccasionInput(servings=servings))
-    notes = (NOT_TAKEN,) if directions and not is_ours else ()
+    not_taken = NO_HOURS_TAKEN if draft.fire.stages else NOT_TAKEN
+    notes = (not_taken,) if directions and not is_ours else ()
     return replace(brought, draft=draft, notes=(*brought.notes, *notes))
 
 

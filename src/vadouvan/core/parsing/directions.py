@@ -127,6 +127,13 @@ def up_to_the_hold(directions: Iterable[str]) -> list[str]:
     return sentences[:held]
 
 
+def from_the_hold(directions: Iterable[str]) -> list[str]:
+    """The sentences from the one that holds the meat on; all, where none does."""
+    sentences = _sentences(directions)
+    held = next((number for number, one in enumerate(sentences) if _HOLD.search(one)), 0)
+    return sentences[held:]
+
+
 def used_afterwards(lines: Sequence[str], directions: Iterable[str]) -> tuple[str, ...]:
     """Those of a list's lines that are named for the first time after the sentence that holds the meat.
 

@@ -39,7 +39,7 @@ class PastedRecipe:
 
     ``mixes`` are the same lines by the headings that they stand under, two or more where one may go on after the other;
     ``taken_together`` are such headings as they are told, where these lines are one mix; ``told`` says what was taken
-    from its directions.
+    from its directions, ``afterwards`` are their sentences from the hold on.
     """
 
     lines: tuple[str, ...]
@@ -48,6 +48,7 @@ class PastedRecipe:
     taken_together: tuple[str, ...] = ()
     told: tuple[str, ...] = ()
     mixes: tuple[PastedMix, ...] = ()
+    afterwards: tuple[str, ...] = ()
 
 
 def by_heading(lines: Sequence[str], own: Sequence[PastedMix]) -> tuple[PastedMix, ...]:

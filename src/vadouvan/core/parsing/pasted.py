@@ -10,7 +10,7 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.bare_headings import MOST_WORDS_OF_A_PART, headings_marked
 from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.core.parsing.cut_up_later import with_pieces_of
-from vadouvan.core.parsing.directions import parted_by, with_amounts_of, with_meat_of
+from vadouvan.core.parsing.directions import MOST_SENTENCES, from_the_hold, parted_by, with_amounts_of, with_meat_of
 from vadouvan.core.parsing.headings import (
     AT_THE_TABLE,
     MIXES,
@@ -100,6 +100,7 @@ def recipe_in(
     sentences = [*(line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION), *directions]
     recipe = with_meat_of(sentences, with_amounts_of(sentences, recipe, is_line, is_meat), is_line, is_meat)
     recipe = with_pieces_of(sentences, recipe, is_meat)
+    recipe = replace(recipe, afterwards=tuple(from_the_hold(sentences)[:MOST_SENTENCES]))
     if not any(words_of(block.title) & MIXES for block in own):
         recipe = parted_by(sentences, recipe, is_line, is_meat)
     return replace(recipe, mixes=by_heading(recipe.lines, own))

@@ -142,7 +142,7 @@ class Fire(unittest.TestCase):
             ("Leave 24 hr. Roast 1hr 30 @ 180.", [("oven", "180", "1hr 30", "", "")]),
             ("Chill 1 hour. Fry at 350 F until gold, about 5 minutes.", [("fryer", "350 F", "5 minutes", "", "")]),
             ("Chill. Roast at 180C to 63C, glazing the last 20 minutes.", [("oven", "180C", "", "63C", "")]),
-            ("Marinate. Fry the chicken 6 minutes, pour over a dressing, leave 24h.", [("pan", "", "6 minutes", "", "")]),
+            ("Marinate. Fry the thighs 6 min, pour on a dressing, leave 24h.", [("pan", "", "6 min", "", "")]),
             ("Marinate. Air fry 400F 22 min.", [("oven", "400F", "22 min", "", "")]),
             ("Marinate. Smoke 225F 5-6 hrs.", [("smoker", "225F", "5-6 hrs", "", "")]),
             ("Simmer the brine 5 minutes and cool it. Brine overnight.", []),

@@ -305,7 +305,10 @@ class Keeping(BrowserCase):
         )
         page.get_by_role("button", name="Start with this list").click()
         told = page.get_by_role("status").filter(has_text="Read in.")
-        expect(told.get_by_role("listitem")).to_have_count(2)
+        expect(told.get_by_role("listitem")).to_have_count(3)
+        expect(
+            told.get_by_text("At the fire, as its directions say: “Roast at 200 C until it is done”.")
+        ).to_be_visible()
         expect(told.get_by_text("Beside the mix, under Plate")).to_be_visible()
         told.get_by_text("Left out: Whisk").first.click()
         expect(told.get_by_text("until it is done.", exact=False).last).to_be_visible()

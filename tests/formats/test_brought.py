@@ -72,6 +72,8 @@ class OfTheMeat(unittest.TestCase):
         )
         self.assertEqual((dry.draft.cut.mass, dry.draft.cut.pieces), ("3.5 kg", ""))
         self.assertEqual([line.text for line in dry.draft.mix], ["1% salt of meat", "2 tsp mustard powder"])
+        strength = read_any("Dry brine for ribs\n\n2 kg pork ribs\n1.5 % salt\n2 % milk\nBeer 5 %", KITCHEN)
+        self.assertEqual([line.text for line in strength.draft.mix], ["1.5 % salt of meat", "2 % milk", "Beer 5 %"])
         wet = read_any("Brisket 2 kg\nWater 4 L\nSalt 5% of water\n2 % sugar of the water\n5 days", KITCHEN)
         lines = ["Water 4 L", "200 g Salt (5 % of the water)", "80 g sugar (2 % of the water)"]
         self.assertEqual([line.text for line in wet.draft.mix], lines)

@@ -44,7 +44,7 @@ def with_pieces_of(sentences: Sequence[str], recipe: PastedRecipe, is_meat: Call
             return recipe
         sized = f"{meat}, cut into {cut['size']}" if cut is not None and _is_of(plain, cut, named) else ""
         if sized and is_meat(sized):
-            told = f"It is cut into {sized.rpartition('cut into ')[2]}, as its directions say: see under Cut."
+            told = f"“{sized.rpartition(', ')[2]}” stands with the meat now, as its directions say."
             lines = tuple(sized if line == meat else line for line in recipe.lines)
             return replace(recipe, lines=lines, told=(*recipe.told, told))
     return recipe

@@ -33,8 +33,9 @@ _ALL_GRAMS = re.compile(
     re.IGNORECASE,
 )
 _NUMBER_BEHIND = re.compile(r"^[^\W\d_][^\d]{1,40}?[\s:,=–-]+\d[\d.]*$")
-_SHARE = re.compile(
-    r"^(?:(?:dry[- ])?(?:brine|cure|rub)\s*[:=–-]\s*)?"
+_SHARE = re.compile(  # not the strength of a bottle or a tub, which is asked about
+    r"^(?!.*\b(?:vinegar|milk|cream|beer|cider|wine|sake|spirit|rum|vodka|yog(?:h)?urt|juice|alcohol|essence)\b)"
+    r"(?:(?:dry[- ])?(?:brine|cure|rub)\s*[:=–-]\s*)?"
     r"(?:[^\W\d_][^\d%:,]{1,40}?\s*[:,=–-]?\s*\d{1,2}(?:[.,]\d{1,3})? ?%"
     r"|\d{1,2}(?:[.,]\d{1,3})? ?%\s*[^\W\d_][^\d%:]{1,40})$",
     re.IGNORECASE,

@@ -112,7 +112,9 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
 def _stage(number: int, stage: StageSaid) -> StageInput:
     """A stage on the heat as a cook would type it."""
     turn = YES if stage.turned else ""
-    return StageInput(str(number), stage.place, stage.heat, minutes=stage.minutes, core=stage.core, turn=turn)
+    return StageInput(
+        str(number), stage.place, stage.heat, minutes=stage.minutes, core=stage.core, turn=turn, every=stage.every
+    )
 
 
 def _meat_in(recipe: PastedRecipe, name: str, kitchen: Kitchen) -> _MeatFound:

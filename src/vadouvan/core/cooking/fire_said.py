@@ -49,6 +49,7 @@ _DEGREES = r"(?:\d{2,3} ?°? ?[CF]\b|\d{3} ?°)"
 _UP_TO = r"(?:to|until|reach(?:es)?|hits?|registers?|reads?|core(?: of)?|internal(?: temperature)?(?: of)?)"
 _CORE = re.compile(
     rf"\b{_UP_TO}\b[^\d.;]{{0,40}}?(?P<core>{_DEGREES})"
+    r"|\b(?:for|until|to) (?:a )?(?P<word>medium[- ](?:rare|well)|well[- ]done|rare|medium(?![- ](?:heat|high|low)))\b"
     rf"|(?P<behind>{_DEGREES})(?: internal| core|(?= in the (?:middle|centre|center)))",
     re.IGNORECASE,
 )
@@ -56,7 +57,8 @@ _HOW_HOT = r"(?:(?:very |medium[- ]|moderately )?(?:high|hot|medium|low|gentle|m
 _HEAT = re.compile(
     rf"(?P<degrees>{_DEGREES})|\b(?P<gas>gas(?: mark)? ?[1-9])\b"
     r"|(?:@|\bat) ?(?P<bare>\d{3})(?!\d| ?(?:°|[CF]\b|min|h|g\b|ml))"
-    rf"|\b(?:over|on|at|under) (?:an? |the )?(?P<words>{_HOW_HOT})\b",
+    rf"|\b(?:over|on|at|under) (?:an? |the )?(?P<words>{_HOW_HOT})\b"
+    rf"|\bin (?:an? |the )?(?P<pan>{_HOW_HOT}) (?:griddle |frying )?(?:pan|wok|oven)\b",
     re.IGNORECASE,
 )
 _HOURS, _MINUTES = r"(?:hours?|hrs?|h)", r"(?:minutes?|mins?|min)"
@@ -80,8 +82,20 @@ _PREHEAT = re.compile(
     rf"\b(?:pre-?heat|heat)\b[^.;]{{0,40}}\boven\b[^\d.;]{{0,20}}(?P<heat>{_DEGREES}|gas(?: mark)? ?[1-9])",
     re.IGNORECASE,
 )
+_TURNED_TO = re.compile(
+    rf"\b(?:turn|reduce|lower|drop|increase|raise|crank)\b[^.;]{{0,40}}?\bto (?P<heat>{_DEGREES}|gas(?: mark)? ?[1-9])",
+    re.IGNORECASE,
+)
+_MADE_HOT = re.compile(r"^(?:meanwhile,? )?(?:pre-?heat|heat|light)\b", re.IGNORECASE)
+_EVERY = re.compile(
+    rf",? ?\b(?:turn(?:ing)?|flip(?:ping)?)(?: it| them)? every (?P<time>{_SO_MANY} ?{_MINUTES})\b,?", re.IGNORECASE
+)
+_WRAPPED = re.compile(
+    r"\bwrap\w*\b.*\b(?:parchment|foil|paper|lea(?:f|ves))\b|\bin (?:a )?(?:foil |paper )?parcels?\b|\bpapillote\b",
+    re.IGNORECASE,
+)
 _THEN = re.compile(
-    r"[;.](?=\s|$)|\n|,? (?:and )?then\b"
+    r"[;.](?=\s|$)|\n|,? (?:and )?then\b|, uncover(?:ed)?,?"
     r"|, (?=(?:and )?(?:roast|bake|grill|sear|fry|broil|simmer|smoke|finish)\b)",
     re.IGNORECASE,
 )
@@ -92,6 +106,11 @@ _OF_THE_MEAT = frozenset(
     a an and everything really very hot medium high low until cook cooked all
     """.split()  # noqa: SIM905 - a list of words to read
 )
+_OF_ANOTHER = frozenset((
+    "dressing", "glaze", "gravy", "marinade", "onions", "potatoes", "rice", "sauce", "seeds", "spices", "stock",
+    "vegetables", "veg",
+))  # fmt: skip
+_SO_MUCH = re.compile(r"^\s*(?:the )?\d[\d.]* ?(?:k?g|ml|l|tbsp|tsp|cups?|oz|lbs?)\b", re.IGNORECASE)
 _OBJECT_ENDS = re.compile(
     r"\b(?:in|on|over|at|for|until|to|about|with|under|or|per|turning|covered|uncovered|each)\b|[\d,(½–-]",
     re.IGNORECASE,
@@ -107,6 +126,7 @@ class StageSaid:
     minutes: str = ""
     core: str = ""
     turned: bool = False
+    every: str = ""
     said: str = ""
 
 
@@ -119,34 +139,44 @@ def stages_said(sentences: Iterable[str], meat: str) -> tuple[StageSaid, ...]:
     ()
     """
     known = _OF_THE_MEAT | words_of(meat) | {word.removesuffix("s") for word in words_of(meat)}
-    heated = ""
+    oven, ready = "", None
     found: list[StageSaid] = []
     for clause in (part.strip() for sentence in sentences for part in _THEN.split(sentence) if part.strip()):
-        preheated = _PREHEAT.search(clause)
-        if preheated is not None:
-            heated = preheated["heat"]
-            continue
-        told = _place_in(clause, known) or _goes_on(clause, found)
+        set_to = _PREHEAT.search(clause) or _TURNED_TO.search(clause)
+        oven = set_to["heat"] if set_to is not None else oven
+        ready = _on_what(clause) if _MADE_HOT.match(clause) else ready
+        told = _place_in(clause, known, ready) or _goes_on(clause, found)
         stage = _stage_of(clause, *told) if told is not None else None
         if stage is not None:
-            heat = stage.heat or (heated if stage.place == "oven" else "")
+            heat = stage.heat or (oven if stage.place in ("oven", "parcel") else "")
             found.append(replace(stage, heat=heat))
     timed = [one for one in found if one.minutes or one.core]
     kept = timed or found[:1]
     return tuple(kept[:MOST_STAGES_SAID])
 
 
-def _place_in(clause: str, known: Set[str]) -> tuple[CookPlace, str] | None:
-    """The place that a deed tells, where it is done to the meat, and what is said behind it."""
+def _place_in(clause: str, known: Set[str], ready: CookPlace | None) -> tuple[CookPlace, str] | None:
+    """The place that a deed tells, where it is done to the meat, and what is said behind it.
+
+    ``ready`` is what was made hot before: "Heat a griddle pan. Cook the chicken for 6 minutes."
+    """
     verb, cooks = _VERB.search(clause), _COOK.search(clause)
     place: CookPlace | None = None
     if cooks is not None and (verb is None or cooks.start() < verb.start()):
-        place = next((place for words, place in _ON if words.search(clause)), None)
-        behind = clause[cooks.end() :]
+        place, done = _on_what(clause) or ready, cooks
     elif verb is not None:
-        place = next(place for number, (_, place) in enumerate(_PLACES) if verb[f"p{number}"])
-        behind = clause[verb.end() :]
-    return None if place is None or not _is_of_the_meat(behind, known) else (place, behind)
+        place, done = next(place for number, (_, place) in enumerate(_PLACES) if verb[f"p{number}"]), verb
+    if place is None:
+        return None
+    before, behind = clause[: done.start()], clause[done.end() :]
+    if words_of(before) & _OF_ANOTHER or not _is_of_the_meat(behind, known):
+        return None
+    return "parcel" if place == "oven" and _WRAPPED.search(clause) else place, behind
+
+
+def _on_what(clause: str) -> CookPlace | None:
+    """The place that the words of a clause name, beside any deed."""
+    return next((place for words, place in _ON if words.search(clause)), None)
 
 
 def _goes_on(clause: str, found: Sequence[StageSaid]) -> tuple[CookPlace, str] | None:
@@ -156,23 +186,34 @@ def _goes_on(clause: str, found: Sequence[StageSaid]) -> tuple[CookPlace, str] |
 
 def _stage_of(clause: str, place: CookPlace, behind: str) -> StageSaid | None:
     """The stage in what is said behind a deed; none without a heat, a time or a core."""
-    behind = _ANOTHER_DEED.split(behind, maxsplit=1)[0]
-    core = _CORE.search(behind)
-    core_said = (core["core"] or core["behind"]) if core is not None else ""
-    core_said = core_said if core_said and _is_core(core_said) else ""
-    heats = (one for one in _HEAT.finditer(behind) if not (one["degrees"] and _is_core(one["degrees"])))
-    heat = next((one["degrees"] or one["gas"] or one["bare"] or one["words"] for one in heats), "")
+    every = _EVERY.search(behind)
+    behind = _ANOTHER_DEED.split(_EVERY.sub(" ", behind), maxsplit=1)[0]
+    core, core_said = _core_in(behind)
+    heats = (one for one in _HEAT.finditer(behind) if core is None or not core.start() <= one.start() < core.end())
+    hot = (one for one in heats if not (one["degrees"] and _is_core(one["degrees"])))
+    heat = next((one["degrees"] or one["gas"] or one["bare"] or one["words"] or one["pan"] for one in hot), "")
     time = _TIME.search(behind)
     minutes = "" if time is None or time["by"] else time["time"]
     turned = time is not None and bool(time["each"])
     if not (heat or minutes or core_said):
         return None
     place = "fryer" if place == "pan" and _is_deep(heat) else place
-    return StageSaid(place, heat.strip(), _doubled(minutes) if turned else minutes, core_said, turned, clause)
+    minutes = _doubled(minutes) if turned else minutes
+    return StageSaid(place, heat.strip(), minutes, core_said, turned, "" if every is None else every["time"], clause)
+
+
+def _core_in(behind: str) -> tuple[re.Match[str] | None, str]:
+    """Where a core is told, in degrees or by its word, and how; 165 without a letter can only be of Fahrenheit."""
+    core = _CORE.search(behind)
+    said = core["core"] or core["behind"] or core["word"] if core is not None else ""
+    is_one = bool(said) and (not said[0].isdigit() or _is_core(said) or float(said[:3].rstrip(" °")) <= HOTTEST_CORE_F)
+    return (core, said) if is_one else (None, "")
 
 
 def _is_of_the_meat(behind: str, known: Set[str]) -> bool:
     """Whether what a verb is followed by is the meat, or nothing: not "the sauce", not "the potatoes"."""
+    if _SO_MUCH.match(behind):  # "simmer 200 ml coconut milk"
+        return False
     end = _OBJECT_ENDS.search(behind)
     return words_of(behind[: end.start() if end else None]) <= known
 

@@ -100,7 +100,8 @@ def recipe_in(
     sentences = [*(line for line in left if len(line.split()) >= LEAST_IN_A_DIRECTION), *directions]
     recipe = with_meat_of(sentences, with_amounts_of(sentences, recipe, is_line, is_meat), is_line, is_meat)
     recipe = with_pieces_of(sentences, recipe, is_meat)
-    recipe = replace(recipe, afterwards=tuple(from_the_hold(sentences)[:MOST_SENTENCES]))
+    in_order = [*all_lines[:MOST_LOOKED_AT], *directions] if told else sentences  # of prose what is left has no order
+    recipe = replace(recipe, afterwards=tuple(from_the_hold(in_order)[:MOST_SENTENCES]))
     if not any(words_of(block.title) & MIXES for block in own):
         recipe = parted_by(sentences, recipe, is_line, is_meat)
     return replace(recipe, mixes=by_heading(recipe.lines, own))

@@ -49,7 +49,7 @@ _DEGREES = r"(?:\d{2,3} ?°? ?[CF]\b|\d{3} ?°)"
 _UP_TO = r"(?:to|until|reach(?:es)?|hits?|registers?|reads?|core(?: of)?|internal(?: temperature)?(?: of)?)"
 _CORE = re.compile(
     rf"\b{_UP_TO}\b[^\d.;]{{0,40}}?(?P<core>{_DEGREES})"
-    r"|\b(?:for|until|to) (?:a )?(?P<word>medium[- ](?:rare|well)|well[- ]done|rare|medium(?![- ](?:heat|high|low)))\b"
+    r"|\b(?:for|until|to) (?:a )?(?P<word>medium[- ](?:rare|well)|well[- ]done|rare)\b"
     rf"|(?P<behind>{_DEGREES})(?: internal| core|(?= in the (?:middle|centre|center)))",
     re.IGNORECASE,
 )

@@ -22,7 +22,7 @@ class Servings(unittest.TestCase):
     def test_taken_from_a_line_or_from_the_name(self) -> None:
         """And then neither left out nor part of the name; what else the line says is told."""
         for text, servings, name in (
-            ("Drumsticks\nServes 4-6\n1 kg chicken drumsticks\n10 g salt", "4", "Drumsticks"),
+            ("Drumsticks\nServes 4-6\n1 kg chicken drumsticks\n10 g salt", "4-6", "Drumsticks"),
             ("DRUMSTICKS ....... serves 6\nDrumsticks ...... 1.2 kg\nSalt ...... 2 tsp", "6", "DRUMSTICKS"),
             ("Drumsticks\nServings: 8  Calories: 300\n1 kg chicken drumsticks\n10 g salt", "8", "Drumsticks"),
             ("Drumsticks\n\nFor 6 people\n\n1 kg chicken drumsticks\n10 g salt", "6", "Drumsticks"),

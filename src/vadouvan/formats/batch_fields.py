@@ -84,8 +84,12 @@ def _amount(name: str, said: str, kind: QuantityKind, factor: float, unit: str) 
     return NumberField(name, said, lambda text: quantity(text, kind, field=name) * factor, f"{{:g}} {unit}")
 
 
-def _count(name: str, said: str) -> NumberField:
-    return NumberField(name, said, lambda text: whole_number(text, field=name, low=-MOST, high=MOST, what=said), "{}")
+def _count(name: str, said: str, *, between: bool = False) -> NumberField:
+    def read(text: str) -> float:
+        """A whole number, in the middle of a range where that counts."""
+        return whole_number(text, field=name, low=-MOST, high=MOST, what=said, between=between)
+
+    return NumberField(name, said, read, "{}")
 
 
 def _plain(name: str, said: str, *units: str) -> NumberField:
@@ -129,7 +133,7 @@ NUMBERS: dict[type, tuple[NumberField, ...]] = {
         _amount("lead_min", "lead", LEAD, 1 / 60, "min"),
         _amount("early_min", "early", EARLY, 1 / 60, "min"),
     ),
-    OccasionInput: (_count("servings", "servings"), _plain("frozen_pct", "frozen", "%")),
+    OccasionInput: (_count("servings", "servings", between=True), _plain("frozen_pct", "frozen", "%")),
     AimsInput: (
         _plain("spoons", "spoons"),
         _amount("bath_h", "bath_time", CONTACT, 1 / 3600, "h"),

@@ -210,7 +210,7 @@ def _one_text(raw: Any) -> str:
 def _servings(raw: Any) -> str:
     """The number of servings in a yield such as "9 servings"; nothing for "a jar"."""
     for text in [str(raw)] if isinstance(raw, int) and not isinstance(raw, bool) else _texts(raw):
-        found = re.match(r"\s*(?:serves|for)?\s*(\d{1,3})\b", text, re.IGNORECASE)
+        found = re.match(r"\s*(?:serves|for)?\s*(\d{1,3}(?: ?(?:-|–|to) ?\d{1,3})?)\b", text, re.IGNORECASE)
         if found:
             return found[1]
     return ""

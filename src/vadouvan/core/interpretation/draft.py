@@ -158,7 +158,7 @@ def _occasion(said: OccasionInput, frozen: float, notes: Notes) -> Occasion | No
         return None
     how_many = _FOR_EATERS.sub("", said.servings)
     servings = notes.attempt(
-        lambda: whole_number(how_many, field="occasion.servings", low=1, high=100, what="servings")
+        lambda: whole_number(how_many, field="occasion.servings", low=1, high=100, what="servings", between=True)
     )
     return None if servings is None else Occasion(servings, appetite, frozen)
 

@@ -6,6 +6,7 @@ Each reader takes what was typed and the field it stands in, and returns SI or r
 
 from __future__ import annotations
 
+import math
 import re
 from collections.abc import Mapping
 from dataclasses import dataclass
@@ -187,15 +188,19 @@ def _either(text: str, kind: QuantityKind, field: str, readings: tuple[float, fl
     )
 
 
-def whole_number(text: str, *, field: str, low: int, high: int, what: str) -> int:
-    """A typed count.
+def whole_number(text: str, *, field: str, low: int, high: int, what: str, between: bool = False) -> int:
+    """A typed count; the middle of a range, rounded up, where it may lie ``between`` two.
 
     >>> whole_number("nine", field="cut.pieces", low=1, high=500, what="pieces")
     9
+    >>> whole_number("4-5", field="occasion.servings", low=1, high=100, what="servings", between=True)
+    5
     """
     found = leading_number(text.strip()) if not _NEGATIVE.match(text) else None
     accepted = f"Write a whole number of {what} from {low} to {high}."
     value = found.number.value if found and not found.rest.strip() else None
+    if found is not None and value is not None and between and found.number.low != found.number.high:
+        value = math.ceil(value)
     if value is None or value != int(value) or not low <= value <= high:
         raise InputError(
             field=field,

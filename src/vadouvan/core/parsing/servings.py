@@ -6,7 +6,7 @@ import re
 from collections.abc import Iterable
 from dataclasses import dataclass
 
-_SO_MANY = r"(?P<{name}>\d{{1,3}})(?: ?(?:-|–|to) ?\d{{1,3}})?(?![\d.,/])"
+_SO_MANY = r"(?P<{name}>\d{{1,3}}(?: ?(?:-|–|to) ?\d{{1,3}})?)(?![\d/]|[.,]\d)"
 _EATERS = r"(?:people|persons|guests|eaters|servings?|portions?)"
 _SAID = re.compile(
     rf"(?:^|[\s.,;(|])(?:serves?|feeds|servings?|portions|(?:yields?|makes)(?=[^.;|]{{0,12}} {_EATERS}))"
@@ -22,7 +22,7 @@ MOST = 200  # of a feast; more is a slip
 
 @dataclass(frozen=True)
 class ServingsSaid:
-    """So many servings, and what else the line says; the smaller of a range."""
+    """So many servings as they were written, "4" or "4-6", and what else the line says."""
 
     count: str
     rest: str
@@ -32,13 +32,14 @@ def servings_said(line: str) -> ServingsSaid | None:
     """Servings that a line tells; none if it tells none.
 
     >>> servings_said("Serves 4-6"), servings_said("Chicken shashlik ....... serves 6")
-    (ServingsSaid(count='4', rest=''), ServingsSaid(count='6', rest='Chicken shashlik'))
+    (ServingsSaid(count='4-6', rest=''), ServingsSaid(count='6', rest='Chicken shashlik'))
     >>> servings_said("Serve with 2 lemons"), servings_said("makes 12 skewers")
     (None, None)
     """
     line = " ".join(line.split())
     found = _SAID.search(line)
-    if found is None or not 0 < int(count := found["first"] or found["bare"] or found["last"]) <= MOST:
+    count = (found["first"] or found["bare"] or found["last"]) if found is not None else ""
+    if found is None or not all(0 < int(end) <= MOST for end in re.findall(r"\d+", count)):
         return None
     return ServingsSaid(
         count, f"{line[: found.start()].rstrip(_AROUND)} {line[found.end() :].lstrip(_AROUND)}".strip(_AROUND)

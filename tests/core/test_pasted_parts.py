@@ -124,6 +124,30 @@ class Parts(unittest.TestCase):
         self.assertEqual((found.draft.name, found.draft.cut.mass), ("Lamb steaks", "600 g"))
         self.assertEqual(mix_of(found), ["150g yoghurt", "juice ½ lemon", "½ tsp salt"])
 
+    def test_headings_in_brackets_and_rows_with_dots(self) -> None:
+        """A heading in square brackets is no JSON; a row with dots may end in a handful; amounts may stand behind."""
+        text = "[Marinade]\nsoy 6T / rice vin 2T / honey 2T / ginger 1T\n[Protein]\nfirm tofu 400 g"
+        found = read_any(text, KITCHEN)
+        self.assertEqual(mix_of(found), ["soy 6T", "rice vin 2T", "honey 2T", "ginger 1T"])
+        self.assertEqual(found.draft.cut.kind, "tofu_firm")
+        dots = "500g lamb mince · 1 small onion · 1 tsp cumin · 6 g salt · handful mint\n"
+        found = read_any(f"Koftas\n\n{dots}Tzatziki: 200g yoghurt · ½ cucumber · 1 tbsp oil", KITCHEN)
+        self.assertEqual(mix_of(found), ["1 small onion", "1 tsp cumin", "6 g salt", "handful mint"])
+        self.assertEqual(beside(found), {"Tzatziki": "200g yoghurt\n½ cucumber\n1 tbsp oil"})
+        row = "½ cup yoghurt, ¼ cup oil, 1 tsp each paprika, oregano, salt 2 tsp"
+        lines = ["½ cup yoghurt", "¼ cup oil", "1 tsp paprika", "1 tsp oregano", "salt 2 tsp"]
+        self.assertEqual(mix_of(read_any(f"Dish\n\n1 kg chicken breast, cubed\n{row}\nmin 6 h", KITCHEN)), lines)
+
+    def test_one_sentence_behind_a_colon(self) -> None:
+        """What is done and with how much, in commas only."""
+        found = read_any(
+            "Brine for breasts: dissolve 3 tbsp salt and 2 tbsp sugar in 1 L cold water, add 4 chicken breasts"
+            " (about 800 g), chill 2 hours, rinse, roast 220C 20 min.",
+            KITCHEN,
+        )
+        self.assertEqual(mix_of(found), ["3 tbsp salt", "2 tbsp sugar", "1 L cold water"])
+        self.assertEqual((found.draft.cut.mass, found.draft.fire.stages[0].heat), ("800 g", "220C"))
+
     def test_a_name_over_a_heading(self) -> None:
         """What the dish is called stands over "Steak", and the meat below: none of both is an ingredient."""
         found = read_any("STICKY BEEF\nSTEAK\n1 lb flank steak\nMARINADE\n60 ml soy sauce\n20 g honey", KITCHEN)

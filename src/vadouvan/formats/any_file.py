@@ -39,6 +39,7 @@ MOST_WORDS_OF_A_NAME, LINES_BELOW = 8, 3  # of a name that nothing else marks; l
 _MEASURED = re.compile(r"(?<![\w.,/])\d[\d./½¼¾⅓⅔]* ?[a-z]{1,12}\.? [a-z]{3,}(?: [a-z]{3,})?", re.IGNORECASE)
 _IN_STARS = re.compile(r"^([*_]{0,2})([^*_]+)[*_]{1,2}$")  # bold or slanted
 _OF_ONE_PART = frozenset(("for", "the", "first", "second", "dry", "wet"))
+_JSON = re.compile(r"\{|\[\s*[\]{\[\"\d]")  # "[Marinade]" is a heading
 _HEADER = re.compile(
     r"^---[ \t]*\r?\n(?P<head>(?:[A-Za-z_]{2,20}:[^\n]*\n|[ \t-][^\n]*\n){1,30}?)---[ \t]*\r?\n(?P<rest>.+)$", re.DOTALL
 )
@@ -50,9 +51,9 @@ def read_any(text: str, kitchen: Kitchen) -> Brought:
     plain = text.lstrip("\ufeff \t\r\n")
     if len(plain.encode()) > batch_file.LARGEST_BYTES or _is_batch(plain):
         return Brought(batch_file.read(plain), is_ours=True)
-    if plain.startswith(("{", "[")):
+    if is_json := _JSON.match(plain) is not None:
         _refuse_broken(plain)
-    if plain.startswith(("{", "[")) or (plain.startswith("<") and DATA in plain):
+    if is_json or (plain.startswith("<") and DATA in plain):
         return read_recipe(plain, kitchen)
     plain = text_of_page(plain) if is_page(plain) else plain
     return listed(*name_and_lines(plain, kitchen), kitchen)

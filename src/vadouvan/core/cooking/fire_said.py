@@ -18,7 +18,7 @@ MOST_STAGES_SAID = 3
 HOTTEST_CORE_C, HOTTEST_CORE_F = 100, 212  # a temperature up to it is of the meat, over it of the fire
 DEEP_FROM_C, DEEP_FROM_F = 140, 285  # oil as hot as that is deep
 _PLACES: tuple[tuple[str, CookPlace], ...] = (
-    (r"air[- ]?fry", "oven"),
+    (r"air[- ]?fry(?:er)?", "oven"),
     (r"deep[- ]fry", "fryer"),
     (r"stir[- ]fry", "wok"),
     (r"(?:pan[- ]?)?(?:fry|sear)|saut[ée]|griddle|pan[- ]roast", "pan"),
@@ -30,7 +30,7 @@ _PLACES: tuple[tuple[str, CookPlace], ...] = (
     (r"steam", "steamer"),
 )
 # "Cook" says no place: its heat or what it is done on does
-_COOK = re.compile(r"\bcook\b(?!-)", re.IGNORECASE)
+_COOK = re.compile(r"\b(?:cook|finish)\b(?!-)", re.IGNORECASE)
 _ON: tuple[tuple[re.Pattern[str], CookPlace], ...] = (
     (re.compile(r"\b(?:grill|barbecue|bbq|coals)\b", re.IGNORECASE), "grill"),
     (re.compile(r"\b(?:pan|griddle|skillet)\b", re.IGNORECASE), "pan"),
@@ -75,7 +75,8 @@ _ANOTHER_DEED = re.compile(  # what it takes is no time of this one
     re.IGNORECASE,
 )
 _MORE_TIME = re.compile(
-    rf"^(?:and |for |about |another |a further |give (?:it|them) ){{0,3}}{_SO_MANY} ?(?:{_HOURS}|{_MINUTES})\b",
+    rf"^(?:and |for |about |another |a further |give (?:it|them) |flip |turn ){{0,3}}"
+    rf"{_SO_MANY} ?(?:{_HOURS}|{_MINUTES})\b",
     re.IGNORECASE,
 )
 _PREHEAT = re.compile(

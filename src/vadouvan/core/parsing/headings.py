@@ -57,6 +57,8 @@ _LEFT = re.compile(
     r"|^(?:marinade|marinating|brine|soak|rub|rest)\b[^\d:,;]{0,15}\d+ ?(?:-|–|to)? ?\d* ?"
     r"(?:h|hours?|hrs?|mins?|minutes?|days?)\b"
     r"|^cure (?:for |overnight|the |in the fridge|\d+ ?(?:-|–|to)? ?\d* ?(?:h|hours?|days?)\b)"
+    r"|^(?:min(?:imum)?|max(?:imum)?|at least|up to)\.? \d[^,;]{0,12}?(?:h|hours?|hrs?|mins?|minutes?|days?)\b"
+    r"|^air[- ]?fry(?:er)?\b"
     r"|^(?:total|active|hands[- ]on|inactive|cook(?:ing)?|chill(?:ing)?|rest(?:ing)?)(?: time)?\s*:?\s*\d[^,;]{0,20}?"
     r"(?:h|hours?|hrs?|mins?|minutes?|days?)\b"
     r"|^\d+(?: ?(?:-|–|to) ?\d+)? ?(?:h|hours?|hrs?|minutes?(?! steaks?\b)|mins?|days?)\b"
@@ -89,7 +91,7 @@ _ORDER = re.compile(
 )
 _DEED = re.compile(
     r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:"
-    r"add|allow|bake|barbecue|baste|blend|blitz|boil|brine(?! from)|bring|broil|brush|chill|chop|coat|combine"
+    r"add|allow|bake|barbecue|baste|bbq|blend|blitz|boil|brine(?! from)|bring|broil|brush|chill|chop|coat|combine"
     r"|cook|cover|crush|cut|dice|discard|dissolve|drain|dredge|drizzle|dunk|finish|flatten|flip|form|fry"
     r"|garnish|give|griddle|grill|grind|heat|hold|keep|kept|knead|lay|leave|left|let|lift|lower|make|marinate|mash"
     r"|massage|melt|mix(?!:)|pat|pierce|place|poach|poke|pound(?! of)|pour|preheat|prepare|prick|process|pulse"

@@ -29,6 +29,7 @@ from vadouvan.core.parsing.sentences import recipe_of_a_sentence
 from vadouvan.core.parsing.tidy import without_bullet
 
 _BOLD = re.compile(r"^\s*(\*\*|__)(?P<said>[^*_]+)\1\s*:?\s*$")
+_BRACKETED = re.compile(r"^\s*\[([^\[\]\d]{3,40})\]\s*:?\s*$")  # "[Marinade]"
 _LETTER = re.compile(r"^\s*\(?([A-E])[.):]?\s*$")
 _MIXES_ALONE = frozenset(("bath", "brine", "cure", "marinade", "rub", "soak"))  # of one thing: "Dry brine: 6 g salt"
 _INGREDIENTS_TOO = frozenset(("butter", "chutney", "crumb", "relish", "salad", "salsa"))  # "Butter: 50 g" is a line
@@ -42,7 +43,7 @@ _IN_A_ROW = re.compile(
 _IN_SENTENCES = re.compile(r"[a-z)]\.\s+[A-Z](?![A-Za-z' -]{0,40}:)")
 _INGREDIENTS = re.compile(r"^ingredients\b", re.IGNORECASE)
 _OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
-LEAST_IN_A_ROW = 3
+LEAST_IN_A_ROW, MOST_OF = 3, 0.6
 _DONE_TO_ALL = re.compile(  # "blend 3 stalks lemongrass, 2 shallots, ..."
     r"^(?P<deed>blend|blitz|combine|crush|grind|mix|pound|stir|whisk|whizz)(?: together| up)? (?=\d|[½¼¾⅓⅔]|an? )",
     re.IGNORECASE,
@@ -57,7 +58,7 @@ LEAST_ALONE = 2
 _OF_ANY_MEAT = frozenset(("about", "each", "large", "medium", "small", "total", "weight", "whole"))
 _AMOUNT_BEHIND = re.compile(
     r"^[^\W\d_][^\d,;:]{2,40} (?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*|an? |half )? ?"
-    r"(?:k?g|ml|cl|l|lbs?|oz|tsps?|tbsps?|tea ?spoons?|table ?spoons?|cups?|cloves?|sprigs?|pinch)\b\.?"
+    r"(?:k?g|ml|cl|l|lbs?|oz|tsps?|tbsps?|tea ?spoons?|table ?spoons?|cups?|[tc]|cloves?|sprigs?|pinch)\b\.?"
     r"(?: [a-z]{3,10}ed)?$"
     r"|^[^\W\d_][^\d,;:]{2,40} \d{1,2}$",  # "chilli 4"
     re.IGNORECASE,
@@ -185,6 +186,9 @@ def _is_name(lines: list[str], place: int) -> bool:
 
 def _unmarked(line: str) -> str:
     """A line in bold letters, which is how lists mark their headings, as a heading; "A" and "B" are marinades."""
+    bracketed = _BRACKETED.match(line)
+    if bracketed is not None:
+        return f"{bracketed[1].strip(' :')}:"
     letter = _LETTER.match(line)
     if letter is not None:
         return f"Marinade {letter[1]}:"
@@ -304,9 +308,13 @@ def _parts_of(line: str) -> list[str]:
     (['60 ml vinegar', '4 cloves garlic', '1 tsp salt'], ['200 g / 7 oz yoghurt'])
     """
     strokes = [part.strip() for part in _STROKES.split(without_bullet(line))]
-    if len(strokes) >= LEAST_IN_A_ROW and all(map(_begins_with_an_amount, strokes)):
+    amounts = sum(map(_begins_with_an_amount, strokes))
+    is_dotted = (
+        "/" not in line and _begins_with_an_amount(strokes[0]) and amounts > MOST_OF * len(strokes)
+    )  # "... · handful mint"
+    if len(strokes) >= LEAST_IN_A_ROW and (is_dotted or amounts == len(strokes)):
         return strokes
-    for mark in (";", ","):
+    for mark in (";", ",", " / "):
         parts = [part.strip() for part in without_bullet(line).rstrip(". ").split(mark)]
         if len(parts) >= LEAST_IN_A_ROW and all(map(_AMOUNT_BEHIND.match, parts)):
             return parts

@@ -6,6 +6,8 @@ import re
 from collections.abc import Callable, Iterator
 from itertools import islice
 
+from vadouvan.core.parsing.headings import is_deed
+
 _COUNTED = r"(?:one|two|three|four|five|six|eight|ten|twelve)\b"
 _MEASURE = (
     r"(?:pinch|handful|bunch|clove|thumb|knob|splash|glug|dash|squeeze|drizzle|sprig|stick|head|bulb|tin|can|bottle|jar"
@@ -45,9 +47,11 @@ def amounts_in_prose(
 ) -> tuple[list[str], str]:
     """The amounts and the meat that a line of sentences tells, and its other words, with a gap for each of them.
 
-    None of a row of amounts, "Rub: 50 g sugar, 20 g paprika": there is no sentence around them.
+    None of a row of amounts, "Rub: 50 g sugar, 20 g paprika": there is no sentence around them, as there is behind
+    "Brine: dissolve 50 g salt in 1 l water".
     """
-    if len(line.split()) < LEAST_WORDS or _HEADED.match(line) is not None:
+    headed = _HEADED.match(line)
+    if len(line.split()) < LEAST_WORDS or (headed is not None and not is_deed(line[headed.end() :])):
         return [], line
     found: list[str] = []
     left: list[str] = []

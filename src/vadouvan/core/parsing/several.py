@@ -112,7 +112,8 @@ def _shared(line: str) -> list[str]:
         done = (treated.group() if treated else "") + (each.groupdict().get("done") or "")
         amount = each["amount"].strip()
         amount = amount if leading_number(amount) or unit_said(amount) not in SPOONS else f"1 {amount}"
-        return [f"{amount} {name}{done}" for name in _names(names)]
+        # "1 tsp each paprika, oregano, salt 2 tsp"
+        return [name if _AMOUNT_LAST.match(name) else f"{amount} {name}{done}" for name in _names(names)]
     said = _EQUAL_EACH.match(line)
     if said is not None:
         return [*(f"{said['amount'].strip()} {name}" for name in _names(said["names"])), *filter(None, (said["more"],))]

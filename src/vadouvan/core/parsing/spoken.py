@@ -117,6 +117,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"(?<=[a-z])\s*[/=]\s*\d[\d.,]*\s?%", ""),  # of the meat, told again
         (r"^([a-z][a-z ]{2,30}),? a few$", r"a few \1"),
         (r"\bblk\b\.?", "black"),
+        (r"\bbr\.? sugar\b", "brown sugar"),
         (r"\bg ?[&/+]? ?g paste\b", "ginger garlic paste"),
         (r"\btea[- ]spoons?\b", "tsp"),
         (r"\btable[- ]spoons?\b", "tbsp"),

@@ -240,6 +240,9 @@ class Notes(unittest.TestCase):
         for text, name in (
             ("Posted by a friend, 3 days ago:\n\n1 kg flank steak\n60 ml soy sauce\n20 g honey", ""),
             ("FREEZER BAG\nlabel: thaw overnight, grill\n- 900g diced chicken breast\n- 1 tsp salt", "FREEZER BAG"),
+            ("Ingredients\nMarinade:\n60 ml soy sauce\n20 g honey\nMeat:\n1 kg flank steak", ""),
+            ("Marinade\nStep 1: whisk\n60 ml soy sauce\n20 g honey\n1 kg flank steak", ""),
+            ("Butter chicken\nStep 1: marinate\n750g boneless chicken thighs\n120 g yogurt", "Butter chicken"),
             (
                 "Basic teriyaki\nEqual parts soy and mirin (100 ml each), plus 2 tbsp sugar\n600 g salmon",
                 "Basic teriyaki",

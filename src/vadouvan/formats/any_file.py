@@ -11,6 +11,7 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.cut_figures import has_weight
 from vadouvan.core.parsing.cut_name import cut_named
 from vadouvan.core.parsing.headings import (
+    COMPANIONS,
     MIXES,
     OTHER_PARTS,
     begins_a_row,
@@ -115,7 +116,8 @@ def _name_and_rest(text: str, kitchen: Kitchen) -> tuple[str, str]:
         said = first = said.rstrip(" :")
     after = without_bullet(rest.strip().partition("\n")[0])
     below = without_step_number(after)  # "Butter chicken" over "Step 1: marinate" is the dish
-    is_over_a_part = below != after or tells_a_part(below)
+    says_more = words_of(said) - MIXES - COMPANIONS - OTHER_PARTS - _OF_ONE_PART  # than "Ingredients" does
+    is_over_a_part = bool(says_more) and (below != after or tells_a_part(below))
     in_use = (
         leading_number(said) is not None
         or is_of_a_table(first)

@@ -399,6 +399,15 @@ class Qualified(unittest.TestCase):
         (problem,) = judgement.reading.problems
         self.assertEqual([choice.text for choice in problem.choices], ["1.5 % table salt of the meat"])
 
+    def test_names_with_commas_and_no_amount(self) -> None:
+        """Each has its usual dose, none is dropped; how one is treated is no other."""
+        self.assertEqual(single_lines("Thyme, bay, garlic", KITCHEN.pantry), ("Thyme", "bay", "garlic"))
+        for whole in ("thyme, chopped", "garlic, crushed", "pepper, black"):
+            self.assertEqual(single_lines(whole, KITCHEN.pantry), (whole,))
+        for asked in ("salt, pepper", "mint, basil, xyzzy", "thyme, salt"):
+            with self.subTest(asked), self.assertRaisesRegex(InputError, "has no amount"):
+                portion_of(LineInput("1", asked), KITCHEN.pantry)
+
     def test_an_amount_that_may_be_less_or_more(self) -> None:
         """What stands before "as needed" counts."""
         self.assertAlmostEqual(portion("2-3 tbsp water, as needed").mass_kg.value, 0.0374, delta=1e-3)

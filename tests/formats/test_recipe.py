@@ -211,6 +211,17 @@ class ReadIn(unittest.TestCase):
         self.assertEqual(brought.draft.occasion.servings, "2")
         self.assertIn("No line names a cut", " ".join(brought.notes))
 
+    def test_amounts_of_the_directions(self) -> None:
+        """A spoon's full stop ends no sentence; what the list names alone has the amount that the directions give."""
+        recipe = {
+            "@type": "Recipe",
+            "name": "Grilled chicken",
+            "recipeIngredient": ["1½ lb. chicken breasts", "60 ml oil", "Kosher salt", "Freshly ground black pepper"],
+            "recipeInstructions": ["Whisk oil, 1 tsp. salt, and 1/2 tsp. pepper. Add chicken; chill 2 hours."],
+        }
+        mix = [line.text for line in read_recipe(json.dumps(recipe), KITCHEN).draft.mix]
+        self.assertEqual(mix, ["60 ml oil", "1/2 tsp. freshly ground black pepper", "1 tsp. kosher salt"])
+
     def test_plain_text(self) -> None:
         """A name, a cut, lines; what is under "Method:" is no ingredient."""
         text = "Harbour tofu\n\n800 g firm tofu\n2 tbsp tamarind paste\n1 tsp turmeric\n\nMethod:\nstir\nwait\n"

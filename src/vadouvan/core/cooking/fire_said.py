@@ -56,7 +56,7 @@ _CORE = re.compile(
 _HOW_HOT = r"(?:(?:very |medium[- ]|moderately )?(?:high|hot|medium|low|gentle|moderate))"
 _HEAT = re.compile(
     rf"(?P<degrees>{_DEGREES})|\b(?P<gas>gas(?: mark)? ?[1-9])\b"
-    r"|(?:@|\bat) ?(?P<bare>\d{3})(?!\d| ?(?:°|[CF]\b|min|h|g\b|ml))"
+    r"|(?:@|\bat|^) ?(?P<bare>\d{3})(?!\d| ?(?:°|[CF]\b|min|h|g\b|ml))"
     rf"|\b(?:over|on|at|under) (?:an? |the )?(?P<words>{_HOW_HOT})\b"
     rf"|\bin (?:an? |the )?(?P<pan>{_HOW_HOT}) (?:griddle |frying )?(?:pan|wok|oven)\b",
     re.IGNORECASE,

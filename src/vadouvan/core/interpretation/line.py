@@ -167,7 +167,9 @@ def _usual_dose(line: LineInput, pantry: Pantry, meat_kg: float) -> Portion | No
     text = " ".join(without_bullet(line.text).split())
     if re.search(r"[\d½¼¾⅓⅔]", text) or _LEFT_TO_THE_COOK.search(text):
         return None
-    body, _, _ = text.partition(",")
+    body, *beside = text.split(",")
+    if any(pantry.named(part.strip()) is not None for part in beside):  # "thyme, bay" is of two
+        return None
     names = [body, _VAGUE_START.sub("", body), _VAGUE_START.sub("", _VAGUE_START.sub("", body))]
     known = next((pantry.by_name[name.lower()] for name in names if name.lower() in pantry.by_name), None)
     item = pantry.by_id[known] if known else None

@@ -11,13 +11,13 @@ from dataclasses import replace
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.parts import PastedMix, PastedRecipe
-from vadouvan.core.parsing.prose import amounts_in_prose
+from vadouvan.core.parsing.prose import FULL_STOP, amounts_in_prose
 
 AFTERWARDS = "after the hold"
 MOST_WORDS_OF_A_NAME = 4
 MOST_SENTENCES = 60  # of directions, in which amounts are looked for
 LEAST_NAMED = 2  # lines that the directions name before the hold: fewer, and they do not go by names
-_SENTENCE = re.compile(r"[.;!?](?=\s|$)|\n")
+_SENTENCE = re.compile(rf"{FULL_STOP}(?=\s|$)|[;!?](?=\s|$)|\n", re.IGNORECASE)
 _HOLD = re.compile(
     r"\b(?:marinat\w+|refrigerat\w+|chill(?:ed)?|fridge|overnight|brine|cure|soak|let (?:it |them )?(?:stand|sit)"
     r"|set aside|leave (?:it |them )?(?:for|to|in|at|\d))\b"
@@ -65,7 +65,7 @@ def with_amounts_of(
     directions: Sequence[str], recipe: PastedRecipe, is_line: Callable[[str], bool], is_meat: Callable[[str], bool]
 ) -> PastedRecipe:
     """A recipe with the amounts that its directions give, up to the hold, to what its list names without one."""
-    bare = [line for line in recipe.left_out if _is_bare(line) and is_line(f"10 g {line}")]
+    bare = [line for line in (*recipe.left_out, *recipe.lines) if _is_bare(line) and is_line(f"10 g {line}")]
     if not bare:
         return recipe
     before = up_to_the_hold(directions)[:MOST_SENTENCES]
@@ -79,7 +79,10 @@ def with_amounts_of(
             found[line] = f"{how_much} {line[0].lower()}{line[1:]}"
     return replace(
         recipe,
-        lines=(*recipe.lines, *found.values()),
+        lines=(
+            *(found.get(line, line) for line in recipe.lines),
+            *(taken for line, taken in found.items() if line not in recipe.lines),
+        ),
         left_out=tuple(line for line in recipe.left_out if line not in found),
         told=tuple(f"“{line}” is taken as {taken}, as its directions say." for line, taken in found.items()),
     )

@@ -41,9 +41,9 @@ _IN_A_ROW = re.compile(
 )
 # "Turkey legs, 1.6 kg. Make a paste of 40 g butter ..."
 _IN_SENTENCES = re.compile(r"[a-z)]\.\s+[A-Z](?![A-Za-z' -]{0,40}:)")
-_INGREDIENTS = re.compile(r"^ingredients\b", re.IGNORECASE)
+_INGREDIENTS = re.compile(r"^(?:ingredients|ingred|ingr)\b", re.IGNORECASE)
 _OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
-LEAST_IN_A_ROW, MOST_OF = 3, 0.6
+LEAST_IN_A_ROW, MOST_OF, MOST_WORDS_OF_A_PART = 3, 0.6, 3
 _DONE_TO_ALL = re.compile(  # "blend 3 stalks lemongrass, 2 shallots, ..."
     r"^(?P<deed>blend|blitz|combine|crush|grind|mix|pound|stir|whisk|whizz)(?: together| up)? (?=\d|[½¼¾⅓⅔]|an? )",
     re.IGNORECASE,
@@ -281,6 +281,11 @@ def _amounts_of(row: str) -> list[str]:
     return _IN_A_ROW.split(row)
 
 
+def _is_a_bare_name(part: str) -> bool:
+    """Whether it is a few words without a figure."""
+    return re.search(r"[\d:]", part) is None and len(part.split()) <= MOST_WORDS_OF_A_PART
+
+
 def _begins_with_an_amount(part: str) -> bool:
     """Whether it begins with a number or with a fruit's juice, and something stands behind."""
     found = leading_number(part)
@@ -309,10 +314,9 @@ def _parts_of(line: str) -> list[str]:
     """
     strokes = [part.strip() for part in _STROKES.split(without_bullet(line))]
     amounts = sum(map(_begins_with_an_amount, strokes))
-    is_dotted = (
-        "/" not in line and _begins_with_an_amount(strokes[0]) and amounts > MOST_OF * len(strokes)
-    )  # "... · handful mint"
-    if len(strokes) >= LEAST_IN_A_ROW and (is_dotted or amounts == len(strokes)):
+    is_mostly = _begins_with_an_amount(strokes[0]) and amounts > MOST_OF * len(strokes)  # "... · handful mint"
+    names = (part for part in strokes if not _begins_with_an_amount(part))
+    if len(strokes) >= LEAST_IN_A_ROW and is_mostly and all(map(_is_a_bare_name, names)):
         return strokes
     for mark in (";", ",", " / "):
         parts = [part.strip() for part in without_bullet(line).rstrip(". ").split(mark)]

@@ -21,7 +21,8 @@ _BEGINS = re.compile(
     rf"|an?\s+(?:{_HOW_MUCH})?{_MEASURE}\b|{_HOW_MUCH}{_MEASURE} of\b)",
     re.IGNORECASE,
 )
-_ENDS = re.compile(r"[.!?](?=\s|$)")
+FULL_STOP = r"(?<!tsp)(?<!bsp)(?<!bs)(?<! oz)(?<! lb)(?<! lbs)\."  # "1 tsp. salt" ends no sentence
+_ENDS = re.compile(rf"(?:{FULL_STOP}|[!?])(?=\s|$)", re.IGNORECASE)
 _STOPS = re.compile(
     r"\s*[,;:(]|\s+(?:and|with|plus|over|into|in|for|until|then|to|on|at|together|all|per|through|from|so|which|that)\b",
     re.IGNORECASE,

@@ -84,6 +84,7 @@ _PINCH = re.compile(r"^(?:a )?(?:large |good |generous |small )?pinch", re.IGNOR
 _LATE_STATE = re.compile(r"(?:,|\s[-–—])\s*(?:both|all)\s+(?P<state>[a-z ]+)$", re.IGNORECASE)
 _MORE_IN_BRACKETS = re.compile(r"\s*\((?:plus|and|\+|with) (?=[\d½¼¾⅓⅔]|an? )([^()]+)\)", re.IGNORECASE)
 MOST = 8
+MOST_WORDS = 3  # of a name without an amount
 
 
 def taken_apart(text: str) -> tuple[str, ...]:
@@ -98,8 +99,20 @@ def taken_apart(text: str) -> tuple[str, ...]:
         return ()
     line = _COUNT_BEHIND.sub(r"\2 \1\3 ", _MORE_IN_BRACKETS.sub(r" plus \1", " ".join(text.strip().split())))
     parts = _shared(line) or _fruit(line)
-    parts = parts or [one for part in _side_by_side(line) for one in _shared(part) or _fruit(part) or (part,)]
+    parts = (
+        parts
+        or _only_names(line)
+        or [one for part in _side_by_side(line) for one in _shared(part) or _fruit(part) or (part,)]
+    )
     return tuple(parts) if 1 < len(parts) <= MOST else ()
+
+
+def _only_names(line: str) -> list[str]:
+    """Names with commas between and no amount, "thyme, bay, garlic": each may have a usual dose."""
+    if re.search(r"[\d½¼¾⅓⅔():]", line):
+        return []
+    names = _names(line)
+    return names if "," in line and len(names) > 1 and all(len(name.split()) <= MOST_WORDS for name in names) else []
 
 
 def _shared(line: str) -> list[str]:

@@ -114,6 +114,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (rf"^(?:an? )?squeeze of (half (?:an? )?|\d )({_CITRUS})s?$", r"juice of \1\2"),
         (r"\b(?:pwdr?|pdr|powdr)\b\.?", "powder"),
         (r"\bjc\b\.?", "juice"),
+        (r",? \(?\d{1,2} ?(?:h|hrs?|hours?|mins?|minutes?|days?) (?:before|ahead|beforehand|in advance)\)?$", ""),
         (r"(?<=[a-z])\s*[/=]\s*\d[\d.,]*\s?%", ""),  # of the meat, told again
         (r"^([a-z][a-z ]{2,30}),? a few$", r"a few \1"),
         (r"\bblk\b\.?", "black"),

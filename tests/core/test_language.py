@@ -250,6 +250,8 @@ class Lines(unittest.TestCase):
             ('1" knob ginger', 15.0, True),
             ("Lemon zest — from 2", 10.0, True),
             ("garlic half a head", 22.5, True),
+            ("4 garlic cloves, 2 crushed, 2 whole", 16.0, True),
+            ("Coarse salt 26 g, 1 hr before", 26.0, False),
             ("Brown sugar - quarter cup", 55.0, False),
             ("cumin: two teaspoons", 4.8, False),
             ("Mustard, medium hot 2 tbsp", 31.5, False),

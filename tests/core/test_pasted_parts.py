@@ -138,6 +138,13 @@ class Parts(unittest.TestCase):
         lines = ["½ cup yoghurt", "¼ cup oil", "1 tsp paprika", "1 tsp oregano", "salt 2 tsp"]
         self.assertEqual(mix_of(read_any(f"Dish\n\n1 kg chicken breast, cubed\n{row}\nmin 6 h", KITCHEN)), lines)
 
+    def test_a_row_beside_the_mix(self) -> None:
+        """Under a heading of its own it is a line for each, as that of the mix is."""
+        found = read_any(
+            "Loin\n\n1 kg pork loin\n10 g salt\n\nFor the crust:\n2 Tbsp Dijon, 1 cup panko, 1 Tbsp oil", KITCHEN
+        )
+        self.assertEqual(beside(found), {"crust": "2 Tbsp Dijon\n1 cup panko\n1 Tbsp oil"})
+
     def test_one_sentence_behind_a_colon(self) -> None:
         """What is done and with how much, in commas only."""
         found = read_any(

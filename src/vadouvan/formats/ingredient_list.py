@@ -80,7 +80,7 @@ def listed(name: str, text: str, kitchen: Kitchen, directions: Sequence[str] = (
         raise FormatError(field="file", given=text[:40], wrong="No ingredients are in it.", accepted=ACCEPTED)
     meat = _meat_in(recipe, name, kitchen)
     mix, for_each = _for_all(_mix_in(recipe, meat, kitchen), meat.named)
-    beside, told_beside = _beside(recipe)
+    beside, told_beside = _beside(recipe, kitchen)
     served = servings_among(text.splitlines()[:MOST_LOOKED_AT])
     left_out = "; ".join(line.rstrip(". ") for line in recipe.left_out if not _says_only(served, line))
     stages = stages_said(recipe.afterwards, "" if meat.line is None else recipe.lines[meat.line])
@@ -152,16 +152,18 @@ def _mix_in(recipe: PastedRecipe, meat: _MeatFound, kitchen: Kitchen) -> list[st
     ]
 
 
-def _beside(recipe: PastedRecipe) -> tuple[tuple[CompanionInput, ...], list[str]]:
+def _beside(recipe: PastedRecipe, kitchen: Kitchen) -> tuple[tuple[CompanionInput, ...], list[str]]:
     """Companions of the mix, and notes on them and on mixes that are one now."""
+    singles = [
+        (part.title, [one for line in part.lines for one in single_lines(line, kitchen.pantry)])
+        for part in recipe.companions
+    ]
     beside = tuple(
-        CompanionInput(str(number), title=part.title[:LONGEST_NAME], text="\n".join(part.lines)[:LONGEST_KEPT])
-        for number, part in enumerate(recipe.companions[:MOST_COMPANIONS], start=1)
+        CompanionInput(str(number), title=title[:LONGEST_NAME], text="\n".join(lines)[:LONGEST_KEPT])
+        for number, (title, lines) in enumerate(singles[:MOST_COMPANIONS], start=1)
     )
     told = [f'Beside the mix, under Plate, as "{one.title}": {"; ".join(one.text.splitlines())}.' for one in beside]
-    told += [
-        f'Not taken, under "{part.title}": {"; ".join(part.lines)}.' for part in recipe.companions[MOST_COMPANIONS:]
-    ]
+    told += [f'Not taken, under "{title}": {"; ".join(lines)}.' for title, lines in singles[MOST_COMPANIONS:]]
     if recipe.taken_together:
         headings = " and ".join(recipe.taken_together)
         told.append(f"Taken as one mix: {headings}. Part them if one goes on after the other.")

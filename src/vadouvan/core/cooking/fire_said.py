@@ -61,8 +61,9 @@ _HEAT = re.compile(
     rf"|\bin (?:an? |the )?(?P<pan>{_HOW_HOT}) (?:griddle |frying )?(?:pan|wok|oven)\b",
     re.IGNORECASE,
 )
-_HOURS, _MINUTES = r"(?:hours?|hrs?|h)", r"(?:minutes?|mins?|min)"
-_SO_MANY = r"(?:\d+(?:\.\d+)?|½|half an|an?|one|two|three)(?: ?(?:-|–|to) ?\d+(?:\.\d+)?)?"
+_HOURS, _MINUTES = r"(?:hours?|hrs?|h)", r"(?:minutes?|mins?|min|seconds?|secs?|sec)"
+_FIGURE = r"(?:\d+(?:\.\d+)?[½¼¾]?|[½¼¾])"
+_SO_MANY = rf"(?:{_FIGURE}|half an|an?|one|two|three)(?: ?(?:-|–|to) ?{_FIGURE})?"
 _TIME = re.compile(
     rf"(?P<time>{_SO_MANY} ?(?:{_HOURS}(?: ?(?:and )?\d{{1,2}}(?: ?{_MINUTES}\b|(?![\d°%])))?|{_MINUTES})(?![a-z]))"
     r"(?P<each>,? ?(?:per|a|each|on each|on the first|/) ?side)?"

@@ -67,6 +67,7 @@ _SOME_OF_ANOTHER = re.compile(  # "2 tbsp yoghurt, a little salt"
     re.IGNORECASE,
 )
 _DRAINED = re.compile(r"\b(?:hung|strained|drained)\b", re.IGNORECASE)
+_TREATED_SO = re.compile(r"^(?:(?:finely|roughly|thinly|left) )?(?:[a-z]{3,}ed|whole)\s*$", re.IGNORECASE)
 _STRENGTH = re.compile(r"\bper (?:l|lit(?:re|er)s?|quarts?|gallons?|pints?|cups?)\b|\d\s*% brine\b", re.IGNORECASE)
 MOST_KG = 10.0
 MOST_QUALIFYING = 3  # words beside a name that can make another ingredient of it
@@ -209,7 +210,8 @@ def _refuse_a_second_amount(text: str, parts: tuple[str, ...], field: str) -> No
     for part in parts:
         plain = re.sub(r"^(?:and|plus|with|\+|&)\s+", "", part.strip())
         found = leading_number(plain)
-        another = found is not None and not re.match(r"^an?\b", plain, re.IGNORECASE)
+        is_treated = found is not None and _TREATED_SO.match(found.rest) is not None  # "4 cloves, 2 crushed, 2 whole"
+        another = found is not None and not is_treated and not re.match(r"^an?\b", plain, re.IGNORECASE)
         within = re.search(r"[\d½¼¾⅓⅔]\s*([a-zA-Z]+)\s+[^\W\d_]", part)
         after = re.search(r"[^\W\d_]\s+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./]*\s*([a-zA-Z]+)\.?\s*$", part)
         amount = any(one is not None and unit_said(one[1]) in {**MASS_KG, **VOLUME_M3} for one in (within, after))

@@ -28,7 +28,7 @@ _SAME = {
 # What changes nothing of which cut it is.
 FILLERS = frozenset(
     """
-    a an the of in into on off and for with from at to each about approx approximately around roughly ca circa
+    a an any the of in into on off and for with from at to each about approx approximately around roughly ca circa
     total all its weighing weight large small medium big thick lean fresh raw free range organic trimmed tied
     untrimmed sinew out removed tip split cut drained dry cleaned gutted scaled
     deveined pin boned across grain piece one good nice quality thawed defrosted frozen room temperature

@@ -160,6 +160,8 @@ class Fire(unittest.TestCase):
             ("Chill 2 h. Roast at 180C for 1 to 1¼ hours.", "oven, 180C, 1 to 1¼ hours"),
             ("Marinate. Bake 220 40 min.", "oven, 220, 40 min"),
             ("Marinate. Air fry 400F 22 min.", "oven, 400F, 22 min"),
+            ("Cure 24 h. Hot smoke at 80C to a core of 60C.", "smoker, 80C, , 60C"),
+            ("Salt it overnight. Roast at 90C for 6 hours.", "oven, 90C, 6 hours"),
             ("Marinate. Smoke 225F 5-6 hrs.", "smoker, 225F, 5-6 hrs"),
             ("Simmer the brine 5 minutes and cool it. Brine overnight.",),
             ("Marinate. Roast the potatoes 40 minutes. Boil the marinade 5 min. Roast 325°, 25 min./lb.", "oven, 325°"),

@@ -29,6 +29,7 @@ _PLACES: tuple[tuple[str, CookPlace], ...] = (
     (r"simmer|braise|stew|poach", "pot"),
     (r"steam", "steamer"),
 )
+_MAY_BE_LOW: frozenset[CookPlace] = frozenset(("oven", "parcel", "pot", "smoker", "steamer"))  # no hotter than a core
 # "Cook" says no place: its heat or what it is done on does
 _COOK = re.compile(r"\b(?:cook|finish)\b(?!-)", re.IGNORECASE)
 _ON: tuple[tuple[re.Pattern[str], CookPlace], ...] = (
@@ -192,7 +193,7 @@ def _stage_of(clause: str, place: CookPlace, behind: str) -> StageSaid | None:
     behind = _ANOTHER_DEED.split(_EVERY.sub(" ", behind), maxsplit=1)[0]
     core, core_said = _core_in(behind)
     heats = (one for one in _HEAT.finditer(behind) if core is None or not core.start() <= one.start() < core.end())
-    hot = (one for one in heats if not (one["degrees"] and _is_core(one["degrees"])))
+    hot = (one for one in heats if place in _MAY_BE_LOW or not (one["degrees"] and _is_core(one["degrees"])))
     heat = next((one["degrees"] or one["gas"] or one["bare"] or one["words"] or one["pan"] for one in hot), "")
     time = _TIME.search(behind)
     minutes = "" if time is None or time["by"] else time["time"]

@@ -10,12 +10,13 @@ import re
 from collections.abc import Iterable, Sequence, Set
 from dataclasses import dataclass, replace
 
+from vadouvan.core.cooking.doneness import HOTTEST_CORE_C
 from vadouvan.core.cooking.stages import CookPlace
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.headings import words_of
 
 MOST_STAGES_SAID = 3
-HOTTEST_CORE_C, HOTTEST_CORE_F = 100, 212  # a temperature up to it is of the meat, over it of the fire
+HOTTEST_CORE_F = HOTTEST_CORE_C * 1.8 + 32  # a temperature up to it is of the meat, over it of the fire
 DEEP_FROM_C, DEEP_FROM_F = 140, 285  # oil as hot as that is deep
 _PLACES: tuple[tuple[str, CookPlace], ...] = (
     (r"air[- ]?fry(?:er)?", "oven"),

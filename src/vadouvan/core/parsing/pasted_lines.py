@@ -43,7 +43,7 @@ _IN_A_ROW = re.compile(
 _IN_SENTENCES = re.compile(r"[a-z)]\.\s+[A-Z](?![A-Za-z' -]{0,40}:)")
 _INGREDIENTS = re.compile(r"^(?:ingredients|ingred|ingr)\b", re.IGNORECASE)
 _OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
-LEAST_IN_A_ROW, MOST_OF, MOST_WORDS_OF_A_PART = 3, 0.6, 3
+LEAST_IN_A_ROW, MOST_OF, MOST_WORDS_OF_A_NAME = 3, 0.6, 3
 _DONE_TO_ALL = re.compile(  # "blend 3 stalks lemongrass, 2 shallots, ..."
     r"^(?P<deed>blend|blitz|combine|crush|grind|mix|pound|stir|whisk|whizz)(?: together| up)? (?=\d|[½¼¾⅓⅔]|an? )",
     re.IGNORECASE,
@@ -283,7 +283,7 @@ def _amounts_of(row: str) -> list[str]:
 
 def _is_a_bare_name(part: str) -> bool:
     """Whether it is a few words without a figure."""
-    return re.search(r"[\d:]", part) is None and len(part.split()) <= MOST_WORDS_OF_A_PART
+    return re.search(r"[\d:]", part) is None and len(part.split()) <= MOST_WORDS_OF_A_NAME
 
 
 def _begins_with_an_amount(part: str) -> bool:

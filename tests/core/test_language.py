@@ -284,12 +284,20 @@ class Lines(unittest.TestCase):
             "juice of 2 lemons + zest of 1",
             "zest of 1 and juice of 2 lemons",
             "juice of 2 lemons, zest of 1",
+            "2 lemons, juice of both and zest of 1",
+            "2 lemons (zest of 1, juice of 2)",
         ):
             with self.subTest(text):
                 found = {portion(line).ingredient.id: portion(line).mass_kg.value for line in taken_apart(text)}
                 self.assertEqual(sorted(found), ["lemon_juice", "zest_lemon"])
                 self.assertAlmostEqual(found["lemon_juice"], portion("juice of 2 lemons").mass_kg.value)
                 self.assertAlmostEqual(found["zest_lemon"], portion("zest of 1 lemon").mass_kg.value)
+
+    def test_a_share_and_a_zest_are_not_dropped(self) -> None:
+        """A share without an amount is asked for; what is said of a fruit's other part is asked for, too."""
+        for text in ("thyme / 2%", "salt = 2%", "2 lemons, juice of 1 and zest"):
+            with self.subTest(text), self.assertRaises(InputError):
+                portion(text)
 
     def test_every_name_of_the_pantry_reads_as_itself(self) -> None:
         """Each name and each alias, in grams."""

@@ -50,12 +50,17 @@ _ZEST_AND_SO_MUCH = re.compile(  # "zest 1 lemon + 1 tbsp juice"
     r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?P<amount>[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*[a-z]+) (?:of )?(?:its |the |their )?juice$",
     re.IGNORECASE,
 )
-_AND, _SO_MANY = r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?:the )?", r"[\d½¼¾⅓⅔/.]+|an?|one|two|three|half(?: an?| of it)?"
+_AND, _SO_MANY = r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?:the )?", r"[\d½¼¾⅓⅔/.]+|an?|one|two|three|both|half(?: an?| of it)?"
 # "juice of 2 lemons + zest of 1", "zest of 1 and juice of 2 lemons"
 _NAMED = r"(?P<fruit>[a-z]+(?: [a-z]+)?)"
+_OF_EACH = rf"(juice|zest) of ({_SO_MANY})"
 _OF_AS_MANY = tuple(
-    re.compile(rf"^(juice|zest) of ({_SO_MANY}){first}{_AND}(juice|zest) of ({_SO_MANY}){last}$", re.IGNORECASE)
-    for first, last in ((f" {_NAMED}", ""), ("", f" {_NAMED}"))
+    re.compile(pattern, re.IGNORECASE)
+    for pattern in (
+        rf"^{_OF_EACH} {_NAMED}{_AND}{_OF_EACH}$",
+        rf"^{_OF_EACH}{_AND}{_OF_EACH} {_NAMED}$",
+        rf"^(?:\d|an?|one|two|three) {_NAMED}\s*[,(:]\s*{_OF_EACH}{_AND}{_OF_EACH}\)?$",  # "2 lemons, juice of 1, ..."
+    )
 )
 _PUT_IN = r"(?:steeped|dissolved|soaked|bloomed|infused|stirred) in(?:to)?"
 _AMOUNT_AHEAD = (
@@ -177,7 +182,7 @@ def _fruit(line: str) -> list[str]:
 
 def _plain(count: str) -> str:
     """So many of a fruit, "half of it" as a half."""
-    return "1/2" if count.lower().startswith("half") else count
+    return "1/2" if count.lower().startswith("half") else "2" if count.lower() == "both" else count
 
 
 def _side_by_side(line: str) -> list[str]:

@@ -73,7 +73,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
             rf"(?=(?:\w+ )?(?:{_POURED})\b)",
             "",
         ),
-        (rf"^\d ({_CITRUS})s?,? (juice|zest) of (\d|half|one)\b.*$", r"\2 of \3 \1"),
+        (rf"^\d ({_CITRUS})s?,? (juice|zest) of (\d|half|one)\b(?:(?!\b(?:juice|zest)).)*$", r"\2 of \3 \1"),
         (r"^strips? of (?:rind|peel|zest) (?:from|of) ", "zest of "),
         (r"^((?:the )?(?:rind|peel|zest) of [^,]{2,40}?) in (?:\w+ )?strips$", r"\1"),
         (
@@ -115,7 +115,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"\b(?:pwdr?|pdr|powdr)\b\.?", "powder"),
         (r"\bjc\b\.?", "juice"),
         (r",? \(?\d{1,2} ?(?:h|hrs?|hours?|mins?|minutes?|days?) (?:before|ahead|beforehand|in advance)\)?$", ""),
-        (r"(?<=[a-z])\s*[/=]\s*\d[\d.,]*\s?%", ""),  # of the meat, told again
+        (r"^(\D*\d.*?[a-z])\s*[/=]\s*\d[\d.,]*\s?%", r"\1"),  # of the meat, told again
         (r"^([a-z][a-z ]{2,30}),? a few$", r"a few \1"),
         (r"\bblk\b\.?", "black"),
         (r"\bbr\.? sugar\b", "brown sugar"),

@@ -12,7 +12,7 @@ from tests.drafts import judged, of_kind
 from tests.slabs import slab
 from vadouvan.core.cut.kind import Family
 from vadouvan.core.cut.shape import cube
-from vadouvan.core.hold.acid import CELLS, AcidCourse, acid_course, settled_ph
+from vadouvan.core.hold.acid import AcidCourse, acid_course, settled_ph
 from vadouvan.core.hold.buffer import RAW_PH, AcidKind, meat_titration, mix_titration
 from vadouvan.core.hold.temperature import salt_diffusivity
 from vadouvan.core.mix.acidity import Solution, solution_ph
@@ -186,6 +186,6 @@ class Jar(unittest.TestCase):
         course = acid_course(cube(0.040, blocked_faces=0), "red", 0.73, VINEGAR, 0.8 * 0.95 / 0.73)
         assert course is not None
         hours = course.tau_m2 / salt_diffusivity(4.0, "red") / 3600
-        core = course.ph[:, CELLS - 1]
+        core = course.core_ph
         passed = float(np.interp(-4.6, -core, hours)) / 24
         self.assertAlmostEqual(passed, 5.8, delta=0.5)

@@ -8,9 +8,12 @@ steps that double, on the same graded cells as salt. Band depth is uncertain by 
 from __future__ import annotations
 
 import math
+from bisect import bisect_right
 from dataclasses import dataclass
+from functools import cached_property
 
 import numpy as np
+from numpy.lib.stride_tricks import sliding_window_view
 from scipy.linalg.lapack import dgtsv
 
 from vadouvan.core.constants import (
@@ -21,7 +24,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.cut.kind import Family
 from vadouvan.core.cut.shape import Piece
-from vadouvan.core.hold.buffer import AcidKind, meat_titration, mix_titration
+from vadouvan.core.hold.buffer import AcidKind, Titration, meat_titration, mix_titration
 from vadouvan.core.hold.eigenmodes import Array, Grid, graded_grid
 from vadouvan.core.mix.acidity import Solution
 
@@ -29,22 +32,48 @@ CELLS = 44
 LOOKS = 240  # depths at which a piece is asked how much lies deeper
 BLOCKS, STEPS_A_BLOCK = 8, 12
 FIRST_STEP_M2 = 4e-8  # of D t: about three minutes of salt's pace in the cold
+STEP_M2: Array = np.repeat(FIRST_STEP_M2 * 2.0 ** np.arange(BLOCKS), STEPS_A_BLOCK)
+STEPS = len(STEP_M2)
+NOTHING = 1e-30  # mol/kg in the meat before: numbers too small to be held in full would make a step twice as slow
 # Diffusivity in meat at 4 C over that of salt [1]: from handbook values in water (Wilke-Chang), same obstruction.
 _OVER_SALT = {"acetic": 0.76, "lactic": 0.62, "citric": 0.41, "malic": 0.47, "tartaric": 0.46, "other": 0.41}
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)  # one is known by being the same: its hash goes with that
 class AcidCourse:
-    """Acid over time in one piece, on salt's axis of tau [m2]: pH by depth, and of the mix.
+    """Acid over time in one piece, on salt's axis of tau [m2], by depth from the surface inwards, and in the mix.
 
-    ``ph`` (times, cells) and ``depths_m`` (cells) from the surface inwards; ``threshold`` is the pH of the band.
+    ``acid`` (times, cells) and ``mix_acid`` (times) in mol/kg of water, ``depths_m`` (cells); ``threshold`` is the pH
+    of the band.
     """
 
     tau_m2: Array
     depths_m: Array
-    ph: Array
-    mix_ph: Array
+    acid: Array
+    mix_acid: Array
+    meat: Titration
+    mix: Titration
     threshold: float
+
+    @cached_property
+    def ph(self) -> Array:
+        """The pH of the meat (times, cells)."""
+        return self.meat.ph_at(self.acid)
+
+    @cached_property
+    def surface_ph(self) -> Array:
+        """The pH of its outermost cell (times)."""
+        return self.meat.ph_at(self.acid[:, 0])
+
+    @cached_property
+    def core_ph(self) -> Array:
+        """The pH of its innermost cell (times)."""
+        return self.meat.ph_at(self.acid[:, -1])
+
+    @property
+    def mix_ph(self) -> Array:
+        """The pH of the mix (times)."""
+        return self.mix.ph_at(self.mix_acid)
 
     def band_m(self, more_ph: float = 0.0) -> Array:
         """Deepest that the pH has ever been at or under the threshold, by time [m]; turning white is for good."""
@@ -74,20 +103,26 @@ def acid_course(
     conductances = np.append(inner, surface) * pace / path.length_m**2
     capacities = np.append(grid.volumes, bath_ratio)
     inside, outside = meat.mobile(ACID_IONS_MOVE.value), mix.mobile(ACID_IONS_MOVE.value)
-    times = np.cumsum(np.repeat(FIRST_STEP_M2 * 2.0 ** np.arange(BLOCKS), STEPS_A_BLOCK))
-    states, mobile = np.empty((len(times) + 1, CELLS + 1)), np.empty(CELLS + 1)
-    states[0, :-1], states[0, -1] = 0.0, sum(solution.acids.values())
-    for now, step in enumerate(np.diff(times, prepend=0.0)):
-        mobile[:-1] = np.interp(states[now, :-1], meat.acid, inside)
-        mobile[-1] = np.interp(states[now, -1], mix.acid, outside)
-        states[now + 1] = _stepped(states[now], step * conductances, capacities, mobile)
+    conductances *= -1.0  # as they stand beside the diagonal
+    states, mobile = np.empty((STEPS + 1, CELLS + 1)), np.empty(CELLS + 1)
+    either_side = sliding_window_view(mobile, 2).T  # a view: follows what moves at each step
+    states[0, :-1], states[0, -1] = NOTHING, sum(solution.acids.values())
+    in_mix = _Line(mix.acid, outside)
+    flows = STEP_M2[:, np.newaxis] * conductances
+    for now, flow in enumerate(flows, start=1):
+        state = states[now - 1]
+        mobile[:-1] = np.interp(state[:-1], meat.acid, inside)
+        mobile[-1] = in_mix.at(state.item(-1))
+        states[now] = _stepped(state, flow * either_side, capacities)
     depths = _depths_m(piece, grid)
     threshold = (ACID_BAND_PH_FISH if family in ("fish", "shellfish") else ACID_BAND_PH).value
     return AcidCourse(
-        tau_m2=times,
+        tau_m2=np.cumsum(STEP_M2),
         depths_m=depths[::-1],
-        ph=meat.ph_at(states[1:, :-1])[:, ::-1],
-        mix_ph=mix.ph_at(states[1:, -1]),
+        acid=states[1:, -2::-1],
+        mix_acid=states[1:, -1],
+        meat=meat,
+        mix=mix,
         threshold=threshold,
     )
 
@@ -107,19 +142,38 @@ def _depths_m(piece: Piece, grid: Grid) -> Array:
     return np.asarray(np.interp(np.cumsum(grid.volumes) - grid.volumes / 2, deeper, looked_at))
 
 
-def _stepped(state: Array, flow: Array, capacities: Array, mobile: Array) -> Array:
+def _stepped(state: Array, beside: Array, capacities: Array) -> Array:
     """One implicit step of d(capacity C)/dtau = div(conductance grad(mobility C)), mobility as it was.
 
-    ``flow`` is the step's length times the conductances.
+    ``beside`` (2, faces) stands under and over the diagonal: step times conductance and mobility, negative.
     """
-    inward, outward = flow * mobile[:-1], flow * mobile[1:]
+    under, over = beside
     middle = capacities.copy()
-    middle[:-1] += inward
-    middle[1:] += outward
-    *_, solved, failed = dgtsv(-inward, middle, -outward, capacities * state)
+    middle[:-1] -= under
+    middle[1:] -= over
+    *_, solved, failed = dgtsv(under, middle, over, capacities * state, 1, 1, 1, 1)  # all four are its to overwrite
     if failed:
         raise ArithmeticError("a step cannot be solved")
     return np.asarray(solved)
+
+
+class _Line:
+    """A rising curve that is asked for one value after another: np.interp is made for many at once."""
+
+    def __init__(self, points: Array, values: Array) -> None:
+        self._points, self._values = points.tolist(), values.tolist()
+
+    def at(self, point: float) -> float:
+        """The value at a point, linear between two and level beyond the ends."""
+        points, values = self._points, self._values
+        right = bisect_right(points, point)
+        if right == 0:
+            return float(values[0])
+        if right == len(points):
+            return float(values[-1])
+        low = points[right - 1]
+        slope = (values[right] - values[right - 1]) / (points[right] - low)
+        return float(slope * (point - low) + values[right - 1])
 
 
 def _depths_at(depths_m: Array, ph: Array, threshold: float) -> Array:

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import cache
 
 import numpy as np
 
@@ -46,22 +46,35 @@ class AcidKind:
             return None
         return cls({name: amount / total for name, amount in solution.acids.items() if amount > 0})
 
-    def charges_and_whole(self, ph: Array) -> tuple[Array, Array]:
+    def charges_and_whole(self, sweep: Sweep) -> tuple[Array, Array]:
         """Mean protons that a molecule has given up, and share of molecules that have given up none and move freely."""
-        charges, whole = np.zeros_like(ph), np.zeros_like(ph)
-        for name, share in self.shares.items():
-            of_one = _charges_and_whole(name, ph)
-            charges += share * of_one[0]
-            whole += share * of_one[1]
+        shares = np.array(list(self.shares.values()))
+        of_each = np.array([_charges_and_whole(name, sweep) for name in self.shares])
+        charges, whole = np.tensordot(shares, of_each, axes=1)
         return charges, whole
 
 
-def _charges_and_whole(name: str, ph: Array) -> tuple[Array, Array]:
+@dataclass(frozen=True)
+class Sweep:
+    """Values of pH that are swept over, from the first to the last."""
+
+    first: float
+    last: float
+
+    @property
+    def ph(self) -> Array:
+        """The values."""
+        return np.linspace(self.first, self.last, STEPS)
+
+
+@cache
+def _charges_and_whole(name: str, sweep: Sweep) -> Array:
+    ph = sweep.ph
     terms = [np.ones_like(ph)]
     for constant in PK[name]:
         terms.append(terms[-1] * 10.0 ** (ph - constant))
     total = np.sum(terms, axis=0)
-    return np.asarray(sum(count * term for count, term in enumerate(terms)) / total), np.asarray(terms[0] / total)
+    return np.array([sum(count * term for count, term in enumerate(terms)) / total, terms[0] / total])
 
 
 @dataclass(frozen=True)
@@ -87,27 +100,27 @@ class Titration:
 
 def meat_titration(family: Family, water_share: float, kind: AcidKind) -> Titration:
     """Acid per kg of the meat's water that brings raw meat of a family to each pH."""
-    return _meat_titration(family, water_share, tuple(kind.shares.items()))
+    held, water = _held_by_meat(family)
+    sweep = Sweep(RAW_PH[family], MOST_ACID_PH)
+    charges, whole = kind.charges_and_whole(sweep)
+    return Titration((held / water_share + water) / np.maximum(charges, 1e-12), sweep.ph, whole)
 
 
-@lru_cache(maxsize=64)
-def _meat_titration(family: Family, water_share: float, shares: tuple[tuple[str, float], ...]) -> Titration:
-    sites, raw = SITES[family], RAW_PH[family]
-    ph = np.linspace(raw, MOST_ACID_PH, STEPS)
-    held = _dissociated(sites, np.array([raw]))[0]
-    water = _water_ions(ph) - _water_ions(np.array([raw]))[0]
-    given = (held - _dissociated(sites, ph)) / water_share + water
-    charges, whole = AcidKind(dict(shares)).charges_and_whole(ph)
-    return Titration(given / np.maximum(charges, 1e-12), ph, whole)
+@cache
+def _held_by_meat(family: Family) -> tuple[Array, Array]:
+    """Protons that the sites of meat take up [mol/kg meat], and its water [mol/kg water], over the sweep."""
+    raw = np.array([RAW_PH[family]])
+    ph = Sweep(RAW_PH[family], MOST_ACID_PH).ph
+    held = _dissociated(SITES[family], raw)[0] - _dissociated(SITES[family], ph)
+    return held, _water_ions(ph) - _water_ions(raw)[0]
 
 
 def mix_titration(solution: Solution, kind: AcidKind) -> Titration:
     """Acid per kg of the mix's water against pH, its minerals staying: as acid leaves, the pH rises."""
-    ph = np.linspace(7.0, 0.3, STEPS)
-    given = np.maximum(solution.strong_ions + _water_ions(ph), 0.0)
-    charges, whole = kind.charges_and_whole(ph)
+    given = np.maximum(solution.strong_ions + _WATER_OF_MIX, 0.0)
+    charges, whole = kind.charges_and_whole(MIX_SWEEP)
     rising = np.maximum.accumulate(given / np.maximum(charges, 1e-12)) + np.arange(STEPS) * 1e-12
-    return Titration(rising, ph, whole)
+    return Titration(rising, MIX_SWEEP.ph, whole)
 
 
 def _dissociated(sites: Mapping[float, float], ph: Array) -> Array:
@@ -116,3 +129,7 @@ def _dissociated(sites: Mapping[float, float], ph: Array) -> Array:
 
 def _water_ions(ph: Array) -> Array:
     return np.asarray(10.0**-ph - 10.0 ** (ph - WATER_PK.value))
+
+
+MIX_SWEEP = Sweep(7.0, 0.3)
+_WATER_OF_MIX = _water_ions(MIX_SWEEP.ph)

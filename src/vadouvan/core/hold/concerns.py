@@ -9,6 +9,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Literal
 
 import numpy as np
@@ -20,7 +21,9 @@ from vadouvan.core.constants import (
     ZERO_CELSIUS_K,
 )
 from vadouvan.core.cut.cut import Cut
+from vadouvan.core.cut.kind import Family
 from vadouvan.core.hold import levels
+from vadouvan.core.hold.acid import AcidCourse
 from vadouvan.core.hold.aim import AimWeights, aim_weights
 from vadouvan.core.hold.buffer import RAW_PH
 from vadouvan.core.hold.eigenmodes import Array
@@ -97,9 +100,9 @@ def bath_share(scenario: HoldScenario) -> float:
 
 def _along(scenario: HoldScenario, hours: Array, series: Array) -> Array:
     """A series of the salt's course at these hours; before the course begins all goes with the root of time."""
-    axis = scenario.hours
-    early = np.sqrt(np.minimum(1.0, hours / axis[0]))
-    return np.asarray(early * np.interp(np.log(hours), np.log(axis), series))
+    found = np.interp(np.log(hours), scenario.log_hours, series)
+    begins_h = float(scenario.hours[0])
+    return found if hours[0] >= begins_h else np.asarray(np.sqrt(np.minimum(1.0, hours / begins_h)) * found)
 
 
 def _asked_depth_m(scenario: HoldScenario, bite_m: float) -> float:
@@ -168,10 +171,7 @@ def _sour(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | N
     family, acid = scenario.cut.kind.family, scenario.acid
     if acid is None or family not in levels.SOUR_HALF:
         return None
-    tau = np.concatenate(([0.0], acid.tau_m2))
-    at_4_c = tau / (salt_diffusivity(REFERENCE_C, family) * 3600)  # on the clock of diffusion: warmer is never later
-    under = np.maximum(0.0, RAW_PH[family] - acid.ph[:, 0]) ** levels.UNDER_POWER
-    worked = np.concatenate(([0.0], np.cumsum(np.diff(at_4_c) * under * _chalky(scenario, acid.ph[:, 0]))))
+    tau, worked = _soured_outside(acid, family, scenario.cut.kind.fat_share)
     sour = np.interp(hours, scenario.pace.hours_at(tau), worked)
     size = (scenario.cut.way_in.thickness_m / levels.SOUR_AT_M) ** levels.SOUR_POWER[family]
     half = levels.SOUR_HALF[family] * size
@@ -179,11 +179,20 @@ def _sour(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | N
     return Concern("sour", False, 1 - (1 - wanted) * (1 - _hill(sour, half, levels.SOUR_STEEP)))
 
 
-def _chalky(scenario: HoldScenario, ph: Array) -> Array | float:
+@lru_cache(maxsize=8)
+def _soured_outside(acid: AcidCourse, family: Family, fat_share: float) -> tuple[Array, Array]:
+    """Salt's clock [m2] and what has worked at the surface by then [pH^1.5 h at 4 C]: one for all runs of a hold."""
+    tau, ph = np.concatenate(([0.0], acid.tau_m2)), acid.surface_ph
+    at_4_c = tau / (salt_diffusivity(REFERENCE_C, family) * 3600)  # on the clock of diffusion: warmer is never later
+    under = np.maximum(0.0, RAW_PH[family] - ph) ** levels.UNDER_POWER
+    return tau, np.concatenate(([0.0], np.cumsum(np.diff(at_4_c) * under * _chalky(ph, family, fat_share))))
+
+
+def _chalky(ph: Array, family: Family, fat_share: float) -> Array | float:
     """Weight of an hour at each pH of the surface [1]: more where it whitens lean meat. Fish has hours of its own."""
-    if scenario.cut.kind.family in ("fish", "shellfish"):
+    if family in ("fish", "shellfish"):
         return 1.0
-    lean = 1 - levels.ramp(scenario.cut.kind.fat_share, levels.LEAN_FAT, levels.RICH_FAT)
+    lean = 1 - levels.ramp(fat_share, levels.LEAN_FAT, levels.RICH_FAT)
     white = np.clip((levels.CHALKY_FROM_PH - ph) / (levels.CHALKY_FROM_PH - levels.CHALKY_PH), 0.0, 1.0)
     return np.asarray(1 + levels.LEAN_CHALKY * lean * white**2 * (3 - 2 * white))
 
@@ -216,8 +225,8 @@ def _soft(scenario: HoldScenario, hours: Array) -> Concern | None:
 
 def _tenderised(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:
     """How far the fruit has come on its way, where that is the aim."""
-    softened = _softened(scenario, hours)
-    if softened is None or aims.tenderise <= 0:
+    softened = _softened(scenario, hours) if aims.tenderise > 0 else None
+    if softened is None:
         return None
     done = 1 - _hill(softened, levels.TENDER_SHARE, levels.TENDER_STEEP)
     return Concern("tenderised", True, 1 - aims.tenderise * (1 - done))
@@ -236,7 +245,7 @@ def _soured(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern |
     if acid is None or aims.sour <= 0:
         return None
     tau = np.concatenate(([0.0], acid.tau_m2))
-    core = np.minimum.accumulate(np.concatenate(([raw], acid.ph[:, -1])))
+    core = np.minimum.accumulate(np.concatenate(([raw], acid.core_ph)))
     done = np.clip((raw - core) / (raw - levels.SOUR_CORE_PH), 0.0, 1.0)
     return Concern("soured", True, 1 - aims.sour * (1 - np.interp(hours, scenario.pace.hours_at(tau), done)))
 

@@ -118,7 +118,7 @@ def _jar(scenario: HoldScenario, latest_h: float) -> Iterator[Remark]:
     ):
         return
     days = scenario.pace.hours_at(scenario.acid.tau_m2) / 24
-    core = scenario.acid.ph[:, -1]
+    core = scenario.acid.core_ph
     ph = float(core[int(days.searchsorted(latest_h / 24).clip(0, len(core) - 1))])
     settled = _settled_ph(scenario)
     settles = f"; left alone it settles near {settled:.1f}" if settled is not None and settled < ph - 0.05 else ""

@@ -18,6 +18,7 @@ from vadouvan.core.cut.shape import Piece
 from vadouvan.core.hold.eigenmodes import Array, Modes, modes_of
 
 FIRST_FO, LAST_FO, STEPS = 2e-5, 30.0, 260
+FO: Array = np.geomspace(FIRST_FO, LAST_FO, STEPS)
 
 
 @dataclass(frozen=True)
@@ -94,13 +95,12 @@ def salt_course(piece: Piece, contact: SaltContact, earlier: EarlierContact | No
     ``contact`` holds all of the salt and water, ``earlier`` the part of both that was on the meat before.
     """
     path = piece.path
-    fo = np.geomspace(FIRST_FO, LAST_FO, STEPS)
     modes = modes_of(path, contact.outer_water_kg / contact.meat_water_kg)
-    states = _states(contact, fo, modes, modes_of(path, np.inf), _begun(piece, earlier, len(modes.grid.volumes)))
+    states = _states(contact, FO, modes, modes_of(path, np.inf), _begun(piece, earlier, len(modes.grid.volumes)))
     cells, bath, volumes = states[:, :-1], states[:, -1], modes.grid.volumes
     return SaltCourse(
         piece=piece,
-        tau_m2=fo * path.length_m**2,
+        tau_m2=FO * path.length_m**2,
         cells=cells,
         surface=cells[:, -1] + modes.surface_share * (bath - cells[:, -1]),
         bath=bath,

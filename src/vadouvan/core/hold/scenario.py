@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass, field, replace
+from functools import cached_property
 
 import numpy as np
 
@@ -65,10 +66,15 @@ class HoldScenario:
             self._layers[depth_m, tasted_kg_per_kg] = np.asarray(series @ part / part.sum())
         return self._layers[depth_m, tasted_kg_per_kg]
 
-    @property
+    @cached_property
     def hours(self) -> Array:
         """The course's time axis [h]."""
         return self.pace.hours_at(self.course.tau_m2)
+
+    @cached_property
+    def log_hours(self) -> Array:
+        """Logarithms of its time axis."""
+        return np.log(self.hours)
 
     @property
     def water_share(self) -> float:

@@ -9,17 +9,16 @@ hours away. The band comes from running salt slower and faster, the piece thinne
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
-from functools import lru_cache
 
 import numpy as np
-from numpy.typing import NDArray
 
 from vadouvan.core.constants import BEST_NEAR_LATEST, DIFFUSIVITY_LOG_SD, QUANTILE_OF_80
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold import levels
-from vadouvan.core.hold.concerns import TINY, Concern, bath_share, concerns_of
+from vadouvan.core.hold.concerns import Concern
+from vadouvan.core.hold.curves import FIRST_H, acceptable, curves_of, edges_of, last_at
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.keeping import storage_limit
 from vadouvan.core.hold.limits import Limit
@@ -27,9 +26,8 @@ from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
 from vadouvan.core.hold.worded import at_once, before_crossing, limit_of
 from vadouvan.core.mix.balance import Balance
 
-FIRST_H, LOOKS = 0.01, 420
-TASTES: Array = np.array(levels.TASTES)
 SALT_SPREAD_MATTERS = 0.06  # of the salt, from low to high
+ALL_OF_IT = 0.999  # of the hours that it keeps: nothing else ends the window
 
 
 @dataclass(frozen=True)
@@ -99,24 +97,6 @@ class Window:
 
 
 @dataclass(frozen=True)
-class _Run:
-    """One run: hours and what binds."""
-
-    earliest: float
-    best: float
-    latest: float
-    good_h: tuple[float, float]
-    opens: Concern
-    ends: Concern | None
-    best_by: Concern | None
-    falls_at_best: Concern
-    rising: tuple[Concern, ...]
-    falling: tuple[Concern, ...]
-    mark: float
-    straight: bool
-
-
-@dataclass(frozen=True)
 class Tried:
     """Hours of a hold that is only tried, without their bands and words, and how good it gets at all [0..1]."""
 
@@ -127,10 +107,11 @@ class Tried:
 
 
 def tried(scenario: HoldScenario) -> Tried:
-    """Hours that :func:`window_of` would tell of a hold, in a sixth of the time."""
+    """Hours that :func:`window_of` would tell of a hold, in a quarter of the time."""
     keeps_h = storage_limit(scenario)
-    run = _run(scenario, _last_h(keeps_h))
-    return Tried(run.earliest, run.best, min(run.latest, keeps_h.hours), run.mark)
+    run = curves_of([scenario], _last_h(keeps_h))
+    edges = edges_of(run)
+    return Tried(edges.earliest[0], edges.best[0], min(edges.latest[0], keeps_h.hours), edges.most[0] * run.start)
 
 
 def _last_h(storage: Limit) -> float:
@@ -139,145 +120,74 @@ def _last_h(storage: Limit) -> float:
 
 def window_of(scenario: HoldScenario) -> Window:
     """The window of a cut in a mix under a hold."""
-    cut, balance, hold = scenario.cut, scenario.balance, scenario.hold
     storage = storage_limit(scenario)
     last_h = _last_h(storage)
-    base = _run(scenario, last_h)
-    runs = [base, *(_run(scenario.with_pace(factor), last_h) for factor in _either_way(DIFFUSIVITY_LOG_SD.value))]
-    runs += [
-        _run(hold_scenario(cut.scaled(factor), balance, hold, scenario.acid), last_h)
-        for factor in _either_way(cut.thickness_log_sd)
-    ]
-    runs += [_run(hold_scenario(cut, salted, hold, scenario.acid), last_h) for salted in _salt_either_way(balance)]
-    at_hand = base.earliest <= levels.STRAIGHT_H
-    opens = at_once(scenario, base.earliest) if at_hand else limit_of(scenario, base.opens, base.earliest)
-    latest_by = storage if base.ends is None else limit_of(scenario, base.ends, base.latest)
-    falls = limit_of(scenario, base.falls_at_best, base.latest)
-    best_by = before_crossing(base.best, falls) if base.best_by is None else limit_of(scenario, base.best_by, base.best)
-    ended_h = [_last_hour(_hours(last_h), one.values, _level(base)) for one in base.falling]
-    others = tuple(limit_of(scenario, one, hour) for one, hour in zip(base.falling, ended_h, strict=True))
-    worst = min((*base.rising, *base.falling), key=lambda one: one.start)
+    run = curves_of([scenario, *_either_way(scenario)], last_h)
+    edges = edges_of(run)
+    hours, rising, falling = run.hours, run.up, run.down
+    earliest_h, best_h, latest_h = edges.earliest[0], edges.best[0], edges.latest[0]
+    if earliest_h <= levels.STRAIGHT_H:
+        opens = at_once(scenario, earliest_h)
+    else:
+        opens = limit_of(scenario, _binding(rising, hours, max(earliest_h, FIRST_H)), earliest_h)
+    falls = limit_of(scenario, _binding(falling, hours, best_h), latest_h)
+    if edges.full[0] <= edges.before[0]:
+        best_by = limit_of(scenario, _binding(rising, hours, best_h), best_h)
+    else:
+        best_by = before_crossing(best_h, falls)
+    ends = latest_h < last_h * ALL_OF_IT
+    latest_by = limit_of(scenario, _binding(falling, hours, latest_h), latest_h) if ends else storage
+    mark = edges.most[0] * run.start
+    level = np.full((len(falling), 1), acceptable(mark))
+    ended_h = last_at(hours, np.array([one.values for one in falling]), level)[:, 0].tolist()
+    others = (limit_of(scenario, one, hour) for one, hour in zip(falling, ended_h, strict=True))
+    worst = min((*rising, *falling), key=lambda one: one.start)
+    straight = float(np.interp(levels.STRAIGHT_H, hours, run.rising[0])) >= levels.ACCEPTABLE
     return Window(
-        earliest=_edge(runs, lambda run: run.earliest, opens),
-        best=_edge(runs, lambda run: run.best, best_by),
+        earliest=_edge(edges.earliest, opens),
+        best=_edge(edges.best, best_by),
         latest=_edge(
-            runs,
-            lambda run: run.latest,
+            edges.latest,
             latest_by,
             tuple(one for one in (*others, storage) if one.id != latest_by.id),
             last_h=storage.hours,
         ),
-        good_h=base.good_h,
-        mark=base.mark,
-        straight=base.straight or hold.cooked_in_mix,
-        spoiled_by=limit_of(scenario, worst, base.latest) if worst.start < levels.COMPROMISE else None,
+        good_h=(min(edges.good_from[0], best_h), max(edges.good_until[0], best_h)),
+        mark=mark,
+        straight=straight or scenario.hold.cooked_in_mix,
+        spoiled_by=limit_of(scenario, worst, latest_h) if worst.start < levels.COMPROMISE else None,
         keeps_h=storage.hours,
     )
 
 
-@lru_cache(maxsize=256)
-def _hours(last_h: float) -> Array:
-    return np.geomspace(FIRST_H, last_h, LOOKS)
-
-
-def _level(run: _Run) -> float:
-    return levels.ACCEPTABLE * min(1.0, run.mark / levels.GOOD)
-
-
-def _run(scenario: HoldScenario, last_h: float) -> _Run:
-    hours = _hours(last_h)
-    found = concerns_of(scenario, hours)
-    up, down = (tuple(one for one in found if one.rises is way) for way in (True, False))
-    rising = np.minimum.reduce([one.values for one in up])
-    falling = np.minimum.reduce([one.values for one in down])
-    hill = np.minimum(rising, falling)
-    most = float(hill.max())
-    level = levels.ACCEPTABLE * min(1.0, most / levels.GOOD)
-    tastes = level * TASTES
-    opens = _first_at(hours, rising, np.append(tastes, (levels.BEST * float(rising[-1]), levels.GOOD * most)))
-    closes = _last_at(hours, falling, np.append(tastes, levels.GOOD * most))
-    earliest, full, good_from = _middle(opens[: len(TASTES)]), *map(float, opens[len(TASTES) :])
-    latest, good_until = _middle(closes[: len(TASTES)]), float(closes[-1])
-    before = levels.BEFORE_CROSSING * _crossing(hours, rising, falling)
-    if (bath := bath_share(scenario)) > 0:
-        salty = next(one.values for one in down if one.name == "salty")
-        lifted = levels.BEFORE_CROSSING - levels.LIFTED_EARLIER * bath
-        before = min(before, lifted * _crossing(hours, rising, salty))
-    best = min(max(min(full, before), earliest), latest)
-    ends = None if latest >= last_h * 0.999 else _binding(down, hours, latest)
-    return _Run(
-        earliest=earliest,
-        best=best,
-        latest=latest,
-        good_h=(min(good_from, best), max(good_until, best)),
-        opens=_binding(up, hours, max(earliest, FIRST_H)),
-        ends=ends,
-        best_by=_binding(up, hours, best) if full <= before else None,
-        falls_at_best=_binding(down, hours, best),
-        rising=up,
-        falling=down,
-        mark=most * min(one.start for one in found),
-        straight=float(np.interp(levels.STRAIGHT_H, hours, rising)) >= levels.ACCEPTABLE,
-    )
-
-
-def _crossing(hours: Array, rising: Array, falling: Array) -> float:
-    """The hour at which a falling series is as bad as the rising one, in the middle of tastes; never, if it is not."""
-    if falling[-1] >= rising[-1] or not np.any(rising >= falling):
-        return math.inf
-    return _middle(_first_at(hours, rising / np.maximum(falling, TINY), TASTES))
-
-
-def _middle(found: Array) -> float:
-    """The middle of the hours at which cooks of different tastes draw the line: geometric, but for what is at once."""
-    return float(np.exp(np.log(found + levels.AT_HAND_H).mean())) - levels.AT_HAND_H
+def _either_way(scenario: HoldScenario) -> Iterator[HoldScenario]:
+    """The same hold a standard deviation less and more of what is uncertain: pace, thickness and, if it is, salt."""
+    cut, balance, hold = scenario.cut, scenario.balance, scenario.hold
+    for factor in _less_and_more(DIFFUSIVITY_LOG_SD.value):
+        yield scenario.with_pace(factor)
+    for factor in _less_and_more(cut.thickness_log_sd):
+        yield hold_scenario(cut.scaled(factor), balance, hold, scenario.acid)
+    for salted in _salt_either_way(balance):
+        yield hold_scenario(cut, salted, hold, scenario.acid)
 
 
 def _binding(concerns: Sequence[Concern], hours: Array, hour: float) -> Concern:
     """The worst concern at an hour: the one that is told."""
-    return min(concerns, key=lambda one: float(np.interp(hour, hours, one.values)))
+    right = min(max(int(np.searchsorted(hours, hour)), 1), len(hours) - 1)
+    before, after = float(hours[right - 1]), float(hours[right])
+    part = min(max((hour - before) / (after - before), 0.0), 1.0)
+    return min(
+        concerns, key=lambda one: float(one.values[right - 1] + part * (one.values[right] - one.values[right - 1]))
+    )
 
 
-def _edge(
-    runs: Sequence[_Run],
-    pick: Callable[[_Run], float],
-    limit: Limit,
-    others: tuple[Limit, ...] = (),
-    *,
-    last_h: float = math.inf,
-) -> Edge:
-    """The hour of the base run with the band that the other runs give it."""
-    hours = pick(runs[0])
-    times = [max(pick(run), FIRST_H) for run in runs]
+def _edge(found: Sequence[float], limit: Limit, others: tuple[Limit, ...] = (), *, last_h: float = math.inf) -> Edge:
+    """The hour of the base run, the first, with the band that the other runs give it."""
+    hours = found[0]
+    times = [max(hour, FIRST_H) for hour in found]
     slopes = [math.log(times[up] / times[up - 1]) / 2 for up in range(2, len(times), 2)]
     spread = math.exp(QUANTILE_OF_80.value * math.hypot(*slopes))
     return Edge(hours, hours / spread, max(hours, min(hours * spread, last_h)), limit, others)
-
-
-def _last_hour(hours: Array, falling: Array, asked: float) -> float:
-    return float(_last_at(hours, falling, np.array([asked]))[0])
-
-
-def _first_at(hours: Array, rising: Array, asked: Array) -> Array:
-    """First hours at which a rising series reaches each value: at once, if it is over it from the first look on."""
-    found = _passed(hours, rising, asked, np.searchsorted(rising, asked, side="left"))
-    return np.where(rising[0] > asked * 1.0000001, 0.0, found)
-
-
-def _last_at(hours: Array, falling: Array, asked: Array) -> Array:
-    """Last hours at which a falling series is at or over each value."""
-    return _passed(hours, -falling, -asked, np.searchsorted(-falling, -asked, side="right"))
-
-
-def _passed(hours: Array, rising: Array, asked: Array, after: NDArray[np.intp]) -> Array:
-    """Hours at which a rising series passes each value, before the look ``after``: log-linear between two looks.
-
-    The last hour stands for what is never passed.
-    """
-    low, high = np.maximum(after - 1, 0), np.minimum(after, len(hours) - 1)
-    step = rising[high] - rising[low]
-    part = np.divide(asked - rising[low], step, out=np.zeros_like(asked), where=step > 0)
-    return np.asarray(hours[low] * (hours[high] / hours[low]) ** part)
 
 
 def _salt_either_way(balance: Balance) -> tuple[Balance, ...]:
@@ -289,5 +199,5 @@ def _salt_either_way(balance: Balance) -> tuple[Balance, ...]:
     return tuple(balance.salted((end / salt.value) ** (1 / QUANTILE_OF_80.value)) for end in ends)
 
 
-def _either_way(log_sd: float) -> tuple[float, float]:
+def _less_and_more(log_sd: float) -> tuple[float, float]:
     return math.exp(-log_sd), math.exp(log_sd)

@@ -15,9 +15,10 @@ from tests.mixes import KITCHEN
 from vadouvan.core.draft.typed import CompanionInput, Draft, QuantityInput
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.weighing.advice import advice_on
-from vadouvan.core.weighing.as_weighed import as_weighed, locked_parts_changed
+from vadouvan.core.weighing.as_weighed import as_weighed
 from vadouvan.core.weighing.event import KINDS, CounterEvent, EventKind, LoggedEvent
 from vadouvan.core.weighing.lines import lines_to_weigh, tolerance
+from vadouvan.core.weighing.locking import refuse_what_is_locked
 from vadouvan.core.weighing.rules import Counter, check
 from vadouvan.core.weighing.session import Session, carry_out, session_of
 from vadouvan.core.weighing.state import WeighState, state_of
@@ -387,9 +388,15 @@ class Judged(unittest.TestCase):
         other = replace(
             SKEWERS, name="x", meal=replace(SATURDAY, lead="90 min"), hold=replace(SKEWERS.hold, fridge="3")
         )
-        self.assertEqual(locked_parts_changed(SKEWERS, other), [])
         less = replace(SKEWERS, mix=SKEWERS.mix[1:], cut=replace(SKEWERS.cut, mass="2 kg"))
-        self.assertEqual(locked_parts_changed(SKEWERS, less), ["mix", "cut"])
+        moved = replace(SKEWERS, meal=replace(SATURDAY, contact="2026-11-27T20:00+00:00"))
+        met = LoggedEvent(1, NOW, CounterEvent("contact"))
+        refuse_what_is_locked(SKEWERS, less, [])
+        refuse_what_is_locked(SKEWERS, other, [met])
+        for after, field in ((less, "mix"), (moved, "meal")):
+            with self.subTest(field), self.assertRaises(InputError) as refused:
+                refuse_what_is_locked(SKEWERS, after, [met])
+            self.assertEqual(refused.exception.field, field)
 
 
 class AnyPresses(unittest.TestCase):

@@ -4,25 +4,27 @@ from __future__ import annotations
 
 import json
 from collections.abc import Callable, Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
-from typing import Literal
+from typing import Any, Literal
 
-from sqlalchemy import Engine, bindparam, delete, func, select
-from sqlalchemy.orm import Session
+from sqlalchemy import Connection, Engine, ScalarSelect, bindparam, delete, exists, func, insert, select, update
+from sqlalchemy.orm import Session, aliased
 
 from vadouvan.core.draft.merging import Side, merged
 from vadouvan.core.draft.typed import Draft
+from vadouvan.core.weighing.event import LoggedEvent
 from vadouvan.errors import InputError, NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.database import reading
-from vadouvan.store.rows import BatchRow, HistoryRow, VerdictRow
+from vadouvan.store.presses import presses_of
+from vadouvan.store.rows import BatchRow, EventRow, HistoryRow, VerdictRow
 
 ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
 MOST_STATES = 400
 MOST_AT_ONCE = 500
 Way = Literal["undo", "redo"]
-Check = Callable[[Draft, Draft], None]
+Check = Callable[[Draft, Draft, Sequence[LoggedEvent]], None]
 
 
 @dataclass(frozen=True)
@@ -38,7 +40,8 @@ class Origin:
 class KeptBatch:
     """A draft with its identity and revision, and whether there is a state before and after it.
 
-    ``damaged`` is the text of a row that cannot be read any more; its draft is then a name and nothing else.
+    ``locked``: its meat went into the mix at the counter; ``tasted``: somebody said how it was. ``damaged`` is the text
+    of a row that cannot be read any more; its draft is then a name and nothing else.
     """
 
     id: str
@@ -46,7 +49,69 @@ class KeptBatch:
     draft: Draft
     can_undo: bool = False
     can_redo: bool = False
+    locked: bool = False
+    tasted: bool = False
     damaged: str = ""
+
+
+@dataclass(frozen=True)
+class _Standing:
+    """A batch's row as it stands in its history, from ``first`` to ``last``; ``pressed``: it was at the counter.
+
+    ``touched`` is the field that led to this state, at ``stepped_at``.
+    """
+
+    id: str
+    draft: str
+    revision: int
+    at_number: int
+    first: int | None
+    last: int | None
+    touched: str | None
+    stepped_at: str | None
+    pressed: bool
+    locked: bool
+    tasted: bool
+
+    def kept(self) -> KeptBatch:
+        """The batch in it."""
+        draft, damaged = draft_in(self.draft)
+        return self._with(draft, damaged)
+
+    def changed(self, draft: Draft) -> KeptBatch:
+        """The batch in it, whose draft is known."""
+        return self._with(draft, "")
+
+    def _with(self, draft: Draft, damaged: str) -> KeptBatch:
+        back, on = self.at_number > (self.first or 0), self.at_number < (self.last or 0)
+        return KeptBatch(self.id, self.revision, draft, back, on, self.locked, self.tasted, damaged)
+
+
+def _of_history(value: Any, *more: Any) -> ScalarSelect[Any]:
+    return select(value).where(HistoryRow.batch_id == BatchRow.id, *more).scalar_subquery()
+
+
+_UNDOING = aliased(EventRow)
+_IN_CONTACT = exists().where(
+    EventRow.batch_id == BatchRow.id,
+    EventRow.kind == "contact",
+    ~exists().where(_UNDOING.batch_id == EventRow.batch_id, _UNDOING.undoes == EventRow.number),
+)
+_HERE = HistoryRow.number == BatchRow.at_number
+_STANDING = select(
+    BatchRow.id,
+    BatchRow.draft,
+    BatchRow.revision,
+    BatchRow.at_number,
+    _of_history(func.min(HistoryRow.number)),
+    _of_history(func.max(HistoryRow.number)),
+    _of_history(HistoryRow.touched, _HERE),
+    _of_history(HistoryRow.made_at, _HERE),
+    exists().where(EventRow.batch_id == BatchRow.id),
+    _IN_CONTACT,
+    exists().where(VerdictRow.batch_id == BatchRow.id),
+)
+_STANDING_OF = _STANDING.where(BatchRow.id == bindparam("batch"))
 
 
 class Batches:
@@ -58,15 +123,9 @@ class Batches:
     def in_hand(self) -> list[KeptBatch]:
         """Batches that nobody has tasted yet, in the order they were made."""
         tasted = select(VerdictRow.batch_id)
-        ends = select(HistoryRow.batch_id, *_ENDS).group_by(HistoryRow.batch_id).subquery()
-        wanted = (
-            select(BatchRow, ends.c.first, ends.c.last)
-            .outerjoin(ends, ends.c.batch_id == BatchRow.id)
-            .where(BatchRow.id.not_in(tasted))
-            .order_by(BatchRow.made_at, BatchRow.id)
-        )
+        wanted = _STANDING.where(BatchRow.id.not_in(tasted)).order_by(BatchRow.made_at, BatchRow.id)
         with reading(self._engine) as session:
-            return [_between(row, first, last) for row, first, last in session.execute(wanted)]
+            return [_Standing(*row).kept() for row in session.execute(wanted)]
 
     def some(self, identities: Sequence[str]) -> list[KeptBatch]:
         """Those of these batches that are kept, in the order they were made."""
@@ -82,7 +141,7 @@ class Batches:
     def get(self, identity: str) -> KeptBatch:
         """One batch; raises NotKept."""
         with reading(self._engine) as session:
-            return _kept(session, _row(session, identity))
+            return _standing(session.connection(), identity).kept()
 
     def add(self, identity: str, draft: Draft, *, now: datetime) -> KeptBatch:
         """Keep a new batch."""
@@ -101,57 +160,101 @@ class Batches:
         What was changed elsewhere meanwhile stays beside it. Raises NotKept, and Overtaken where both changed one field
         or, without the draft that it was made from, if the batch has moved on. States that had been undone are
         forgotten. Typing on in one field stays one step. ``check`` may refuse the change by raising, with the draft
-        before and after it.
+        before and after it and the presses at the counter, of the same moment.
         """
-        with Session(self._engine) as session, session.begin():
-            row = _row(session, identity)
-            _refuse_damaged(row)
-            before = draft_from_json(row.draft)
-            after = _brought_together(row, before, draft, origin)
+        with self._engine.begin() as connection:
+            stands = _standing(connection, identity)
+            before, damaged = draft_in(stands.draft)
+            if damaged:
+                raise _unread()
+            after = _brought_together(stands, before, draft, origin)
             if check is not None:
-                check(before, after)
-            put_draft(session, row, draft_to_json(after), now)
-            session.flush()
-            return _kept(session, row)
+                check(before, after, _presses(connection, stands))
+            return _put(connection, stands, draft_to_json(after), now).changed(after)
 
     def step(self, identity: str, way: Way, *, revision: int, now: datetime, check: Check | None = None) -> KeptBatch:
         """Go one state back (``undo``) or forward again (``redo``), if there is one; ``check`` may refuse it."""
-        with Session(self._engine) as session, session.begin():
-            row = _row_at(session, identity, revision)
-            number = row.at_number + (-1 if way == "undo" else 1)
-            state = session.get(HistoryRow, (identity, number))
-            if state is not None:
-                if check is not None:
-                    check(draft_in(row.draft)[0], draft_in(state.draft)[0])
-                row.at_number = number
-                _move(row, state.draft, now)
-                session.flush()
-            return _kept(session, row)
+        with self._engine.begin() as connection:
+            stands = _standing(connection, identity)
+            if stands.revision != revision:
+                raise Overtaken(identity, expected=revision, stored=stands.revision)
+            number = stands.at_number + (-1 if way == "undo" else 1)
+            state = connection.scalar(_STATE, {"batch": identity, "step": number})
+            if state is None:
+                return stands.kept()
+            if check is not None:
+                check(draft_in(stands.draft)[0], draft_in(state)[0], _presses(connection, stands))
+            moved = replace(stands, draft=state, at_number=number, revision=stands.revision + 1)
+            _move(connection, moved, now)
+            return moved.kept()
 
     def remove(self, identity: str) -> None:
         """Remove a batch and its history; raises NotKept."""
         with Session(self._engine) as session, session.begin():
-            session.delete(_row(session, identity))
+            row = session.get(BatchRow, identity)
+            if row is None:
+                raise NotKept("batch", identity)
+            session.delete(row)
 
 
-_AFTER = delete(HistoryRow).where(HistoryRow.batch_id == bindparam("batch"), HistoryRow.number > bindparam("number"))
+_STATE = select(HistoryRow.draft).where(
+    HistoryRow.batch_id == bindparam("batch"), HistoryRow.number == bindparam("step")
+)
+_AT = HistoryRow.batch_id == bindparam("batch"), HistoryRow.number == bindparam("step")
+_STATE = select(HistoryRow.draft).where(*_AT)
+_AFTER = delete(HistoryRow).where(HistoryRow.batch_id == bindparam("batch"), HistoryRow.number > bindparam("step"))
+_UNTIL = delete(HistoryRow).where(HistoryRow.batch_id == bindparam("batch"), HistoryRow.number <= bindparam("step"))
+_TYPED_ON = update(HistoryRow).where(*_AT).values(draft=bindparam("text"), made_at=bindparam("now"))
+_STEPPED = insert(HistoryRow)
+_MOVED = (
+    update(BatchRow)
+    .where(BatchRow.id == bindparam("batch"))
+    .values(
+        draft=bindparam("text"),
+        revision=bindparam("to_revision"),
+        changed_at=bindparam("now"),
+        at_number=bindparam("to_number"),
+    )
+)
 
 
-def put_draft(session: Session, row: BatchRow, text: str, now: datetime) -> None:
-    """Put a draft (as JSON) in the place of a row's, with its step in the history."""
-    identity, touched = row.id, touched_field(row.draft, text)
-    session.execute(_AFTER, {"batch": identity, "number": row.at_number})
-    last = session.get_one(HistoryRow, (identity, row.at_number))
-    recent = now - datetime.fromisoformat(last.made_at) <= ONE_STEP
-    if touched and touched == last.touched and recent and row.at_number > 1:
-        last.draft, last.made_at = text, now.isoformat()
+def put_draft(connection: Connection, identity: str, text: str, now: datetime) -> None:
+    """Put a draft (as JSON) in the place of a batch's, with its step in the history; raises NotKept."""
+    _put(connection, _standing(connection, identity), text, now)
+
+
+def _put(connection: Connection, stands: _Standing, text: str, now: datetime) -> _Standing:
+    identity, number = stands.id, stands.at_number
+    touched = touched_field(stands.draft, text)
+    if (stands.last or 0) > number:
+        connection.execute(_AFTER, {"batch": identity, "step": number})
+    recent = stands.stepped_at is not None and now - datetime.fromisoformat(stands.stepped_at) <= ONE_STEP
+    first, at = stands.first, {"batch": identity, "step": number, "text": text, "now": now.isoformat()}
+    if touched and touched == stands.touched and recent and number > 1:
+        connection.execute(_TYPED_ON, at)
     elif touched:
-        row.at_number += 1
-        step = HistoryRow(batch_id=identity, number=row.at_number, draft=text, touched=touched, made_at=now.isoformat())
-        session.add(step)
-        oldest = row.at_number - MOST_STATES
-        session.execute(delete(HistoryRow).where(HistoryRow.batch_id == identity, HistoryRow.number <= oldest))
-    _move(row, text, now)
+        number += 1
+        step = {"batch_id": identity, "number": number, "draft": text, "touched": touched, "made_at": now.isoformat()}
+        connection.execute(_STEPPED, step)
+        oldest = number - MOST_STATES
+        if first is not None and first <= oldest:
+            connection.execute(_UNTIL, {"batch": identity, "step": oldest})
+            first = oldest + 1
+    moved = replace(stands, draft=text, at_number=number, first=first, last=number, revision=stands.revision + 1)
+    _move(connection, moved, now)
+    return moved
+
+
+def _move(connection: Connection, to: _Standing, now: datetime) -> None:
+    """Write where a batch stands now."""
+    row = {
+        "batch": to.id,
+        "text": to.draft,
+        "to_revision": to.revision,
+        "now": now.isoformat(),
+        "to_number": to.at_number,
+    }
+    connection.execute(_MOVED, row)
 
 
 def touched_field(old: str, new: str) -> str:
@@ -179,7 +282,7 @@ def _differing(before: object, after: object, path: str = "") -> Iterator[str]:
         yield path
 
 
-def _brought_together(row: BatchRow, stored: Draft, mine: Draft, origin: Origin) -> Draft:
+def _brought_together(row: _Standing, stored: Draft, mine: Draft, origin: Origin) -> Draft:
     """By what was there, not by a number: after a kitchen was put back the same number can mean another draft."""
     if origin.since is None:
         if row.revision != origin.revision:
@@ -195,38 +298,20 @@ def _brought_together(row: BatchRow, stored: Draft, mine: Draft, origin: Origin)
     return found.draft
 
 
-def _row(session: Session, identity: str) -> BatchRow:
-    row = session.get(BatchRow, identity)
+def _standing(connection: Connection, identity: str) -> _Standing:
+    """A batch's row; raises NotKept."""
+    row = connection.execute(_STANDING_OF, {"batch": identity}).first()
     if row is None:
         raise NotKept("batch", identity)
-    return row
+    return _Standing(*row)
 
 
-def _row_at(session: Session, identity: str, revision: int) -> BatchRow:
-    row = session.get(BatchRow, identity, with_for_update=True)
-    if row is None:
-        raise NotKept("batch", identity)
-    if row.revision != revision:
-        raise Overtaken(identity, expected=revision, stored=row.revision)
-    return row
-
-
-def _move(row: BatchRow, draft: str, now: datetime) -> None:
-    row.draft, row.revision, row.changed_at = draft, row.revision + 1, now.isoformat()
-
-
-_ENDS = (func.min(HistoryRow.number).label("first"), func.max(HistoryRow.number).label("last"))
-_ENDS_OF_BATCH = select(*_ENDS).where(HistoryRow.batch_id == bindparam("batch"))
-
-
-def _kept(session: Session, row: BatchRow) -> KeptBatch:
-    return _between(row, *session.execute(_ENDS_OF_BATCH, {"batch": row.id}).one())
-
-
-def _between(row: BatchRow, first: int | None, last: int | None) -> KeptBatch:
-    """A row as a batch, where its history begins and ends so."""
-    draft, damaged = draft_in(row.draft)
-    return KeptBatch(row.id, row.revision, draft, row.at_number > (first or 0), row.at_number < (last or 0), damaged)
+def _presses(connection: Connection, stands: _Standing) -> list[LoggedEvent]:
+    """Its presses as of this transaction; there is nothing to ask for where it was never at the counter."""
+    if not stands.pressed:
+        return []
+    with Session(connection) as session:
+        return presses_of(session, stands.id)
 
 
 DAMAGED_NAME = "A batch that cannot be read"
@@ -240,9 +325,8 @@ def draft_in(text: str) -> tuple[Draft, str]:
         return Draft(name=DAMAGED_NAME), text
 
 
-def _refuse_damaged(row: BatchRow) -> None:
-    """Raises InputError for a row that cannot be read: its text is kept as it is until somebody has seen it."""
-    if draft_in(row.draft)[1]:
-        wrong = "What is kept of this batch cannot be read, and is not written over."
-        accepted = "Go back one change, write it to a file, or remove it."
-        raise InputError(field="batch", given="", wrong=wrong, accepted=accepted)
+def _unread() -> InputError:
+    """The text of a row that cannot be read is kept as it is until somebody has seen it."""
+    wrong = "What is kept of this batch cannot be read, and is not written over."
+    accepted = "Go back one change, write it to a file, or remove it."
+    return InputError(field="batch", given="", wrong=wrong, accepted=accepted)

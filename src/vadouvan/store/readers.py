@@ -14,9 +14,9 @@ from vadouvan.core.interpretation.routine import read_routine
 from vadouvan.core.interpretation.shared import read_shared
 from vadouvan.shapes import draft_from_json
 from vadouvan.store.cut_faces import cut_face_in
-from vadouvan.store.event_log import logged_in, press_in
 from vadouvan.store.own_cuts import kind_in
 from vadouvan.store.own_ingredients import label_in
+from vadouvan.store.presses import logged_in, press_in
 from vadouvan.store.rows import (
     BatchRow,
     CutFaceRow,

@@ -21,9 +21,9 @@ from vadouvan.shapes import draft_to_json
 from vadouvan.store.batches import draft_in
 from vadouvan.store.cut_faces import cut_face_row, with_or_without_marks
 from vadouvan.store.database import reading
-from vadouvan.store.event_log import event_row, logged_in
 from vadouvan.store.own_cuts import kind_in, kind_text
 from vadouvan.store.own_ingredients import label_in, label_text
+from vadouvan.store.presses import event_row, logged_in
 from vadouvan.store.readers import unread_rows
 from vadouvan.store.rows import (
     Base,

@@ -8,7 +8,7 @@ from dataclasses import asdict, dataclass, replace
 from datetime import datetime
 from typing import Literal
 
-from sqlalchemy import Engine, bindparam, delete, func, select
+from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
 
 from vadouvan.core.tasting.verdict import VerdictInput
@@ -57,9 +57,6 @@ class State:
 LessonWeight = Literal["usual", "forgotten", "insisted"]
 
 
-_ANY = select(VerdictRow.batch_id).where(VerdictRow.batch_id == bindparam("batch")).limit(1)
-
-
 class Verdicts:
     """Verdicts on the batches; each eater has one verdict on a batch."""
 
@@ -71,11 +68,6 @@ class Verdicts:
         wanted = select(VerdictRow).where(VerdictRow.batch_id == batch_id).order_by(VerdictRow.at)
         with reading(self._engine) as session:
             return [kept for _, kept in readable(session.scalars(wanted), verdict_in)]
-
-    def any(self, batch_id: str) -> bool:
-        """Whether a batch was tasted, readably or not."""
-        with reading(self._engine) as session:
-            return session.scalar(_ANY, {"batch": batch_id}) is not None
 
     def fingerprint(self) -> tuple[object, ...]:
         """A value that is another after any change to a batch or a verdict, and quickly read."""

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Annotated, Literal
 
 from fastapi import Path, Query, Response
@@ -16,6 +15,7 @@ from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.judgement.judge import unjudged
+from vadouvan.core.weighing.locking import refuse_what_is_locked
 from vadouvan.errors import NotKept
 from vadouvan.formats import batch_file
 from vadouvan.formats.any_file import read_any
@@ -35,7 +35,6 @@ from vadouvan.formats.mix_out import SaltOfferOut, salt_offers_out
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.store.batches import KeptBatch, Origin, Way
 from vadouvan.use_cases.cards import card_of_batch
-from vadouvan.use_cases.changing import changeable
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 router = router_of("/api/batches", "batches")
@@ -43,22 +42,12 @@ router = router_of("/api/batches", "batches")
 Identity = Annotated[str, Path(max_length=64)]
 
 
-@dataclass(frozen=True)
-class Marks:
-    """Facts of a batch besides its draft: its mix has met the meat; somebody tasted it."""
-
-    locked: bool = False
-    tasted: bool = False
-
-
-def answer(kept: KeptBatch, here: RunningKitchen, marks: Marks | None = None) -> BatchOut:
+def answer(kept: KeptBatch, here: RunningKitchen) -> BatchOut:
     """A kept batch as the page gets it, judged as of now."""
-    if marks is None:
-        marks = Marks(kept.id in here.events.in_contact(kept.id), here.verdicts.any(kept.id))
-    return _out(kept, here.judged_shown(kept.draft), marks, here)
+    return _out(kept, here.judged_shown(kept.draft), here)
 
 
-def _out(kept: KeptBatch, judged: JudgementShown, marks: Marks, here: RunningKitchen) -> BatchOut:
+def _out(kept: KeptBatch, judged: JudgementShown, here: RunningKitchen) -> BatchOut:
     if kept.damaged:
         kitchen = here.kitchen
         judged = judgement_shown(unjudged("its row is damaged", kitchen, now=here.now()), kitchen)
@@ -69,17 +58,17 @@ def _out(kept: KeptBatch, judged: JudgementShown, marks: Marks, here: RunningKit
         judgement=judged,
         can_undo=kept.can_undo,
         can_redo=kept.can_redo,
-        locked=marks.locked,
-        tasted=marks.tasted,
+        locked=kept.locked,
+        tasted=kept.tasted,
     )
 
 
 @router.get("")
 def list_batches(here: Here) -> list[BatchOut]:
     """Batches in hand in the order they were made, judged; tasted ones are in the logbook."""
-    locked, in_hand = here.events.in_contact(), here.in_hand()
+    in_hand = here.in_hand()
     judged = here.all_shown(kept.draft for kept in in_hand)
-    return [_out(kept, one, Marks(kept.id in locked), here) for kept, one in zip(in_hand, judged, strict=True)]
+    return [_out(kept, one, here) for kept, one in zip(in_hand, judged, strict=True)]
 
 
 @router.post("", status_code=201)
@@ -155,10 +144,9 @@ def change_batch(identity: Identity, change: ChangeBody, here: Here) -> ChangedO
 
     The draft is told only where it is another than was sent.
     """
-    may = changeable(identity, here)
     origin = Origin(change.revision, change.since, change.prefer)
-    kept = here.batches.change(identity, change.draft, origin, now=here.now(), check=may.check)
-    told = answer(kept, here, Marks(may.is_locked, here.verdicts.any(identity)))
+    kept = here.batches.change(identity, change.draft, origin, now=here.now(), check=refuse_what_is_locked)
+    told = answer(kept, here)
     return ChangedOut(**dict(told) | {"draft": None if kept.draft == change.draft else kept.draft})
 
 
@@ -175,8 +163,8 @@ def redo_change(identity: Identity, at: AtBody, here: Here) -> BatchOut:
 
 
 def _stepped(identity: str, way: Way, at: AtBody, here: RunningKitchen) -> BatchOut:
-    may = changeable(identity, here)
-    return answer(here.batches.step(identity, way, revision=at.revision, now=here.now(), check=may.check), here)
+    now, check = here.now(), refuse_what_is_locked
+    return answer(here.batches.step(identity, way, revision=at.revision, now=now, check=check), here)
 
 
 @router.get("/{identity}/cubes")

@@ -112,7 +112,7 @@ def acid_course(
     for now, flow in enumerate(flows, start=1):
         state = states[now - 1]
         mobile[:-1] = np.interp(state[:-1], meat.acid, inside)
-        mobile[-1] = in_mix.at(state.item(-1))
+        mobile[-1] = in_mix(state.item(-1))
         states[now] = _stepped(state, flow * either_side, capacities)
     depths = _depths_m(piece, grid)
     threshold = (ACID_BAND_PH_FISH if family in ("fish", "shellfish") else ACID_BAND_PH).value
@@ -163,7 +163,7 @@ class _Line:
     def __init__(self, points: Array, values: Array) -> None:
         self._points, self._values = points.tolist(), values.tolist()
 
-    def at(self, point: float) -> float:
+    def __call__(self, point: float) -> float:
         """The value at a point, linear between two and level beyond the ends."""
         points, values = self._points, self._values
         right = bisect_right(points, point)

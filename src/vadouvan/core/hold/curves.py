@@ -41,7 +41,7 @@ class Curves:
 
     @property
     def start(self) -> float:
-        """What no hour of the first run can mend [0..1]."""
+        """Worth that no hour of the first run can better [0..1]."""
         return min(one.start for one in (*self.up, *self.down))
 
 

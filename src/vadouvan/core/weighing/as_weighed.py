@@ -94,11 +94,3 @@ def _new_line(one: AddedLine) -> LineInput:
 def _local(moment: datetime) -> str:
     """A moment with its offset, so that it is the same in every zone."""
     return moment.isoformat(timespec="minutes")
-
-
-LOCKED = ("mix", "making", "quantity", "cut", "aims")
-
-
-def locked_parts_changed(before: Draft, after: Draft) -> list[str]:
-    """Parts of a draft that may not change once the meat is in the mix, and that differ."""
-    return [name for name in LOCKED if getattr(before, name) != getattr(after, name)]

@@ -192,7 +192,7 @@ class Week(unittest.TestCase):
         wanted = later(datetime(2026, 3, 20, 0, 0, tzinfo=UTC), timedelta(hours=hours)).astimezone(LISBON)
         before = timedelta(minutes=before_min)
         first, last = later(wanted, -timedelta(hours=14)), later(wanted, timedelta(hours=14))
-        found = WEEK.nearest_free(wanted, first=first, last=last, before=before)
+        found = WEEK.nearest_free(wanted, first=first, last=last, hands=before, before=before)
         grid = [later(wanted, timedelta(minutes=5 * step)) for step in range(-168, 169)]
         free = [one for one in grid if WEEK.free_for(later(one, -before), before)]
         if not free:

@@ -9,7 +9,8 @@ from fastapi import Depends, Request
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 
-def _context(request: Request) -> RunningKitchen:
+async def _context(request: Request) -> RunningKitchen:
+    """A coroutine, though it waits for nothing: another one would be sent to a thread."""
     return cast(RunningKitchen, request.app.state.context)
 
 

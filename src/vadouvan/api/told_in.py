@@ -16,7 +16,8 @@ from vadouvan.formats.told_anew import json_told_anew, told_in_of
 COOKIE = "vadouvan_told_in"
 
 
-def _told_in(vadouvan_told_in: Annotated[str, Cookie(include_in_schema=False)] = "") -> ToldIn:
+async def _told_in(vadouvan_told_in: Annotated[str, Cookie(include_in_schema=False)] = "") -> ToldIn:
+    """A coroutine, so that it is not sent to a thread."""
     return told_in_of(vadouvan_told_in)
 
 

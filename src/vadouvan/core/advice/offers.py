@@ -87,7 +87,7 @@ def _other_pulls(draft: Draft, plan: Plan, kitchen: Kitchen, now: datetime) -> I
     day = timedelta(days=1)
     for first, last in ((later(plan.pull_at, -day), plan.pull_at), (plan.pull_at, plan.meal.at)):
         wanted = last if last == plan.pull_at else first
-        at = routine.nearest(wanted, first=first, last=last, fits=lambda moment: routine.free_for(moment, DRYING))
+        at = routine.nearest_free(wanted, first=first, last=last, hands=DRYING)
         lead_min = round(hours_between(at, plan.meal.at) * 60) if at is not None else 0
         if at is not None and at > now and 0 < lead_min <= LONGEST_LEAD_H * 60:
             moved = replace(draft, meal=replace(draft.meal, lead=f"{lead_min} min", early=""))

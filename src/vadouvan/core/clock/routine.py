@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from bisect import bisect_left
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, field
 from datetime import UTC, date, datetime, time, timedelta, tzinfo
@@ -83,23 +84,57 @@ class Routine:
         return kept
 
     def nearest_free(
-        self, wanted: datetime, *, first: datetime, last: datetime, before: timedelta = timedelta(0)
+        self,
+        wanted: datetime,
+        *,
+        first: datetime,
+        last: datetime,
+        hands: timedelta = timedelta(0),
+        before: timedelta = timedelta(0),
+        fits: Callable[[datetime], bool] = lambda _: True,
     ) -> datetime | None:
-        """The moment nearest to ``wanted`` within the two ends, with hands free for so long ``before`` it; or none."""
-        return self.nearest(wanted, first=first, last=last, fits=lambda moment: self._free_until(moment, before))
+        """The moment nearest to ``wanted``, in steps of five minutes within the two ends, that ``fits``; or none.
 
-    def nearest(
-        self, wanted: datetime, *, first: datetime, last: datetime, fits: Callable[[datetime], bool]
-    ) -> datetime | None:
-        """The moment nearest to ``wanted``, in steps of five minutes within the two ends, that ``fits``; or none."""
-        if fits(wanted):
+        Hands are free for ``hands`` from ``before`` it on, and for five minutes at least.
+        """
+        if self.free_for(later(wanted, -before), hands) and fits(wanted):
             return wanted
-        zone, (at, begins, ends) = wanted.tzinfo, (moment.astimezone(UTC) for moment in (wanted, first, last))
-        for step in range(1, int(max(ends - at, at - begins) / A_STEP) + 2):
-            for moment in (at - A_STEP * step, at + A_STEP * step):
-                if begins <= moment <= ends and fits(here := moment.astimezone(zone)):
-                    return here
+        zone, (at, begins, ends) = wanted.tzinfo, (moment.timestamp() for moment in (wanted, first, last))
+        step_s, lead_s = A_STEP.total_seconds(), before.total_seconds()
+        if begins > ends:
+            return None
+        busy = self._busy(begins - lead_s, ends - lead_s, max(hands, A_STEP), zone)
+        starts = [start for start, _ in busy]
+        for step in range(1, int(max(ends - at, at - begins) / step_s) + 2):
+            for moment_s in (at - step_s * step, at + step_s * step):
+                if not begins <= moment_s <= ends:
+                    continue
+                under = bisect_left(starts, moment_s - lead_s) - 1
+                if under >= 0 and busy[under][1] > moment_s - lead_s:
+                    continue
+                moment = datetime.fromtimestamp(moment_s, UTC).astimezone(zone)
+                if fits(moment):
+                    return moment
         return None
+
+    def _busy(
+        self, begins_s: float, ends_s: float, length: timedelta, zone: tzinfo | None
+    ) -> list[tuple[float, float]]:
+        """Stretches, ends left out, in which nothing of a length may begin, one after another, over these hours."""
+        days = (datetime.fromtimestamp(end_s, zone).date() for end_s in (begins_s, ends_s + length.total_seconds()))
+        first, last = days
+        found = [
+            (begun - length.total_seconds(), ended)
+            for ahead in range(-1, (last - first).days + 1)
+            for begun, ended in self._seconds(first + timedelta(days=ahead), zone)
+        ]
+        together: list[tuple[float, float]] = []
+        for start, end in sorted(found):
+            if together and start < together[-1][1]:
+                together[-1] = together[-1][0], max(end, together[-1][1])
+            else:
+                together.append((start, end))
+        return together
 
     def between(self, first: datetime, last: datetime) -> list[tuple[str, datetime, datetime]]:
         """Every stretch of sleep and work that touches a time, as (what, from, to), in the zone of ``first``."""
@@ -107,9 +142,6 @@ class Routine:
         begun = [(what, span.stretch_from(day, first.tzinfo)) for what, span in self.spans() for day in days]
         touching = [(what, *ends) for what, ends in begun if ends and ends[1] > first and ends[0] < last]
         return sorted(touching, key=lambda stretch: stretch[1])
-
-    def _free_until(self, moment: datetime, before: timedelta) -> bool:
-        return self.free_for(later(moment, -before), before)
 
 
 USUAL_WEEK = Routine()

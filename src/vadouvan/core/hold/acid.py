@@ -7,7 +7,6 @@ steps that double, on the same graded cells as salt. Band depth is uncertain by 
 
 from __future__ import annotations
 
-import math
 from bisect import bisect_right
 from dataclasses import dataclass
 from functools import cached_property
@@ -29,6 +28,7 @@ from vadouvan.core.hold.eigenmodes import Array, Grid, graded_grid
 from vadouvan.core.mix.acidity import Solution
 
 CELLS = 44
+SETTLED_LOOKS = 400  # strengths of what is left outside
 LOOKS = 240  # depths at which a piece is asked how much lies deeper
 BLOCKS, STEPS_A_BLOCK = 8, 12
 FIRST_STEP_M2 = 4e-8  # of D t: about three minutes of salt's pace in the cold
@@ -44,7 +44,7 @@ class AcidCourse:
     """Acid over time in one piece, on salt's axis of tau [m2], by depth from the surface inwards, and in the mix.
 
     ``acid`` (times, cells) and ``mix_acid`` (times) in mol/kg of water, ``depths_m`` (cells); ``threshold`` is the pH
-    of the band.
+    of the band. ``strength`` is what the mix began with, ``bath_ratio`` its water over the meat's [1].
     """
 
     tau_m2: Array
@@ -54,6 +54,8 @@ class AcidCourse:
     meat: Titration
     mix: Titration
     threshold: float
+    strength: float
+    bath_ratio: float
 
     @cached_property
     def ph(self) -> Array:
@@ -74,6 +76,16 @@ class AcidCourse:
     def mix_ph(self) -> Array:
         """The pH of the mix (times)."""
         return self.mix.ph_at(self.mix_acid)
+
+    @property
+    def settled_ph(self) -> float:
+        """The pH of the meat when acid is spread evenly over all water: as many whole molecules inside as outside."""
+        # Swept over what stays outside: what is inside rises with it.
+        outside = np.linspace(0, self.strength, SETTLED_LOOKS)
+        meat = self.meat
+        inside = np.interp(outside * self.mix.whole_at(outside), meat.acid * meat.whole, meat.acid)
+        settled = np.interp(self.strength * self.bath_ratio, outside * self.bath_ratio + inside, inside)
+        return float(meat.ph_at(np.array([settled]))[0])
 
     def band_m(self, more_ph: float = 0.0) -> Array:
         """Deepest that the pH has ever been at or under the threshold, by time [m]; turning white is for good."""
@@ -106,7 +118,8 @@ def acid_course(
     conductances *= -1.0  # as they stand beside the diagonal
     states, mobile = np.empty((STEPS + 1, CELLS + 1)), np.empty(CELLS + 1)
     either_side = sliding_window_view(mobile, 2).T  # a view: follows what moves at each step
-    states[0, :-1], states[0, -1] = NOTHING, sum(solution.acids.values())
+    strength = sum(solution.acids.values())
+    states[0, :-1], states[0, -1] = NOTHING, strength
     in_mix = _Line(mix.acid, outside)
     flows = STEP_M2[:, np.newaxis] * conductances
     for now, flow in enumerate(flows, start=1):
@@ -124,6 +137,8 @@ def acid_course(
         meat=meat,
         mix=mix,
         threshold=threshold,
+        strength=strength,
+        bath_ratio=bath_ratio,
     )
 
 
@@ -186,22 +201,3 @@ def _depths_at(depths_m: Array, ph: Array, threshold: float) -> Array:
     part = (threshold - before) / np.where(after == before, 1.0, after - before)
     found = depths_m[inside - 1] + part * (depths_m[inside] - depths_m[inside - 1])
     return np.where(mild.any(axis=1), np.where(first == 0, 0.0, found), depths_m[-1])
-
-
-def settled_ph(family: Family, water_share: float, solution: Solution, bath_ratio: float) -> float | None:
-    """The pH of the meat when acid is spread evenly over all water, in meat and mix; nothing without acid.
-
-    Whole molecules are as many per kg of water inside as outside.
-    """
-    kind = AcidKind.of(solution)
-    if kind is None:
-        return None
-    meat, mix = meat_titration(family, water_share, kind), mix_titration(solution, kind)
-    total = sum(solution.acids.values()) * bath_ratio
-    # Swept over what stays outside: what is inside rises with it, by equal whole molecules.
-    outside = np.linspace(0, sum(solution.acids.values()), 4000)
-    free = outside * mix.whole_at(outside)
-    inside = np.interp(free, meat.acid * meat.whole, meat.acid)
-    found = int(np.argmin(np.abs(outside * bath_ratio + inside - total)))
-    ph = float(meat.ph_at(np.array([inside[found]]))[0])
-    return ph if math.isfinite(ph) else None

@@ -16,7 +16,6 @@ from vadouvan.core.constants import (
     VACUUM_CLAIM,
 )
 from vadouvan.core.figure import hours_told, number_told
-from vadouvan.core.hold.acid import settled_ph
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.storage import hours_allowed
 
@@ -120,15 +119,8 @@ def _jar(scenario: HoldScenario, latest_h: float) -> Iterator[Remark]:
     days = scenario.pace.hours_at(scenario.acid.tau_m2) / 24
     core = scenario.acid.core_ph
     ph = float(core[int(days.searchsorted(latest_h / 24).clip(0, len(core) - 1))])
-    settled = _settled_ph(scenario)
-    settles = f"; left alone it settles near {settled:.1f}" if settled is not None and settled < ph - 0.05 else ""
+    settled = scenario.acid.settled_ph
+    settles = f"; left alone it settles near {settled:.1f}" if settled < ph - 0.05 else ""
     middle = f"After {hours_told(latest_h, 'down')} the middle is at pH {ph:.1f}, within 0.2 or so{settles}."
     says = f"{middle} Keep it in the fridge throughout; acid is no cure."
     yield Remark("jar", "note", says, "fda_food_code")
-
-
-def _settled_ph(scenario: HoldScenario) -> float | None:
-    solution, kind = scenario.balance.solution, scenario.cut.kind
-    if solution is None:
-        return None
-    return settled_ph(kind.family, kind.water_share, solution, scenario.balance.water_kg / scenario.cut.water_kg)

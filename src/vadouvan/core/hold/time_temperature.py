@@ -5,6 +5,7 @@ Both models see time only as an integral of their own pace, so a warm hour is on
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass, replace
 from functools import cached_property
 
@@ -49,20 +50,19 @@ class Pace:
         knots, worked = self._softening_clock
         return np.asarray(np.interp(hours, knots, worked))
 
-    def _knots(self) -> Array:
-        return np.array([*(hour for hour, _ in self.readings), FAR_H])
-
     @cached_property
     def _softening_clock(self) -> tuple[Array, Array]:
-        knots = self._knots()
-        return knots, _worked(knots, [enzyme_pace(degrees) for _, degrees in self.readings])
+        return _clock(self.readings, enzyme_pace)
 
     @cached_property
     def _salt_clock(self) -> tuple[Array, Array]:
-        knots = self._knots()
-        rates = [self.factor * salt_diffusivity(degrees, self.family) * 3600 for _, degrees in self.readings]
-        return knots, _worked(knots, rates)
+        return _clock(self.readings, lambda celsius: self.factor * salt_diffusivity(celsius, self.family) * 3600)
 
 
-def _worked(knots: Array, rates: list[float]) -> Array:
-    return np.concatenate(([0.0], np.cumsum(np.diff(knots) * np.array(rates))))
+def _clock(readings: tuple[tuple[float, float], ...], pace_at: Callable[[float], float]) -> tuple[Array, Array]:
+    """Hours from one reading to the next and far beyond the last, and what is worked by then at these paces an hour."""
+    knots, worked = [hour for hour, _ in readings], [0.0]
+    knots.append(FAR_H)
+    for number, (begins_h, celsius) in enumerate(readings):
+        worked.append(worked[-1] + (knots[number + 1] - begins_h) * pace_at(celsius))
+    return np.array(knots), np.array(worked)

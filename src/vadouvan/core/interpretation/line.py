@@ -240,6 +240,7 @@ def can_be_read(text: str, pantry: Pantry) -> bool:
     return True
 
 
+@lru_cache(maxsize=READ_LINES)
 def single_lines(text: str, pantry: Pantry) -> tuple[str, ...]:
     """The lines of one ingredient each that a line means: itself, or its parts where every one of them can be read."""
     parts = taken_apart(text)

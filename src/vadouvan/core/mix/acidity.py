@@ -7,6 +7,7 @@ no acid. The result stands within about 0.2.
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import lru_cache
@@ -24,6 +25,7 @@ PK: dict[str, tuple[float, ...]] = {
     "other": (3.13, 4.76, 6.40),
 }
 PH_BAND = 0.2
+CLOSE_PH = 1e-13  # Newton's steps end there
 
 
 @dataclass(frozen=True)
@@ -54,17 +56,39 @@ def acid_charge(solution: Solution, ph: float) -> float:
 
 
 def solution_ph(solution: Solution) -> float:
-    """PH at which charges balance, by bisection (the balance falls steadily with pH).
+    """PH at which charges balance, by Newton's steps between two ends (the balance falls steadily with pH).
 
     >>> round(solution_ph(Solution({"acetic": 0.8764}, 0.0)), 3)
     2.408
     """
-    low, high = -1.0, 15.0
-    for _ in range(45):
-        ph = (low + high) / 2
-        surplus = solution.strong_ions + 10.0**-ph - 10.0 ** (ph - WATER_PK.value) - acid_charge(solution, ph)
+    acids = [(amount, PK[name]) for name, amount in solution.acids.items() if amount]
+    low, high, ph = -1.0, 15.0, 4.0
+    for _ in range(60):
+        surplus, slope = _surplus(solution.strong_ions, acids, ph)
         low, high = (ph, high) if surplus > 0 else (low, ph)
-    return (low + high) / 2
+        step = ph - surplus / slope
+        wanted = step if low < step < high else (low + high) / 2
+        if abs(wanted - ph) < CLOSE_PH:
+            return wanted
+        ph = wanted
+    return ph
+
+
+def _surplus(strong_ions: float, acids: Sequence[tuple[float, tuple[float, ...]]], ph: float) -> tuple[float, float]:
+    """Positive charge over negative [mol/kg water], and how it changes with pH."""
+    hydronium, hydroxide = 10.0**-ph, 10.0 ** (ph - WATER_PK.value)
+    surplus, slope = strong_ions + hydronium - hydroxide, -hydronium - hydroxide
+    for amount, constants in acids:
+        term, whole, lost, squared = 1.0, 1.0, 0.0, 0.0
+        for count, constant in enumerate(constants, 1):
+            term *= 10.0 ** (ph - constant)
+            whole += term
+            lost += count * term
+            squared += count * count * term
+        mean = lost / whole
+        surplus -= amount * mean
+        slope -= amount * (squared / whole - mean * mean)
+    return surplus, slope * math.log(10.0)
 
 
 def mixed(portions: Sequence[tuple[Ingredient, float]], boiled_off_kg: float = 0.0) -> Solution | None:

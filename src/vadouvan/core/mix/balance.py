@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
-from functools import cached_property
+from functools import cached_property, lru_cache
 from typing import Literal
 
 from vadouvan.core.measures.numbers import Interval
@@ -146,6 +146,11 @@ def balance_of(
     portions: Sequence[Portion], meat_kg: float, film: Film = NO_FILM, boiled_off_kg: float = 0.0
 ) -> Balance:
     """The balance of these portions on so much meat [kg], with what rinsing left on it and boiling took away."""
+    return _balance_of(tuple(portions), meat_kg, film, boiled_off_kg)
+
+
+@lru_cache(maxsize=256)
+def _balance_of(portions: tuple[Portion, ...], meat_kg: float, film: Film, boiled_off_kg: float) -> Balance:
     pairs = [(portion.ingredient, portion.mass_kg.value) for portion in portions]
     solution = mixed(pairs, boiled_off_kg)
     mass = _summed([portion.mass_kg for portion in portions])

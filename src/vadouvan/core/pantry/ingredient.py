@@ -80,6 +80,10 @@ class Ingredient:
     stains: bool = False
     form: str = ""
 
+    def __hash__(self) -> int:
+        """By what it is called: few are alike in that and not in the rest."""
+        return hash(self.id)
+
     @property
     def titratable(self) -> float:
         """Protons that its acids can give up [mol/kg]: equal sourness by titration, whatever the acid."""

@@ -7,6 +7,7 @@ Each rewriting keeps what is meant; those that make an amount rough say so.
 from __future__ import annotations
 
 import re
+from functools import lru_cache
 
 _UNIT = (
     r"(?:teaspoons?|tablespoons?|dessertspoons?|tsps?|tbsps?|cups?|pinch(?:es)?|handfuls?|pints?|bunch(?:es)?|glass(?:es)?"
@@ -169,9 +170,11 @@ _LUMP = re.compile(
     r"(?:balls?|pieces?|knobs?|lumps?|chunks?) (?:of )?",
     re.IGNORECASE,
 )
+SAID_LINES = 4096  # kept as said plainly
 _COUNT = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3}
 
 
+@lru_cache(maxsize=SAID_LINES)
 def plainly_said(text: str) -> tuple[str, bool]:
     """A line with its amount in plain words, and whether that made it rough.
 

@@ -57,9 +57,7 @@ def frozen_part(plan: Plan, cut: Cut, mix_kg: float, window: Window, share: floa
         )
     wanted = max(on_a_step(later(pull_at, -timedelta(hours=window.best.hours) - thaw)), packing.ends)
     hands = timedelta(minutes=FROM_FREEZER_MIN.value)
-    out_at = routine.nearest(
-        wanted, first=max(first, packing.ends), last=last, fits=lambda moment: routine.free_for(moment, hands)
-    )
+    out_at = routine.nearest_free(wanted, first=max(first, packing.ends), last=last, hands=hands)
     if out_at is None:
         return FrozenPart((packing,), "It has to come out of the freezer when your hands are not free.")
     return FrozenPart((packing, *_later_steps(out_at, thaw, pull_at, eaten_at, plan)))

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
+from functools import cached_property
 
 from vadouvan.core.clock.chain import Task, in_steps, laid_before, last_block
 from vadouvan.core.clock.meal import Meal
@@ -72,11 +73,31 @@ class Work:
         """All tasks before contact one after another."""
         return timedelta(minutes=sum(in_steps(task.minutes) for task in self.tasks))
 
+    @cached_property
+    def _hands(self) -> timedelta:
+        """Hands-on work that ends at the contact."""
+        return last_block(self.tasks)
+
     def fits(self, contact: datetime, now: datetime, routine: Routine) -> bool:
         """Whether all of it can be done before a contact, from now on, with hands free."""
-        block = last_block(self.tasks)
-        if not routine.free_for(later(contact, -block), block):
+        if not routine.free_for(later(contact, -self._hands), self._hands):
             return False
+        return self._is_in_time(contact, now, routine)
+
+    def nearest_contact(
+        self, wanted: datetime, *, first: datetime, last: datetime, now: datetime, routine: Routine
+    ) -> datetime | None:
+        """The contact nearest to ``wanted``, within the two ends, that fits so; or none."""
+        return routine.nearest_free(
+            wanted,
+            first=first,
+            last=last,
+            hands=self._hands,
+            before=self._hands,
+            fits=lambda contact: self._is_in_time(contact, now, routine),
+        )
+
+    def _is_in_time(self, contact: datetime, now: datetime, routine: Routine) -> bool:
         steps = laid_before(contact, self.tasks, routine)
         return not steps or hours_between(now, steps[0].at) >= -1e-6
 
@@ -102,7 +123,7 @@ def plan_for(window: Window, meal: Meal, now: datetime, routine: Routine, work: 
     wanted = max(asked or best, first)
     free = None
     if wanted <= last:
-        free = routine.nearest(wanted, first=first, last=last, fits=lambda moment: work.fits(moment, now, routine))
+        free = work.nearest_contact(wanted, first=first, last=last, now=now, routine=routine)
     contact_at = meal.contact_at or on_a_step(free or wanted)
     costs = "" if asked is None or free != asked else _costs(window, hours_between(asked, pull_at))
     return _told(
@@ -157,15 +178,8 @@ def _ready_at(window: Window, plan: Plan, now: datetime, routine: Routine, work:
     contact = meal.contact_at
     if contact is None:
         last = later(earliest, timedelta(days=7))
-        contact = (
-            routine.nearest(
-                earliest.astimezone(meal.at.tzinfo),
-                first=earliest,
-                last=last,
-                fits=lambda moment: work.fits(moment, now, routine),
-            )
-            or earliest
-        )
+        local = earliest.astimezone(meal.at.tzinfo)
+        contact = work.nearest_contact(local, first=earliest, last=last, now=now, routine=routine) or earliest
     opens = later(contact, timedelta(hours=window.safe_earliest_h))
     out = meal.pulled_at or max(opens, now)
     at = later(out, max(meal.lead, work.least_lead)) if not plan.overdue else later(out, work.least_lead)

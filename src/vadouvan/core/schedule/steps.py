@@ -128,7 +128,7 @@ def _shop(cut: Cut, before: Sequence[PlanStep], routine: Routine, now: datetime)
     last = later(before[0].at, -length)
     if hours_between(now, last) < 0:
         return
-    at = routine.nearest(last, first=now, last=last, fits=lambda moment: _can_shop(moment, length, routine))
+    at = routine.nearest_free(last, first=now, last=last, hands=length, fits=lambda moment: _is_open(moment, length))
     if at is not None:
         name = ",".join(re.sub(r" \([^()]*\)", "", cut.kind.name).split(",")[:2])
         says = f"Shop: {name}, {cut.mass_kg * 1000:.0f} g, and what the mix lacks."
@@ -169,10 +169,9 @@ def _make(mix: MixJudgement) -> Iterator[Task]:
         yield Task("first", first.says, first.minutes, False, "fridge", "cold")
 
 
-def _can_shop(moment: datetime, length: timedelta, routine: Routine) -> bool:
-    """Whether shops are open and hands are free."""
-    open_then = moment.time() >= SHOPS_OPEN and later(moment, length).time() <= SHOPS_CLOSE
-    return open_then and routine.free_for(moment, length)
+def _is_open(moment: datetime, length: timedelta) -> bool:
+    """Whether shops are open for so long."""
+    return moment.time() >= SHOPS_OPEN and later(moment, length).time() <= SHOPS_CLOSE
 
 
 def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterator[PlanStep]:

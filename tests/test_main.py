@@ -2,12 +2,19 @@
 
 from __future__ import annotations
 
+import subprocess
+import sys
 import tempfile
 import unittest
+from datetime import UTC, datetime
 from pathlib import Path
+from typing import cast
+from unittest import mock
 
+from fastapi import FastAPI
 from fastapi.testclient import TestClient
 
+from tests.browser.support import ROOT
 from vadouvan.main import build
 from vadouvan.settings import Settings
 
@@ -32,3 +39,30 @@ class Demo(unittest.TestCase):
         with tempfile.TemporaryDirectory() as folder:
             settings = Settings(data_dir=Path(folder), web_dir=Path(folder) / "none")
             self.assertEqual(TestClient(build(settings), base_url="http://127.0.0.1").get("/api/batches").json(), [])
+
+
+class Start(unittest.TestCase):
+    """A start waits for nothing that it does not need."""
+
+    def test_what_is_not_loaded(self) -> None:
+        """Statistics, the way between states, the printer and the planner wait for the first who asks."""
+        seldom = ("scipy", "alembic", "reportlab", "PIL", "segno", "mako")
+        code = f"import sys, vadouvan.cli, vadouvan.main; print([name for name in {seldom} if name in sys.modules])"
+        run = [sys.executable, "-c", code]
+        told = subprocess.run(run, capture_output=True, text=True, check=True, env={"PYTHONPATH": "src"}, cwd=ROOT)
+        self.assertEqual(told.stdout.strip(), "[]")
+
+    def test_the_counter_is_ready_before_it_is_asked_for(self) -> None:
+        """What the thread of a start works out is what the first look gets."""
+        with tempfile.TemporaryDirectory() as folder:
+            settings = Settings(
+                data_dir=Path(folder),
+                web_dir=Path(folder) / "none",
+                demo=True,
+                clock=datetime(2026, 11, 28, tzinfo=UTC),
+            )
+            client = TestClient(build(settings), base_url="http://127.0.0.1")
+            here = cast("FastAPI", client.app).state.context
+            here.get_ready()
+            with mock.patch("vadouvan.use_cases.judged.judge", side_effect=AssertionError("judged again")):
+                self.assertEqual(len(client.get("/api/batches").json()), 5)

@@ -49,8 +49,8 @@ def make_app(context: RunningKitchen, web_dir: Path | None = None) -> FastAPI:
 
     @asynccontextmanager
     async def lifespan(_app: FastAPI) -> AsyncIterator[None]:
-        """A long logbook is read while the cook looks at the Counter."""
-        Thread(target=context.logbook_cache.entries, daemon=True).start()
+        """The first look is worked out while the page is fetched."""
+        Thread(target=context.get_ready, daemon=True).start()
         yield
         context.file.close()
 

@@ -28,6 +28,7 @@ from vadouvan.core.parsing.pasted_tables import is_of_a_table
 from vadouvan.core.parsing.said_of_meat import is_for_a_kilo_of_meat
 from vadouvan.core.parsing.servings import servings_said
 from vadouvan.core.parsing.tidy import as_a_name, without_bullet
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import FormatError
 from vadouvan.formats import batch_file
 from vadouvan.formats.brought import LONGEST_NAME, Brought
@@ -37,14 +38,14 @@ from vadouvan.formats.recipe import DATA, read_recipe
 
 LONGEST_TITLE, LONGEST_ASKING = 100, 80
 MOST_WORDS_OF_A_NAME, LINES_BELOW = 8, 3  # of a name that nothing else marks; lines after it, of which one is an amount
-_MEASURED = re.compile(r"(?<![\w.,/])\d[\d./½¼¾⅓⅔]* ?[a-z]{1,12}\.? [a-z]{3,}(?: [a-z]{3,})?", re.IGNORECASE)
-_IN_STARS = re.compile(r"^([*_]{0,2})([^*_]+)[*_]{1,2}$")  # bold or slanted
+_MEASURED = lazily(r"(?<![\w.,/])\d[\d./½¼¾⅓⅔]* ?[a-z]{1,12}\.? [a-z]{3,}(?: [a-z]{3,})?", re.IGNORECASE)
+_IN_STARS = lazily(r"^([*_]{0,2})([^*_]+)[*_]{1,2}$")  # bold or slanted
 _OF_ONE_PART = frozenset(("for", "the", "first", "second", "dry", "wet"))
-_JSON = re.compile(r"\{|\[\s*[\]{\[\"\d]")  # "[Marinade]" is a heading
-_HEADER = re.compile(
+_JSON = lazily(r"\{|\[\s*[\]{\[\"\d]")  # "[Marinade]" is a heading
+_HEADER = lazily(
     r"^---[ \t]*\r?\n(?P<head>(?:[A-Za-z_]{2,20}:[^\n]*\n|[ \t-][^\n]*\n){1,30}?)---[ \t]*\r?\n(?P<rest>.+)$", re.DOTALL
 )
-_ADDRESS = re.compile(r"(?:https?://|www\.)\S+$", re.IGNORECASE)  # of where it was copied
+_ADDRESS = lazily(r"(?:https?://|www\.)\S+$", re.IGNORECASE)  # of where it was copied
 
 
 def read_any(text: str, kitchen: Kitchen) -> Brought:

@@ -16,7 +16,7 @@ from pydantic import BaseModel, ValidationError
 from vadouvan.core.draft.typed import YES, Draft, LineInput
 from vadouvan.errors import BadInput, FormatError, InputError
 from vadouvan.formats.batch_fields import NUMBERS, TICKS
-from vadouvan.formats.batch_shape import BatchFile
+from vadouvan.formats.batch_shape import file_model
 
 FORMAT = "vadouvan-batch"
 VERSION = 1
@@ -28,7 +28,7 @@ def write(draft: Draft) -> str:
     """A draft as the text of a batch file."""
     kept: dict[str, str] = {}
     parts = _written(draft, "", kept)
-    document = BatchFile.model_validate({"format": FORMAT, "version": VERSION, **parts, "as_typed": kept})
+    document = file_model().model_validate({"format": FORMAT, "version": VERSION, **parts, "as_typed": kept})
     return document.model_dump_json(indent=2) + "\n"
 
 
@@ -108,7 +108,7 @@ def _numbered(kind: type, part: Any, path: str, number: int, kept: dict[str, str
     return _read(kind, part, f"{path}{number}.", kept, str(number + 1))
 
 
-def _document(text: str) -> BatchFile:
+def _document(text: str) -> BaseModel:
     raw = _json(text)
     if not isinstance(raw, dict) or raw.get("format") != FORMAT:
         raise FormatError(
@@ -123,7 +123,7 @@ def _document(text: str) -> BatchFile:
             accepted="Use a newer Vadouvan, or write the file again from it.",
         )
     try:
-        return BatchFile.model_validate(raw)
+        return file_model().model_validate(raw)
     except ValidationError as error:
         raise BadInput([_field_error(item) for item in error.errors(include_url=False)]) from None
 

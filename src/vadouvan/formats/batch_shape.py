@@ -63,9 +63,14 @@ _HEAD: dict[str, Any] = {
     "version": (Literal[1], ...),
     "as_typed": (dict[str, str], Field(default={}, description="Field path to the words a cook typed there.")),
 }
-BatchFile = create_model("BatchFile", __base__=part_model(Draft), __doc__="A batch of Vadouvan as a file.", **_HEAD)
+
+
+@cache
+def file_model() -> type[BaseModel]:
+    """The whole file; made when the first one is read or written."""
+    return create_model("BatchFile", __base__=part_model(Draft), __doc__="A batch of Vadouvan as a file.", **_HEAD)
 
 
 def json_schema() -> str:
     """The JSON Schema of the format, as shipped beside this module."""
-    return json.dumps(BatchFile.model_json_schema(), indent=2, sort_keys=True) + "\n"
+    return json.dumps(file_model().model_json_schema(), indent=2, sort_keys=True) + "\n"

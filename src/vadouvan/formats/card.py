@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import re
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from datetime import datetime
@@ -16,11 +15,12 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.retelling import ToldIn, retold
 from vadouvan.core.mix.measure import as_weighed_g, weighed_parts
 from vadouvan.core.parsing.cut_name import line_of
+from vadouvan.core.patterns import lazily
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, VerdictSnapshot
 from vadouvan.core.tasting.logbook import held_hours
 
 DEFERS = "Times and temperatures follow common guidance; local rules and licensed practice come first."
-_SPECIAL = re.compile(r"([\\`*_{}\[\]<>#|~])")
+_SPECIAL = lazily(r"([\\`*_{}\[\]<>#|~])")
 
 
 @dataclass(frozen=True)

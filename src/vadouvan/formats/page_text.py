@@ -10,6 +10,8 @@ import html
 import re
 from collections.abc import Iterator
 
+from vadouvan.core.patterns import lazily
+
 _LINES = frozenset(("address", "br", "dd", "div", "dt", "hr", "li", "tr"))
 _APART = frozenset(
     ("article", "blockquote", "footer", "h1", "h2", "h3", "h4", "h5", "h6", "header", "main", "ol", "p", "pre",
@@ -17,10 +19,10 @@ _APART = frozenset(
 )  # fmt: skip
 _CELLS = frozenset(("td", "th"))
 _UNSEEN = frozenset(("head", "nav", "noscript", "script", "style", "svg", "template"))
-_PAGE = re.compile(
+_PAGE = lazily(
     r"^<(?:!doctype|html|body|main|article|section|div|h\d|p|ul|ol|table|span|strong|b)\b[^<>]{0,400}>", re.IGNORECASE
 )
-_TAG = re.compile(
+_TAG = lazily(
     r"<(?P<comment>!--)|<!doctype[^<>]{0,200}>|<(?P<end>/?)(?P<name>[a-z][a-z0-9]{0,10})(?P<says>\s[^<>]{0,1000})?/?>",
     re.IGNORECASE,
 )

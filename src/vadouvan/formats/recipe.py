@@ -23,6 +23,7 @@ from vadouvan.core.interpretation.line import single_lines
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.cut_name import meat_among
 from vadouvan.core.parsing.headings import kind_of_part
+from vadouvan.core.patterns import lazily
 from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.errors import FormatError
 from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input
@@ -129,7 +130,7 @@ def _written(one: BesideOnCard) -> Iterator[str]:
     yield from (line.text for line in one.lines)
 
 
-_HEADING = re.compile(r"^For the (?P<title>.+?)(?: \((?P<kind>glaze|sauce|dip|finish|pot|coating)\))?:$")
+_HEADING = lazily(r"^For the (?P<title>.+?)(?: \((?P<kind>glaze|sauce|dip|finish|pot|coating)\))?:$")
 
 
 def _beside(lines: list[str]) -> tuple[list[str], list[CompanionInput]]:
@@ -189,7 +190,7 @@ def _recipes(raw: Any, depth: int = 0) -> Iterator[dict[str, Any]]:
             yield from _recipes(raw.get(name), depth + 1)
 
 
-_TAG = re.compile(r"</?[a-z][a-z0-9]{0,9}(?:\s[^<>]{0,200})?/?>", re.IGNORECASE)
+_TAG = lazily(r"</?[a-z][a-z0-9]{0,9}(?:\s[^<>]{0,200})?/?>", re.IGNORECASE)
 
 
 def _texts(raw: Any) -> list[str]:

@@ -145,6 +145,11 @@ class RunningKitchen:
         """Batches that nobody has tasted yet."""
         return self.batches.in_hand()
 
+    def get_ready(self) -> None:
+        """Work out what the first look asks for while the page is fetched: the Counter, then a long logbook."""
+        self.all_shown(kept.draft for kept in self.in_hand())
+        self.logbook_cache.entries()
+
     @cached_property
     def logbook_cache(self) -> LogbookCache:
         """The logbook in memory."""

@@ -9,6 +9,7 @@ from zoneinfo import ZoneInfo
 
 from vadouvan.core.clock.moment import local_moment
 from vadouvan.core.clock.routine import later
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 ACCEPTED = 'Write a day and an hour, such as "tomorrow 19:00", "Sat 7 pm", "5 Dec 18:30" or "in 3 h".'
@@ -23,15 +24,15 @@ HOURS_NAMED = {"noon": 12, "midday": 12, "midnight": 0}
 NOON, LUNCH_UNTIL = 12, 5  # "tonight at 8" is the evening's eight, "lunch at 1" the afternoon's one
 HOUR_WORDS = ("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve")
 UNITS = {"m": timedelta(minutes=1), "h": timedelta(hours=1), "d": timedelta(days=1), "w": timedelta(weeks=1)}
-_ISO = re.compile(r"^\d{4}-\d\d-\d\d[t ]\d\d:\d\d")
-_SOON = re.compile(r"^in\s+(?P<much>\d+(?:[.,]\d+)?)\s*(?P<unit>minutes?|mins?|m|hours?|hrs?|h|days?|d|weeks?)$")
+_ISO = lazily(r"^\d{4}-\d\d-\d\d[t ]\d\d:\d\d")
+_SOON = lazily(r"^in\s+(?P<much>\d+(?:[.,]\d+)?)\s*(?P<unit>minutes?|mins?|m|hours?|hrs?|h|days?|d|weeks?)$")
 _ANY_HOUR = rf"\d{{1,2}}|{'|'.join(HOUR_WORDS)}"
-_SPOKEN = re.compile(rf"\b(?P<part>half past|(?:a )?quarter past|(?:a )?quarter to) (?P<hour>{_ANY_HOUR})\b")
-_AT_WORD = re.compile(rf"\bat ({'|'.join(HOUR_WORDS)})\b")
+_SPOKEN = lazily(rf"\b(?P<part>half past|(?:a )?quarter past|(?:a )?quarter to) (?P<hour>{_ANY_HOUR})\b")
+_AT_WORD = lazily(rf"\bat ({'|'.join(HOUR_WORDS)})\b")
 _HALF = r"(?P<half>[ap]\.?m\b\.?)"
 # The plainest first: a colon is an hour wherever it stands, a point may be a date's.
 _CLOCKS = tuple(
-    re.compile(rf"(?:\bat\s+)?{clock}")
+    lazily(rf"(?:\bat\s+)?{clock}")
     for clock in (
         rf"(?<![\d.])(?P<hour>\d{{1,2}})[:h](?P<minute>\d\d)(?!\d)\s*{_HALF}?",
         rf"(?<![\d.])(?P<hour>\d{{1,2}})(?:\.(?P<minute>\d\d))?\s*{_HALF}",
@@ -42,10 +43,10 @@ _CLOCKS = tuple(
         r"(?<!\d)(?P<hour>\d\d)(?P<minute>\d\d)(?:\s*(?:h|hours|hrs))?$",
     )
 )
-_HAS_COLON = re.compile(r"\d[:h]\d|\d{4}")
-_YEAR = re.compile(r"(?<!\d)(?P<year>(?:19|20)\d\d)(?!\d)")
-_NUMBERS = re.compile(r"^(?P<first>\d{1,2})\s*[./-]\s*(?P<second>\d{1,2})\.?$")
-_DAY = re.compile(r"^(?P<day>\d{1,2})(?:st|nd|rd|th)?$")
+_HAS_COLON = lazily(r"\d[:h]\d|\d{4}")
+_YEAR = lazily(r"(?<!\d)(?P<year>(?:19|20)\d\d)(?!\d)")
+_NUMBERS = lazily(r"^(?P<first>\d{1,2})\s*[./-]\s*(?P<second>\d{1,2})\.?$")
+_DAY = lazily(r"^(?P<day>\d{1,2})(?:st|nd|rd|th)?$")
 
 
 def said_moment(text: str, zone: ZoneInfo, now: datetime, *, field: str) -> datetime:

@@ -14,6 +14,7 @@ from vadouvan.core.cooking.doneness import HOTTEST_CORE_C
 from vadouvan.core.cooking.stages import CookPlace
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.headings import words_of
+from vadouvan.core.patterns import lazily
 
 MOST_STAGES_SAID = 3
 HOTTEST_CORE_F = HOTTEST_CORE_C * 1.8 + 32  # a temperature up to it is of the meat, over it of the fire
@@ -32,31 +33,29 @@ _PLACES: tuple[tuple[str, CookPlace], ...] = (
 )
 _MAY_BE_LOW: frozenset[CookPlace] = frozenset(("oven", "parcel", "pot", "smoker", "steamer"))  # no hotter than a core
 # "Cook" says no place: its heat or what it is done on does
-_COOK = re.compile(r"\b(?:cook|finish)\b(?!-)", re.IGNORECASE)
+_COOK = lazily(r"\b(?:cook|finish)\b(?!-)", re.IGNORECASE)
 _ON: tuple[tuple[re.Pattern[str], CookPlace], ...] = (
-    (re.compile(r"\b(?:grill|barbecue|bbq|coals)\b", re.IGNORECASE), "grill"),
-    (re.compile(r"\b(?:pan|griddle|skillet)\b", re.IGNORECASE), "pan"),
+    (lazily(r"\b(?:grill|barbecue|bbq|coals)\b", re.IGNORECASE), "grill"),
+    (lazily(r"\b(?:pan|griddle|skillet)\b", re.IGNORECASE), "pan"),
     (
-        re.compile(
-            r"\boven\b|\b(?:1[2-9]|2\d)\d ?°? ?C\b|\b[2-5]\d\d ?°? ?F\b|\bgas(?: mark)? ?[1-9]\b", re.IGNORECASE
-        ),
+        lazily(r"\boven\b|\b(?:1[2-9]|2\d)\d ?°? ?C\b|\b[2-5]\d\d ?°? ?F\b|\bgas(?: mark)? ?[1-9]\b", re.IGNORECASE),
         "oven",
     ),
 )
-_VERB = re.compile(
+_VERB = lazily(
     r"\b(?:" + "|".join(rf"(?P<p{number}>{words})" for number, (words, _) in enumerate(_PLACES)) + r")\b(?!-)",
     re.IGNORECASE,
 )
 _DEGREES = r"(?:\d{2,3} ?°? ?[CF]\b|\d{3} ?°)"
 _UP_TO = r"(?:to|until|reach(?:es)?|hits?|registers?|reads?|core(?: of)?|internal(?: temperature)?(?: of)?)"
-_CORE = re.compile(
+_CORE = lazily(
     rf"\b{_UP_TO}\b[^\d.;]{{0,40}}?(?P<core>{_DEGREES})"
     r"|\b(?:for|until|to) (?:a )?(?P<word>medium[- ](?:rare|well)|well[- ]done|rare)\b"
     rf"|(?P<behind>{_DEGREES})(?: internal| core|(?= in the (?:middle|centre|center)))",
     re.IGNORECASE,
 )
 _HOW_HOT = r"(?:(?:very |medium[- ]|moderately )?(?:high|hot|medium|low|gentle|moderate))"
-_HEAT = re.compile(
+_HEAT = lazily(
     rf"(?P<degrees>{_DEGREES})|\b(?P<gas>gas(?: mark)? ?[1-9])\b"
     r"|(?:@|\bat|^) ?(?P<bare>\d{3})(?!\d| ?(?:°|[CF]\b|min|h|g\b|ml))"
     rf"|\b(?:over|on|at|under) (?:an? |the )?(?P<words>{_HOW_HOT})\b"
@@ -66,39 +65,39 @@ _HEAT = re.compile(
 _HOURS, _MINUTES = r"(?:hours?|hrs?|h)", r"(?:minutes?|mins?|min|seconds?|secs?|sec)"
 _FIGURE = r"(?:\d+(?:\.\d+)?[½¼¾]?|[½¼¾])"
 _SO_MANY = rf"(?:{_FIGURE}|half an|an?|one|two|three)(?: ?(?:-|–|to) ?{_FIGURE})?"
-_TIME = re.compile(
+_TIME = lazily(
     rf"(?P<time>{_SO_MANY} ?(?:{_HOURS}(?: ?(?:and )?\d{{1,2}}(?: ?{_MINUTES}\b|(?![\d°%])))?|{_MINUTES})(?![a-z]))"
     r"(?P<each>,? ?(?:per|a|each|on each|on the first|/) ?side)?"
     r"(?P<by>\.? ?(?:per|for each|an?|/|each) ?(?:lb|pound|kg|kilo|500 ?g))?",
     re.IGNORECASE,
 )
-_ANOTHER_DEED = re.compile(  # what it takes is no time of this one
+_ANOTHER_DEED = lazily(  # what it takes is no time of this one
     r"\b(?:leave|rest|stand|chill|cool|marinate|set aside|serve|pour|brush(?:ing)?|glaz(?:e|ing)|bast(?:e|ing)|reduce"
     r"|toss|(?:in |for )?the (?:last|final)|every)\b",
     re.IGNORECASE,
 )
-_MORE_TIME = re.compile(
+_MORE_TIME = lazily(
     rf"^(?:and |for |about |another |a further |give (?:it|them) |flip |turn ){{0,3}}"
     rf"{_SO_MANY} ?(?:{_HOURS}|{_MINUTES})\b",
     re.IGNORECASE,
 )
-_PREHEAT = re.compile(
+_PREHEAT = lazily(
     rf"\b(?:pre-?heat|heat)\b[^.;]{{0,40}}\boven\b[^\d.;]{{0,20}}(?P<heat>{_DEGREES}|gas(?: mark)? ?[1-9])",
     re.IGNORECASE,
 )
-_TURNED_TO = re.compile(
+_TURNED_TO = lazily(
     rf"\b(?:turn|reduce|lower|drop|increase|raise|crank)\b[^.;]{{0,40}}?\bto (?P<heat>{_DEGREES}|gas(?: mark)? ?[1-9])",
     re.IGNORECASE,
 )
-_MADE_HOT = re.compile(r"^(?:meanwhile,? )?(?:pre-?heat|heat|light)\b", re.IGNORECASE)
-_EVERY = re.compile(
+_MADE_HOT = lazily(r"^(?:meanwhile,? )?(?:pre-?heat|heat|light)\b", re.IGNORECASE)
+_EVERY = lazily(
     rf",? ?\b(?:turn(?:ing)?|flip(?:ping)?)(?: it| them)? every (?P<time>{_SO_MANY} ?{_MINUTES})\b,?", re.IGNORECASE
 )
-_WRAPPED = re.compile(
+_WRAPPED = lazily(
     r"\bwrap\w*\b.*\b(?:parchment|foil|paper|lea(?:f|ves))\b|\bin (?:a )?(?:foil |paper )?parcels?\b|\bpapillote\b",
     re.IGNORECASE,
 )
-_THEN = re.compile(
+_THEN = lazily(
     r"[;.](?=\s|$)|\n|,? (?:and )?then\b|, uncover(?:ed)?,?"
     r"|, (?=(?:and )?(?:roast|bake|grill|sear|fry|broil|simmer|smoke|finish)\b)",
     re.IGNORECASE,
@@ -114,8 +113,8 @@ _OF_ANOTHER = frozenset((
     "dressing", "glaze", "gravy", "marinade", "onions", "potatoes", "rice", "sauce", "seeds", "spices", "stock",
     "vegetables", "veg",
 ))  # fmt: skip
-_SO_MUCH = re.compile(r"^\s*(?:the )?\d[\d.]* ?(?:k?g|ml|l|tbsp|tsp|cups?|oz|lbs?)\b", re.IGNORECASE)
-_OBJECT_ENDS = re.compile(
+_SO_MUCH = lazily(r"^\s*(?:the )?\d[\d.]* ?(?:k?g|ml|l|tbsp|tsp|cups?|oz|lbs?)\b", re.IGNORECASE)
+_OBJECT_ENDS = lazily(
     r"\b(?:in|on|over|at|for|until|to|about|with|under|or|per|turning|covered|uncovered|each)\b|[\d,(½–-]",
     re.IGNORECASE,
 )

@@ -9,6 +9,7 @@ import re
 
 from vadouvan.core.cooking.stages import CookPlace
 from vadouvan.core.measures.quantity import degrees
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 COOLEST_C, HOTTEST_C = 40.0, 400.0
@@ -41,14 +42,14 @@ SAME = {
     "mediumish": "medium", "smoking hot": "very high", "boil": "high", "rolling boil": "very high",
     "moderately low": "medium low",
 }  # fmt: skip
-_GAS = re.compile(r"^(?:gas(?: mark)?|mark|regulo)\s*(1/4|1/2|¼|½|[1-9])$")
-_AROUND = re.compile(
+_GAS = lazily(r"^(?:gas(?: mark)?|mark|regulo)\s*(1/4|1/2|¼|½|[1-9])$")
+_AROUND = lazily(
     r"\b(?:an?|the|over|on|at|about|around|heat|flame|fire|oven|grill|coals|pan|setting|direct|indirect)\b"
 )
 
 
-_FAN = re.compile(r"\(?\b(?:with )?(?:the )?(?:fan|convection)(?:[- ]assisted| oven)?\b\)?", re.IGNORECASE)
-_BARE = re.compile(r"(\d{3})\s*(?:°|deg(?:rees?)?\.?)?")
+_FAN = lazily(r"\(?\b(?:with )?(?:the )?(?:fan|convection)(?:[- ]assisted| oven)?\b\)?", re.IGNORECASE)
+_BARE = lazily(r"(\d{3})\s*(?:°|deg(?:rees?)?\.?)?")
 
 
 def without_fan(text: str) -> tuple[str, bool]:

@@ -11,7 +11,6 @@ from dataclasses import replace
 from functools import lru_cache
 
 import numpy as np
-from scipy.linalg import eigh_tridiagonal
 
 from vadouvan.core.constants import (
     FROM_FRIDGE_C,
@@ -140,6 +139,8 @@ def seconds_to_core(path: Path, heating_w_per_m2_k: float, left_share: float) ->
     leaves[1:] += between
     leaves[-1] += outside
     root = np.sqrt(volume)
+    from scipy.linalg import eigh_tridiagonal  # noqa: PLC0415 - scipy is a tenth of a start
+
     rates, modes = eigh_tridiagonal(leaves / volume, -between / (root[:-1] * root[1:]))
     weights = modes[0] / root[0] * (modes.T @ root)
 

@@ -8,12 +8,13 @@ steps that double, on the same graded cells as salt. Band depth is uncertain by 
 from __future__ import annotations
 
 from bisect import bisect_right
+from collections.abc import Callable
 from dataclasses import dataclass
 from functools import cached_property
+from typing import Any
 
 import numpy as np
 from numpy.lib.stride_tricks import sliding_window_view
-from scipy.linalg.lapack import dgtsv
 
 from vadouvan.core.constants import (
     ACID_BAND_PH,
@@ -121,12 +122,14 @@ def acid_course(
     strength = sum(solution.acids.values())
     states[0, :-1], states[0, -1] = NOTHING, strength
     in_mix = _Line(mix.acid, outside)
+    from scipy.linalg.lapack import dgtsv  # noqa: PLC0415 - scipy is a tenth of a start
+
     flows = STEP_M2[:, np.newaxis] * conductances
     for now, flow in enumerate(flows, start=1):
         state = states[now - 1]
         mobile[:-1] = np.interp(state[:-1], meat.acid, inside)
         mobile[-1] = in_mix(state.item(-1))
-        states[now] = _stepped(state, flow * either_side, capacities)
+        states[now] = _stepped(dgtsv, state, flow * either_side, capacities)
     depths = _depths_m(piece, grid)
     threshold = (ACID_BAND_PH_FISH if family in ("fish", "shellfish") else ACID_BAND_PH).value
     return AcidCourse(
@@ -157,16 +160,19 @@ def _depths_m(piece: Piece, grid: Grid) -> Array:
     return np.asarray(np.interp(np.cumsum(grid.volumes) - grid.volumes / 2, deeper, looked_at))
 
 
-def _stepped(state: Array, beside: Array, capacities: Array) -> Array:
+def _stepped(tridiagonal: Callable[..., tuple[Any, ...]], state: Array, beside: Array, capacities: Array) -> Array:
     """One implicit step of d(capacity C)/dtau = div(conductance grad(mobility C)), mobility as it was.
 
-    ``beside`` (2, faces) stands under and over the diagonal: step times conductance and mobility, negative.
+    ``tridiagonal`` solves; ``beside`` (2, faces) stands under and over the diagonal: step times conductance and
+    mobility, negative.
     """
     under, over = beside
     middle = capacities.copy()
     middle[:-1] -= under
     middle[1:] -= over
-    *_, solved, failed = dgtsv(under, middle, over, capacities * state, 1, 1, 1, 1)  # all four are its to overwrite
+    *_, solved, failed = tridiagonal(
+        under, middle, over, capacities * state, 1, 1, 1, 1
+    )  # all four are its to overwrite
     if failed:
         raise ArithmeticError("a step cannot be solved")
     return np.asarray(solved)

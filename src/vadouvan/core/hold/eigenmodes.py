@@ -15,7 +15,6 @@ from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy.linalg import eigh, eigh_tridiagonal
 
 from vadouvan.core.cut.shape import Path
 
@@ -128,6 +127,8 @@ def _decomposed(diagonal: Array, beside: Array, corner: float) -> tuple[Array, A
 
     Only a bath that touches both faces of a piece links cells that are no neighbours: the first and the last.
     """
+    from scipy.linalg import eigh, eigh_tridiagonal  # noqa: PLC0415 - scipy is a tenth of a start
+
     if corner == 0.0:
         rates, shapes = eigh_tridiagonal(diagonal, beside, check_finite=False)
     else:

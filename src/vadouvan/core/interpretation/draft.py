@@ -29,6 +29,7 @@ from vadouvan.core.interpretation.other_readings import with_choices
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.quantity import EARLY, LEAD, decimal, quantity, whole_number
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 DEFAULT_LEAD = timedelta(minutes=60)
@@ -147,7 +148,7 @@ def _usual_lead(cut: Cut | None, fire: FireInterpretation) -> timedelta:
     return DEFAULT_LEAD + timedelta(minutes=in_steps(fire.dries_min) + in_steps(fire.travels_min))
 
 
-_FOR_EATERS = re.compile(
+_FOR_EATERS = lazily(
     r"^\s*(?:for|serves)\s+(?=\S)|\s+(?:people|persons?|guests?|eaters?|servings?|portions?|adults?)\s*$", re.IGNORECASE
 )
 

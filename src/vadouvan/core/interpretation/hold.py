@@ -15,6 +15,7 @@ from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.kitchen.kitchen import OwnCorrection
 from vadouvan.core.measures.quantity import decimal, degrees
 from vadouvan.core.mix.salting_method import Salting, spoon_target
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 TELL_FROM = 0.005
@@ -29,7 +30,7 @@ MOST_READINGS = 50
 WARMEST_READING_C, COLDEST_READING_C, LONGEST_H = 30.0, -2.0, 240.0
 COOLEST_ROOM_C, WARMEST_ROOM_C = 10.0, 45.0
 READINGS_ACCEPTED = 'Write hours since contact and degrees, rising from 0 h, such as "0 h 4 C, 6 h 9 C, 7 h 4 C".'
-_READING = re.compile(r"(?P<hour>\d+(?:[.,]\d+)?)\s*h\s*:?\s*(?P<degrees>-?\d+(?:[.,]\d+)?)\s*°?\s*c?", re.IGNORECASE)
+_READING = lazily(r"(?P<hour>\d+(?:[.,]\d+)?)\s*h\s*:?\s*(?P<degrees>-?\d+(?:[.,]\d+)?)\s*°?\s*c?", re.IGNORECASE)
 
 
 def read_hold(

@@ -19,6 +19,7 @@ from vadouvan.core.parsing.rate import rate_in, told_for_each
 from vadouvan.core.parsing.several import taken_apart
 from vadouvan.core.parsing.strength import strength_said
 from vadouvan.core.parsing.tidy import without_bullet
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 USUAL_MEAT_KG = 1.0  # for usual doses while no meat is said
@@ -152,10 +153,8 @@ def _at_its_strength(line: LineInput, pantry: Pantry) -> Portion | None:
     return None if item is None else replace(portion, ingredient=item, text=line.text)
 
 
-_VAGUE_START = re.compile(
-    r"^(?:some|a little|a bit of|a touch of|plenty of|fresh|freshly ground|chopped) ", re.IGNORECASE
-)
-_LEFT_TO_THE_COOK = re.compile(
+_VAGUE_START = lazily(r"^(?:some|a little|a bit of|a touch of|plenty of|fresh|freshly ground|chopped) ", re.IGNORECASE)
+_LEFT_TO_THE_COOK = lazily(
     r"\b(?:to|for|as|if|enough|until|whatever|plenty|optional|no|of|few|drops?|pinch|dash|splash|spoon)\b",
     re.IGNORECASE,
 )
@@ -181,7 +180,7 @@ def _usual_dose(line: LineInput, pantry: Pantry, meat_kg: float) -> Portion | No
 
 _TEASPOONS = frozenset(("tsp", "teaspoon"))
 _SPOONS = _TEASPOONS | {"tbsp", "tablespoon", "dessertspoon"}
-_AS_IT_GROWS = re.compile(
+_AS_IT_GROWS = lazily(
     r"\b(?:lea(?:f|ves)|stems?|stalks|fresh|grated|chopped|minced|torn|sliced|picked|crushed|pureed|puree|paste)\b",
     re.I,
 )
@@ -213,18 +212,18 @@ def _fresh_or_dried(said: SaidLine, ingredient: Ingredient, pantry: Pantry) -> t
 
 
 _OF_FRUIT = ("zest", "rind")
-_OF_ANOTHER_FRUIT = re.compile(
+_OF_ANOTHER_FRUIT = lazily(
     r"\b(?:juice|zest|rind)\b.*\b(?P<fruit>lemon|lime|orange|grapefruit)s?\b"
     r"|\b(?P<named>lemon|lime|orange|grapefruit) (?:juice|zest|rind)\b",
     re.IGNORECASE,
 )
-_AND_IN_BRACKETS = re.compile(r"\(\s*(?:and|plus|with|\+|&)\s+([^()]+)\)", re.IGNORECASE)
+_AND_IN_BRACKETS = lazily(r"\(\s*(?:and|plus|with|\+|&)\s+([^()]+)\)", re.IGNORECASE)
 DENSE_FLAKE, LIGHT_FLAKE = "salt_kosher_dense", "salt_kosher_light"
-_FLAKE_SAID = re.compile(r"\b(?:dense|coarse|rolled|flat|light)\b", re.IGNORECASE)
+_FLAKE_SAID = lazily(r"\b(?:dense|coarse|rolled|flat|light)\b", re.IGNORECASE)
 BY_THE_CORN, SWEET_PEPPER = "pepper_black", "pepper_sweet_red"
-_BARE_RED = re.compile(r"^(?!.*\b(?:sweet|bell|fresh|chopped|diced|roast(?:ed)?|minced|grated|pureed|puree)\b)", re.I)
-_CORNS = re.compile(r"\b(?:pepper ?)?(?:corns?|grains?|berries|berry)\b|\bpeppercorns?\b|\bblack\b", re.IGNORECASE)
-_IN_SLICES = re.compile(r"\b(?:sliced|slices?|wedges?|quartered|rounds)\b", re.IGNORECASE)
+_BARE_RED = lazily(r"^(?!.*\b(?:sweet|bell|fresh|chopped|diced|roast(?:ed)?|minced|grated|pureed|puree)\b)", re.I)
+_CORNS = lazily(r"\b(?:pepper ?)?(?:corns?|grains?|berries|berry)\b|\bpeppercorns?\b|\bblack\b", re.IGNORECASE)
+_IN_SLICES = lazily(r"\b(?:sliced|slices?|wedges?|quartered|rounds)\b", re.IGNORECASE)
 PIECES_NAMED = {"stick": ("stick",), "cm": ("stick",), "in": ("stick",), "inch": ("stick",), "leaf": ("leaf",)}
 # Of a plant as it grows, never of one that is dried and ground
 FRESH_UNITS = frozenset(("sprig", "bunch", "handful", "leaf", "knob", "cm", "in", "inch"))

@@ -8,14 +8,15 @@ from typing import Literal
 
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.measures.quantity import COOK, quantity
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 ACCEPTED = 'Write "after 1 h", "30 min before the end", "at the start" or "at the end".'
-_FROM_END = re.compile(r"\b(?:before|last|left|final|to go|from the end)\b", re.IGNORECASE)
-_FROM_START = re.compile(r"\b(?:after|in|into|from|once|later|minutes? in)\b", re.IGNORECASE)
-_END = re.compile(r"^(?:at\s+)?(?:the\s+)?(?:very\s+)?(?:end|last)$", re.IGNORECASE)
-_START = re.compile(r"^(?:at|from|with)?\s*(?:the\s+)?(?:start|beginning|outset|first|meat)$", re.IGNORECASE)
-_WORDS = re.compile(
+_FROM_END = lazily(r"\b(?:before|last|left|final|to go|from the end)\b", re.IGNORECASE)
+_FROM_START = lazily(r"\b(?:after|in|into|from|once|later|minutes? in)\b", re.IGNORECASE)
+_END = lazily(r"^(?:at\s+)?(?:the\s+)?(?:very\s+)?(?:end|last)$", re.IGNORECASE)
+_START = lazily(r"^(?:at|from|with)?\s*(?:the\s+)?(?:start|beginning|outset|first|meat)$", re.IGNORECASE)
+_WORDS = lazily(
     r"\b(?:after|in|into|from|once|later|before|last|left|final|to go"
     r"|the|end|start|serving|it is done|for|with|cooking)\b",
     re.IGNORECASE,

@@ -8,9 +8,10 @@ from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.quantity import MIX_MASS, decimal, quantity
 from vadouvan.core.mix.reduction import Reduction
+from vadouvan.core.patterns import lazily
 
-_FILLER = re.compile(r"^(?:(?:reduced?|boiled?|cooked|thinned?|let|down|out|it|by|to|until)\b\s*)+", re.IGNORECASE)
-_WATER = re.compile(r"^(?:with|plus|\+|add)\s*(?P<much>.+?)\s*(?:of\s+)?(?:water|stock)?$", re.IGNORECASE)
+_FILLER = lazily(r"^(?:(?:reduced?|boiled?|cooked|thinned?|let|down|out|it|by|to|until)\b\s*)+", re.IGNORECASE)
+_WATER = lazily(r"^(?:with|plus|\+|add)\s*(?P<much>.+?)\s*(?:of\s+)?(?:water|stock)?$", re.IGNORECASE)
 
 
 def reduced_to(text: str, field: str, notes: Notes) -> Reduction:

@@ -7,11 +7,12 @@ from dataclasses import dataclass
 from datetime import date, time
 
 from vadouvan.core.clock.routine import DaySpan, Routine
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import BadInput, InputError
 
 DAYS = ("mon", "tue", "wed", "thu", "fri", "sat", "sun")
 AWAY_ACCEPTED = 'Write such as "sat 14:00 to 17:00" for every week, or "2026-12-05 09:00 to 12:00" for once.'
-_AWAY = re.compile(
+_AWAY = lazily(
     r"(?:(?P<day>mon|tue|wed|thu|fri|sat|sun)[a-z]*|(?P<date>\d{4}-\d{2}-\d{2}))\s+"
     r"(?P<start>\d{1,2}:\d{2})\s*(?:to|-|until)\s*(?P<end>\d{1,2}:\d{2})",
     re.IGNORECASE,

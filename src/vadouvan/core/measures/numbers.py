@@ -8,6 +8,8 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass
 
+from vadouvan.core.patterns import lazily
+
 VULGAR = {
     "½": 1 / 2, "⅓": 1 / 3, "⅔": 2 / 3, "¼": 1 / 4, "¾": 3 / 4, "⅕": 1 / 5, "⅖": 2 / 5,
     "⅗": 3 / 5, "⅘": 4 / 5, "⅙": 1 / 6, "⅚": 5 / 6, "⅛": 1 / 8, "⅜": 3 / 8, "⅝": 5 / 8, "⅞": 7 / 8,
@@ -24,16 +26,16 @@ PARTS = {
 VAGUE_COUNTS = {"couple": (2.0, 2.0, 3.0), "few": (2.0, 3.0, 5.0), "several": (3.0, 5.0, 7.0)}
 
 _SIGNS = "".join(VULGAR)
-_DIGITS = re.compile(
+_DIGITS = lazily(
     rf"(?P<whole>\d+)\s*(?P<sign>[{_SIGNS}])|(?P<only>[{_SIGNS}])"
     r"|(?:(?P<mixed>\d+)\s+)?(?P<top>\d+)\s*[/⁄]\s*(?P<bottom>\d+)"
     r"|(?P<decimal>[1-9]\d{0,2}(?:,\d{3}){2,}|[1-9]\d{0,2}(?:\.\d{3}){2,}|\d{1,15}(?:[.,]\d{1,15})?)"
 )
 # A full stop is a decimal point unless the last digit is a nought: nobody ends a decimal with one.
-_GROUPS = re.compile(r"[1-9]\d{0,2}(?:,\d{3})+|[1-9]\d{0,2}(?:\.\d{3})*\.\d{2}0")
+_GROUPS = lazily(r"[1-9]\d{0,2}(?:,\d{3})+|[1-9]\d{0,2}(?:\.\d{3})*\.\d{2}0")
 SMALL_UNIT_SI = 1e-3  # a gram, a millimetre, a millilitre: nobody cooks with a thousandth of it
-_WORD = re.compile(r"[a-z]+", re.IGNORECASE)
-_RANGE = re.compile(r"\s*(?:-|–|—|\bto\b|\bor\b)\s*", re.IGNORECASE)
+_WORD = lazily(r"[a-z]+", re.IGNORECASE)
+_RANGE = lazily(r"\s*(?:-|–|—|\bto\b|\bor\b)\s*", re.IGNORECASE)
 
 
 @dataclass(frozen=True)
@@ -74,7 +76,7 @@ class Found:
         return self.grouped if self.grouped is not None and unit_share_si <= SMALL_UNIT_SI else self.number
 
 
-_NAME_OF_A_BLEND = re.compile(r"(?:three|four|five|seven)[- ]spices?\b", re.IGNORECASE)
+_NAME_OF_A_BLEND = lazily(r"(?:three|four|five|seven)[- ]spices?\b", re.IGNORECASE)
 
 
 def leading_number(text: str) -> Found | None:

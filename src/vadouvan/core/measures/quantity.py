@@ -13,23 +13,24 @@ from dataclasses import dataclass
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import DURATION_S, LENGTH_M, MASS_KG, VOLUME_M3, unit_word
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
-_UNIT = re.compile(r'[a-zA-Z]+\.?|"|°\s*[cCfF]|%')
+_UNIT = lazily(r'[a-zA-Z]+\.?|"|°\s*[cCfF]|%')
 # Words round a figure that make it no other one: "about 2 kg", "3 cm thick".
-_ROUGHLY = re.compile(
+_ROUGHLY = lazily(
     r"^\s*(?:about|around|approx\.?|approximately|roughly|ca\.?|circa|~)\s*(?=\S)"
     r"|(?<=\w)\.?\s+(?:approx\.?|or so|thick|wide|long|deep|each side)\s*$",
     re.IGNORECASE,
 )
-_TOLD_TWICE = re.compile(r"^(?P<first>[^()]{1,60}?)\s*\((?P<second>[^()]{1,60})\)\s*$")
-_TIMES = re.compile(r"^\s*(?P<count>\d{1,3})\s*(?:[x×@]|at\b)\s*(?P<each>[^\sx×@][^x×@]*)$", re.IGNORECASE)
-_AND_A_PART = re.compile(r"^(?:and\s+)?an?\s+(?P<part>half|quarter)$", re.IGNORECASE)  # "an hour and a half"
+_TOLD_TWICE = lazily(r"^(?P<first>[^()]{1,60}?)\s*\((?P<second>[^()]{1,60})\)\s*$")
+_TIMES = lazily(r"^\s*(?P<count>\d{1,3})\s*(?:[x×@]|at\b)\s*(?P<each>[^\sx×@][^x×@]*)$", re.IGNORECASE)
+_AND_A_PART = lazily(r"^(?:and\s+)?an?\s+(?P<part>half|quarter)$", re.IGNORECASE)  # "an hour and a half"
 _PARTS = {"half": 0.5, "quarter": 0.25}
 LEAST_BEHIND = 0.05  # of the unit before a bare number: "1 kg 2" may be 1.2 kg, and is asked about
 _NEXT_SMALLER = {"kg": "g", "kilo": "g", "lb": "oz", "pound": "oz", "h": "min", "hr": "min", "hour": "min"}
 MAY_DIFFER = 0.12  # of the two: 1.5 kg is told as 3 lb, and as 3 lb 5 oz
-_NEGATIVE = re.compile(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]")
+_NEGATIVE = lazily(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]")
 
 
 @dataclass(frozen=True)
@@ -226,7 +227,7 @@ def decimal(text: str, *, field: str, low: float, high: float, units: tuple[str,
 
 
 _FIGURE = r"(\d{1,4}(?:[.,]\d{1,3})?)"
-_DEGREES = re.compile(rf"([-−]?){_FIGURE} ?°? ?(?:(?:-|–|to) ?{_FIGURE} ?°? ?)?([cCfF]?)")
+_DEGREES = lazily(rf"([-−]?){_FIGURE} ?°? ?(?:(?:-|–|to) ?{_FIGURE} ?°? ?)?([cCfF]?)")
 
 
 def degrees(text: str, *, field: str, low: float, high: float, accepted: str) -> float:

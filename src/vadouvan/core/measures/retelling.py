@@ -13,18 +13,19 @@ from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.measures.telling import System, area_told, length_told, mass_told, volume_told, warmth_told
+from vadouvan.core.patterns import lazily
 
 Clock = Literal["24", "12"]
 CLOCKS: tuple[Clock, ...] = ("24", "12")
 
 _N = r"\d+(?:,\d{3})*(?:\.\d+)?"
-_QUANTITY = re.compile(
+_QUANTITY = lazily(
     rf"(?<![\w.,/])(?:(?P<low>{_N})\s*(?P<joint>to|and|or|–)\s*)?(?P<high>{_N})(?P<gap>\s?)"
     r"(?P<unit>kg|g|mm|cm²|cm|ml|°C|C)(?![\w²])(?!\s?/)(?!\s(?:a|per|to the|in a) (?:kilogram|kilo|kg|square|litre))",
 )
-_QUOTED = re.compile(r"\"[^\"]*\"|“[^”]*”")
-_HOUR = re.compile(r"(?<![\d:.,])(?P<hour>[01]\d|2[0-3]|\d):(?P<minute>[0-5]\d)(?!\d|:\d)")
-_ALREADY = re.compile(r"\s*\(\d+\s?°?F\)")
+_QUOTED = lazily(r"\"[^\"]*\"|“[^”]*”")
+_HOUR = lazily(r"(?<![\d:.,])(?P<hour>[01]\d|2[0-3]|\d):(?P<minute>[0-5]\d)(?!\d|:\d)")
+_ALREADY = lazily(r"\s*\(\d+\s?°?F\)")
 _AREAL = "square metre"  # of a film on a surface: neither a weight nor a length that is measured out
 
 

@@ -20,11 +20,12 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.core.patterns import lazily
 
 FRESH_GROUPS = frozenset({"aromatic_fresh", "herb_fresh", "chilli_fresh", "vegetable"})
 DRIED_GROUPS = frozenset({"spice_dried", "spice_blend", "herb_dried"})
 STRAINED_OFF = FRESH_GROUPS | DRIED_GROUPS
-_CUT_OPEN = re.compile(
+_CUT_OPEN = lazily(
     r"\b(halved|half|split|slit|sliced|slices?|cut|crushed|chopped|bruised|smashed|grated|ground|minced)\b", re.I
 )
 

@@ -11,6 +11,7 @@ from rapidfuzz import fuzz, process, utils
 from rapidfuzz.distance import OSA
 
 from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 SURE_SCORE = 86.0  # below this a spelling is asked about, not assumed
@@ -18,7 +19,7 @@ SUGGEST_SCORE = 60.0
 SURE_WORD, LEAST_GUESSED = 79.0, 6  # of each word by itself, and only of words so long
 PLAIN_SALT_NAME = "salt"
 # Words that say how it was treated or how big it is, not what it is.
-_TREATMENT = re.compile(
+_TREATMENT = lazily(
     r"\b(?:finely|roughly|coarsely|freshly|thinly|chopped|minced|crushed|grated|sliced|pounded|peeled|"
     r"squeezed|strained|beaten|melted|soft|toasted|torn|picked|packed|optional|good|quality|pure|organic|mashed|crumbled|bruised|"
     r"cracked|shredded|whisked|warmed|softened|cubed|diced|quartered|halved|trimmed|washed|rinsed|deseeded|seeded|"
@@ -27,18 +28,16 @@ _TREATMENT = re.compile(
 )
 
 # Words that say where it is from, how rich or how cold it is; left out only where no name holds them.
-_LOOSE = re.compile(
+_LOOSE = lazily(
     r"\b(?:(?:full|low|half|reduced|non)[- ]?fat|fat[- ]free|skimmed|[a-z]+[- ]style|thai|chinese|japanese|korean|"
     r"indian|italian|spanish|turkish|greek|mexican|home[- ]?made|(?:shop|store)[- ]bought|plain|natural|real|"
     r"raw|unsweetened|cold|warm|lukewarm|hot|boiling|boiled|chilled|iced|tap|filtered|roasted|fried|smashed|bashed|leftover)\b",
     re.IGNORECASE,
 )
 # A chilli by its American spelling, named after its kind; before "powder" the spelling decides what it is.
-_CHILLI = re.compile(r"(?<=\S) chil(?:e|i|ie|lie|ly)s?$")
+_CHILLI = lazily(r"(?<=\S) chil(?:e|i|ie|lie|ly)s?$")
 # Words that say in what form it comes, where the name is known without them.
-_ENDING = re.compile(
-    r"\s(?:seasoning|threads?|strands?|sprigs?|pods?|stalks?|chunks?|wedges|flesh|pulp)$", re.IGNORECASE
-)
+_ENDING = lazily(r"\s(?:seasoning|threads?|strands?|sprigs?|pods?|stalks?|chunks?|wedges|flesh|pulp)$", re.IGNORECASE)
 
 
 @dataclass(frozen=True, eq=False)

@@ -18,6 +18,7 @@ from vadouvan.core.parsing.foreign import foreign_measure
 from vadouvan.core.parsing.said_units import NAMES_TOO, PARTS_OF, PIECE_UNITS, SPOONS, VAGUE_M3, unit_said
 from vadouvan.core.parsing.spoken import plainly_said
 from vadouvan.core.parsing.tidy import tidied
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 READ_LINES = 1024  # kept as read: of an edit only one line is another
@@ -59,16 +60,16 @@ DECIDES_FOR: dict[str, tuple[str, ...]] = {
     "bottled": ("acid",),
 }
 
-_IN_BRACKETS = re.compile(r"\(((?:[^()]|\([^()]*\))*)\)")  # one within another is part of it
-_MORE = re.compile(r"^\s*(?:plus|and|\+|with)\s+(?!.*\bfor\b)", re.IGNORECASE)  # "(plus 1 cup ice)"
-_SOME_OF_ANOTHER = re.compile(  # "2 tbsp yoghurt, a little salt"
+_IN_BRACKETS = lazily(r"\(((?:[^()]|\([^()]*\))*)\)")  # one within another is part of it
+_MORE = lazily(r"^\s*(?:plus|and|\+|with)\s+(?!.*\bfor\b)", re.IGNORECASE)  # "(plus 1 cup ice)"
+_SOME_OF_ANOTHER = lazily(  # "2 tbsp yoghurt, a little salt"
     r"^\s*(?:(?:and|plus|with|\+|&)\s+)?(?:an?\s+)?(?:little|some|splash|pinch|dash|handful|bunch|knob|squeeze|drizzle|glug|touch)"
     r"\s+(?:of\s+)?(?!more|extra|less|for\b|to\b|left|over|kept|water\b|leaves|reserved|[a-z]+ed\b)[a-z]{3,}",
     re.IGNORECASE,
 )
-_DRAINED = re.compile(r"\b(?:hung|strained|drained)\b", re.IGNORECASE)
-_TREATED_SO = re.compile(r"^(?:(?:finely|roughly|thinly|left) )?(?:[a-z]{3,}ed|whole)\s*$", re.IGNORECASE)
-_STRENGTH = re.compile(r"\bper (?:l|lit(?:re|er)s?|quarts?|gallons?|pints?|cups?)\b|\d\s*% brine\b", re.IGNORECASE)
+_DRAINED = lazily(r"\b(?:hung|strained|drained)\b", re.IGNORECASE)
+_TREATED_SO = lazily(r"^(?:(?:finely|roughly|thinly|left) )?(?:[a-z]{3,}ed|whole)\s*$", re.IGNORECASE)
+_STRENGTH = lazily(r"\bper (?:l|lit(?:re|er)s?|quarts?|gallons?|pints?|cups?)\b|\d\s*% brine\b", re.IGNORECASE)
 MOST_KG = 10.0
 MOST_QUALIFYING = 3  # words beside a name that can make another ingredient of it
 PER_CENT = "%"  # of what is not said: such a unit has no weight
@@ -342,10 +343,10 @@ def weigh(said: SaidLine, ingredient: Ingredient, *, line_id: str, field: str) -
     return Portion(line_id, said.text, ingredient, mass_kg, said.guessed, said.preparation, unit, scaled.value)
 
 
-_CHUNKS = re.compile(r"\b(?:chunks?|cubes?|cubed|diced|slices?|sliced|pieces|wedges|chopped)\b", re.IGNORECASE)
-_PULP = re.compile(r"\b(?:grated|pureed|puréed|blended|pulped|minced|puree|purée)\b", re.IGNORECASE)
-_PACKED = re.compile(r"(?<!loosely )\bpacked\b", re.IGNORECASE)
-_LOOSELY = re.compile(r"\bloosely packed\b|\bloose(?:ly)?\b(?=.*\bleaves\b)", re.IGNORECASE)
+_CHUNKS = lazily(r"\b(?:chunks?|cubes?|cubed|diced|slices?|sliced|pieces|wedges|chopped)\b", re.IGNORECASE)
+_PULP = lazily(r"\b(?:grated|pureed|puréed|blended|pulped|minced|puree|purée)\b", re.IGNORECASE)
+_PACKED = lazily(r"(?<!loosely )\bpacked\b", re.IGNORECASE)
+_LOOSELY = lazily(r"\bloosely packed\b|\bloose(?:ly)?\b(?=.*\bleaves\b)", re.IGNORECASE)
 PACKED_KG_PER_M3 = 110.0  # leaves pressed into a cup, at least; common practice, no source, as all of these
 LOOSE_KG_PER_M3 = 80.0  # whole leaves that lie in it, at most
 FILLED_CHUNKS, FILLED_PULP = 0.68, 1.4  # against the form of the table; common practice, no source

@@ -6,41 +6,42 @@ import re
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.said_units import VAGUE_M3, unit_said
+from vadouvan.core.patterns import lazily
 
-_TURNED = re.compile(
+_TURNED = lazily(
     r"^(?P<name>[^\W\d_][^\d,:()½¼¾⅓⅔]*?)\s*(?:[,:(]|\s[-–]\s|\s)\s*(?:x\s*)?"
     r"(?P<amount>[\d½¼¾⅓⅔](?:[^,]|(?<=\d),(?=\d))*?(?:\([^(),]*\))?)\)?(?P<tail>,(?!\d).*)?$"
 )
-_SO_MANY_PACKS = re.compile(  # "coconut milk 1 x 400 ml can"
+_SO_MANY_PACKS = lazily(  # "coconut milk 1 x 400 ml can"
     r"^(?P<name>[^\W\d_][^\d,:()]*?)\s*[:,-]?\s+(?P<packs>\d{1,2}\s*[x×]\s*\d[\d.,]*\s*(?:g|kg|ml|l|oz)\s*"
     r"(?:cans?|tins?|jars?|cartons?|packs?|packets?|tubs?|pots?|bottles?))$",
     re.IGNORECASE,
 )
-_A_FEW_OF = re.compile(  # "parsley - small bunch", "thyme: a few sprigs"
+_A_FEW_OF = lazily(  # "parsley - small bunch", "thyme: a few sprigs"
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*(?:[:,]|\s[-–])\s*"
     r"(?P<amount>(?:an? )?(?:(?:small|large|big|few|good|generous) )?"
     r"(?:bunch|handful|pinch|knob|splash|glug|sprigs?|dash|drizzle))$",
     re.IGNORECASE,
 )
-_IN_WORDS = re.compile(  # "dark beer - one bottle", "brown sugar: quarter cup"
+_IN_WORDS = lazily(  # "dark beer - one bottle", "brown sugar: quarter cup"
     r"^(?P<name>[^\W\d_][^\d(),:]*?)(?::|\s[-–—]|,)\s*(?P<amount>(?:an?|one|two|three|four|five|six|eight|ten|twelve|half"
     r"|quarter|third) [a-z ]{2,30})$",
     re.IGNORECASE,
 )
-_STATE_BESIDE = re.compile(  # "ginger (grated): 1 tbsp"
+_STATE_BESIDE = lazily(  # "ginger (grated): 1 tbsp"
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*\((?P<state>[^()\d]+)\)\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$"
 )
-_STATE_BETWEEN = re.compile(  # "ginger, grated 1 tsp"
+_STATE_BETWEEN = lazily(  # "ginger, grated 1 tsp"
     r"^(?P<name>[^\W\d_][^\d(),:]*?),\s*"
     r"(?P<state>(?:(?:finely|freshly|coarsely|thinly|roughly|medium|extra|very) )?"
     r"(?:[a-z]{3,12}ed|ground|hot|mild|smooth|coarse|fine|fresh|light|dark))"
     r"\s*[:,-]?\s*(?P<amount>[\d½¼¾⅓⅔][^,()]*)$",
     re.IGNORECASE,
 )
-_IN_CELLS = re.compile(  # "soy sauce,60,ml", a row of a table
+_IN_CELLS = lazily(  # "soy sauce,60,ml", a row of a table
     r"^(?P<name>[^\W\d_][^\d(),:]*?)\s*,\s*(?P<count>\d[\d./]*)\s*,\s*(?P<unit>[a-z]{1,12})$", re.IGNORECASE
 )
-_OF_A_FRUIT = re.compile(  # "lemon - 1, juice only"
+_OF_A_FRUIT = lazily(  # "lemon - 1, juice only"
     r"^(?P<fruit>lemon|lime|orange)s?\s*(?:[:,]|\s[-–])?\s*(?P<count>\d|½)(?:\s*[,(]\s*|\s+)(?P<what>juice|zest)"
     r"(?: only)?\)?$",
     re.IGNORECASE,
@@ -49,7 +50,7 @@ _OF_A_FRUIT = re.compile(  # "lemon - 1, juice only"
 
 # Each with the same line told the other way round
 _PLAINLY = (
-    (re.compile(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", re.IGNORECASE), r"\1 of \2"),
+    (lazily(r"^(?:the\s+)?(?:\w+\s+)?(juice|zest)\s+from\s+(.+)$", re.IGNORECASE), r"\1 of \2"),
     (_A_FEW_OF, r"\g<amount> \g<name>"),
     (_OF_A_FRUIT, r"\g<what> of \g<count> \g<fruit>"),
     (_STATE_BESIDE, r"\g<amount> \g<name>, \g<state>"),

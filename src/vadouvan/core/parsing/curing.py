@@ -4,11 +4,12 @@ from __future__ import annotations
 
 import re
 
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 # A number after a cure or a pink salt is what tells a curing salt from a rock salt that is only pink.
 _NUMBERED = r"(?:#|no\.?|nr\.?|number|n°)?\s*[12]\b"
-_CURING = re.compile(
+_CURING = lazily(
     rf"nitrit|nitrat|salt\s*pet(?:er|re)|\bcuring\b|\bcures?\s+(?:salt|mix)|\bpink\s+cur|\bcure\s*{_NUMBERED}"
     rf"|\bpink\s+salt\s*{_NUMBERED}|\btinted\s+cur|\bprague\b|\bpr[aä]g(?:er)?\s+(?:powder|salt)|\bpökel"
     r"|\be\s*(?:249|250|251|252)\b",

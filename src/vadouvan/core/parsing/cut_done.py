@@ -6,6 +6,7 @@ import re
 from dataclasses import dataclass
 
 from vadouvan.core.cut.preparation import StepKind
+from vadouvan.core.patterns import lazily
 
 _APART_BY = r"singly|individually|apart|between (?:the |each )?(?:bones?|ribs?)"
 _PATTERNS: tuple[tuple[str, StepKind], ...] = (
@@ -21,7 +22,7 @@ _PATTERNS: tuple[tuple[str, StepKind], ...] = (
     (r"\bpat(?:ted)? (?:very |well |thoroughly )?dry\b|\bpatted\b|\bblotted(?: dry)?\b", "patted"),
     (r"\bpressed\b", "pressed"),
 )
-_WORDS = tuple((re.compile(pattern, re.IGNORECASE), kind) for pattern, kind in _PATTERNS)
+_WORDS = tuple((lazily(pattern, re.IGNORECASE), kind) for pattern, kind in _PATTERNS)
 # With one of the words above and figures, a part of a line that says no more than that.
 _BESIDE = frozenset(
     """
@@ -34,17 +35,17 @@ _BESIDE = frozenset(
     lines dried inside outside out for about min mins minute minutes hour hours overnight first opened open flat
     """.split()  # noqa: SIM905 - a list of words to read
 )
-_PART = re.compile(r"[^,;()]+")
-_CROSSWISE = re.compile(r"\b(?:diamonds?|criss|cross-?hatch\w*|cross)\b", re.IGNORECASE)
-_SKIN = re.compile(r"\b(?:skin|rind)\b", re.IGNORECASE)
+_PART = lazily(r"[^,;()]+")
+_CROSSWISE = lazily(r"\b(?:diamonds?|criss|cross-?hatch\w*|cross)\b", re.IGNORECASE)
+_SKIN = lazily(r"\b(?:skin|rind)\b", re.IGNORECASE)
 _LENGTH = r"(\d+(?:[.,]\d+)?\s*(?:mm|cm|inch(?:es)?|in))"
-_DEPTH = re.compile(rf"\b{_LENGTH}\.? deep\b", re.IGNORECASE)
-_APART = re.compile(
+_DEPTH = lazily(rf"\b{_LENGTH}\.? deep\b", re.IGNORECASE)
+_APART = lazily(
     rf"\b{_LENGTH}\.? (?:apart|diamonds?|intervals?|squares?|cross-?hatch)\b|\bevery {_LENGTH}\b", re.IGNORECASE
 )
-_TO_THE_BONE = re.compile(r"\bto the bone\b", re.IGNORECASE)
-_SLITS = re.compile(r"\b(\d{1,3}) (?:\w+ ){0,2}slits\b", re.IGNORECASE)
-_BEFORE_IT = re.compile(r"(?:\b(?:the )?(?:skin|fat|rind)(?: side)?\s+)?(?:\b(?:well|\w{3,12}ly)\s+)?$", re.IGNORECASE)
+_TO_THE_BONE = lazily(r"\bto the bone\b", re.IGNORECASE)
+_SLITS = lazily(r"\b(\d{1,3}) (?:\w+ ){0,2}slits\b", re.IGNORECASE)
+_BEFORE_IT = lazily(r"(?:\b(?:the )?(?:skin|fat|rind)(?: side)?\s+)?(?:\b(?:well|\w{3,12}ly)\s+)?$", re.IGNORECASE)
 
 
 @dataclass(frozen=True)

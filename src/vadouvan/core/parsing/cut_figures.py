@@ -14,77 +14,76 @@ from vadouvan.core.measures.quantity import MASS, SIDE, quantity
 from vadouvan.core.measures.units import MASS_KG
 from vadouvan.core.parsing.cut_done import DoneToCut, done_in
 from vadouvan.core.parsing.cut_words import tokens_of
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 _NUMBER = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔])"
 _TO = r"\s*(?:-\s*to\s*-?|-|–|to)\s*"
 _UNITS = r"(?:kilograms?|kilos?|kgs?|grams?|gms?|grms?|gr|g|pounds?|lbs?|ounces?|oz)\b"
-WEIGHT = re.compile(
+WEIGHT = lazily(
     rf"(?P<low>{_NUMBER})(?:{_TO}(?P<high>{_NUMBER}))?\s*-?\s*(?P<unit>{_UNITS})\.?"
     rf"(?:\s*(?P<more>{_NUMBER})\s*(?:ounces?|oz)\b\.?)?(?P<each>\s*(?:each|ea\b\.?|apiece|a piece))?",
     re.IGNORECASE,
 )
 # "4 6-oz fillets", "2 (1-pound) loins", "two 1 1/2-pound racks": so many of so much each.
-_COUNTED_EACH = re.compile(
+_COUNTED_EACH = lazily(
     r"(?<![\w.,/½¼¾⅓⅔-])(?<!\d )(?P<count>\d{1,3})\s+"
     r"(?:(?P<open>\()\s*(?:about|approx\w*\.?|around)?\s*|(?!\d+/|[½¼¾⅓⅔]))"
     rf"(?={_NUMBER}(?:{_TO}{_NUMBER})?-?\s*-?\s*{_UNITS}\.?"
     r"(?![^()]*\b(?:total|in all|altogether)\b)[^()]*\)?\s*[a-z])",
     re.IGNORECASE,
 )
-_TIMES = re.compile(rf"(?<![\w.,/])(\d{{1,3}})\s*[x×]\s*(?=\d[\d.,]*\s*{_UNITS})", re.IGNORECASE)
+_TIMES = lazily(rf"(?<![\w.,/])(\d{{1,3}})\s*[x×]\s*(?=\d[\d.,]*\s*{_UNITS})", re.IGNORECASE)
 # "200 g x 2": the same with the count behind.
-_TIMES_BEHIND = re.compile(
+_TIMES_BEHIND = lazily(
     rf"(?<![\w.,/])(\d[\d.,]*\s*{_UNITS})\s*[x×]\s*(\d{{1,2}})(?![\w/]|[.,]\d|\s*{_UNITS}\b)", re.IGNORECASE
 )
 # "pork loin, bone-in, 4 ribs": how many bones a joint has is no cut of its own.
-_BONES_COUNTED = re.compile(
-    r"(?<=[a-z,)])[ ,(]+(?:with )?\d{1,2}[ -](?:ribs?|bones?)\b\)?(?=\s*(?:,|\(|$))", re.IGNORECASE
-)
-_IN_OTHER_UNITS = re.compile(
+_BONES_COUNTED = lazily(r"(?<=[a-z,)])[ ,(]+(?:with )?\d{1,2}[ -](?:ribs?|bones?)\b\)?(?=\s*(?:,|\(|$))", re.IGNORECASE)
+_IN_OTHER_UNITS = lazily(
     rf"(?<=[a-z])\s*/\s*[\d½¼¾⅓⅔][\d.,/ ½¼¾⅓⅔]*\s*{_UNITS}\.?(?:\s*\d[\d.,½¼¾]*\s*(?:oz|ounces?)\b\.?)?", re.IGNORECASE
 )
-_CIRCA = re.compile(r"\bc\.? ?(?=\d)", re.IGNORECASE)
-_SIZE = re.compile(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
-_INTO_SO_MANY = re.compile(
+_CIRCA = lazily(r"\bc\.? ?(?=\d)", re.IGNORECASE)
+_SIZE = lazily(rf'(?P<size>{_NUMBER}\s*-?\s*(?:cm|mm|inch(?:es)?|in\b|"))', re.IGNORECASE)
+_INTO_SO_MANY = lazily(
     r"\b(?:cut|chopped|hacked|divided|jointed|separated) (?:in|into) (?:about )?(\d{1,2})"
     r"(?: (?:(?!cm|mm|in\b|inch)\w+ )?(?:pieces|portions|parts|joints|slices|steaks|medallions|strips|chops)\b"
     r"|(?=$|[,;)]|\.(?!\d)))",
     re.IGNORECASE,
 )
-_EACH_OF_THEM = re.compile(r"\beach(?: one)?\s*$", re.IGNORECASE)  # "4 breasts, each cut into 3 strips"
+_EACH_OF_THEM = lazily(r"\beach(?: one)?\s*$", re.IGNORECASE)  # "4 breasts, each cut into 3 strips"
 # "1 chicken, 8 pieces", "1 pack chicken thighs (6 thighs)": one of them, and how many are in it.
-_IN_ONE = re.compile(
+_IN_ONE = lazily(
     rf"^\s*(?:1|one|an?)\s+(?:(?:pack|packet|package|pkg)\b[^,(]{{0,60}}[,(]\s*(\d{{1,2}})\s+"
     rf"(?!{_UNITS}|[cm]m\b|in)[a-z]"
     r"|[^,(]{0,60}[,(]\s*(\d{1,2}) (?:pieces|portions|parts|joints)\b)",
     re.IGNORECASE,
 )
-_PACKS = re.compile(r"^\s*(?:\d{1,2}|one|two|an?)\s+(?:packs?|packets?|packages?|pkgs?)\b", re.IGNORECASE)
-_IN_ALL = re.compile(r"\b(?:total|in all|altogether|combined)\b", re.IGNORECASE)
-_NO_SKIN = re.compile(
+_PACKS = lazily(r"^\s*(?:\d{1,2}|one|two|an?)\s+(?:packs?|packets?|packages?|pkgs?)\b", re.IGNORECASE)
+_IN_ALL = lazily(r"\b(?:total|in all|altogether|combined)\b", re.IGNORECASE)
+_NO_SKIN = lazily(
     r"\bsknls\b|\b(?:skin|rind)(?:less|ned|[- ]off| (?:\w+ )?removed)\b|\b(?:without|no) skin\b"
     r"|\bskin(?: was| is)? taken off\b|\b(?:took|take|taken|pulled) (?:off the skin|the skin off)\b",
     re.IGNORECASE,
 )
-_HAS_SKIN = re.compile(r"\bskin[- ]on\b|\bwith (?:the )?skin\b", re.IGNORECASE)
-_NO_MEMBRANE = re.compile(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?membrane\b", re.IGNORECASE)
-_COUNT = re.compile(r"(?<![\w.,/])(\d{1,3})(?![\w/%]|[.,]\d)")
-_TOLD_AGAIN = re.compile(rf"\(\s*(?:about|approx\.?|ca\.?|around|~)?\s*{_NUMBER}\s*{_UNITS}\.?\s*\)", re.IGNORECASE)
-_SERVES = re.compile(r"\(?\b(?:serves|feeds|for)\s+\d+(?:\s*(?:-|–|to)\s*\d+)?(?:\s+people)?\s*(?:\)|$)", re.IGNORECASE)
-_ONE = re.compile(  # "a duck", but not "a kilo of wings"
+_HAS_SKIN = lazily(r"\bskin[- ]on\b|\bwith (?:the )?skin\b", re.IGNORECASE)
+_NO_MEMBRANE = lazily(r"\bmembranes? (?:off|removed)\b|\bremove (?:the )?membrane\b", re.IGNORECASE)
+_COUNT = lazily(r"(?<![\w.,/])(\d{1,3})(?![\w/%]|[.,]\d)")
+_TOLD_AGAIN = lazily(rf"\(\s*(?:about|approx\.?|ca\.?|around|~)?\s*{_NUMBER}\s*{_UNITS}\.?\s*\)", re.IGNORECASE)
+_SERVES = lazily(r"\(?\b(?:serves|feeds|for)\s+\d+(?:\s*(?:-|–|to)\s*\d+)?(?:\s+people)?\s*(?:\)|$)", re.IGNORECASE)
+_ONE = lazily(  # "a duck", but not "a kilo of wings"
     r"^(?:an? (?!(?:kilo(?:gram)?s?|kg|pounds?|lbs?|half|quarter|dozen|few|couple)\b)|(?:whole|rack|side)\b"
     r"|(?:\d+|two|three|four|six|seven|eight)(?:-(?:rib|bone)| (?:rib|bone)(?= [a-z ]{0,20}\brack\b))\b)",
     re.IGNORECASE,
 )
-_OF_AN_ANIMAL = re.compile(
+_OF_AN_ANIMAL = lazily(
     r"\b(?:chicken|duck|goose|turkey|beef|pork|lamb|veal|salmon|trout|cod|fish|prawn) "
     r"(?:fat|skins?|roe|dripping|bones?|heads?|shells?|carcass(?:es)?|eggs?)\s*(?:$|[,(])",
     re.IGNORECASE,
 )
 _FROM_A_TIN = r"\b(?:tins?|cans?|tinned|canned|jars?)\b"
 _OF_THE_SEA = r"\b(?:tuna|sardines?|mackerel|salmon|trout|prawns?|shrimps?|octopus)\b"
-_TINNED = re.compile(rf"{_FROM_A_TIN}.*{_OF_THE_SEA}|{_OF_THE_SEA}.*{_FROM_A_TIN}", re.IGNORECASE)
+_TINNED = lazily(rf"{_FROM_A_TIN}.*{_OF_THE_SEA}|{_OF_THE_SEA}.*{_FROM_A_TIN}", re.IGNORECASE)
 _SHORT = {"k": "kg", "g": "g", "p": "lb", "l": "lb", "o": "oz"}
 _SPOKEN = (
     (r"(?<=\d) ?#(?![\w#])", " lb "),
@@ -122,28 +121,28 @@ _BONE = (
     (r"\(\s*\d+\s*(?:ribs?|bones?)(?: each)?\s*\)", " "),
     (r"(\bracks?\b[^(\d]{0,60}?)[,(]\s*\d+\s*(?:ribs?|bones?|chops?|cutlets?)(?: each)?\s*\)?", r"\1 "),
 )  # fmt: skip
-_PARTS = re.compile(
+_PARTS = lazily(
     r"\b(?:pieces?|portions?|parts?|joints?|slices?|slabs?|steaks?|fillets?|arms?|tentacles?|florets?|rings?|legs?|cubes?)\b",
     re.IGNORECASE,
 )
-_INTO_PARTS = re.compile(r"\b(?:in|into)(?: \w+){0,2} \w+", re.IGNORECASE)
-_AT_THICKEST = re.compile(
+_INTO_PARTS = lazily(r"\b(?:in|into)(?: \w+){0,2} \w+", re.IGNORECASE)
+_AT_THICKEST = lazily(
     r"\b(?:(?:at|in) (?:its|the|their) )?thickest(?: point| part| place| spot| end)?\b|\b(?:in )?diameter\b",
     re.IGNORECASE,
 )
-_FLATTENED = re.compile(r"\b(?:flattened|pounded|bashed|beaten)(?: out)?\b", re.IGNORECASE)  # to a told thickness
-_IN_JOINTS = re.compile(
+_FLATTENED = lazily(r"\b(?:flattened|pounded|bashed|beaten)(?: out)?\b", re.IGNORECASE)  # to a told thickness
+_IN_JOINTS = lazily(
     r"\b(?:cut|chopped|hacked|divided|separated) (?:in|into)(?:\s+(?:\d+|serving|even|equal|small|large))*\s+"
     r"(?:(?:pieces|portions|parts|joints)\b|(?<=\d )(?=$|[,;)]))"
     r"|\b(?:cut|chopped|hacked|divided|jointed|separated) (?:in|into) (?:about )?\d{1,2}(?=\s*(?:$|[,;)]))",
     re.IGNORECASE,
 )
-HALVED = re.compile(r"\bhal(?:ved|ves)\b", re.IGNORECASE)
-_FROZEN = re.compile(r"\b(?:deep[- ]?)?frozen\b", re.IGNORECASE)
-_THAWED = re.compile(r"\b(?:thaw\w*|defrost\w*|(?:previously|never|not|un)[- ]?frozen|if frozen)\b", re.IGNORECASE)
-_BLOCKS = re.compile(r"\b(?:blocks?|packs?|packets?|packages?|pkgs?|tubs?)\b", re.IGNORECASE)  # that dice are cut from
-_THREADED = re.compile(r"\b(?:skewers?|kebabs?|brochettes?)\b", re.IGNORECASE)  # several pieces on each
-_RACKS = re.compile(r"\b(?:racks?|slabs?|sides?)\b", re.IGNORECASE)
+HALVED = lazily(r"\bhal(?:ved|ves)\b", re.IGNORECASE)
+_FROZEN = lazily(r"\b(?:deep[- ]?)?frozen\b", re.IGNORECASE)
+_THAWED = lazily(r"\b(?:thaw\w*|defrost\w*|(?:previously|never|not|un)[- ]?frozen|if frozen)\b", re.IGNORECASE)
+_BLOCKS = lazily(r"\b(?:blocks?|packs?|packets?|packages?|pkgs?|tubs?)\b", re.IGNORECASE)  # that dice are cut from
+_THREADED = lazily(r"\b(?:skewers?|kebabs?|brochettes?)\b", re.IGNORECASE)  # several pieces on each
+_RACKS = lazily(r"\b(?:racks?|slabs?|sides?)\b", re.IGNORECASE)
 RIBS_FROM = 4  # nobody buys so many racks without calling them so
 LONGEST_LINE = 200
 LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's

@@ -28,29 +28,28 @@ from vadouvan.core.parsing.cut_figures import (
 from vadouvan.core.parsing.cut_thin import made_thin
 from vadouvan.core.parsing.cut_wholes import of_wholes
 from vadouvan.core.parsing.cut_words import FILLERS, OPTIONAL, names_in, spelt, tokens_of, unaccounted
+from vadouvan.core.patterns import lazily
 
-_THICK = re.compile(r"^(?P<name>.*), (?P<thickness>[^,]{1,40}) thick$", re.DOTALL)
-_OR = re.compile(
+_THICK = lazily(r"^(?P<name>.*), (?P<thickness>[^,]{1,40}) thick$", re.DOTALL)
+_OR = lazily(
     r"(?P<one>\b(?!(?:grams?|pounds?|ounces?|kilos?)\b)[a-z]{3,}(?: [a-z]+)?) or (?P<other>[a-z]+(?: [a-z]+)?)\b",
     re.IGNORECASE,
 )
-_LABEL = re.compile(
-    r"^\s*(?:the )?(?:fish|meat|protein|main(?: ingredient)?|bird|poultry|seafood)\s*:\s+", re.IGNORECASE
-)
-_REMARK = re.compile(r"\([^()]*\)")
+_LABEL = lazily(r"^\s*(?:the )?(?:fish|meat|protein|main(?: ingredient)?|bird|poultry|seafood)\s*:\s+", re.IGNORECASE)
+_REMARK = lazily(r"\([^()]*\)")
 _INTO = r"(?:,?\s*(?:thinly |thickly )?(?:cut|sliced)?\s*(?:up\s+)?(?:in|into)?\s*(?:thin|thick|long|even|wide)?\s*)"
 _CUT_INTO = (
-    (re.compile(rf"{_INTO}\b(?:strips?|batons?|ribbons?)\b", re.IGNORECASE), "strip"),
+    (lazily(rf"{_INTO}\b(?:strips?|batons?|ribbons?)\b", re.IGNORECASE), "strip"),
     (
-        re.compile(
+        lazily(
             rf"{_INTO}\b(?:medallions?|slices?|sliced|slabs?|steaks?|escalopes?|rounds?|discs?|planks?)\b",
             re.IGNORECASE,
         ),
         "slab",
     ),
-    (re.compile(rf"{_INTO}\b(?:cubes?|chunks?|dice|diced|cubed|cutup)\b", re.IGNORECASE), "cube"),
+    (lazily(rf"{_INTO}\b(?:cubes?|chunks?|dice|diced|cubed|cutup)\b", re.IGNORECASE), "cube"),
 )
-_PIECES = re.compile(r"\bpieces\b", re.IGNORECASE)
+_PIECES = lazily(r"\bpieces\b", re.IGNORECASE)
 JOINT_KG = 0.8  # a whole piece of so much is a joint
 MOST_MEANT = 8
 

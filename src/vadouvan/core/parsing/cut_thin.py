@@ -8,11 +8,12 @@ from dataclasses import replace
 
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.parsing.cut_figures import CutNamed
+from vadouvan.core.patterns import lazily
 
 # How a whole cut is made thin: the words, those that name it without, how it is told, share of its thickness [1]
 _WAYS = (
     (
-        re.compile(
+        lazily(
             r",?\s*\b(?:(?:cut|sliced) (?:very )?(?:thin(?:ly)?|into (?:very )?thin slices)"
             r"|(?:very )?thin(?:ly)?[ -](?:sliced|slices)|thin slices)\b"
             r"(?: (?:of|for (?:a )?stir[- ]?fry(?:ing)?))?",
@@ -22,9 +23,9 @@ _WAYS = (
         "Thinly sliced",
         0.0,
     ),
-    (re.compile(r",?\s*\bbutterflied\b", re.IGNORECASE), " ", "Opened out", 0.5),
+    (lazily(r",?\s*\bbutterflied\b", re.IGNORECASE), " ", "Opened out", 0.5),
     (
-        re.compile(r"\bchicken (?:breast )?(?:cutlet|escalope|schnitzel)s?\b", re.IGNORECASE),
+        lazily(r"\bchicken (?:breast )?(?:cutlet|escalope|schnitzel)s?\b", re.IGNORECASE),
         "chicken breast",
         "A cutlet",
         0.4,

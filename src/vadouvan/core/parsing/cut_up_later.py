@@ -9,20 +9,19 @@ from dataclasses import replace
 from vadouvan.core.parsing.directions import MOST_SENTENCES, up_to_the_hold
 from vadouvan.core.parsing.headings import words_of
 from vadouvan.core.parsing.parts import PastedRecipe
+from vadouvan.core.patterns import lazily
 
 _NUMBER = r"\d+(?:[./]\d+)?(?: \d/\d)?[½¼¾]?"
-_CUT_INTO = re.compile(
+_CUT_INTO = lazily(
     r"\b(?:cut|dice|cube|chop|slice)s? (?P<what>(?:[a-z]+ ){0,4}?)(?:up )?(?:in|into|to) "
     rf"(?P<size>(?:about |roughly |approx\.? |~)?{_NUMBER}(?: ?(?:-|–|to) ?{_NUMBER})?[- ]?(?:cm|mm|inch|in\b|\")[- ]?"
     r"(?:thick |long |wide )?(?:cubes?|pieces|chunks|strips|slices|dice))\b",
     re.IGNORECASE,
 )
-_LATER = re.compile(
+_LATER = lazily(
     r"\b(?:roast|bake|grill|griddle|barbecue|fry|cook|simmer|sear|oven|smoke|serv(?:e|ing)|carve|rest)\b", re.IGNORECASE
 )
-_SIZED = re.compile(
-    r"\d ?-?(?:cm|mm|inch|in\b|\")|\b(?:cubed?|cubes|diced?|chunks|strips|sliced|slices)\b", re.IGNORECASE
-)
+_SIZED = lazily(r"\d ?-?(?:cm|mm|inch|in\b|\")|\b(?:cubed?|cubes|diced?|chunks|strips|sliced|slices)\b", re.IGNORECASE)
 _IT = frozenset(("it", "them"))
 _THE_MEAT = frozenset(("it", "them", "meat", "fish"))
 _DEEDS = frozenset(

@@ -8,8 +8,9 @@ from dataclasses import replace
 
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.parsing.cut_figures import HALVED, CutNamed, Figures
+from vadouvan.core.patterns import lazily
 
-_CUT_UP = re.compile(
+_CUT_UP = lazily(
     r",?\s*\b(?:\w+ly\s+)?(?:"
     r"(?:cut|sliced|chopped|carved|divided|portioned|separated)\s+(?:up\s+)?(?:\w+wise\s+)?(?:in|into)\s+[^,;()]{1,60}"
     r"|(?:diced|cubed|sliced|chopped|halved)\b"

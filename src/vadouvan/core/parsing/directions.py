@@ -12,33 +12,34 @@ from dataclasses import replace
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.parts import PastedMix, PastedRecipe
 from vadouvan.core.parsing.prose import FULL_STOP, amounts_in_prose
+from vadouvan.core.patterns import lazily
 
 AFTERWARDS = "after the hold"
 MOST_WORDS_OF_A_NAME = 4
 MOST_SENTENCES = 60  # of directions, in which amounts are looked for
 LEAST_NAMED = 2  # lines that the directions name before the hold: fewer, and they do not go by names
-_SENTENCE = re.compile(rf"{FULL_STOP}(?=\s|$)|[;!?](?=\s|$)|\n", re.IGNORECASE)
-_HOLD = re.compile(
+_SENTENCE = lazily(rf"{FULL_STOP}(?=\s|$)|[;!?](?=\s|$)|\n", re.IGNORECASE)
+_HOLD = lazily(
     r"\b(?:marinat\w+|refrigerat\w+|chill(?:ed)?|fridge|overnight|brine|cure|soak|let (?:it |them )?(?:stand|sit)"
     r"|set aside|leave (?:it |them )?(?:for|to|in|at|\d))\b"
     r"|^(?!.*\b(?:roast|bake|grill|fry|cook|simmer|boil|sear|oven|heat)\b)"
     r".*\b(?:coat|rub|spread|toss|leave|stand|sit)\b.*\b\d+ ?(?:mins?|minutes|h|hrs?|hours)\b",
     re.IGNORECASE,
 )
-_ALL_OF_THEM = re.compile(
+_ALL_OF_THEM = lazily(
     r"\b(?:all|remaining|other|rest of|marinade|these|dry|wet|rub|brine|paste)\b(?: \w+){0,3} ingredients"
     r"|\beverything\b|\ball (?:the )?(?:above|together)\b",
     re.IGNORECASE,
 )
-_FIRST_SO_MANY = re.compile(r"\bfirst (?P<count>\w+) ingredients\b", re.IGNORECASE)
+_FIRST_SO_MANY = lazily(r"\bfirst (?P<count>\w+) ingredients\b", re.IGNORECASE)
 _COUNTS = {
     word: number
     for number, word in enumerate(
         ("two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"), start=2
     )
 }
-_NOT_A_NAME = re.compile(r"\([^)]*\)|,.*$|\b(?:or|for|plus|to taste)\b.*$")
-_WORD = re.compile(r"[^\W\d_]+")
+_NOT_A_NAME = lazily(r"\([^)]*\)|,.*$|\b(?:or|for|plus|to taste)\b.*$")
+_WORD = lazily(r"[^\W\d_]+")
 # A word that many ingredients share says little by itself: the one before it tells which
 _SHARED = frozenset((
     "breadcrumb", "broth", "bulb", "cheese", "clove", "crumb", "flake", "ginger", "head", "juice", "leaf",

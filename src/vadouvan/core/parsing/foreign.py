@@ -4,6 +4,8 @@ from __future__ import annotations
 
 import re
 
+from vadouvan.core.patterns import lazily
+
 # Words of kitchens near us, by the measure that they mean (common practice, no source).
 _MEANS = {
     "tbsp": ("el", "esslöffel", "c. à s.", "càs", "c. à soupe", "c. a soupe", "cas", "cuillère à soupe",
@@ -18,7 +20,7 @@ _MEANS = {
 }  # fmt: skip
 LONGEST_LOOKED_AT = 80
 _MEASURE = {word: ours for ours, words in _MEANS.items() for word in words}
-_LINE = re.compile(
+_LINE = lazily(
     r"^(?P<number>[\d.,/½¼¾⅓⅔ -]+?) ?(?P<word>"
     + "|".join(re.escape(word) for word in sorted(_MEASURE, key=len, reverse=True))
     + r")(?=\s|$)",

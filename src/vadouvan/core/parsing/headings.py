@@ -8,8 +8,9 @@ from typing import Literal
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.spoken import MORE_OF_IT
 from vadouvan.core.parsing.tidy import without_bullet
+from vadouvan.core.patterns import lazily
 
-_STARTS_LIKE_A_HEADING = re.compile(r"^\s*#|:\s*$")
+_STARTS_LIKE_A_HEADING = lazily(r"^\s*#|:\s*$")
 MOST_WORDS, LONGEST_HEADING = 7, 60
 MOST_WORDS_FOR_THE = 5  # "For the chicken" is a heading, marked or not
 # Words by which a heading tells what stands under it. A glaze, a sauce, what is strewn over it: none is the mix.
@@ -40,13 +41,13 @@ _NO_LINES = frozenset((
     "steps", "tools",
 ))  # fmt: skip
 OTHER_PARTS = frozenset(("ingredients", "meat"))
-_FOR = re.compile(r"^for (?:the |your |(?:deep[- ])?(?:frying|cooking|roasting|grilling|basting)$)", re.IGNORECASE)
-_STARTS = re.compile(r"^(?:for|to|top with|brush with|first|second|ingredients?|you will need|the)\b", re.IGNORECASE)
+_FOR = lazily(r"^for (?:the |your |(?:deep[- ])?(?:frying|cooking|roasting|grilling|basting)$)", re.IGNORECASE)
+_STARTS = lazily(r"^(?:for|to|top with|brush with|first|second|ingredients?|you will need|the)\b", re.IGNORECASE)
 DATE = (
     r"(?:\d{1,2}(?:st|nd|rd|th)? (?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec)[a-z]{0,6}\.?(?: \d{2,4})?"
     r"|\d{1,4}[./-]\d{1,2}[./-]\d{1,4})"
 )
-_LEFT = re.compile(
+_LEFT = lazily(
     r"(?:,|\b)\s*(?:to|for)\s+(?:serve|serving|garnish|finish|scatter|decorate|the side)\b|\bon the side\b"
     r"|^(?:directions|instructions|method|steps|notes?|preparation|(?:special |kitchen )?(?:equipment|tools))\s*:"
     r"|^(?:https?://|www\.)\S+$|^(?:recipe |words |photos? |posted |written |submitted )?by [^\W\d_]"
@@ -74,22 +75,22 @@ _LEFT = re.compile(
     r"|^(?:servings|portions|difficulty|(?:[a-z]+(?:ing|al|ive|ation)? )?time)\s*:",
     re.IGNORECASE,
 )
-_RATED = re.compile(  # "4.8 (120)", "4.5 stars from 31 votes"
+_RATED = lazily(  # "4.8 (120)", "4.5 stars from 31 votes"
     r"^[0-5](?:\.\d{1,2})?(?:\s*/\s*5| stars?)?\s*(?:\(|from )\d+(?: (?:reviews?|ratings?|votes?))?\)?$", re.IGNORECASE
 )
-_TIMES = re.compile(
+_TIMES = lazily(
     r"^(?:serves?|feeds|makes|yields?|prep|takes|ready in|servings|portions"
     r"|(?:total |active |cook(?:ing)? |prep(?:aration)? )?time"
     r"|difficulty)\b[^a-z]*\d|^\d{3} ?°? ?[cf]\b"
     r"|^for \d+(?: ?(?:-|–|to) ?\d+)? (?:people|persons|servings|eaters|guests)\b",
     re.IGNORECASE,
 )
-_ORDER = re.compile(
+_ORDER = lazily(
     r"^(?:marinate|rest|cook|grill|roast|preheat|serves?|makes|prep|bake|leave|chill|turn|mix(?!:)|stir(?![- ]?fr)"
     r"|heat)\b",
     re.IGNORECASE,
 )
-_DEED = re.compile(
+_DEED = lazily(
     r"^(?:(?:then|next|now|finally|meanwhile),? )?(?:"
     r"add|allow|bake|barbecue|baste|bbq|blend|blitz|boil|brine(?! from)|bring|broil|brush|chill|chop|coat|combine"
     r"|cook|cover|crush|cut|dice|discard|dissolve|drain|dredge|drizzle|dunk|finish|flatten|flip|form|fry"
@@ -104,28 +105,28 @@ _DEED = re.compile(
     re.IGNORECASE,
 )
 # "In a large bowl whisk together the oil and the juice."
-_IN_A_BOWL = re.compile(
+_IN_A_BOWL = lazily(
     r"^(?:in|into|using) (?:an?|the|another) (?:[a-z-]{2,14} ){0,3}"
     r"(?:bowl|jug|blender|processor|bag|dish|mortar|pan|pot|saucepan|skillet|tray|container|tub|jar)\b",
     re.IGNORECASE,
 )
-_ASIDE = re.compile(
+_ASIDE = lazily(
     r"(?<=\w)\s*\((?!(?:to|for|optional|add(?:ed)?|squeezed?|stir(?:red)?|poured?|drizzled?)\b)[^()]*\)"
 )  # "(save the juice for serving)"
 _WORDS_OF_A_DEED = 3
 _WORDS_OF_A_STORY = 10  # in several sentences, however they begin
-_NEXT_SENTENCE = re.compile(
+_NEXT_SENTENCE = lazily(
     r"[a-z)]{2}\.\s+(?:[A-Z]|(?:then|leave|cook|bake|roast|grill|rest|take|turn|serve|put|mix|add)\b)"
 )
-_SO_LONG = re.compile(r"\d\s*(?:h|hrs?|hours?|mins?|minutes?|days?)\b", re.IGNORECASE)  # "Brine 4h"
+_SO_LONG = lazily(r"\d\s*(?:h|hrs?|hours?|mins?|minutes?|days?)\b", re.IGNORECASE)  # "Brine 4h"
 # "Marinade for 1 kg beef:", "Brine for a 5 kg turkey": a heading with its meat in it.
-FOR_SO_MUCH = re.compile(
+FOR_SO_MUCH = lazily(
     r"^(?P<head>[^\d,:(]{3,40}?) \(?for (?P<meat>(?:an? |about |approx(?:\.|imately)? )*"
     r"\d[\d.,]*(?:\s*[-–]\s*\d[\d.,]*)?\s*(?:kg|g|lbs?|pounds?|oz)\b[^:()]*)\)?:?$",
     re.IGNORECASE,
 )
 # "For every kilo of turkey:", "Rub (per kg of meat)": a heading over amounts for so much meat.
-FOR_EACH = re.compile(
+FOR_EACH = lazily(
     r"^(?P<head>[^\d,:(]{0,40}?)\(?\b(?:for (?:each|every)|per|(?:amounts )?for each|to each) (?:1 |one )?"
     r"(?P<unit>kg|kilo(?:gram)?|lb|pound|rack|piece|steak|chop|breast|thigh|leg|bird|fillet|chicken)\b"
     r"(?: (?:of )?(?:the )?(?:raw )?(?!rub|marinade|brine|mix)[a-z]{3,12}(?: \w{3,12})?)?"
@@ -134,18 +135,16 @@ FOR_EACH = re.compile(
 )
 _NUMBERED = r"\b(marinade|mix|rub|brine|paste|bath) (?:#|no\.? ?)?"
 _ORDINALS = (
-    (re.compile(r"\b1st\b", re.IGNORECASE), "first"),
-    (re.compile(r"\b2nd\b", re.IGNORECASE), "second"),
-    (re.compile(rf"{_NUMBERED}1\b", re.IGNORECASE), r"first \1"),
-    (re.compile(rf"{_NUMBERED}2\b", re.IGNORECASE), r"second \1"),
+    (lazily(r"\b1st\b", re.IGNORECASE), "first"),
+    (lazily(r"\b2nd\b", re.IGNORECASE), "second"),
+    (lazily(rf"{_NUMBERED}1\b", re.IGNORECASE), r"first \1"),
+    (lazily(rf"{_NUMBERED}2\b", re.IGNORECASE), r"second \1"),
 )
-_FOR_SO_MANY = re.compile(r"(?<=ingredients) (?:for|to serve) \d{1,3}\b[^:]{0,20}", re.IGNORECASE)
-_REMARK = re.compile(r"\s*\([^()]*\)(?=\s*:?\s*$)")
-_SO_MUCH_BEHIND = re.compile(
-    r"\((?:about |approx\.? )?[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ x×]*(?:[a-z]{1,12}\.?)?\)\s*$", re.IGNORECASE
-)
+_FOR_SO_MANY = lazily(r"(?<=ingredients) (?:for|to serve) \d{1,3}\b[^:]{0,20}", re.IGNORECASE)
+_REMARK = lazily(r"\s*\([^()]*\)(?=\s*:?\s*$)")
+_SO_MUCH_BEHIND = lazily(r"\((?:about |approx\.? )?[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ x×]*(?:[a-z]{1,12}\.?)?\)\s*$", re.IGNORECASE)
 # "Spice mix (sprinkle while grilling):" is none of what the meat lies in.
-_COMES_LAST = re.compile(
+_COMES_LAST = lazily(
     r"\b(?:sprinkle|dust|baste|brush|(?:while|before|after|when) (?:grilling|cooking|roasting|serving|frying|smoking)"
     r"|at the (?:end|table)|to (?:serve|finish)|for (?:serving|dusting|basting)|just before)\b",
     re.IGNORECASE,

@@ -16,6 +16,7 @@ from vadouvan.core.figure import number_told
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.measures.quantity import SERVING, SERVING_VOLUME, quantity
 from vadouvan.core.pantry.ingredient import NO_HEAT, PROTONS, Acids, Ingredient
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
 Basis = Literal["per_100g", "per_100ml", "per_serving"]
@@ -42,8 +43,8 @@ _WORDS: Mapping[str, str] = {
     "acid": r"\bacid(?:ity)?\b",
     "alcohol": r"\balcohol\b",
 }
-_SERVING = re.compile(r"serving([^\n]{0,60})", re.IGNORECASE)
-_SIZE = re.compile(r"\d+(?:[.,]\d+)?\s*(?:g|ml|tbsp|tsp)\b", re.IGNORECASE)
+_SERVING = lazily(r"serving([^\n]{0,60})", re.IGNORECASE)
+_SIZE = lazily(r"\d+(?:[.,]\d+)?\s*(?:g|ml|tbsp|tsp)\b", re.IGNORECASE)
 ACCEPTED = (
     'Copy the lines of the label, such as "Fat 0.2 g, Sugars 3 g, Protein 8 g, Salt 14 g" or "Sodium 920 mg"; without '
     "a label say what it is like, or that it weighs nothing that matters."

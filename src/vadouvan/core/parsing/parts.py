@@ -9,19 +9,20 @@ from dataclasses import dataclass, replace
 from vadouvan.core.parsing.headings import MIXES, OTHER_PARTS, Kind, words_of
 from vadouvan.core.parsing.pasted_lines import LEAST_IN_A_ROW
 from vadouvan.core.parsing.said_units import unit_said
+from vadouvan.core.patterns import lazily
 
 # A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
 _BATHS = frozenset(("bath", "brine", "soak"))
-_COATS = re.compile(r"\b(?:flour|bread ?crumbs|panko)\b", re.IGNORECASE)
+_COATS = lazily(r"\b(?:flour|bread ?crumbs|panko)\b", re.IGNORECASE)
 WITH_THE_MEAT = "with the meat"
-_ALONG = re.compile(
+_ALONG = lazily(
     r"\b(?:potato(?:es)?|parsnips?|carrots?|swedes?|turnips?|squash|pumpkin|courgettes?|zucchinis?|aubergines?"
     r"|(?:(?:sweet|bell|red|green|yellow|orange|romano) )+peppers?|(?:cherry |plum |vine )?tomato(?:es)?|mushrooms?"
     r"|(?:red |white |yellow |brown )?onions?|leeks?|fennel bulbs?|cabbage|broccoli|cauliflower|asparagus"
     r"|(?:green |runner |broad |butter |cannellini )?beans|chickpeas|lentils|corn)\s*(?:$|[,(])",
     re.IGNORECASE,
 )
-_BY_THE_SPOON = re.compile(r"\b(?:tsps?|tbsps?|tea ?spoons?|table ?spoons?|pinch)\b", re.IGNORECASE)  # binds a paste
+_BY_THE_SPOON = lazily(r"\b(?:tsps?|tbsps?|tea ?spoons?|table ?spoons?|pinch)\b", re.IGNORECASE)  # binds a paste
 
 
 @dataclass(frozen=True)

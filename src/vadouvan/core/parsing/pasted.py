@@ -37,6 +37,7 @@ from vadouvan.core.parsing.pasted_lines import (
 )
 from vadouvan.core.parsing.prose import MOST_IN_A_TEXT, amounts_in_prose, begun_in
 from vadouvan.core.parsing.tidy import without_bullet
+from vadouvan.core.patterns import lazily
 
 LEAST_LINES = 2
 FIRST_LISTED = "what stands under no heading"
@@ -45,19 +46,19 @@ LEAST_IN_PROSE = 2
 LEAST_IN_A_DIRECTION = 3  # words of a line that says what to do
 
 
-_WITH_IT = re.compile(  # "4 flour tortillas, warmed"
+_WITH_IT = lazily(  # "4 flour tortillas, warmed"
     r"\b(?:wraps?|tortillas?|pitt?as?|pitt?a breads?|flat ?breads?|naans?|buns?|bread rolls?|baguettes?|ciabattas?"
     r"|(?:cooked|steamed|boiled|basmati|jasmine) rice|rice noodles|noodles|couscous)\b"
     r"(?! (?:crumbs?|flour|water|vinegar))",
     re.IGNORECASE,
 )
 # "Makes enough for 4 x 350 g bone-in pork chops": the meat is told, if that is one.
-_ENOUGH_FOR = re.compile(
+_ENOUGH_FOR = lazily(
     r"(?:^|\()(?:(?:this )?(?:makes |is )?(?:enough|sufficient)(?: \w+)? (?:for|to season|to marinate)|^for) (?:an? )?"
     r"(?P<meat>[^()]+?)(?P<long>, ?\d[\d -–]{0,5} ?(?:h|hrs?|hours?|days?))?\.?\)?$",
     re.IGNORECASE,
 )
-_RULE = re.compile(r"^\s*([-=_*~])\1+\s*$")  # drawn between parts; it says nothing
+_RULE = lazily(r"^\s*([-=_*~])\1+\s*$")  # drawn between parts; it says nothing
 
 
 def recipe_in(

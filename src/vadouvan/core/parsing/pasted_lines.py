@@ -27,44 +27,45 @@ from vadouvan.core.parsing.said_of_water import shares_of_the_water
 from vadouvan.core.parsing.said_units import unit_said
 from vadouvan.core.parsing.sentences import recipe_of_a_sentence
 from vadouvan.core.parsing.tidy import without_bullet
+from vadouvan.core.patterns import lazily
 
-_BOLD = re.compile(r"^\s*(\*\*|__)(?P<said>[^*_]+)\1\s*:?\s*$")
-_BRACKETED = re.compile(r"^\s*\[([^\[\]\d]{3,40})\]\s*:?\s*$")  # "[Marinade]"
-_LETTER = re.compile(r"^\s*\(?([A-E])[.):]?\s*$")
+_BOLD = lazily(r"^\s*(\*\*|__)(?P<said>[^*_]+)\1\s*:?\s*$")
+_BRACKETED = lazily(r"^\s*\[([^\[\]\d]{3,40})\]\s*:?\s*$")  # "[Marinade]"
+_LETTER = lazily(r"^\s*\(?([A-E])[.):]?\s*$")
 _MIXES_ALONE = frozenset(("bath", "brine", "cure", "marinade", "rub", "soak"))  # of one thing: "Dry brine: 6 g salt"
 _INGREDIENTS_TOO = frozenset(("butter", "chutney", "crumb", "relish", "salad", "salsa"))  # "Butter: 50 g" is a line
-_IN_A_ROW = re.compile(
+_IN_A_ROW = lazily(
     r"(?:[,;]|\s\+)\s+(?:and\s+)?(?!\d+(?:[.,]\d+)?\s?(?:cm|mm)\b)"
     r"(?=(?:\d|[½¼¾⅓⅔]|(?:an?|one|two|three|half|some|the|pinch|dash|splash|thumb|knob|handful|squeeze"
     r"|glug|bunch|sprig) "
     r"|(?:juice|zest)(?: and (?:juice|zest))? (?:of |[\d½¼¾⅓⅔]|half )|(?:salt|pepper|oil)\b))"
 )
 # "Turkey legs, 1.6 kg. Make a paste of 40 g butter ..."
-_IN_SENTENCES = re.compile(r"[a-z)]\.\s+[A-Z](?![A-Za-z' -]{0,40}:)")
-_INGREDIENTS = re.compile(r"^(?:ingredients|ingred|ingr)\b", re.IGNORECASE)
-_OF_FRUIT = re.compile(r"^(?:juice|zest)\b", re.IGNORECASE)
+_IN_SENTENCES = lazily(r"[a-z)]\.\s+[A-Z](?![A-Za-z' -]{0,40}:)")
+_INGREDIENTS = lazily(r"^(?:ingredients|ingred|ingr)\b", re.IGNORECASE)
+_OF_FRUIT = lazily(r"^(?:juice|zest)\b", re.IGNORECASE)
 LEAST_IN_A_ROW, MOST_OF, MOST_WORDS_OF_A_NAME = 3, 0.6, 3
-_DONE_TO_ALL = re.compile(  # "blend 3 stalks lemongrass, 2 shallots, ..."
+_DONE_TO_ALL = lazily(  # "blend 3 stalks lemongrass, 2 shallots, ..."
     r"^(?P<deed>blend|blitz|combine|crush|grind|mix|pound|stir|whisk|whizz)(?: together| up)? (?=\d|[½¼¾⅓⅔]|an? )",
     re.IGNORECASE,
 )
 WORDS_OF_AN_AMOUNT = 2
-_DATED = re.compile(rf"^(?P<date>{DATE}):\s+(?=\S)", re.IGNORECASE)
-_DASHED = re.compile(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
-_STROKES = re.compile(r"\s+[/·•]\s+")
-_BY_SEMICOLON = re.compile(r"\s*;\s*")
-_IN_BRACKETS = re.compile(r"\([^()]*\)")
+_DATED = lazily(rf"^(?P<date>{DATE}):\s+(?=\S)", re.IGNORECASE)
+_DASHED = lazily(r"^([^\d:;,]{3,40}?) [-–—] (?=\d)")  # "Skewers - 800 g lamb, ..."
+_STROKES = lazily(r"\s+[/·•]\s+")
+_BY_SEMICOLON = lazily(r"\s*;\s*")
+_IN_BRACKETS = lazily(r"\([^()]*\)")
 LEAST_ALONE = 2
 _OF_ANY_MEAT = frozenset(("about", "each", "large", "medium", "small", "total", "weight", "whole"))
-_AMOUNT_BEHIND = re.compile(
+_AMOUNT_BEHIND = lazily(
     r"^[^\W\d_][^\d,;:]{2,40} (?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*|an? |half )? ?"
     r"(?:k?g|ml|cl|l|lbs?|oz|tsps?|tbsps?|tea ?spoons?|table ?spoons?|cups?|[tc]|cloves?|sprigs?|pinch)\b\.?"
     r"(?: [a-z]{3,10}ed)?$"
     r"|^[^\W\d_][^\d,;:]{2,40} \d{1,2}$",  # "chilli 4"
     re.IGNORECASE,
 )
-_STEP = re.compile(r"^\s*(?:step|part|day|stage|phase)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
-_NEXT_PART = re.compile(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
+_STEP = lazily(r"^\s*(?:step|part|day|stage|phase)\s*\d+\s*[:.)–-]*(?P<rest>.*)$", re.IGNORECASE)
+_NEXT_PART = lazily(r"[.;]\s+(?=[A-Z][A-Za-z' -]{2,40}:\s+\S)")  # "... 2 bay leaves. Glaze: 2 tbsp honey, ..."
 
 
 def plain_lines(text: str, is_meat: Callable[[str], bool] | None) -> Iterator[str]:

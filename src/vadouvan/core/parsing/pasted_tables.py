@@ -6,15 +6,14 @@ import re
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.said_units import unit_said
+from vadouvan.core.patterns import lazily
 
-_WITH_UNIT = re.compile(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
-_IN_TWO_COLUMNS = re.compile(  # "1 medium onion            150 g"
+_WITH_UNIT = lazily(r"^[\d½¼¾⅓⅔][\d .,/½¼¾⅓⅔]* ?[a-z]{1,12}\.?$", re.IGNORECASE)
+_IN_TWO_COLUMNS = lazily(  # "1 medium onion            150 g"
     r"^(\s*[\d½¼¾⅓⅔][^\t|]{2,60}?[a-z)])\s{3,20}([\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]{0,8}(?:k?g|m?l|oz|lbs?|cups?|tsp|tbsp))\s*$",
     re.IGNORECASE,
 )
-_AMOUNT_AND_UNIT = re.compile(
-    r"(?<![^\s|])([\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*?)\s*\|\s*([a-z]{1,12})(?=\s*(?:\||$))", re.IGNORECASE
-)
+_AMOUNT_AND_UNIT = lazily(r"(?<![^\s|])([\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*?)\s*\|\s*([a-z]{1,12})(?=\s*(?:\||$))", re.IGNORECASE)
 COLUMNS_OF_TWO_UNITS = 3
 LEAST_ROWS = 3  # so many lines with bars in them are a table, framed or not
 _TABLE_HEADS = frozenset(("ingredient", "ingredients", "item", "items", "amount", "quantity", "qty", "weight"))

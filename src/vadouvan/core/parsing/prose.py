@@ -7,6 +7,7 @@ from collections.abc import Callable, Iterator
 from itertools import islice
 
 from vadouvan.core.parsing.headings import is_deed
+from vadouvan.core.patterns import lazily
 
 _COUNTED = r"(?:one|two|three|four|five|six|eight|ten|twelve)\b"
 _MEASURE = (
@@ -15,26 +16,26 @@ _MEASURE = (
 )
 _HOW_MUCH = r"(?:large|small|big|good|generous|fat|heaped|level|fresh)\s+"
 _TREATED = r"(?:(?:finely|freshly|coarsely) )?(?:grated |squeezed |pared )?"
-_BEGINS = re.compile(
+_BEGINS = lazily(
     rf"(?<![\w/.,½¼¾⅓⅔-])(?:\d|[½¼¾⅓⅔]|half an?\b|{_COUNTED}"
     rf"|(?:the )?{_TREATED}(?:juice|zest)(?: and {_TREATED}(?:juice|zest))? of\b"
     rf"|an?\s+(?:{_HOW_MUCH})?{_MEASURE}\b|{_HOW_MUCH}{_MEASURE} of\b)",
     re.IGNORECASE,
 )
 FULL_STOP = r"(?<!tsp)(?<!bsp)(?<!bs)(?<! oz)(?<! lb)(?<! lbs)\."  # "1 tsp. salt" ends no sentence
-_ENDS = re.compile(rf"(?:{FULL_STOP}|[!?])(?=\s|$)", re.IGNORECASE)
-_STOPS = re.compile(
+_ENDS = lazily(rf"(?:{FULL_STOP}|[!?])(?=\s|$)", re.IGNORECASE)
+_STOPS = lazily(
     r"\s*[,;:(]|\s+(?:and|with|plus|over|into|in|for|until|then|to|on|at|together|all|per|through|from|so|which|that)\b",
     re.IGNORECASE,
 )
-_EACH = re.compile(r"\beach\b", re.IGNORECASE)
-_AND = re.compile(r"\s*(?:,|and\b)", re.IGNORECASE)
+_EACH = lazily(r"\beach\b", re.IGNORECASE)
+_AND = lazily(r"\s*(?:,|and\b)", re.IGNORECASE)
 _GAP = "…"
 LEAST_WORDS, LEAST_AROUND = 4, 3  # of a sentence; around its amounts where it has no full stop
 # What a sentence may hold: pasted text is long, and each piece is looked up in the pantry and among the cuts.
 MOST_BEGUN, MOST_PIECES, LONGEST_PIECE, MOST_IN_A_TEXT = 30, 4, 120, 40
-_HEADED = re.compile(r"^[^:.]{1,60}:\s(?!.*[a-z)]\.\s+[A-Z])")
-_WORD = re.compile(r"[^\W\d_]+")
+_HEADED = lazily(r"^[^:.]{1,60}:\s(?!.*[a-z)]\.\s+[A-Z])")
+_WORD = lazily(r"[^\W\d_]+")
 _JOINS = frozenset(("and", "with", "plus", "or", "of", "each"))
 
 

@@ -11,35 +11,36 @@ from dataclasses import dataclass
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import MASS_KG, unit_word
 from vadouvan.core.parsing.amount_behind import amount_first
+from vadouvan.core.patterns import lazily
 
 _ANIMAL = r"(?:raw\s+)?(?:meat|chicken|pork|beef|lamb|fish|poultry|turkey|duck)"
-_PER = re.compile(
+_PER = lazily(
     r"\s*(?:/(?=\s*[a-z])|\bper\b|\bfor (?:each|every)\b|\bto (?:each|every|the)\b|\ba(?=\s+(?:kilo|pound)))\s*"
     r"(?P<count>\d{1,4})?\s*(?P<unit>kgs?|kilos?|kilogram(?:me)?s?|g|lbs?|pounds?)"
     rf"(?:\s+(?:of\s+)?(?:the\s+)?{_ANIMAL})?\s*[.)]?$",
     re.IGNORECASE,
 )
-_IN_BRACKETS = re.compile(r"\(((?:of|by|on|per) [^()]{2,40})\)")  # "1.2 % salt (of the meat)"
-_PER_FIRST = re.compile(
+_IN_BRACKETS = lazily(r"\(((?:of|by|on|per) [^()]{2,40})\)")  # "1.2 % salt (of the meat)"
+_PER_FIRST = lazily(
     r"^(?P<amount>[\d½¼¾⅓⅔./]+ ?[a-z]+)\s*(?:/|\bper )\s*(?P<unit>kg|kilo|lb|pound)\b\s*(?P<name>.+)$", re.IGNORECASE
 )
-_PERCENT = re.compile(
+_PERCENT = lazily(
     r"^(?P<value>\d{1,2}(?:[.,]\d{1,3})?)\s*%\s*(?:of\s+)?(?P<name>[^\W\d_][^,%]*?),?\s+(?:of|on|by)\s+(?:the\s+)?"
     rf"(?:weight\s+of\s+(?:the\s+)?)?{_ANIMAL}(?:'s)?(?:\s+weight)?$",
     re.IGNORECASE,
 )
-_SHARE_FIRST = re.compile(
+_SHARE_FIRST = lazily(
     r"^(?P<value>\d{1,2}(?:[.,]\d{1,3})?)\s*%\s*(?:of|by|on)\s+(?:the\s+)?(?:weight\s+of\s+(?:the\s+)?)?"
     rf"(?:{_ANIMAL}(?:['’]s)?(?:\s+weight)?|(?:its\s+|total\s+)?weight)\s*,?\s+(?:in\s+|of\s+|as\s+)?"
     r"(?P<name>[^\W\d_][^,%]*)$",
     re.IGNORECASE,
 )
-_BY_WEIGHT = re.compile(
+_BY_WEIGHT = lazily(
     r"^(?P<value>\d{1,2}(?:[.,]\d{1,3})?)\s*%\s*(?P<name>[^\W\d_][^,%]*?),?\s+by\s+weight$", re.IGNORECASE
 )
 
 # "1 tsp kosher salt per steak"
-_PER_PIECE = re.compile(
+_PER_PIECE = lazily(
     r"(?:,\s*|\s+)(?:per|for (?:each|every)|to each|on each)\s+"
     r"(?:piece|steak|chop|cutlet|fillet|breast|thigh|leg|drumstick|wing|bird|rack|burger|patty)\b\s*\.?$",
     re.IGNORECASE,

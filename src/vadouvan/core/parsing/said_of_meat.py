@@ -8,32 +8,33 @@ import re
 from collections.abc import Callable
 
 from vadouvan.core.parsing.tidy import without_bullet
+from vadouvan.core.patterns import lazily
 
 # Of meat that is named: "For each kilo of boned leg of lamb, cubed at 3 cm:".
-_FOR_A_KILO_OF = re.compile(
+_FOR_A_KILO_OF = lazily(
     r"^(?:for )?(?:each|every|per|1|one|a) ?(?P<unit>kg|kilo(?:gram)?|lb|pound) (?:of )?(?P<meat>[^:]{3,60}?)"
     r"(?:,? (?:use|you need|take|mix))?\s*:$",
     re.IGNORECASE,
 )
-_HAVE = re.compile(
+_HAVE = lazily(
     r"^(?:(?:i|we) (?:have|had|used?|am using|are using|bought|cooked)|(?:i|we)['’](?:ve got|m using|re using)|using"
     r"|mine (?:is|was|weighs))"
     r" (?:about |a |an )?(?P<weight>\d[\d.,]* ?(?:kg|kilos?|g|lbs?|pounds?))\b(?: (?:of )?(?P<of>[a-z ]{3,30}))?\.?$",
     re.IGNORECASE,
 )
-_OF_THE_MEAT = re.compile(
+_OF_THE_MEAT = lazily(
     r"(?:%|\bper ?cent(?:ages?)?\b|\bpct\b)(?: \w+)? (?:of|on|by|against|to) (?:the )?(?:(?:raw|total|green|trimmed) )?"
     r"(?:meat|fish|chicken|pork|beef|lamb|poultry|turkey|duck)\b"
     r"|\bdry[- ](?:brin(?:e|ing)|cur(?:e|ing)|rub)\b|\bequilibrium\b",  # that have no water to be a share of
     re.IGNORECASE,
 )
-_ALL_GRAMS = re.compile(
+_ALL_GRAMS = lazily(
     r"^[([]?(?:all|amounts?|weights?|quantities|everything|measures?|figures)(?: amounts?| weights?)?(?: are)?(?: in)?"
     r" (?:g|grams?|grammes?)[)\].]*$",
     re.IGNORECASE,
 )
-_NUMBER_BEHIND = re.compile(r"^[^\W\d_][^\d]{1,40}?[\s:,=–-]+\d[\d.]*$")
-_SHARE = re.compile(  # not the strength of a bottle or a tub, which is asked about
+_NUMBER_BEHIND = lazily(r"^[^\W\d_][^\d]{1,40}?[\s:,=–-]+\d[\d.]*$")
+_SHARE = lazily(  # not the strength of a bottle or a tub, which is asked about
     r"^(?!.*\b(?:vinegar|milk|cream|beer|cider|wine|sake|spirit|rum|vodka|yog(?:h)?urt|juice|alcohol|essence)\b)"
     r"(?:(?:dry[- ])?(?:brine|cure|rub)\s*[:=–-]\s*)?"
     r"(?:[^\W\d_][^\d%:,]{1,40}?\s*[:,=–-]?\s*\d{1,2}(?:[.,]\d{1,3})? ?%"

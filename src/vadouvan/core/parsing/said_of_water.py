@@ -8,11 +8,12 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.parsing.amount_behind import amount_first
 from vadouvan.core.parsing.tidy import without_bullet
+from vadouvan.core.patterns import lazily
 
 WATER_KG_PER_M3 = 1000.0  # in the cold (CRC handbook, from memory)
-_WATER = re.compile(r"^(?:(?:cold|tap|filtered|boiled|cool|warm|hot) )*water\b(?! chestnut)", re.IGNORECASE)
-_UNIT = re.compile(r"^([a-zA-Z]+)\.?\s+(?:of )?")
-_OF_THE_WATER = re.compile(
+_WATER = lazily(r"^(?:(?:cold|tap|filtered|boiled|cool|warm|hot) )*water\b(?! chestnut)", re.IGNORECASE)
+_UNIT = lazily(r"^([a-zA-Z]+)\.?\s+(?:of )?")
+_OF_THE_WATER = lazily(
     r"^(?:(?P<name>[^\W\d_][^\d%:,]{1,40}?)\s*[:,=–-]?\s*)?(?P<share>\d{1,2}(?:[.,]\d{1,3})?) ?% ?"
     r"(?:(?P<first>[^\W\d_][^\d%:,]{1,40}?),? )?(?:\(?(?:of|on|by|to) (?:the )?(?:weight of (?:the )?)?water\)?)$",
     re.IGNORECASE,

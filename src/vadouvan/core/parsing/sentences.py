@@ -6,9 +6,10 @@ import re
 from collections.abc import Iterator
 
 from vadouvan.core.parsing.headings import is_deed
+from vadouvan.core.patterns import lazily
 
 # "Marinate 600 g fish fillets in 3 tbsp lime juice, 2 tbsp oil, 1 tsp salt for 20 minutes.", "1 kg wings tossed in ..."
-_TOLD_TO_DO = re.compile(
+_TOLD_TO_DO = lazily(
     r"^(?P<head>[^:\d]{3,40}: )?(?:(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)\s+)?"
     r"(?:an? (?=\d))?(?P<meat>(?:\d|an? )[^,;:]{3,60}?)"
     r"(?P<long>\s+(?:overnight|for \d[\d -]{0,5}(?:h|hours?|minutes?|mins?)))?"
@@ -16,14 +17,14 @@ _TOLD_TO_DO = re.compile(
     r"(?:(?:a mix(?:ture)? of|the)\s+)?(?P<rest>(?:\d|[½¼¾⅓⅔]|an? |the juice |juice ).+)$",
     re.IGNORECASE,
 )
-_DOES = re.compile(r"\b(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)(?:d|ed|sed)?\b", re.IGNORECASE)
-_THEN = re.compile(r"[;.]\s+")
-_AND_SO_MUCH = re.compile(
+_DOES = lazily(r"\b(?:marinate|toss|coat|rub|season|mix|combine|cover|brine|soak)(?:d|ed|sed)?\b", re.IGNORECASE)
+_THEN = lazily(r"[;.]\s+")
+_AND_SO_MUCH = lazily(
     r"(?:,\s*(?:and\s+)?|\s+(?:and|with|plus|\+)\s+)(?=[\d½¼¾⅓⅔]|an? |half an? |(?:one|two|three|four|six) "
     r"|(?:the )?(?:juice|zest) of "
     r"|(?:good |big |generous |small |large )?(?:pinch|splash|dash|glug|squeeze|handful|bunch) of )"
 )
-_SO_LONG_AT_LAST = re.compile(
+_SO_LONG_AT_LAST = lazily(
     r"\.?,?\s{1,3}(?:and )?((?:for|at least|overnight|in the fridge)\b[^,;]{0,60}"
     r"(?:hours?|hrs?|minutes?|mins?|days?|\d ?h)\b[^,;]{0,40}|overnight\b[^,;]{0,40})$",
     re.IGNORECASE,

@@ -6,9 +6,11 @@ import re
 from collections.abc import Iterable
 from dataclasses import dataclass
 
+from vadouvan.core.patterns import lazily
+
 _SO_MANY = r"(?P<{name}>\d{{1,3}}(?: ?(?:-|–|to) ?\d{{1,3}})?)(?![\d/]|[.,]\d)"
 _EATERS = r"(?:people|persons|guests|eaters|servings?|portions?)"
-_SAID = re.compile(
+_SAID = lazily(
     rf"(?:^|[\s.,;(|])(?:serves?|feeds|servings?|portions|(?:yields?|makes)(?=[^.;|]{{0,12}} {_EATERS}))"
     r"\s*:?\s*(?:about |up to )?"
     rf"{_SO_MANY.format(name='first')}(?: {_EATERS})?"

@@ -11,41 +11,42 @@ import re
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.said_units import SPOONS, unit_said
+from vadouvan.core.patterns import lazily
 
-_EACH = re.compile(r"^(?P<amount>[^,:]{1,30}?)\s+each\s*(?::|\bof\b)?\s*(?P<names>.+)$", re.IGNORECASE)
-_EACH_LAST = re.compile(
+_EACH = lazily(r"^(?P<amount>[^,:]{1,30}?)\s+each\s*(?::|\bof\b)?\s*(?P<names>.+)$", re.IGNORECASE)
+_EACH_LAST = lazily(
     r"^(?P<names>[^\d½¼¾⅓⅔(]+?)(?:[,:]|\s[-–—])? \(?(?P<amount>[\d½¼¾⅓⅔./ ]+(?: ?[a-z]+)?|an? [a-z]+) (?:of )?each\)?"
     r"(?P<done>,[^,\d]+)?\.?$",
     re.IGNORECASE,
 )
 _TOTAL = r"(?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+)(?: in all| in total| total| together)?$"
-_EQUAL = re.compile(rf"^equal (?:parts|amounts)(?: of)? (?P<names>[^,]+), {_TOTAL}", re.IGNORECASE)
-_EQUAL_EACH = re.compile(  # "equal parts soy, mirin and sake (100 ml each), plus 2 tbsp sugar"
+_EQUAL = lazily(rf"^equal (?:parts|amounts)(?: of)? (?P<names>[^,]+), {_TOTAL}", re.IGNORECASE)
+_EQUAL_EACH = lazily(  # "equal parts soy, mirin and sake (100 ml each), plus 2 tbsp sugar"
     r"^equal (?:parts|amounts)(?: of)? (?P<names>[^()]+?)\s*\(\s*(?P<amount>[\d½¼¾⅓⅔./ ]+ ?[a-z]+) each\s*\)"
     r"(?:,? (?:plus|and|\+) (?P<more>\d.+))?$",
     re.IGNORECASE,
 )
-_HALVES = re.compile(rf"^half (?P<one>[^,]+), half (?P<two>[^,]+), {_TOTAL}", re.IGNORECASE)
+_HALVES = lazily(rf"^half (?P<one>[^,]+), half (?P<two>[^,]+), {_TOTAL}", re.IGNORECASE)
 _GRATED = r"(?:finely grated |grated )?"
-_BOTH = re.compile(
+_BOTH = lazily(
     rf"^(?:the )?{_GRATED}(juice|zest) ?(?:and|&|\+|/) ?(?:the )?{_GRATED}(zest|juice) (?:of )?(?P<fruit>.+)$",
     re.IGNORECASE,
 )
-_BOTH_AFTER = re.compile(
+_BOTH_AFTER = lazily(
     rf"^(?P<fruit>[^,(]+?)\s*(?:[,(]|\s[-–])\s*{_GRATED}(juice|zest) (?:and|&|\+) {_GRATED}(zest|juice)\)?$",
     re.IGNORECASE,
 )
-_AND_HALF = re.compile(  # "1 lemon (zest + half the juice)"
+_AND_HALF = lazily(  # "1 lemon (zest + half the juice)"
     r"^(?:1|one|an?) (?P<fruit>[a-z]+)\s*[,(]\s*zest\s*(?:,|\+|&|and\b|plus\b)+\s*(?:the )?(?:juice of half"
     r"|half (?:of )?(?:the |its )?juice)(?: of it)?\)?$",
     re.IGNORECASE,
 )
-_ZESTED = re.compile(r"^(?P<fruit>[^,]+?),? (?:finely )?(?:zested and juiced|juiced and zested)$", re.IGNORECASE)
-_AMOUNT_LAST = re.compile(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*\s?[a-z]{1,12}\.?$", re.IGNORECASE)
-_FRUITS = re.compile(
+_ZESTED = lazily(r"^(?P<fruit>[^,]+?),? (?:finely )?(?:zested and juiced|juiced and zested)$", re.IGNORECASE)
+_AMOUNT_LAST = lazily(r"^[^\W\d_][^,\d]*?[\s:]+[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*\s?[a-z]{1,12}\.?$", re.IGNORECASE)
+_FRUITS = lazily(
     r"^(?:the )?(juice|zest) of (?P<first>[^,]+?) and (?P<second>(?:\d|an?\b|one\b|half\b).+)$", re.IGNORECASE
 )
-_ZEST_AND_SO_MUCH = re.compile(  # "zest 1 lemon + 1 tbsp juice"
+_ZEST_AND_SO_MUCH = lazily(  # "zest 1 lemon + 1 tbsp juice"
     r"^(?:finely |freshly )?(?:grated )?zest (?:of )?(?P<count>\d|an?|one|two|half an?) (?P<fruit>[a-z]+?)(?P<s>s?)"
     r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?P<amount>[\d½¼¾⅓⅔][\d½¼¾⅓⅔./ ]*[a-z]+) (?:of )?(?:its |the |their )?juice$",
     re.IGNORECASE,
@@ -55,7 +56,7 @@ _AND, _SO_MANY = r"\s*(?:,|\+|&|and\b|plus\b)+\s*(?:the )?", r"[\d½¼¾⅓⅔/.
 _NAMED = r"(?P<fruit>[a-z]+(?: [a-z]+)?)"
 _OF_EACH = rf"(juice|zest) of ({_SO_MANY})"
 _OF_AS_MANY = tuple(
-    re.compile(pattern, re.IGNORECASE)
+    lazily(pattern, re.IGNORECASE)
     for pattern in (
         rf"^{_OF_EACH} {_NAMED}{_AND}{_OF_EACH}$",
         rf"^{_OF_EACH}{_AND}{_OF_EACH} {_NAMED}$",
@@ -70,24 +71,24 @@ _AMOUNT_AHEAD = (
     r"|(?:like|about|maybe|roughly|around|say) \d|some\s|freshly ground\s"
     r"|(?:handful|bunch|sprig|drizzle|glug|knob)s?\s)"
 )
-_NEXT = re.compile(
+_NEXT = lazily(
     rf"(?:,\s*(?:and\s+|{_PUT_IN}\s+|mixed with\s+|plus\s+)?|\s*;\s*"
     rf"|\s+(?:and|&|\+|plus|with|mixed with|mixed into|{_PUT_IN}|in)\s+){_AMOUNT_AHEAD}",
     re.IGNORECASE,
 )
-_COUNT_BEHIND = re.compile(
+_COUNT_BEHIND = lazily(
     r"^([^\W\d_][^,(\d]*?)(?:,|:|\s[-–]) (\d+|half an?|an?)(,?) (?=\(|juice\b|zest\b)", re.IGNORECASE
 )  # "lemon, 1 (zest and juice)", "lemon - 1, zest + juice"
-_ANOTHER = re.compile(r"\b(?:and|plus|with)\s+(?:\d(?!/)|an?\s(?!half|quarter))", re.IGNORECASE)
-_LIST = re.compile(r"\s*,\s*(?:and\s+)?|\s+(?:and|&|\+)\s+", re.IGNORECASE)
+_ANOTHER = lazily(r"\b(?:and|plus|with)\s+(?:\d(?!/)|an?\s(?!half|quarter))", re.IGNORECASE)
+_LIST = lazily(r"\s*,\s*(?:and\s+)?|\s+(?:and|&|\+)\s+", re.IGNORECASE)
 _TREATED = (
     r"(?:lightly |freshly |finely |coarsely |roughly |thinly |dry[- ])?"
     r"(?:[a-z]{3,}ed|ground|cut in(?:to)? [a-z -]{3,30})"
 )
-_EACH_TREATED = re.compile(rf",\s*{_TREATED}(?:\s*(?:,|,?\s*and|,?\s*then|&)\s*(?:then )?{_TREATED})*$", re.IGNORECASE)
-_PINCH = re.compile(r"^(?:a )?(?:large |good |generous |small )?pinch", re.IGNORECASE)
-_LATE_STATE = re.compile(r"(?:,|\s[-–—])\s*(?:both|all)\s+(?P<state>[a-z ]+)$", re.IGNORECASE)
-_MORE_IN_BRACKETS = re.compile(r"\s*\((?:plus|and|\+|with) (?=[\d½¼¾⅓⅔]|an? )([^()]+)\)", re.IGNORECASE)
+_EACH_TREATED = lazily(rf",\s*{_TREATED}(?:\s*(?:,|,?\s*and|,?\s*then|&)\s*(?:then )?{_TREATED})*$", re.IGNORECASE)
+_PINCH = lazily(r"^(?:a )?(?:large |good |generous |small )?pinch", re.IGNORECASE)
+_LATE_STATE = lazily(r"(?:,|\s[-–—])\s*(?:both|all)\s+(?P<state>[a-z ]+)$", re.IGNORECASE)
+_MORE_IN_BRACKETS = lazily(r"\s*\((?:plus|and|\+|with) (?=[\d½¼¾⅓⅔]|an? )([^()]+)\)", re.IGNORECASE)
 MOST = 8
 MOST_WORDS = 3  # of a name without an amount
 

@@ -9,6 +9,8 @@ from __future__ import annotations
 import re
 from functools import lru_cache
 
+from vadouvan.core.patterns import lazily
+
 _UNIT = (
     r"(?:teaspoons?|tablespoons?|dessertspoons?|tsps?|tbsps?|cups?|pinch(?:es)?|handfuls?|pints?|bunch(?:es)?|glass(?:es)?"
     r"|cloves?|sprigs?|sticks?|knobs?|dash(?:es)?|splash(?:es)?|glugs?|drops?|bottles?|cans?|tins?|heads?|bulbs?)"
@@ -33,14 +35,14 @@ LUMPS_G = {
     "lemon": 60, "thumb": 15,
 }  # fmt: skip
 # Some of it, or of another, is kept for later: "juice of 1 lemon, plus wedges to serve".
-MORE_OF_IT = re.compile(
+MORE_OF_IT = lazily(
     r"(?<=[a-z]),? (?:plus|and|with) (?!\d)"
     r"(?:(?:an?|some|extra|more|the|few|little|others?|rest|half|another|lemon|lime|wedges?|slices?|stalks?|leaves|sprigs?"
     r"|handful|of|it|them) ){1,5}(?:to|for) (?:serve|serving|garnish|garnishing|finish|scatter|decorate)\b[^,]*$",
     re.IGNORECASE,
 )
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
-    (re.compile(pattern, re.IGNORECASE), by)
+    (lazily(pattern, re.IGNORECASE), by)
     for pattern, by in (
         (
             r"^([^,(]+?)\s*(,[^(]*?)\s*(\((?:about |around |approx\.? |roughly |ca\.? )?[\d½¼¾⅓⅔][^()]*\))(,.*)?$",
@@ -146,7 +148,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
     )
 )  # fmt: skip
 _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
-    (re.compile(pattern, re.IGNORECASE), by)
+    (lazily(pattern, re.IGNORECASE), by)
     for pattern, by in (
         (rf"^(an?|one|\d+) ({_UNIT}) or so (?:of )?", r"\1 \2 "),
         (r"\bevoo\b", "extra virgin olive oil"),  # short for what it may be
@@ -165,7 +167,7 @@ _ROUGH: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^(?:an? )?scant (?=[\d½¼¾⅓⅔]|half\b|quarter\b|third\b|three\b|two\b)", ""),
     )
 )
-_LUMP = re.compile(
+_LUMP = lazily(
     rf"^(?:(an?|one|two|three|\d+) )?(?:small |large )?({'|'.join(LUMPS_G)})[- ]?sized? "
     r"(?:balls?|pieces?|knobs?|lumps?|chunks?) (?:of )?",
     re.IGNORECASE,

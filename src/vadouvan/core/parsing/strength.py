@@ -5,13 +5,15 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass
 
-_STRENGTH = re.compile(
+from vadouvan.core.patterns import lazily
+
+_STRENGTH = lazily(
     r"\s*(?:,\s*)?\(?(?<![\d.,])(?P<value>\d{1,2}(?:[.,]\d{1,2})?)\s*%"
     r"(?:\s*(?:acidity|acetic acid|acid|(?:milk)?fat|mf|vol\.?|abv|alcohol|alc\.?(?: vol\.?)?"
     r"|by vol(?:ume)?\.?)(?![^\W\d_]))?\)?",
     re.IGNORECASE,
 )
-_ESSENCE = re.compile(r"\b(?:vinegar|acetic) essence\b|\bacetic acid\b|\bessence of vinegar\b", re.IGNORECASE)
+_ESSENCE = lazily(r"\b(?:vinegar|acetic) essence\b|\bacetic acid\b|\bessence of vinegar\b", re.IGNORECASE)
 
 
 @dataclass(frozen=True)

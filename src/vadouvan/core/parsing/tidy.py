@@ -13,20 +13,21 @@ from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.parsing.amount_behind import packs_first
 from vadouvan.core.parsing.spoken import plainly_said
+from vadouvan.core.patterns import lazily
 
 # Small pictures that lists are set out with, and what joins them.
 _PICTURE = r"\u2300-\u23ff\u2190-\u21ff\u25a0-\u25ff\u2600-\u27bf\u2b00-\u2bff\U0001f000-\U0001faff\ufe0f\u200d"
-_BULLET = re.compile(
+_BULLET = lazily(
     rf"^\s*[{_PICTURE}][{_PICTURE}\s]*(?=[^\W_])"
     r"|^\s*(?:\[[ xX]?\]\s*|[•*·▪☐□–→➔‣✓✔]\s*|[-=]+>\s*|[-+]\s+|\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔a-zA-Z]))"
 )
-_PICTURES_BEHIND = re.compile(rf"\s*[{_PICTURE}]+$")
-_LEADERS = re.compile(r"(?<=[^\W_])\s*(?:\.{2,}|…+|_{2,})\s*(?=[\d½¼¾⅓⅔])")  # "Yoghurt......250 g"
-_ABOUT = re.compile(
+_PICTURES_BEHIND = lazily(rf"\s*[{_PICTURE}]+$")
+_LEADERS = lazily(r"(?<=[^\W_])\s*(?:\.{2,}|…+|_{2,})\s*(?=[\d½¼¾⅓⅔])")  # "Yoghurt......250 g"
+_ABOUT = lazily(
     r"^(?:about|approx\.?|approximately|roughly|around|circa|ca\.|some|maybe|perhaps|say|like|~|≈)\s*", re.IGNORECASE
 )
-_JOINED = re.compile(r"(\d)\s*-\s*(inch|in|cm|mm|g|kg|ml|l|oz|ounce|lb|pound|litre|liter)\b", re.IGNORECASE)
-_OTHER_UNITS = re.compile(
+_JOINED = lazily(r"(\d)\s*-\s*(inch|in|cm|mm|g|kg|ml|l|oz|ounce|lb|pound|litre|liter)\b", re.IGNORECASE)
+_OTHER_UNITS = lazily(
     r"(?<=[a-z\"])\s*[/|]\s*[\d½¼¾⅓⅔⅛][\d.,/ ½¼¾⅓⅔⅛]*\s*(?:fl\.?\s*oz|oz|lbs?|pounds?|ounces?|g|kg|ml|l|litres?|liters?"
     r"|quarts?|qts?|pints?|pts?|cups?|tablespoons?|teaspoons?|tbsps?|tsps?|cm|mm|inch(?:es)?)\b\.?"
     r"(?:\s*\d[\d.,½¼¾]*\s*oz\b\.?)?",
@@ -38,42 +39,40 @@ _PACK = (
     r"|bottles?|tubs?|pots?|tubes?|bags?|pouch(?:es)?|box(?:es)?)\b\.?\s*"
 )
 _SO_MANY = r"\d+(?!/)|1/2|½|half|an?|one|two|three"
-_PACKED = re.compile(
+_PACKED = lazily(
     rf"^(?:(?P<count>{_SO_MANY})\s*(?:x|×|\s(?:of )?(?:an? )?(?=\d)|(?=\()))?\s*{_SIZE}{_PACK}(?:of\s+)?(?P<name>.+)$",
     re.IGNORECASE,
 )
-_COUNT_BEFORE_PACK = re.compile(
+_COUNT_BEFORE_PACK = lazily(
     rf"^(?P<count>{_SO_MANY})(?:\s+of)?(?:\s+an?)?\s+{_PACK}(?=\(){_SIZE}(?:of\s+)?(?P<name>.+)$", re.IGNORECASE
 )
-_SIZE_BEHIND = re.compile(
+_SIZE_BEHIND = lazily(
     rf"^(?P<count>{_SO_MANY})(?:\s+of)?(?:\s+an?)?\s+{_PACK}(?:of\s+)?(?P<name>[^()\d,]+?)\s*[(,]\s*"
     rf"(?:the |an? )?{_SIZE}(?:each|ones?|size|sort)?\s*\)?$",
     re.IGNORECASE,
 )
-_SO_LONG = re.compile(
+_SO_LONG = lazily(
     r"^(?P<count>\d{1,2})\s*[x×]\s*(?P<length>\d+(?:[.,]\d+)?)\s*-?(?P<unit>cm|mm|inch|in)\b", re.IGNORECASE
 )
-_PIECE = re.compile(r"\b(?:-?\s*)(?:piece|pieces|length|lengths)\s+(?:of\s+)?(?=[a-z])", re.IGNORECASE)
-_THUMB = re.compile(r"\bthumb(?:-?sized?)?(?:\s+piece)?(?:\s+of)?\s+", re.IGNORECASE)
+_PIECE = lazily(r"\b(?:-?\s*)(?:piece|pieces|length|lengths)\s+(?:of\s+)?(?=[a-z])", re.IGNORECASE)
+_THUMB = lazily(r"\bthumb(?:-?sized?)?(?:\s+piece)?(?:\s+of)?\s+", re.IGNORECASE)
 # What it is cut into, as a remark behind it: "2 onions in thin rings", "1 leek cut into strips"
-_IN_PIECES = re.compile(
+_IN_PIECES = lazily(
     r"(?<=\w)\s+(?=(?:(?:cut|sliced|chopped|torn|broken|shaved|snipped)\s)?(?:up\s)?(?:in|into|to)\s"
     r"(?:(?:very|thin|thick|fine|small|large|big|rough|even|long|bite[- ]?sized?|\d+ ?[cm]m)\s){0,4}"
     r"(?:rings?|slices?|chunks?|wedges?|strips?|cubes?|pieces|halves|half|quarters|rounds?|batons?|ribbons?|sticks?|dice"
     r"|coins|half[- ]?moons?|matchsticks?|slivers?|segments?)\s*$)",
     re.IGNORECASE,
 )
-_SOME_ROOT = re.compile(
+_SOME_ROOT = lazily(
     r"^(?:(?:an?|1|one)\s+)?(?:(?P<size>small|large|big|little|good|medium)\s+)?(?:piece|bit|nub)\s+(?:of\s+)?"
     r"(?=(?:(?:fresh|peeled|root)\s+)*(?:ginger|galangal|turmeric)\b)",
     re.IGNORECASE,
 )
-_SUM = re.compile(r"^(?:\+|plus\b|and\b|&)\s*(?=[\d½¼¾⅓⅔]|a\b|one\b|half\b|two\b)", re.IGNORECASE)
-_NOTHING = re.compile(r"(?=\d)")  # "1 lb 4 oz" adds up without a word
-_WORD = re.compile(r"[a-zA-Z]+\.?")
-_SPOONS = re.compile(
-    r"^(\d{1,2}|an?|one|two|three)\s*(?:x|×)\s*(5|15)\s?ml\s+(?:tea|table)?\s?spoons?\b", re.IGNORECASE
-)
+_SUM = lazily(r"^(?:\+|plus\b|and\b|&)\s*(?=[\d½¼¾⅓⅔]|a\b|one\b|half\b|two\b)", re.IGNORECASE)
+_NOTHING = lazily(r"(?=\d)")  # "1 lb 4 oz" adds up without a word
+_WORD = lazily(r"[a-zA-Z]+\.?")
+_SPOONS = lazily(r"^(\d{1,2}|an?|one|two|three)\s*(?:x|×)\s*(5|15)\s?ml\s+(?:tea|table)?\s?spoons?\b", re.IGNORECASE)
 _COUNTS = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "half": 0.5, "½": 0.5, "1/2": 0.5}
 
 
@@ -85,9 +84,9 @@ class Tidied:
     about: bool
 
 
-_SO_MANY_EACH = re.compile(r"^([\d½¼¾/. ]{1,8}?) ?ea\b\.? ", re.IGNORECASE)
-_ALL_OF_IT = re.compile(r"\b100\s?%\s*(?:pure\s+)?(?=[a-z\d])", re.IGNORECASE)  # "100 % pineapple juice"
-_AS_I_DO = re.compile(r"\((?:i|we) (?:use|used|like|add|added|start with) (about |around |roughly )?", re.IGNORECASE)
+_SO_MANY_EACH = lazily(r"^([\d½¼¾/. ]{1,8}?) ?ea\b\.? ", re.IGNORECASE)
+_ALL_OF_IT = lazily(r"\b100\s?%\s*(?:pure\s+)?(?=[a-z\d])", re.IGNORECASE)  # "100 % pineapple juice"
+_AS_I_DO = lazily(r"\((?:i|we) (?:use|used|like|add|added|start with) (about |around |roughly )?", re.IGNORECASE)
 
 
 def without_bullet(text: str) -> str:

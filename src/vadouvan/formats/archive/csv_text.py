@@ -9,13 +9,13 @@ from __future__ import annotations
 
 import csv
 import io
-import re
 from collections.abc import Iterable, Mapping, Sequence
 
+from vadouvan.core.patterns import lazily
 from vadouvan.errors import FormatError
 
 _RISKY = ("=", "+", "-", "@", "\t", "\r", "\n", "'")
-_NUMBER = re.compile(r"[+-]?\d+(?:\.\d+)?(?:[eE][+-]?\d+)?")
+_NUMBER = lazily(r"[+-]?\d+(?:\.\d+)?(?:[eE][+-]?\d+)?")
 LONGEST_CELL = 200_000
 
 

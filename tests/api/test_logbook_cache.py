@@ -8,12 +8,14 @@ from datetime import timedelta
 from unittest.mock import patch
 
 from fastapi.testclient import TestClient
+from sqlalchemy import update
 
 from tests.api.kitchen import kitchen_app
 from tests.drafts import NOW
 from tests.saturday import eaten_logbook
 from vadouvan.core.snapshot.kitchen import KitchenSettings
 from vadouvan.core.snapshot.merging import Merge
+from vadouvan.store.rows import BatchRow
 from vadouvan.use_cases.logbook_cache import LogbookCache
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
@@ -82,6 +84,18 @@ class InStep(unittest.TestCase):
         merge = Merge(other, (), (), KitchenSettings(), ())
         self.context.snapshots.take_in(lambda _: merge, now=NOW + timedelta(hours=1))
         self.assertEqual({one.draft.name for one in self.context.logbook_cache.entries()}, {"Another name"})
+
+    def test_what_cannot_be_read_stays_on_the_shelf(self) -> None:
+        """Neither broken JSON nor JSON that is no draft takes the logbook away: each stands there by a name."""
+        for text, name in (("{", "A batch that cannot be read"), ('{"name": 3, "mix": [7]}', "")):
+            change = update(BatchRow).where(BatchRow.id == self.ids[0])
+            with self.context.batches._engine.begin() as connection:
+                connection.execute(change.values(draft=text, revision=BatchRow.revision + 1))
+            with self.subTest(text):
+                spines = {one.id: one.spine.name for one in self.context.logbook_cache.entries()}
+                self.assertEqual(spines[self.ids[0]], name)
+                listed = self.client.get("/api/logbook")
+                self.assertEqual((listed.status_code, listed.json()["count"]), (200, 3))
 
     def test_the_latest_teach(self) -> None:
         """No more than are learned from, and of those the latest."""

@@ -7,14 +7,14 @@ from dataclasses import replace
 
 from vadouvan.core.draft.typed import Draft, MealInput
 from vadouvan.core.tasting.last_good import last_good
-from vadouvan.core.tasting.logbook import Entry
+from vadouvan.core.tasting.logbook import Entry, entry_of
 from vadouvan.core.tasting.verdict import Verdict
 
 
 def entry(identity: str, day: str, name: str = "", *salt: int) -> Entry:
     """A batch eaten on a day, with what each eater said of its salt."""
     verdicts = tuple(Verdict(str(number), {"salt": step}) for number, step in enumerate(salt))
-    return Entry(identity, replace(Draft(), name=name, meal=MealInput(at=f"2026-11-{day}T19:00")), verdicts)
+    return entry_of(identity, replace(Draft(), name=name, meal=MealInput(at=f"2026-11-{day}T19:00")), verdicts)
 
 
 class LastGood(unittest.TestCase):

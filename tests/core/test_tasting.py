@@ -33,7 +33,7 @@ from vadouvan.core.tasting.learn import (
     pace_says,
     salt_says,
 )
-from vadouvan.core.tasting.logbook import Asked, Entry, found, side_by_side, thread_of
+from vadouvan.core.tasting.logbook import Asked, entry_of, found, side_by_side, thread_of
 from vadouvan.core.tasting.next_time import all_taken, fresh, next_time
 from vadouvan.core.tasting.teaching import Tasted, taught
 from vadouvan.core.tasting.verdict import WORDS, Verdict, VerdictInput, read_verdict
@@ -362,15 +362,15 @@ class Logbook(unittest.TestCase):
     """Found again, side by side, in a thread."""
 
     ENTRIES = (
-        Entry("1", replace(SKEWERS, name="Skewers"), (Verdict("", {"salt": 1}, note="good with bread"),)),
-        Entry(
+        entry_of("1", replace(SKEWERS, name="Skewers"), (Verdict("", {"salt": 1}, note="good with bread"),)),
+        entry_of(
             "2",
             replace(SKEWERS, name="Skewers again", mix=(replace(SKEWERS.mix[0], text="12 g salt"), *SKEWERS.mix[1:])),
             (Verdict("", {"salt": 0}),),
             "1",
             ("less salt",),
         ),
-        Entry("3", replace(BRINED, name="Pork"), (Verdict("", {"juice": 0}),)),
+        entry_of("3", replace(BRINED, name="Pork"), (Verdict("", {"juice": 0}),)),
     )
 
     def test_found_by_each_filter(self) -> None:

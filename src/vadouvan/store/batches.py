@@ -8,11 +8,13 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Any, Literal
 
-from sqlalchemy import Connection, Engine, ScalarSelect, bindparam, delete, exists, func, insert, select, update
+from pydantic_core import from_json
+from sqlalchemy import Connection, Engine, ScalarSelect, bindparam, case, delete, exists, func, insert, select, update
 from sqlalchemy.orm import Session, aliased
 
 from vadouvan.core.draft.merging import Side, merged
 from vadouvan.core.draft.typed import Draft
+from vadouvan.core.tasting.logbook import Spine
 from vadouvan.core.weighing.event import LoggedEvent
 from vadouvan.errors import InputError, NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
@@ -127,15 +129,19 @@ class Batches:
         with reading(self._engine) as session:
             return [_Standing(*row).kept() for row in session.execute(wanted)]
 
-    def some(self, identities: Sequence[str]) -> list[KeptBatch]:
-        """Those of these batches that are kept, in the order they were made."""
-        found: list[KeptBatch] = []
+    def is_kept(self, identity: str) -> bool:
+        """Whether a batch is here, readable or not."""
+        with reading(self._engine) as session:
+            return session.scalar(select(BatchRow.id).where(BatchRow.id == identity)) is not None
+
+    def spines(self, identities: Sequence[str]) -> dict[str, Spine]:
+        """The spines of those of these batches that are kept: read in the file, a tenth of the work of whole drafts."""
+        found: dict[str, Spine] = {}
         with reading(self._engine) as session:
             for start in range(0, len(identities), MOST_AT_ONCE):
                 part = identities[start : start + MOST_AT_ONCE]
-                columns = select(BatchRow.id, BatchRow.revision, BatchRow.draft)
-                rows = session.execute(columns.where(BatchRow.id.in_(part)).order_by(BatchRow.made_at))
-                found += [KeptBatch(name, revision, draft_in(draft)[0]) for name, revision, draft in rows]
+                rows = session.execute(select(BatchRow.id, _ON_SPINE).where(BatchRow.id.in_(part)))
+                found |= {name: _spine_in(text) for name, text in rows}
         return found
 
     def get(self, identity: str) -> KeptBatch:
@@ -312,6 +318,20 @@ def _presses(connection: Connection, stands: _Standing) -> list[LoggedEvent]:
         return []
     with Session(connection) as session:
         return presses_of(session, stands.id)
+
+
+_SPINE_PATHS = ("$.name", "$.cut.kind", "$.aims.school", "$.meal.pulled", "$.meal.at", "$.mix")
+_ON_SPINE = case((func.json_valid(BatchRow.draft), func.json_extract(BatchRow.draft, *_SPINE_PATHS)))
+
+
+def _spine_in(text: str | None) -> Spine:
+    """The spine in these parts of a draft, as JSON; of what cannot be read a name alone."""
+    if text is None:
+        return Spine(DAMAGED_NAME, "", "", "", ())
+    *said, mix = from_json(text)
+    name, kind, school, pulled, at = (one if isinstance(one, str) else "" for one in said)
+    lines = [line.get("text") for line in mix if isinstance(line, dict)] if isinstance(mix, list) else []
+    return Spine(name, kind, school, pulled or at, tuple(line for line in lines if isinstance(line, str)))
 
 
 DAMAGED_NAME = "A batch that cannot be read"

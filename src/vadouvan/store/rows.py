@@ -14,7 +14,7 @@ class BatchRow(Base):
     """One batch: its draft as JSON, a revision that grows with each change, its place in the history."""
 
     __tablename__ = "batch"
-    __table_args__ = (Index("ix_batch_changed_at", "changed_at"),)
+    __table_args__ = (Index("ix_batch_changed", "changed_at", "revision"),)
 
     id: Mapped[str] = mapped_column(primary_key=True)
     draft: Mapped[str]

@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 import json
-from collections.abc import Sequence
 from dataclasses import asdict, dataclass, replace
 from datetime import datetime
+from itertools import groupby
 from typing import Literal
 
 from sqlalchemy import Engine, delete, func, select
@@ -44,14 +44,21 @@ RECENT_JULIAN_DAY = 2_461_000  # taken off before times are summed, so that a su
 
 @dataclass(frozen=True)
 class State:
-    """From which anything that is worked out of a tasted batch follows: its revision, and its verdicts' state."""
+    """From which anything that is worked out of a tasted batch follows: its revision, and its verdicts' state.
+
+    ``said`` are the verdicts as they are kept, the oldest first.
+    """
 
     revision: int
     changed_at: str
-    said: str
+    said: tuple[str, ...]
     is_forgotten: bool
     is_insisted: bool
     from_id: str
+
+    def verdicts(self) -> list[VerdictInput]:
+        """The verdicts that can be read."""
+        return [said for _, said in readable(self.said, lambda text: VerdictInput(**json.loads(text)))]
 
 
 LessonWeight = Literal["usual", "forgotten", "insisted"]
@@ -93,32 +100,23 @@ class Verdicts:
             VerdictRow.batch_id,
             BatchRow.revision,
             BatchRow.changed_at,
-            func.group_concat(VerdictRow.said),
-            func.max(VerdictRow.forgotten),
-            func.max(VerdictRow.insisted),
-            func.max(DescentRow.from_id),
+            DescentRow.from_id,
+            VerdictRow.said,
+            VerdictRow.forgotten,
+            VerdictRow.insisted,
         )
         wanted = (
             select(*columns)
             .join(BatchRow, BatchRow.id == VerdictRow.batch_id)
             .outerjoin(DescentRow, DescentRow.batch_id == VerdictRow.batch_id)
-            .group_by(VerdictRow.batch_id)
+            .order_by(VerdictRow.batch_id, VerdictRow.at)
         )
+        found: dict[str, State] = {}
         with reading(self._engine) as session:
-            return {
-                name: State(revision, changed_at, said, bool(forgotten), bool(insisted), from_id or "")
-                for name, revision, changed_at, said, forgotten, insisted, from_id in session.execute(wanted)
-            }
-
-    def said_of(self, identities: Sequence[str]) -> dict[str, list[VerdictInput]]:
-        """Verdicts on these batches, the oldest first."""
-        wanted = set(identities)
-        found: dict[str, list[VerdictInput]] = {name: [] for name in identities}
-        with reading(self._engine) as session:
-            rows = session.execute(select(VerdictRow.batch_id, VerdictRow.said).order_by(VerdictRow.at))
-            here = (row for row in rows if row[0] in wanted)
-            for (name, _), said in readable(here, lambda row: VerdictInput(**json.loads(row[1]))):
-                found[name].append(said)
+            for of_batch, verdicts in groupby(session.execute(wanted), key=lambda row: row[:4]):
+                name, revision, changed_at, from_id = of_batch
+                said, forgotten, insisted = zip(*(row[4:] for row in verdicts), strict=True)
+                found[name] = State(revision, changed_at, said, any(forgotten), any(insisted), from_id or "")
         return found
 
     def keep(

@@ -7,10 +7,12 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from datetime import datetime
+from functools import partial
 from threading import Lock
 
+from vadouvan.core.draft.typed import Draft
 from vadouvan.core.kitchen.kitchen import Kitchen
-from vadouvan.core.tasting.logbook import Entry
+from vadouvan.core.tasting.logbook import Entry, latest_first
 from vadouvan.core.tasting.teaching import MOST_LESSONS, Lesson, Tasted, lesson_of
 from vadouvan.core.tasting.verdict import readable_verdicts
 from vadouvan.store.batches import Batches
@@ -24,26 +26,27 @@ class LogbookCache:
         self._batches = batches
         self._verdicts = verdicts
         self._entries: dict[str, tuple[State, Entry]] = {}
+        self._in_order: list[Entry] = []
         self._lessons: dict[tuple[str, State], Lesson | None] = {}
         self._tables: object = None
         self._fingerprint: object = None
         self._lock = Lock()
 
     def entries(self) -> list[Entry]:
-        """All batches that were tasted."""
+        """All batches that were tasted, the latest first."""
         with self._lock:
             self._refresh()
-            return [entry for _, entry in self._entries.values()]
+            return self._in_order
 
     def tasted(self) -> list[Tasted]:
         """The batches that may teach: the latest, as many as are learned from."""
         with self._lock:
             self._refresh()
-            latest = sorted(self._entries.values(), key=lambda kept: kept[1].eaten_on)[-MOST_LESSONS:]
-            return [
-                Tasted(entry.id, entry.draft, entry.verdicts, not state.is_forgotten, state.is_insisted)
-                for state, entry in latest
-            ]
+            latest = [(self._entries[entry.id][0], entry) for entry in self._in_order[:MOST_LESSONS]]
+        return [
+            Tasted(entry.id, entry.draft, entry.verdicts, not state.is_forgotten, state.is_insisted)
+            for state, entry in reversed(latest)
+        ]
 
     def lessons(self, tasted: Sequence[Tasted], kitchen: Kitchen, *, now: datetime) -> list[Lesson]:
         """Lessons of these batches; judged once for each state of theirs and of the kitchen's tables."""
@@ -72,16 +75,20 @@ class LogbookCache:
         changed = [name for name, state in states.items() if self._entries.get(name, (None,))[0] != state]
         for name in self._entries.keys() - states.keys():
             del self._entries[name]
-        said = self._verdicts.said_of(changed)
         descents = {one.batch_id: one for one in self._verdicts.descents()}
-        for kept in self._batches.some(changed):
-            descent = descents.get(kept.id)
+        for name, spine in self._batches.spines(changed).items():
+            descent = descents.get(name)
             entry = Entry(
-                kept.id,
-                kept.draft,
-                readable_verdicts(said[kept.id]),
+                name,
+                spine,
+                readable_verdicts(states[name].verdicts()),
                 descent.from_id if descent else "",
                 descent.says if descent else (),
+                take=partial(self._taken, name),
             )
-            self._entries[kept.id] = (states[kept.id], entry)
+            self._entries[name] = (states[name], entry)
+        self._in_order = latest_first(entry for _, entry in self._entries.values())
         self._fingerprint = fingerprint
+
+    def _taken(self, name: str) -> Draft:
+        return self._batches.get(name).draft

@@ -301,4 +301,4 @@ def _cut_face(identity: str, here: RunningKitchen) -> CutFaceOut | None:
 
 
 def _is_kept(identity: str, here: RunningKitchen) -> bool:
-    return bool(here.batches.some([identity]))
+    return here.batches.is_kept(identity)

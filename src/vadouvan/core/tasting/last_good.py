@@ -18,7 +18,7 @@ def last_good(entries: Sequence[Entry], *, itself: str, name: str, came_from: Ma
         for entry in entries
         if entry.id != itself
         and is_good(entry)
-        and (_root(entry.id, came_from) == root or (plain != "" and _plain(entry.draft.name) == plain))
+        and (_root(entry.id, came_from) == root or (plain != "" and _plain(entry.spine.name) == plain))
     ]
     return max(good, key=lambda entry: (entry.eaten_on, entry.id), default=None)
 

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
+from dataclasses import dataclass, field
 from datetime import datetime
-from functools import cached_property
+from functools import cached_property, partial
 
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.draft.typed import Draft
@@ -17,26 +17,56 @@ MOST_BESIDE = 4
 
 
 @dataclass(frozen=True)
+class Spine:
+    """Marks of a batch that stand on its spine: it is found by them, and stays on the shelf meanwhile.
+
+    ``eaten_on`` is when it came out, or its meal: a local moment as typed; ``lines`` are those of its mix.
+    """
+
+    name: str
+    cut_kind: str
+    school: str
+    eaten_on: str
+    lines: tuple[str, ...]
+
+    @cached_property
+    def mix(self) -> str:
+        """Its lines, one under the other, in small letters."""
+        return "\n".join(self.lines).lower()
+
+
+def spine_of(draft: Draft) -> Spine:
+    """The spine of a batch."""
+    lines = tuple(line.text for line in draft.mix)
+    return Spine(draft.name, draft.cut.kind, draft.aims.school, draft.meal.pulled or draft.meal.at, lines)
+
+
+@dataclass(frozen=True)
 class Entry:
-    """A batch that was eaten, with what was said of it."""
+    """A batch that was eaten, with what was said of it; ``take`` takes it off the shelf."""
 
     id: str
-    draft: Draft
+    spine: Spine
     verdicts: tuple[Verdict, ...]
     from_id: str = ""
     changed: tuple[str, ...] = ()
+    take: Callable[[], Draft] = field(kw_only=True, compare=False, repr=False)
+
+    @cached_property
+    def draft(self) -> Draft:
+        """All of it."""
+        return self.take()
 
     @property
     def eaten_on(self) -> str:
-        """When it came out, or its meal: a local moment as typed."""
-        return self.draft.meal.pulled or self.draft.meal.at
+        """When it came out, or its meal."""
+        return self.spine.eaten_on
 
     @cached_property
     def words(self) -> str:
         """Everything in it that can be searched, in small letters."""
-        lines = " ".join(line.text for line in self.draft.mix)
         notes = " ".join(f"{verdict.eater} {verdict.note}" for verdict in self.verdicts)
-        return f"{self.draft.name} {self.draft.cut.kind} {lines} {notes}".lower()
+        return f"{self.spine.name} {self.spine.cut_kind} {self.spine.mix} {notes}".lower()
 
     @cached_property
     def steps(self) -> dict[Aspect, int]:
@@ -48,6 +78,18 @@ class Entry:
     def verdict_words(self) -> dict[Aspect, str]:
         """Word of all eaters together, for each thing that was tasted."""
         return {aspect: WORDS[aspect][STEPS.index(step)] for aspect, step in self.steps.items()}
+
+
+def entry_of(
+    identity: str, draft: Draft, verdicts: tuple[Verdict, ...], from_id: str = "", changed: tuple[str, ...] = ()
+) -> Entry:
+    """The entry of a batch that is at hand."""
+    return Entry(identity, spine_of(draft), verdicts, from_id, changed, take=lambda: draft)
+
+
+def latest_first(entries: Iterable[Entry]) -> list[Entry]:
+    """Entries in the order of a shelf."""
+    return sorted(entries, key=lambda entry: (entry.eaten_on, entry.id), reverse=True)
 
 
 @dataclass(frozen=True)
@@ -63,26 +105,41 @@ class Asked:
 
 
 def found(entries: Sequence[Entry], asked: Asked, cuts: Mapping[str, CutKind]) -> list[Entry]:
-    """Entries that fit, the latest first."""
-    fit = [entry for entry in entries if _fits(entry, asked, cuts)]
-    return sorted(fit, key=lambda entry: (entry.eaten_on, entry.id), reverse=True)
+    """Entries that fit, in their order."""
+    conditions = list(_conditions(asked, cuts))
+    return [entry for entry in entries if all(fits(entry) for fits in conditions)] if conditions else list(entries)
 
 
-def _fits(entry: Entry, asked: Asked, cuts: Mapping[str, CutKind]) -> bool:
-    draft = entry.draft
-    if asked.cut and draft.cut.kind != asked.cut:
-        return False
-    if asked.school and (draft.aims.school or "per_kg") != asked.school:
-        return False
-    kind = cuts.get(draft.cut.kind)
-    if asked.species and (kind is None or kind.species != asked.species):
-        return False
-    if asked.ingredient and not any(asked.ingredient.lower() in line.text.lower() for line in draft.mix):
-        return False
-    if asked.verdict and asked.verdict not in (f"{name}: {word}" for name, word in entry.verdict_words.items()):
-        return False
-    words = entry.words
-    return all(word in words for word in asked.search.lower().split())
+def _conditions(asked: Asked, cuts: Mapping[str, CutKind]) -> Iterator[Callable[[Entry], bool]]:
+    """Only of what is asked, so that a long logbook is not asked for the rest."""
+    if asked.cut:
+        yield lambda entry: entry.spine.cut_kind == asked.cut
+    if asked.school:
+        yield lambda entry: (entry.spine.school or "per_kg") == asked.school
+    if asked.species:
+        kinds = {name for name, kind in cuts.items() if kind.species == asked.species}
+        yield lambda entry: entry.spine.cut_kind in kinds
+    if asked.ingredient:
+        wanted = asked.ingredient.lower()
+        yield lambda entry: wanted in entry.spine.mix
+    if asked.verdict:
+        yield _said(asked.verdict)
+    for word in asked.search.lower().split():
+        yield partial(_has_word, word)
+
+
+def _has_word(word: str, entry: Entry) -> bool:
+    return word in entry.words
+
+
+def _said(verdict: str) -> Callable[[Entry], bool]:
+    """A verdict such as "salt: a little too much"; one that cannot be said is nobody's."""
+    name, _, words = verdict.partition(": ")
+    aspect = next((one for one in ASPECTS if one == name), None)
+    if aspect is None or words not in WORDS[aspect]:
+        return lambda _: False
+    step = STEPS[WORDS[aspect].index(words)]
+    return lambda entry: entry.steps.get(aspect) == step
 
 
 @dataclass(frozen=True)

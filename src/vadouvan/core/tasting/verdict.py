@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass, field
+from functools import lru_cache
 from typing import Literal, get_args
 
 from vadouvan.core.measures.quantity import SEEN_DEPTH, quantity
@@ -59,7 +60,7 @@ def read_verdict(said: VerdictInput) -> Verdict:
     is_through = said.depth.strip() == THROUGH
     if said.depth.strip() and not is_through:
         try:
-            depth_m = quantity(said.depth, SEEN_DEPTH, field="depth")
+            depth_m = _depth_m(said.depth)
         except InputError as error:
             problems.append(error)
     _check_length("note", said.note, LONGEST_NOTE, problems)
@@ -70,6 +71,12 @@ def read_verdict(said: VerdictInput) -> Verdict:
     if problems:
         raise BadInput(problems)
     return Verdict(said.eater.strip(), steps, depth_m, is_through, said.note.strip())
+
+
+@lru_cache(maxsize=512)
+def _depth_m(said: str) -> float:
+    """A depth as typed [m]; many verdicts of a logbook name the same."""
+    return quantity(said, SEEN_DEPTH, field="depth")
 
 
 def readable_verdicts(said: Iterable[VerdictInput]) -> tuple[Verdict, ...]:

@@ -16,7 +16,7 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSnapshot, check_settings
 from vadouvan.core.tasting.cut_face import checked_marks
-from vadouvan.core.tasting.logbook import Entry
+from vadouvan.core.tasting.logbook import Entry, entry_of
 from vadouvan.core.tasting.verdict import readable_verdicts
 from vadouvan.errors import BadInput, VadouvanError
 from vadouvan.formats import batch_file, batch_shape
@@ -122,7 +122,7 @@ def kitchen_to_take_in(data: bytes, pantry: Pantry, tell: Tell = silently) -> tu
 def entries_of(batches: Sequence[BatchSnapshot]) -> list[Entry]:
     """The batches that were tasted, as entries of the logbook; a verdict that cannot be read is left out of them."""
     return [
-        Entry(
+        entry_of(
             batch.id,
             batch.draft,
             readable_verdicts(one.said for one in batch.verdicts),

@@ -5,12 +5,13 @@ from __future__ import annotations
 from typing import Annotated, Literal
 
 from fastapi import Path, Query, Response
-from pydantic import BaseModel
+from pydantic import BaseModel, TypeAdapter
 
 from vadouvan.api.context import Here
 from vadouvan.api.router import router_of
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody, ChangedOut
 from vadouvan.api.told_in import AsRead
+from vadouvan.api.written import written
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.draft.typed import CutInput, Draft
@@ -40,6 +41,7 @@ from vadouvan.use_cases.running_kitchen import RunningKitchen
 router = router_of("/api/batches", "batches")
 
 Identity = Annotated[str, Path(max_length=64)]
+_ONE, _LIST, _CHANGED = TypeAdapter(BatchOut), TypeAdapter(list[BatchOut]), TypeAdapter(ChangedOut)
 
 
 def answer(kept: KeptBatch, here: RunningKitchen) -> BatchOut:
@@ -63,12 +65,12 @@ def _out(kept: KeptBatch, judged: JudgementShown, here: RunningKitchen) -> Batch
     )
 
 
-@router.get("")
-def list_batches(here: Here) -> list[BatchOut]:
+@router.get("", response_model=list[BatchOut])
+def list_batches(here: Here) -> Response:
     """Batches in hand in the order they were made, judged; tasted ones are in the logbook."""
     in_hand = here.in_hand()
     judged = here.all_shown(kept.draft for kept in in_hand)
-    return [_out(kept, one, here) for kept, one in zip(in_hand, judged, strict=True)]
+    return written([_out(kept, one, here) for kept, one in zip(in_hand, judged, strict=True)], _LIST)
 
 
 @router.post("", status_code=201)
@@ -132,14 +134,14 @@ def _asks(brought: Brought, here: RunningKitchen) -> CutAskedOut | None:
     )
 
 
-@router.get("/{identity}")
-def get_batch(identity: Identity, here: Here) -> BatchOut:
+@router.get("/{identity}", response_model=BatchOut)
+def get_batch(identity: Identity, here: Here) -> Response:
     """One batch with its judgement as of now."""
-    return answer(here.batches.get(identity), here)
+    return written(answer(here.batches.get(identity), here), _ONE)
 
 
-@router.put("/{identity}")
-def change_batch(identity: Identity, change: ChangeBody, here: Here) -> ChangedOut:
+@router.put("/{identity}", response_model=ChangedOut)
+def change_batch(identity: Identity, change: ChangeBody, here: Here) -> Response:
     """Keep a changed draft beside what was changed elsewhere; 409 where both changed one field, with both values.
 
     The draft is told only where it is another than was sent.
@@ -147,7 +149,8 @@ def change_batch(identity: Identity, change: ChangeBody, here: Here) -> ChangedO
     origin = Origin(change.revision, change.since, change.prefer)
     kept = here.batches.change(identity, change.draft, origin, now=here.now(), check=refuse_what_is_locked)
     told = answer(kept, here)
-    return ChangedOut(**dict(told) | {"draft": None if kept.draft == change.draft else kept.draft})
+    changed = ChangedOut(**dict(told) | {"draft": None if kept.draft == change.draft else kept.draft})
+    return written(changed, _CHANGED)
 
 
 @router.post("/{identity}/undo")

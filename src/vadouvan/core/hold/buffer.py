@@ -64,7 +64,12 @@ class Sweep:
     @property
     def ph(self) -> Array:
         """The values."""
-        return np.linspace(self.first, self.last, STEPS)
+        return _swept(self.first, self.last)
+
+
+@cache
+def _swept(first: float, last: float) -> Array:
+    return np.linspace(first, last, STEPS)
 
 
 @cache

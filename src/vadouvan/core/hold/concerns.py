@@ -8,6 +8,7 @@ verdict and no edge.
 from __future__ import annotations
 
 import math
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Literal
@@ -39,7 +40,7 @@ TINY = 1e-9
 
 @dataclass(frozen=True)
 class Concern:
-    """One concern at every hour [0..1]; ``start`` is what of it no hour can mend."""
+    """One concern at every hour [0..1], a row for each run of a hold; ``start`` is what of it no hour can mend."""
 
     name: ConcernName
     rises: bool
@@ -47,20 +48,58 @@ class Concern:
     start: float = 1.0
 
 
-def concerns_of(scenario: HoldScenario, hours: Array) -> tuple[Concern, ...]:
-    """Every concern that bears on this hold, at these hours [h]."""
-    kept, balance = kept_share(scenario), scenario.balance
-    aims = aim_weights(scenario.hold.aim, balance.paste_kg, scenario.cut.meat_kg, scenario.cut.kind.family)
+@dataclass(frozen=True)
+class _Runs:
+    """Runs of one hold at the same hours (looks). They differ in pace, thickness and salt, in nothing else.
+
+    What is ``kept`` on the meat and the ``strength`` of its enzyme are columns (runs, 1), as is all that differs.
+    """
+
+    all: Sequence[HoldScenario]
+    hours: Array
+    kept: Array
+    strength: Array
+    aims: AimWeights
+
+    @property
+    def first(self) -> HoldScenario:
+        """The one that is told."""
+        return self.all[0]
+
+    @property
+    def family(self) -> Family:
+        """The family of the meat."""
+        return self.first.cut.kind.family
+
+    def each(self, of: Callable[[HoldScenario], float]) -> Array:
+        """A number of each run, as a column."""
+        return _column([of(one) for one in self.all])
+
+    def along(self, series: Callable[[HoldScenario], Array]) -> Array:
+        """A series of each run's salt at these hours; before its course begins all goes with the root of time."""
+        logs = np.log(self.hours)
+        found = np.array([np.interp(logs, one.log_hours, series(one)) for one in self.all])
+        begins_h = self.each(lambda one: float(one.hours[0]))
+        early = self.hours[0] < begins_h.max()
+        return np.sqrt(np.minimum(1.0, self.hours / begins_h)) * found if early else found
+
+
+def _column(numbers: Sequence[float]) -> Array:
+    return np.array(numbers)[:, np.newaxis]
+
+
+def concerns_of(runs: Sequence[HoldScenario], hours: Array) -> tuple[Concern, ...]:
+    """Every concern that bears on a hold, at these hours [h], in runs that differ in pace, thickness and salt."""
+    hold, balance, cut = runs[0].hold, runs[0].balance, runs[0].cut
+    those = _Runs(
+        runs,
+        hours,
+        kept=_column([kept_share(one) for one in runs]),
+        strength=_column([softening_strength(one) for one in runs]),
+        aims=aim_weights(hold.aim, balance.paste_kg, cut.meat_kg, cut.kind.family),
+    )
     found = (
-        _seasoned(scenario, hours, kept, aims),
-        _aroma(scenario, hours, kept),
-        _tenderised(scenario, hours, aims),
-        _cured(scenario, hours, aims),
-        _soured(scenario, hours, aims),
-        _salty(scenario, hours, kept, aims),
-        _sour(scenario, hours, aims),
-        _soft(scenario, hours),
-        _texture(scenario, hours),
+        concern(those) for concern in (_seasoned, _aroma, _tenderised, _cured, _soured, _salty, _sour, _soft, _texture)
     )
     return tuple(one for one in found if one is not None)
 
@@ -98,13 +137,6 @@ def bath_share(scenario: HoldScenario) -> float:
     return levels.ramp(math.log(ratio), math.log(levels.BATH_FROM), math.log(levels.BATH_FULL))
 
 
-def _along(scenario: HoldScenario, hours: Array, series: Array) -> Array:
-    """A series of the salt's course at these hours; before the course begins all goes with the root of time."""
-    found = np.interp(np.log(hours), scenario.log_hours, series)
-    begins_h = float(scenario.hours[0])
-    return found if hours[0] >= begins_h else np.asarray(np.sqrt(np.minimum(1.0, hours / begins_h)) * found)
-
-
 def _asked_depth_m(scenario: HoldScenario, bite_m: float) -> float:
     """Depth that has to taste seasoned [m]: a bite, and more of a joint that is eaten in slices."""
     if scenario.cut.kind.family in ("fish", "shellfish", "plant"):
@@ -122,61 +154,76 @@ def _seasoned_depth_m(scenario: HoldScenario, bite_m: float) -> float:
     )
 
 
-def _seasoned(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeights) -> Concern:
+def _seasoned(runs: _Runs) -> Concern:
     """Share of the depth that is eaten which tastes seasoned, or whose salt goes to the heat outside."""
-    family = scenario.cut.kind.family
-    settled, unit_settled = scenario.contact.settled, scenario.unit_settled
-    lean = levels.TASTED_OF_SETTLED * unit_settled
-    from_ = lean if settled <= 0 else min(TASTED_SALT_KG_PER_KG_WATER.value * unit_settled / settled, lean)
-    asked_m = _seasoned_depth_m(scenario, levels.BITE_M[family])
-    share = np.maximum.accumulate(_along(scenario, hours, scenario.outer_tasting_of(asked_m, from_)))
-    seasoned = share + (1 - share) * levels.OUTSIDE_COUNTS[family] * kept
-    asked = max(levels.ramp(settled / TASTED_SALT_KG_PER_KG_WATER.value, 0.0, 1.5), bath_share(scenario))
-    asked *= 1 - levels.WORTH * levels.ramp(softening_strength(scenario), levels.WORKS_FROM, levels.WORKS_FULL)
-    return Concern("seasoned", True, 1 - asked * aims.season * (1 - seasoned))
+
+    def tasting(one: HoldScenario) -> Array:
+        settled, unit_settled = one.contact.settled, one.unit_settled
+        lean = levels.TASTED_OF_SETTLED * unit_settled
+        from_ = lean if settled <= 0 else min(TASTED_SALT_KG_PER_KG_WATER.value * unit_settled / settled, lean)
+        return one.outer_tasting_of(_seasoned_depth_m(one, levels.BITE_M[runs.family]), from_)
+
+    def asked_of(one: HoldScenario) -> float:
+        salted = levels.ramp(one.contact.settled / TASTED_SALT_KG_PER_KG_WATER.value, 0.0, 1.5)
+        return max(salted, bath_share(one))
+
+    share = np.maximum.accumulate(runs.along(tasting), axis=1)
+    seasoned = share + (1 - share) * levels.OUTSIDE_COUNTS[runs.family] * runs.kept
+    works = _column([levels.ramp(one, levels.WORKS_FROM, levels.WORKS_FULL) for one in runs.strength[:, 0].tolist()])
+    asked = runs.each(asked_of) * (1 - levels.WORTH * works)
+    return Concern("seasoned", True, 1 - asked * runs.aims.season * (1 - seasoned))
 
 
-def _aroma(scenario: HoldScenario, hours: Array, kept: float) -> Concern:
-    missing = 1 - levels.AROMA_BASE - levels.AROMA_KEPT * kept
-    return Concern("aroma", True, 1 - missing * np.exp(-hours / levels.AROMA_H[scenario.cut.kind.family]))
+def _aroma(runs: _Runs) -> Concern:
+    missing = 1 - levels.AROMA_BASE - levels.AROMA_KEPT * runs.kept
+    return Concern("aroma", True, 1 - missing * np.exp(-runs.hours / levels.AROMA_H[runs.family]))
 
 
-def _salty(scenario: HoldScenario, hours: Array, kept: float, aims: AimWeights) -> Concern:
+def _salty(runs: _Runs) -> Concern:
     """Salt of the rim as it is eaten, bounded by what the mix settles to, against the aim."""
-    family = scenario.cut.kind.family
-    target = max(scenario.hold.salt_target, levels.LEAST_AIM)  # who wants none is held to what nobody tastes
-    aim = target * (1 + levels.CURED_MORE_SALT * aims.cure)  # cured is saltier than seasoned
-    whole = scenario.water_share * scenario.contact.settled / aim
-    if family == "plant":  # takes what the mix settles to within the hour: a matter of the mix, not of hours
-        return Concern("salty", False, np.ones(len(hours)), float(_hill(whole, levels.ALL_HALF, levels.SALTY_STEEP)))
-    depth_m = _asked_depth_m(scenario, levels.RIM_M[family])
-    rim = np.maximum.accumulate(_along(scenario, hours, scenario.outer_salt(depth_m))) * scenario.water_share / aim
+    target = max(runs.first.hold.salt_target, levels.LEAST_AIM)  # who wants none is held to what nobody tastes
+    aim = target * (1 + levels.CURED_MORE_SALT * runs.aims.cure)  # cured is saltier than seasoned
+    whole = runs.each(lambda one: one.water_share * one.contact.settled / aim)
+    if runs.family == "plant":  # takes what the mix settles to within the hour: a matter of the mix, not of hours
+        held = np.ones((len(runs.all), len(runs.hours)))
+        return Concern("salty", False, held, float(_hill(whole[0, 0], levels.ALL_HALF, levels.SALTY_STEEP)))
+    salt = runs.along(lambda one: one.outer_salt(_asked_depth_m(one, levels.RIM_M[runs.family])))
+    rim = np.maximum.accumulate(salt, axis=1) * runs.first.water_share / aim
     eaten = rim * whole / np.sqrt(rim**2 + whole**2 + 1e-12)  # a rub's rim is not held against it: it settles
-    start, patted = (
-        min(share * scenario.balance.total("salt").value / aim, whole)
-        for share in (kept, kept_share(scenario, "patted"))
-    )
-    usual = max(start, patted)  # what is rinsed off is not there to be tasted: it makes nothing saltier, at no hour
-    way_m = min(max(scenario.cut.way_in.far_m, levels.CURES_LEAST_M), levels.CURES_WAY_M)
-    settles_h = levels.CURES_FO * way_m**2 / (scenario.pace.diffusivity * 3600)
-    taken = np.maximum(eaten - usual, 0.0) * (1 + hours / settles_h) ** levels.CURES_POWER
+    brought = runs.each(lambda one: one.balance.total("salt").value / aim)
+    start = np.minimum(runs.kept * brought, whole)
+    patted = np.minimum(runs.each(lambda one: kept_share(one, "patted")) * brought, whole)
+    usual = np.maximum(start, patted)  # what is rinsed off is not there to be tasted: it makes nothing saltier
+    settles_h = runs.each(_settles_h)
+    taken = np.maximum(eaten - usual, 0.0) * (1 + runs.hours / settles_h) ** levels.CURES_POWER
     first = _hill(usual, levels.SALTY_HALF, levels.SALTY_STEEP)
     falls = _hill(start + taken, levels.SALTY_HALF, levels.SALTY_STEEP)
-    values = np.minimum.accumulate(np.minimum(1.0, (falls + levels.ONLY_SO_BAD) / (first + levels.ONLY_SO_BAD)))
-    return Concern("salty", False, values, float(_hill(start, levels.ALL_HALF, levels.SALTY_STEEP)))
+    spoilt = np.minimum(1.0, (falls + levels.ONLY_SO_BAD) / (first + levels.ONLY_SO_BAD))
+    worth = float(_hill(start[0, 0], levels.ALL_HALF, levels.SALTY_STEEP))
+    return Concern("salty", False, np.minimum.accumulate(spoilt, axis=1), worth)
 
 
-def _sour(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:
+def _settles_h(one: HoldScenario) -> float:
+    """Hours in which what is taken up begins to cure [h]."""
+    way_m = min(max(one.cut.way_in.far_m, levels.CURES_LEAST_M), levels.CURES_WAY_M)
+    return levels.CURES_FO * way_m**2 / (one.pace.diffusivity * 3600)
+
+
+def _sour(runs: _Runs) -> Concern | None:
     """Hours at 4 C at the surface, weighed by how far its pH is under that of the raw meat [pH^1.5 h]."""
-    family, acid = scenario.cut.kind.family, scenario.acid
+    acid, family = runs.first.acid, runs.family
     if acid is None or family not in levels.SOUR_HALF:
         return None
-    tau, worked = _soured_outside(acid, family, scenario.cut.kind.fat_share)
-    sour = np.interp(hours, scenario.pace.hours_at(tau), worked)
-    size = (scenario.cut.way_in.thickness_m / levels.SOUR_AT_M) ** levels.SOUR_POWER[family]
-    half = levels.SOUR_HALF[family] * size
-    wanted = max(aims.sour, aims.cure)  # the mild acid of a bed of paste belongs to what it makes of the meat
+    tau, worked = _soured_outside(acid, family, runs.first.cut.kind.fat_share)
+    sour = np.array([np.interp(runs.hours, one.pace.hours_at(tau), worked) for one in runs.all])
+    half = levels.SOUR_HALF[family] * _grown(runs, levels.SOUR_AT_M, levels.SOUR_POWER[family])
+    wanted = max(runs.aims.sour, runs.aims.cure)  # the mild acid of a bed of paste belongs to what it makes of the meat
     return Concern("sour", False, 1 - (1 - wanted) * (1 - _hill(sour, half, levels.SOUR_STEEP)))
+
+
+def _grown(runs: _Runs, usual_m: float, power: float) -> Array:
+    """How a level grows with the thickness of the piece [1]."""
+    return runs.each(lambda one: (one.cut.way_in.thickness_m / usual_m) ** power)
 
 
 @lru_cache(maxsize=8)
@@ -197,64 +244,78 @@ def _chalky(ph: Array, family: Family, fat_share: float) -> Array | float:
     return np.asarray(1 + levels.LEAN_CHALKY * lean * white**2 * (3 - 2 * white))
 
 
-def _softened(scenario: HoldScenario, hours: Array) -> Array | None:
+def _softened(runs: _Runs) -> Array | None:
     """Softening against what is half too much [1]; nothing without a live enzyme."""
-    strength = softening_strength(scenario)
-    if strength <= 0:
+    if runs.strength[0, 0] <= 0:
         return None
-    first, done = scenario.balance.first, 0.0
-    if first is not None:
-        alone = _strength(scenario, first.enzyme_units, first.ph, first.salt_per_water, first.mass_kg)
-        done = first.contact_s / 3600 * alone
-    worked = scenario.pace.softening_at(hours)
-    size = (scenario.cut.way_in.thickness_m / levels.SOFT_AT_M) ** levels.SOFT_POWER
-    stands_h = levels.SOFT_HALF_H[scenario.cut.kind.family] * levels.STANDS[scenario.cut.kind.toughness] * size
-    return np.asarray((strength * worked + done) / stands_h)
+    worked = runs.first.pace.softening_at(runs.hours)
+    done = runs.each(_softened_before)
+    stands_h = levels.SOFT_HALF_H[runs.family] * levels.STANDS[runs.first.cut.kind.toughness]
+    size = _grown(runs, levels.SOFT_AT_M, levels.SOFT_POWER)
+    return np.asarray((runs.strength * worked + done) / (stands_h * size))
+
+
+def _softened_before(one: HoldScenario) -> float:
+    """What the first step of a mix has done by then, at the strength it had on its own [h]."""
+    first = one.balance.first
+    if first is None:
+        return 0.0
+    alone = _strength(one, first.enzyme_units, first.ph, first.salt_per_water, first.mass_kg)
+    return first.contact_s / 3600 * alone
 
 
 def softened_at(scenario: HoldScenario, hours: float) -> float:
     """Softening at an hour against what is half too much [1]; nothing without a live enzyme."""
-    softened = _softened(scenario, np.array([hours]))
-    return 0.0 if softened is None else float(softened[0])
+    strength = _column([softening_strength(scenario)])
+    softened = _softened(_Runs([scenario], np.array([hours]), np.zeros((1, 1)), strength, AimWeights()))
+    return 0.0 if softened is None else float(softened[0, 0])
 
 
-def _soft(scenario: HoldScenario, hours: Array) -> Concern | None:
-    softened = _softened(scenario, hours)
+def _soft(runs: _Runs) -> Concern | None:
+    softened = _softened(runs)
     return None if softened is None else Concern("soft", False, _hill(softened, 1.0, levels.SOFT_STEEP))
 
 
-def _tenderised(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:
+def _tenderised(runs: _Runs) -> Concern | None:
     """How far the fruit has come on its way, where that is the aim."""
-    softened = _softened(scenario, hours) if aims.tenderise > 0 else None
+    softened = _softened(runs) if runs.aims.tenderise > 0 else None
     if softened is None:
         return None
     done = 1 - _hill(softened, levels.TENDER_SHARE, levels.TENDER_STEEP)
-    return Concern("tenderised", True, 1 - aims.tenderise * (1 - done))
+    return Concern("tenderised", True, 1 - runs.aims.tenderise * (1 - done))
 
 
-def _cured(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:
+def _cured(runs: _Runs) -> Concern | None:
     """How far a bed of paste has come, where that is the aim."""
-    if aims.cure_share <= 0:
+    share = runs.aims.cure_share
+    if share <= 0:
         return None
-    return Concern("cured", True, 1 - np.exp(-hours / (levels.CURED_H[scenario.cut.kind.family] * aims.cure_share)))
+    cured = 1 - np.exp(-runs.hours / (levels.CURED_H[runs.family] * share))
+    return Concern("cured", True, _for_all(runs, cured))
 
 
-def _soured(scenario: HoldScenario, hours: Array, aims: AimWeights) -> Concern | None:
+def _soured(runs: _Runs) -> Concern | None:
     """How sour the core has become, where it is to be sour all through."""
-    acid, raw = scenario.acid, RAW_PH[scenario.cut.kind.family]
-    if acid is None or aims.sour <= 0:
+    acid, raw, wanted = runs.first.acid, RAW_PH[runs.family], runs.aims.sour
+    if acid is None or wanted <= 0:
         return None
     tau = np.concatenate(([0.0], acid.tau_m2))
     core = np.minimum.accumulate(np.concatenate(([raw], acid.core_ph)))
     done = np.clip((raw - core) / (raw - levels.SOUR_CORE_PH), 0.0, 1.0)
-    return Concern("soured", True, 1 - aims.sour * (1 - np.interp(hours, scenario.pace.hours_at(tau), done)))
+    come = np.array([np.interp(runs.hours, one.pace.hours_at(tau), done) for one in runs.all])
+    return Concern("soured", True, 1 - wanted * (1 - come))
 
 
-def _texture(scenario: HoldScenario, hours: Array) -> Concern | None:
-    if scenario.cut.kind.family not in ("red", "mince"):
+def _texture(runs: _Runs) -> Concern | None:
+    if runs.family not in ("red", "mince"):
         return None
-    size = (scenario.cut.way_in.thickness_m / levels.TEXTURE_AT_M) ** levels.TEXTURE_POWER
-    return Concern("texture", False, _hill(hours, levels.TEXTURE_HALF_H * size, levels.TEXTURE_STEEP))
+    half_h = levels.TEXTURE_HALF_H * _grown(runs, levels.TEXTURE_AT_M, levels.TEXTURE_POWER)
+    return Concern("texture", False, _hill(runs.hours, half_h, levels.TEXTURE_STEEP))
+
+
+def _for_all(runs: _Runs, values: Array) -> Array:
+    """A series that is the same in all runs."""
+    return np.broadcast_to(values, (len(runs.all), len(values)))
 
 
 def _strength(scenario: HoldScenario, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:
@@ -274,6 +335,6 @@ def _softening_film_kg_per_m2(cut: Cut, mass_kg: float) -> float:
     return mass_kg / cut.open_area_m2 / shared
 
 
-def _hill(x: Array | float, half: float, steep: float) -> Array:
+def _hill(x: Array | float, half: Array | float, steep: float) -> Array:
     """Falls from 1 through a half at ``half``."""
     return np.asarray(1.0 / (1.0 + (np.maximum(x, 0.0) / half) ** steep))

@@ -28,7 +28,7 @@ TASTES: Array = np.array(levels.TASTES)
 class Curves:
     """Runs at the same ``hours`` (looks): ``rising``, ``falling`` and the salty concern alone (runs, looks).
 
-    ``baths`` are shares of a bath by run; ``up`` and ``down`` the concerns of the first run.
+    ``baths`` are shares of a bath by run; ``up`` and ``down`` the concerns that rise and fall.
     """
 
     hours: Array
@@ -65,21 +65,17 @@ class Edges:
 def curves_of(runs: Sequence[HoldScenario], last_h: float) -> Curves:
     """The concerns of several runs of one hold, as far as an hour."""
     hours = _hours(last_h)
-    found = [concerns_of(one, hours) for one in runs]
-    up, down = ([[one for one in concerns if one.rises is way] for concerns in found] for way in (True, False))
+    found = concerns_of(runs, hours)
+    up, down = (tuple(one for one in found if one.rises is way) for way in (True, False))
     return Curves(
         hours=hours,
-        rising=_worst(up),
-        falling=_worst(down),
-        salty=np.array([next(one.values for one in concerns if one.name == "salty") for concerns in down]),
+        rising=np.minimum.reduce([one.values for one in up]),
+        falling=np.minimum.reduce([one.values for one in down]),
+        salty=next(one.values for one in down if one.name == "salty"),
         baths=np.array([bath_share(one) for one in runs]),
-        up=tuple(up[0]),
-        down=tuple(down[0]),
+        up=up,
+        down=down,
     )
-
-
-def _worst(runs: Sequence[Sequence[Concern]]) -> Array:
-    return np.array([np.minimum.reduce([one.values for one in concerns]) for concerns in runs])
 
 
 def edges_of(curves: Curves) -> Edges:

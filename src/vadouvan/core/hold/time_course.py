@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -71,7 +71,7 @@ def hold_course(scenario: HoldScenario, window: Window, dries_h: float = 0.0) ->
     )
     average = np.interp(hours, axis, scenario.average)
     tasted = TASTED_SALT_KG_PER_KG_WATER.value * scenario.water_share
-    concerns = concerns_of(scenario, hours)
+    concerns = tuple(replace(one, values=one.values[0]) for one in concerns_of([scenario], hours))
     return TimeCourse(
         hours=hours,
         depths_m=depths,

@@ -139,7 +139,7 @@ def window_of(scenario: HoldScenario) -> Window:
     latest_by = limit_of(scenario, _binding(falling, hours, latest_h), latest_h) if ends else storage
     mark = edges.most[0] * run.start
     level = np.full((len(falling), 1), acceptable(mark))
-    ended_h = last_at(hours, np.array([one.values for one in falling]), level)[:, 0].tolist()
+    ended_h = last_at(hours, np.array([one.values[0] for one in falling]), level)[:, 0].tolist()
     others = (limit_of(scenario, one, hour) for one, hour in zip(falling, ended_h, strict=True))
     worst = min((*rising, *falling), key=lambda one: one.start)
     straight = float(np.interp(levels.STRAIGHT_H, hours, run.rising[0])) >= levels.ACCEPTABLE
@@ -176,9 +176,11 @@ def _binding(concerns: Sequence[Concern], hours: Array, hour: float) -> Concern:
     right = min(max(int(np.searchsorted(hours, hour)), 1), len(hours) - 1)
     before, after = float(hours[right - 1]), float(hours[right])
     part = min(max((hour - before) / (after - before), 0.0), 1.0)
-    return min(
-        concerns, key=lambda one: float(one.values[right - 1] + part * (one.values[right] - one.values[right - 1]))
-    )
+    return min(concerns, key=lambda one: _between(float(one.values[0, right - 1]), float(one.values[0, right]), part))
+
+
+def _between(before: float, after: float, part: float) -> float:
+    return before + part * (after - before)
 
 
 def _edge(found: Sequence[float], limit: Limit, others: tuple[Limit, ...] = (), *, last_h: float = math.inf) -> Edge:

@@ -17,6 +17,9 @@ function look(id: string, modules: Modules): void {
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
+  resolve: {
+    alias: { '@tanstack/react-virtual': fileURLToPath(new URL('src/lib/noLongLists.ts', import.meta.url)) },
+  },
   build: {
     outDir: 'dist',
     assetsInlineLimit: 0,
@@ -43,7 +46,7 @@ export default defineConfig({
             },
             {
               name: 'controls',
-              test: /node_modules\/(?:@headlessui|@react-aria|@react-stately|@floating-ui|@internationalized|@tanstack\/(?:react-virtual|virtual-core)|tabbable|use-sync-external-store)\//,
+              test: /node_modules\/(?:@headlessui|@react-aria|@react-stately|@floating-ui|@internationalized|tabbable|use-sync-external-store)\//,
             },
           ],
         },

@@ -84,12 +84,17 @@ def _print_page() -> None:
 
 
 def _print_stream() -> None:
-    line = json.dumps(json.loads(batch_file.write(of_kind("lamb_chop", "1 kg", "", "30 mm", "12 g salt", "40 g oil"))))
+    lines = [
+        json.dumps(
+            json.loads(batch_file.write(of_kind("lamb_chop", f"{mass_g} g", "", "30 mm", "12 g salt", "40 g oil")))
+        )
+        for mass_g in range(1000, 1001 + STREAMED)  # each another: what was judged last is kept
+    ]
     command = [sys.executable, "-m", "vadouvan.cli", "judge", "--stream", "--json", "--now", "2026-11-28T09:00+00:00"]
     took = []
     for count in (1, STREAMED + 1):
         began = time.perf_counter()
-        subprocess.run(command, input=f"{line}\n" * count, text=True, capture_output=True, check=True, cwd=ROOT)
+        subprocess.run(command, input="\n".join(lines[:count]), text=True, capture_output=True, check=True, cwd=ROOT)
         took.append(time.perf_counter() - began)
     print(f"stream of judgements: {STREAMED / (took[1] - took[0]):.0f} a second, with bands; its start {took[0]:.1f} s")
 

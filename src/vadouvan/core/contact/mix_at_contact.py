@@ -64,6 +64,7 @@ def mix_at_contact(mix: MixInterpretation, cut: Cut) -> MixAtContact:
     film = Film(surface.film_kg, surface.acid_kg)
     on_meat = [portion.part(share) for portion in ready.portions]
     balance = balance_of(on_meat, cut.meat_kg, film, ready.boiled_off_kg * share)
+    first = _first_step(mix, on_meat, cut.meat_kg)
     return MixAtContact(
         whole=mix.portions,
         ready=ready,
@@ -72,7 +73,7 @@ def mix_at_contact(mix: MixInterpretation, cut: Cut) -> MixAtContact:
         form=mix.vessel.form,
         need=need_of(cut, mix.vessel),
         film=film,
-        balance=replace(balance, first=_first_step(mix, on_meat, cut.meat_kg)),
+        balance=balance if first is None else replace(balance, first=first),
         worked_in=cut.kind.is_minced,
     )
 

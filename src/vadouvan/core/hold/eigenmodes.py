@@ -10,6 +10,7 @@ All is dimensionless: lengths in path lengths, time as ``fo = tau / length**2``.
 from __future__ import annotations
 
 import math
+from collections.abc import Callable
 from dataclasses import dataclass
 from functools import lru_cache
 
@@ -36,9 +37,9 @@ class Grid:
     volumes: Array
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)  # known by being the same: one is kept for each shape and ratio
 class Modes:
-    """Decay modes of piece and bath.
+    """Decay modes of piece and bath; ``shape`` is what they were made for (exponent, inner share, resistances).
 
     ``surface_share`` places the meat's own surface between the last cell (0) and the bath (1):
     below 1 under a cover. ``rates`` [1/fo], ``shapes`` (cells[+1], modes), ``weights`` the square roots of capacities.
@@ -46,6 +47,7 @@ class Modes:
     """
 
     grid: Grid
+    shape: tuple[float, float, float, float | None]
     bath_ratio: float
     surface_share: float
     rates: Array
@@ -58,6 +60,16 @@ class Modes:
         # Beyond DEAD nothing is left; numbers too small to be held in full would make the product three times as slow.
         decay = np.exp(-np.minimum(np.outer(fo, self.rates), DEAD))
         return (decay * loads) @ self.shapes.T / self.weights
+
+    @property
+    def beside_an_endless_bath(self) -> Modes:
+        """The modes of the same piece whose surface is held."""
+        return _modes(*self.shape, math.inf, len(self.grid.volumes))
+
+    def mean_at(self, start: Array) -> Callable[[float], float]:
+        """The mean over the piece at any dimensionless time, from ``start`` (cells) beside an endless bath."""
+        loads = (self.shapes.T @ (self.weights * start)) * ((self.grid.volumes / self.weights) @ self.shapes)
+        return lambda fo: float(loads @ np.exp(-np.minimum(fo * self.rates, DEAD)))
 
     def after(self, starts: Array, fo: float) -> Array:
         """States (starts, cells[+1]) at one dimensionless time ``fo`` from each of several (starts, cells[+1])."""
@@ -119,7 +131,8 @@ def _modes(
         -far / (weights[0] * weights[-1]) if finite else 0.0,
     )
     drop = half_cell / (half_cell + resistance)
-    return Modes(grid, bath_ratio, float(drop), np.maximum(rates, 0.0), shapes, weights)
+    shape = exponent, inner, resistance, far_resistance
+    return Modes(grid, shape, bath_ratio, float(drop), np.maximum(rates, 0.0), shapes, weights)
 
 
 def _decomposed(diagonal: Array, beside: Array, corner: float) -> tuple[Array, Array]:

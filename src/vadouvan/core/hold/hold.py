@@ -44,6 +44,10 @@ class Hold:
     goal_said: bool = False
     aim: HoldAim | None = None
 
+    def __hash__(self) -> int:
+        """By its numbers: few are alike in these and not in the rest."""
+        return hash((self.fridge_c, self.salt_target, self.readings, self.room_c))
+
     @property
     def course(self) -> tuple[tuple[float, float], ...]:
         """Temperatures from hour 0 on [(h, C)]."""

@@ -10,6 +10,7 @@ stays reasonable for strong baths, weight change is not told.
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
 
@@ -34,6 +35,11 @@ class SaltContact:
     def outer_water_kg(self) -> float:
         """Water that carries the salt outside: the mix's own, or a film drawn from the meat."""
         return max(self.mix_water_kg, FILM_WATER_KG_PER_M2.value * self.area_m2)
+
+    @property
+    def masses_kg(self) -> tuple[float, float, float]:
+        """Salt, and the water outside and inside [kg]."""
+        return self.salt_kg, self.outer_water_kg, self.meat_water_kg
 
     @property
     def settled(self) -> float:
@@ -96,7 +102,10 @@ def salt_course(piece: Piece, contact: SaltContact, earlier: EarlierContact | No
     """
     path = piece.path
     modes = modes_of(path, contact.outer_water_kg / contact.meat_water_kg)
-    states = _states(contact, FO, modes, modes_of(path, np.inf), _begun(piece, earlier, len(modes.grid.volumes)))
+    if earlier is None or earlier.contact.salt_kg <= 0:
+        states = _states_from_nothing(*contact.masses_kg, modes)
+    else:
+        states = _states(*contact.masses_kg, FO, modes, _begun(piece, earlier))
     cells, bath, volumes = states[:, :-1], states[:, -1], modes.grid.volumes
     return SaltCourse(
         piece=piece,
@@ -110,26 +119,30 @@ def salt_course(piece: Piece, contact: SaltContact, earlier: EarlierContact | No
     )
 
 
-def _begun(piece: Piece, earlier: EarlierContact | None, cells: int) -> Array:
+def _begun(piece: Piece, earlier: EarlierContact) -> Array:
     """Salt in the meat when the contact begins [kg/kg water, by cell]."""
-    if earlier is None or earlier.contact.salt_kg <= 0:
-        return np.zeros(cells)
     first = earlier.contact
     modes = modes_of(piece.path, first.outer_water_kg / first.meat_water_kg)
     at = np.array([earlier.tau_m2 / piece.path.length_m**2])
-    return _states(first, at, modes, modes_of(piece.path, np.inf), np.zeros(cells))[0, :-1]
+    return _states(*first.masses_kg, at, modes, np.zeros(len(modes.grid.volumes)))[0, :-1]
 
 
-def _states(contact: SaltContact, fo: Array, bath: Modes, held: Modes, begun: Array) -> Array:
+@lru_cache(maxsize=8)
+def _states_from_nothing(salt_kg: float, outer_water_kg: float, meat_water_kg: float, bath: Modes) -> Array:
+    """All of the course: a bare piece that is thinner or thicker has the same, on a clock of its own."""
+    return _states(salt_kg, outer_water_kg, meat_water_kg, FO, bath, np.zeros(len(bath.grid.volumes)))
+
+
+def _states(salt_kg: float, outer_water_kg: float, meat_water_kg: float, fo: Array, bath: Modes, begun: Array) -> Array:
     """Concentrations (times, cells and surface): a finite bath, after a saturated start if need be."""
-    volumes = bath.grid.volumes
-    outside_kg = contact.salt_kg - float(begun @ volumes) * contact.meat_water_kg
-    strength = outside_kg / contact.outer_water_kg
+    outside_kg = salt_kg - float(begun @ bath.grid.volumes) * meat_water_kg
+    strength = outside_kg / outer_water_kg
     saturation = SATURATION_KG_PER_KG_WATER.value
     if strength <= saturation:
         return bath.states(np.append(begun, strength), fo)
     # Mean concentration in the meat at which the salt left just fits the water outside.
-    used_up = (contact.salt_kg - saturation * contact.outer_water_kg) / contact.meat_water_kg
+    used_up = (salt_kg - saturation * outer_water_kg) / meat_water_kg
+    held = bath.beside_an_endless_bath
     switch = _first_reach(held, begun / saturation, used_up / saturation, LAST_FO)
     states = np.column_stack((saturation + held.states(begun - saturation, fo), np.full(len(fo), saturation)))
     if switch is not None:
@@ -141,16 +154,13 @@ def _states(contact: SaltContact, fo: Array, bath: Modes, held: Modes, begun: Ar
 
 def _first_reach(held: Modes, begun: Array, share: float, last_fo: float) -> float | None:
     """Dimensionless time at which a piece at constant surface is filled to ``share``; nothing if never."""
-
-    def filled(fo: float) -> float:
-        return float((1.0 + held.states(begun - 1.0, np.array([fo]))[0]) @ held.grid.volumes)
-
+    missing = held.mean_at(begun - 1.0)
     low, high = 0.0, last_fo
-    if filled(high) < share:
+    if 1.0 + missing(high) < share:
         return None
     for _ in range(45):
         middle = (low + high) / 2
-        low, high = (middle, high) if filled(middle) < share else (low, middle)
+        low, high = (middle, high) if 1.0 + missing(middle) < share else (low, middle)
     return high
 
 

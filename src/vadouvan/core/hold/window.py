@@ -11,15 +11,18 @@ from __future__ import annotations
 import math
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
 
 from vadouvan.core.constants import BEST_NEAR_LATEST, DIFFUSIVITY_LOG_SD, QUANTILE_OF_80
+from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold import levels
 from vadouvan.core.hold.concerns import Concern
 from vadouvan.core.hold.curves import FIRST_H, acceptable, curves_of, edges_of, last_at
 from vadouvan.core.hold.eigenmodes import Array
+from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.keeping import storage_limit
 from vadouvan.core.hold.limits import Limit
 from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
@@ -27,6 +30,7 @@ from vadouvan.core.hold.worded import at_once, before_crossing, limit_of
 from vadouvan.core.mix.balance import Balance
 
 SALT_SPREAD_MATTERS = 0.06  # of the salt, from low to high
+KEPT_HOLDS = 64
 ALL_OF_IT = 0.999  # of the hours that it keeps: nothing else ends the window
 
 
@@ -116,6 +120,13 @@ def tried(scenario: HoldScenario) -> Tried:
 
 def _last_h(storage: Limit) -> float:
     return min(max(storage.hours, FIRST_H * 2), NEVER_H)
+
+
+@lru_cache(maxsize=KEPT_HOLDS)
+def held(cut: Cut, balance: Balance, hold: Hold) -> tuple[HoldScenario, Window]:
+    """A hold and its window, the last ones kept: a name, a meal or a fire that changes, and a minute, move neither."""
+    scenario = hold_scenario(cut, balance, hold)
+    return scenario, window_of(scenario)
 
 
 def window_of(scenario: HoldScenario) -> Window:

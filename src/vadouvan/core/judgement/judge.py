@@ -11,8 +11,8 @@ from vadouvan.core.cut.occasion import needed_figure, servings_from
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import Figure, Given, Towards, Working, hours_told
 from vadouvan.core.hold.remarks import remarks_on
-from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
-from vadouvan.core.hold.window import Edge, Window, window_of
+from vadouvan.core.hold.scenario import NEVER_H, HoldScenario
+from vadouvan.core.hold.window import Edge, Window, held
 from vadouvan.core.interpretation.draft import Interpretation, read_draft
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.judgement.fire import fire_judgement
@@ -65,8 +65,7 @@ def _judged(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Judgement:
     if hold is None or any(problem.field.startswith(("mix", "aims", "making")) for problem in reading.problems):
         mix = mix_judgement(reading, at_contact, None, kitchen.household)
         return Judgement(reading, says, mix=mix, grams=grams, needed=needed, servings=servings, stops=stops)
-    scenario = hold_scenario(cut, at_contact.balance, hold)
-    window = window_of(scenario)
+    scenario, window = held(cut, at_contact.balance, hold)
     mix = mix_judgement(reading, at_contact, scenario, kitchen.household)
     remarks = remarks_on(scenario, window.best.hours, window.safe_latest_h)
     board = StopFacts(reading, cut, hold, mix)

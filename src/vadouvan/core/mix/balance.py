@@ -99,6 +99,10 @@ class Balance:
     paste_kg: float = 0.0
     runny: float = 1.0
 
+    def __hash__(self) -> int:
+        """By its weights: few are alike in these and not in the rest."""
+        return hash((self.meat_kg, self.mass_kg, self.water_kg))
+
     @cached_property
     def ph(self) -> float | None:
         """The pH of the mix's own water; nothing where nothing in it is sour."""

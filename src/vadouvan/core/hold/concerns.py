@@ -158,12 +158,14 @@ def _seasoned(runs: _Runs) -> Concern:
     """Share of the depth that is eaten which tastes seasoned, or whose salt goes to the heat outside."""
 
     def tasting(one: HoldScenario) -> Array:
+        """Share of that depth which tastes of salt, over time."""
         settled, unit_settled = one.contact.settled, one.unit_settled
         lean = levels.TASTED_OF_SETTLED * unit_settled
         from_ = lean if settled <= 0 else min(TASTED_SALT_KG_PER_KG_WATER.value * unit_settled / settled, lean)
         return one.outer_tasting_of(_seasoned_depth_m(one, levels.BITE_M[runs.family]), from_)
 
     def asked_of(one: HoldScenario) -> float:
+        """How much of it the salt of the mix lets one ask for."""
         salted = levels.ramp(one.contact.settled / TASTED_SALT_KG_PER_KG_WATER.value, 0.0, 1.5)
         return max(salted, bath_share(one))
 
@@ -256,7 +258,7 @@ def _softened(runs: _Runs) -> Array | None:
 
 
 def _softened_before(one: HoldScenario) -> float:
-    """What the first step of a mix has done by then, at the strength it had on its own [h]."""
+    """Softening by the first step of a mix, at the strength it had on its own [h]."""
     first = one.balance.first
     if first is None:
         return 0.0

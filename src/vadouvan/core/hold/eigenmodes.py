@@ -77,6 +77,7 @@ class Modes:
         return ((starts * self.weights) @ self.shapes * decay) @ self.shapes.T / self.weights
 
 
+@lru_cache(maxsize=512)
 def graded_grid(exponent: float, cells: int = CELLS, *, inner_share: float = 0.0, two_faces: bool = False) -> Grid:
     """A grid from ``inner_share`` (0 to 1) to 1 (surface), finer towards each open face."""
     steps = np.linspace(-1.0 if two_faces else 0.0, 1.0, cells + 1)

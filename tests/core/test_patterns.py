@@ -7,6 +7,7 @@ import pkgutil
 import re
 import unittest
 from collections.abc import Iterator
+from pathlib import Path
 from types import ModuleType
 from unittest import mock
 
@@ -56,3 +57,9 @@ class Lazily(unittest.TestCase):
                     pattern.search("")
                 count += 1
         self.assertGreater(count, 250)
+
+    def test_no_module_compiles_one_itself(self) -> None:
+        """A start pays for each that does."""
+        root = Path(vadouvan.__path__[0])
+        compiling = [path.name for path in root.rglob("*.py") if "re.compile(" in path.read_text(encoding="utf-8")]
+        self.assertEqual(compiling, ["patterns.py"])

@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import cached_property, lru_cache
 from typing import Literal, get_args
 
 from vadouvan.core.constants import EATEN_COATING, EATEN_DIP, EATEN_GLAZE, GLAZE_DENSITY, GLAZE_ROUND_M
@@ -22,6 +23,7 @@ from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.errors import InputError
 
 CompanionKind = Literal["glaze", "sauce", "dip", "finish", "pot", "coating"]
+KEPT_COMPANIONS = 256
 KINDS: dict[str, CompanionKind] = {kind: kind for kind in get_args(CompanionKind)}
 USUALLY_EATEN: dict[CompanionKind, float] = {
     "glaze": EATEN_GLAZE.value,
@@ -61,38 +63,38 @@ class Companion:
     reduction: Reduction = AS_IT_IS
     moment: CookMoment | None = None
 
-    @property
+    @cached_property
     def table_kg(self) -> float:
         """Mass of it once it is boiled down or thinned [kg]: its water goes, never more."""
         wanted_kg = self.reduction.of(self.mass_kg)
         return self.mass_kg if wanted_kg is None else max(wanted_kg, self.mass_kg - self.water_kg)
 
-    @property
+    @cached_property
     def boils_off_kg(self) -> float:
         """Water that boils away [kg]."""
         return max(0.0, self.mass_kg - self.table_kg)
 
-    @property
+    @cached_property
     def thinned_by_kg(self) -> float:
         """Water that is added to it [kg]."""
         return max(0.0, self.table_kg - self.mass_kg)
 
-    @property
+    @cached_property
     def water_kg(self) -> float:
         """Water in its lines [kg]."""
         return sum(portion.ingredient.water * portion.mass_kg.value for portion in self.portions)
 
-    @property
+    @cached_property
     def portions(self) -> tuple[Portion, ...]:
         """Its lines that could be weighed."""
         return tuple(line for line in self.lines if isinstance(line, Portion))
 
-    @property
+    @cached_property
     def unread(self) -> tuple[InputError, ...]:
         """Its lines that could not."""
         return tuple(line for line in self.lines if isinstance(line, InputError))
 
-    @property
+    @cached_property
     def mass_kg(self) -> float:
         """Mass of its lines [kg]."""
         return sum(portion.mass_kg.value for portion in self.portions)
@@ -119,7 +121,17 @@ def read_companions(
         wrong = f"{len(said)} mixes beside the marinade are more than one dish has."
         accepted = f"Keep up to {MOST_COMPANIONS}."
         notes.problems.append(InputError(field="companions", given=str(len(said)), wrong=wrong, accepted=accepted))
-    return tuple(_companion(one, pantry, notes, meat_kg) for one in said[:MOST_COMPANIONS])
+    found = [_read(one, pantry, meat_kg) for one in said[:MOST_COMPANIONS]]
+    for _, noted in found:
+        notes.take(noted)
+    return tuple(companion for companion, _ in found)
+
+
+@lru_cache(maxsize=KEPT_COMPANIONS)
+def _read(said: CompanionInput, pantry: Pantry, meat_kg: float | None) -> tuple[Companion, Notes]:
+    """A companion with what was noted of it, kept as read."""
+    notes = Notes()
+    return _companion(said, pantry, notes, meat_kg), notes
 
 
 def _companion(said: CompanionInput, pantry: Pantry, notes: Notes, meat_kg: float | None) -> Companion:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import replace
-from functools import partial
+from functools import lru_cache, partial
 from typing import get_args
 
 from vadouvan.core.constants import Constant
@@ -43,6 +43,7 @@ STEPS: dict[str, StepKind] = {name: name for name in get_args(StepKind)}
 CUT_UP_M = {"strip": 0.008, "cube": 0.03}  # of what was cut up at home; common practice, no source
 LITTLE_PIECE_KG, LITTLE_PIECES_KG = 0.06, 0.5
 MOST_BONE_PCT = 60
+KEPT_CUTS = 256
 
 
 def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
@@ -50,7 +51,19 @@ def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
     kind = _kind(said.kind, kitchen, notes)
     if kind is None:
         return None
-    before = len(notes.problems)
+    cut, noted = _read(said, kind)
+    notes.take(noted)
+    return cut
+
+
+@lru_cache(maxsize=KEPT_CUTS)
+def _read(said: CutInput, kind: CutKind) -> tuple[Cut | None, Notes]:
+    """A cut of a kind with what was noted of it, kept as read: most edits are of something else."""
+    notes = Notes()
+    return _described(said, kind, notes), notes
+
+
+def _described(said: CutInput, kind: CutKind, notes: Notes) -> Cut | None:
     bone = notes.choice(said.bone, BONES, (kind.bone, kind.bone), "cut.bone")
     bone_share = _bone_share(said, kind, bone, notes)
     pieces = notes.attempt(lambda: _pieces(said)) if said.pieces else None
@@ -70,7 +83,7 @@ def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
     )
     evenness = notes.choice(said.evenness, EVENNESS, _usual_evenness(shape), "cut.evenness")
     steps = _steps(said.steps, thickness_m, notes)
-    if len(notes.problems) > before or mass_kg is None or thickness_m is None:
+    if notes.problems or mass_kg is None or thickness_m is None:
         return None
     if pieces is None:
         piece_kg = _slice_kg(kind, thickness_m) if sliced else usual_piece_kg(kind, shape, thickness_m, bone_share)

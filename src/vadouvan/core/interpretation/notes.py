@@ -25,6 +25,13 @@ class Notes:
     waiting: list[str] = field(default_factory=list)
     unweighed: list[InputError] = field(default_factory=list)
 
+    def take(self, noted: Notes) -> None:
+        """Add what was noted elsewhere, such as of a part that is kept as read."""
+        self.problems += noted.problems
+        self.assumed |= noted.assumed
+        self.waiting += noted.waiting
+        self.unweighed += noted.unweighed
+
     def attempt(self, read: Callable[[], T]) -> T | None:
         """The result of a reader, or nothing with its error listed."""
         try:

@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 
 from vadouvan.core.constants import (
     BROWNS_AT_MOST,
@@ -57,6 +58,7 @@ def browns(portion: Portion) -> float:
     return BROWNS["cane"] if item.id.startswith("sugar") else 1.0
 
 
+@lru_cache(maxsize=512)
 def sugar_limit(heat_c: float, time_min: float = BURNS_AFTER_MIN.value) -> float:
     """Sugar on the surface that a heat bears for so long without burning [kg/m2] (our calibration).
 

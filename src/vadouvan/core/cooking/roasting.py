@@ -57,6 +57,7 @@ RADIATED: frozenset[CookPlace] = frozenset(("oven", "grill_indirect", "smoker", 
 AT_THE_BOIL: frozenset[CookPlace] = frozenset(("pot", "steamer"))
 
 
+@lru_cache(maxsize=512)
 def minutes_to_core(cut: Cut, stage: CookStage, core_c: float) -> Interval | None:
     """Minutes for one piece from the fridge to a core [C], with its band; nothing where that heat never gets there."""
     heat_c = stage.plain_heat_c or USUAL_HEAT_C[stage.place]

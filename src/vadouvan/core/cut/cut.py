@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass, replace
-from functools import cached_property
+from functools import cached_property, lru_cache
 
 from vadouvan.core.constants import EVEN_LOG_SD, MINCED_GRAIN_M, UNEVEN_LOG_SD, VERY_UNEVEN_LOG_SD
 from vadouvan.core.cut.cover import Cover, cover_resistance_m
@@ -93,13 +93,19 @@ class Cut:
 
     def scaled(self, factor: float) -> Cut:
         """The same cut with its thickness multiplied by ``factor``, weight unchanged."""
-        return replace(self, thickness_m=self.thickness_m * factor)
+        return _scaled(self, factor)
 
     def _piece(self, cover_m: float, path_length_factor: float, meat_kg: float) -> Piece:
         size = size_of(self, meat_kg)
         openness = Openness(self.bone, self.bone_share, cover_m, self.cover_all_round)
         piece = piece_of(self.shape, size, openness)
         return piece if path_length_factor == 1.0 else replace(piece, path=piece.path.quickened(path_length_factor))
+
+
+@lru_cache(maxsize=512)
+def _scaled(cut: Cut, factor: float) -> Cut:
+    """Kept with the geometry that is worked out for it: a band asks for the same two at each edit of a mix."""
+    return replace(cut, thickness_m=cut.thickness_m * factor)
 
 
 def size_of(cut: Cut, meat_kg: float) -> Size:

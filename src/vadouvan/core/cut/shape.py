@@ -14,6 +14,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
+from functools import lru_cache
 from itertools import pairwise
 from typing import Literal
 
@@ -82,7 +83,7 @@ class Openness:
     cover_all_round: bool = False
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)  # one is known by being the same
 class Piece:
     """One piece as salt sees it.
 
@@ -111,11 +112,16 @@ class Piece:
 
     def share_deeper_than(self, depth_m: float) -> float:
         """Share of the piece's volume (0 to 1) that lies deeper than ``depth_m``."""
-        return float(self.shares_deeper_than(np.array(depth_m)))
+        return _share_deeper(self, depth_m)
 
     def shares_deeper_than(self, depths_m: Array) -> Array:
         """Shares of the piece's volume (0 to 1) that lie deeper than each depth."""
         return np.clip(self.deeper(depths_m), 0.0, 1.0)
+
+
+@lru_cache(maxsize=512)
+def _share_deeper(piece: Piece, depth_m: float) -> float:
+    return float(piece.shares_deeper_than(np.array(depth_m)))
 
 
 def matched_exponent(s: float) -> float:

@@ -10,7 +10,7 @@ from __future__ import annotations
 from bisect import bisect_right
 from collections.abc import Callable
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cached_property, lru_cache
 from typing import Any
 
 import numpy as np
@@ -150,6 +150,7 @@ def _face(edges: Array, exponent: float) -> float:
     return float((exponent + 1) / (1 - edges[0] ** (exponent + 1)))
 
 
+@lru_cache(maxsize=64)
 def _depths_m(piece: Piece, grid: Grid) -> Array:
     """Depth of each cell under the open face [m]."""
     path = piece.path

@@ -28,7 +28,7 @@ DEAD = 100.0
 KEPT_DIGITS = 12  # of exponent and capacity ratio, when decompositions are kept for reuse
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)  # one is kept for each shape
 class Grid:
     """Cell edges, centres and volumes (they add up to 1) for area ~ x**exponent on 0..1."""
 

@@ -171,7 +171,7 @@ def _make(mix: MixJudgement) -> Iterator[Task]:
 
 def _is_open(moment: datetime, length: timedelta) -> bool:
     """Whether shops are open for so long."""
-    return moment.time() >= SHOPS_OPEN and later(moment, length).time() <= SHOPS_CLOSE
+    return moment.time() >= SHOPS_OPEN and moment.replace(tzinfo=None) + length <= datetime.combine(moment, SHOPS_CLOSE)
 
 
 def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterator[PlanStep]:

@@ -10,7 +10,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import cached_property, lru_cache
 from typing import Literal
 
 import numpy as np
@@ -61,6 +61,11 @@ class _Runs:
     strength: Array
     aims: AimWeights
 
+    @cached_property
+    def logs(self) -> Array:
+        """Logarithms of the hours."""
+        return np.log(self.hours)
+
     @property
     def first(self) -> HoldScenario:
         """The one that is told."""
@@ -77,8 +82,7 @@ class _Runs:
 
     def along(self, series: Callable[[HoldScenario], Array]) -> Array:
         """A series of each run's salt at these hours; before its course begins all goes with the root of time."""
-        logs = np.log(self.hours)
-        found = np.array([np.interp(logs, one.log_hours, series(one)) for one in self.all])
+        found = np.array([np.interp(self.logs, one.log_hours, series(one)) for one in self.all])
         begins_h = self.each(lambda one: float(one.hours[0]))
         early = self.hours[0] < begins_h.max()
         return np.sqrt(np.minimum(1.0, self.hours / begins_h)) * found if early else found

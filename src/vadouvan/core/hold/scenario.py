@@ -55,16 +55,14 @@ class HoldScenario:
         return self._outer(depth_m, tasted_kg_per_kg)
 
     def _outer(self, depth_m: float, tasted_kg_per_kg: float) -> Array:
-        if (depth_m, tasted_kg_per_kg) not in self._layers:
-            series = (
-                self.course.cells
-                if math.isinf(tasted_kg_per_kg)
-                else np.minimum(self.unit_cells / tasted_kg_per_kg, 1.0)
-            )
+        kept = self._layers.get((depth_m, tasted_kg_per_kg))
+        if kept is None:
+            is_of_salt = math.isinf(tasted_kg_per_kg)
+            series = self.course.cells if is_of_salt else np.minimum(self.unit_cells / tasted_kg_per_kg, 1.0)
             volumes, inner = self.course.volumes, self.cut.way_in.share_deeper_than(depth_m)
             part = np.clip((np.cumsum(volumes) - inner) / volumes, 0.0, 1.0) * volumes
-            self._layers[depth_m, tasted_kg_per_kg] = np.asarray(series @ part / part.sum())
-        return self._layers[depth_m, tasted_kg_per_kg]
+            kept = self._layers[depth_m, tasted_kg_per_kg] = np.asarray(series @ part / part.sum())
+        return kept
 
     @cached_property
     def hours(self) -> Array:

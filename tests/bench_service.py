@@ -21,7 +21,7 @@ from tests.browser.support import ROOT, KitchenOfItsOwn
 from tests.drafts import of_kind
 from vadouvan.formats import batch_file
 
-EDITS, ASKED, STREAMED = 80, 40, 200
+EDITS, ASKED, STREAMED, WARM = 80, 40, 200, 5
 ONE_PACKET = b'{"revision": 1}'
 DIST = ROOT / "web/dist/assets"
 
@@ -48,9 +48,9 @@ def print_service() -> None:
 
 
 def _print_requests(address: str) -> None:
+    """Each request beside one that is refused: a machine's pace may change within a run."""
     batch = _asked(f"{address}/api/batches")[3]
     path = f"{address}/api/batches/{batch['id']}"
-    refused = _times(lambda _: _sent(path, ONE_PACKET), ASKED)
     sizes = []
 
     def edit(number: int) -> None:
@@ -62,18 +62,31 @@ def _print_requests(address: str) -> None:
         sizes.append(len(answer))
         batch = {**json.loads(answer), "draft": draft}
 
-    edits = _times(edit, EDITS)
-    counter = _times(lambda _: _asked(f"{address}/api/batches"), ASKED)
-    floor = statistics.median(refused)
-    print(f"a refused request {floor:.1f} ms")
-    print(f"  an edit of one amount: {_told(edits, floor)}; {statistics.median(sizes) / 1000:.0f} kB of answer")
-    print(f"  the Counter's list of five: {_told(counter, floor)}")
+    def refused(_: int) -> None:
+        """The least that a request costs."""
+        _sent(path, ONE_PACKET)
+
+    told = _beside(edit, refused, EDITS)
+    print(f"an edit of one amount: {told}; {statistics.median(sizes) / 1000:.1f} kB of answer")
+    print(f"the Counter's list of five: {_beside(lambda _: _asked(f'{address}/api/batches'), refused, ASKED)}")
 
 
-def _told(times: list[float], floor: float) -> str:
-    late = sorted(times)[int(0.95 * len(times))]
-    middle = statistics.median(times)
-    return f"p50 {middle:.0f} ms, {middle / floor:.0f} times; p95 {late:.0f} ms, {late / floor:.0f} times"
+def _beside(work: Callable[[int], object], floor: Callable[[int], object], count: int) -> str:
+    """Times of a request, each as so many times one that is refused right before it."""
+    pairs = [(_ms(floor, number), _ms(work, number)) for number in range(count + WARM)][WARM:]
+    floors, times = zip(*pairs, strict=True)
+    ratio = statistics.median(time_ms / floor_ms for floor_ms, time_ms in pairs)
+    middle, late = statistics.median(floors), sorted(times)[int(0.95 * len(times))]
+    return (
+        f"p50 {statistics.median(times):.0f} ms, {ratio:.1f} times a refused request ({middle:.1f} ms); "
+        f"p95 {late:.0f} ms, {late / middle:.1f} times"
+    )
+
+
+def _ms(work: Callable[[int], object], number: int) -> float:
+    began = time.perf_counter()
+    work(number)
+    return (time.perf_counter() - began) * 1000
 
 
 def _print_page() -> None:
@@ -97,16 +110,6 @@ def _print_stream() -> None:
         subprocess.run(command, input="\n".join(lines[:count]), text=True, capture_output=True, check=True, cwd=ROOT)
         took.append(time.perf_counter() - began)
     print(f"stream of judgements: {STREAMED / (took[1] - took[0]):.0f} a second, with bands; its start {took[0]:.1f} s")
-
-
-def _times(work: Callable[[int], object], count: int) -> list[float]:
-    """Times of so many runs [ms], after a first one."""
-    found = []
-    for number in range(count + 1):
-        began = time.perf_counter()
-        work(number)
-        found.append((time.perf_counter() - began) * 1000)
-    return found[1:]
 
 
 def _asked(address: str) -> Any:

@@ -144,7 +144,7 @@ class OneBadBatch(unittest.TestCase):
 
     def test_a_fault_of_ours_is_told_in_its_batch(self) -> None:
         """Whatever breaks in the working of one, the others stand."""
-        with patch("vadouvan.core.judgement.judge.window_of", side_effect=ZeroDivisionError("by hand")):
+        with patch("vadouvan.core.judgement.judge.held", side_effect=ZeroDivisionError("by hand")):
             other = DRAFT.dump_python(replace(SKEWERS, name="other"), mode="json")
             made = self.client.post("/api/batches", json=other).json()
         self.assertIn("ZeroDivisionError", made["judgement"]["problems"][0]["wrong"])

@@ -20,12 +20,13 @@ from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import FormatError, NoKitchen, Overtaken
 from vadouvan.formats.archive.kitchen_archive import read_archive
-from vadouvan.store.batches import Batches, KeptBatch, Origin
+from vadouvan.store.batches import Batches, Origin
 from vadouvan.store.database import open_database
 from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.readers import READERS
 from vadouvan.store.rows import Base
 from vadouvan.store.snapshots import Snapshots
+from vadouvan.store.standing import KeptBatch
 from vadouvan.store.states import MIGRATIONS, known_states, newest_state
 from vadouvan.store.verdicts import Verdicts
 from vadouvan.use_cases.cards import write_archive

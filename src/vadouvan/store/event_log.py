@@ -11,10 +11,10 @@ from vadouvan.core.draft.typed import Draft
 from vadouvan.core.weighing.event import LoggedEvent
 from vadouvan.errors import NotKept, Overtaken, VadouvanError
 from vadouvan.shapes import draft_to_json
-from vadouvan.store.batches import put_draft
 from vadouvan.store.database import reading
 from vadouvan.store.presses import event_row, presses_of
 from vadouvan.store.rows import BatchRow, EventRow
+from vadouvan.store.standing import put_draft
 
 
 class DraftMoved(VadouvanError):

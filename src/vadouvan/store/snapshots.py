@@ -18,7 +18,6 @@ from vadouvan.core.weighing.event import LoggedEvent
 from vadouvan.errors import NotKept
 from vadouvan.progress import EVERY, Tell, silently
 from vadouvan.shapes import draft_to_json
-from vadouvan.store.batches import draft_in
 from vadouvan.store.cut_faces import cut_face_row, with_or_without_marks
 from vadouvan.store.database import reading
 from vadouvan.store.own_cuts import kind_in, kind_text
@@ -38,6 +37,7 @@ from vadouvan.store.rows import (
     VerdictRow,
 )
 from vadouvan.store.settings_kept import HOUSEHOLD, ROUTINE, SHARED, household_in, routine_in, shared_in
+from vadouvan.store.standing import draft_in
 from vadouvan.store.unread import read_or_none, readable
 from vadouvan.store.verdicts import KeptVerdict, changes_in, verdict_in, verdict_row
 

@@ -17,7 +17,7 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.parsing.label import readable_labels
 from vadouvan.devices.counter import Devices
 from vadouvan.formats.judgement import JudgementShown
-from vadouvan.store.batches import Batches, KeptBatch
+from vadouvan.store.batches import Batches
 from vadouvan.store.cut_faces import CutFaces
 from vadouvan.store.event_log import EventLog
 from vadouvan.store.keeping import KitchenFile
@@ -25,6 +25,7 @@ from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.own_ingredients import OwnIngredients
 from vadouvan.store.settings_kept import KeptSettings
 from vadouvan.store.snapshots import Snapshots
+from vadouvan.store.standing import KeptBatch
 from vadouvan.store.unread import UnreadRow
 from vadouvan.store.verdicts import Verdicts
 from vadouvan.use_cases.judged import Judged

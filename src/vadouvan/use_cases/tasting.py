@@ -8,8 +8,8 @@ from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.tasting.again import made_again
 from vadouvan.core.tasting.next_time import all_taken
 from vadouvan.core.tasting.verdict import VerdictInput, read_verdict, readable_verdicts
-from vadouvan.store.batches import KeptBatch
 from vadouvan.store.beside import MadeFrom
+from vadouvan.store.standing import KeptBatch
 from vadouvan.store.verdicts import Descent
 from vadouvan.use_cases.learning import learn
 from vadouvan.use_cases.running_kitchen import RunningKitchen

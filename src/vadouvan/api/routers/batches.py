@@ -34,7 +34,8 @@ from vadouvan.formats.judgement import (
 )
 from vadouvan.formats.mix_out import SaltOfferOut, salt_offers_out
 from vadouvan.formats.recipe import write_recipe
-from vadouvan.store.batches import KeptBatch, Origin, Way
+from vadouvan.store.batches import Origin, Way
+from vadouvan.store.standing import KeptBatch
 from vadouvan.use_cases.cards import card_of_batch
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 

@@ -1,0 +1,206 @@
+"""A batch's row as it stands in its history, and the steps that it goes there: typing, undo and redo."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+from datetime import datetime, timedelta
+from typing import Any
+
+from sqlalchemy import Connection, ScalarSelect, bindparam, delete, exists, func, insert, select, update
+from sqlalchemy.orm import aliased
+
+from vadouvan.core.draft.typed import Draft
+from vadouvan.errors import NotKept
+from vadouvan.shapes import draft_from_json
+from vadouvan.store.rows import BatchRow, EventRow, HistoryRow, VerdictRow
+
+ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
+MOST_STATES = 400
+
+
+@dataclass(frozen=True)
+class KeptBatch:
+    """A draft with its identity and revision, and whether there is a state before and after it.
+
+    ``locked``: its meat went into the mix at the counter; ``tasted``: somebody said how it was. ``damaged`` is the text
+    of a row that cannot be read any more; its draft is then a name and nothing else.
+    """
+
+    id: str
+    revision: int
+    draft: Draft
+    can_undo: bool = False
+    can_redo: bool = False
+    locked: bool = False
+    tasted: bool = False
+    damaged: str = ""
+
+
+@dataclass(frozen=True)
+class Standing:
+    """A batch's row as it stands in its history, from ``first`` to ``last``; ``pressed``: it was at the counter.
+
+    ``touched`` is the field that led to this state, at ``stepped_at``.
+    """
+
+    id: str
+    draft: str
+    revision: int
+    at_number: int
+    first: int | None
+    last: int | None
+    touched: str | None
+    stepped_at: str | None
+    pressed: bool
+    locked: bool
+    tasted: bool
+
+    def kept(self) -> KeptBatch:
+        """The batch in it."""
+        draft, damaged = draft_in(self.draft)
+        return self._with(draft, damaged)
+
+    def changed(self, draft: Draft) -> KeptBatch:
+        """The batch in it, whose draft is known."""
+        return self._with(draft, "")
+
+    def _with(self, draft: Draft, damaged: str) -> KeptBatch:
+        back, on = self.at_number > (self.first or 0), self.at_number < (self.last or 0)
+        return KeptBatch(self.id, self.revision, draft, back, on, self.locked, self.tasted, damaged)
+
+
+def _of_history(value: Any, *more: Any) -> ScalarSelect[Any]:
+    return select(value).where(HistoryRow.batch_id == BatchRow.id, *more).scalar_subquery()
+
+
+_UNDOING = aliased(EventRow)
+_IN_CONTACT = exists().where(
+    EventRow.batch_id == BatchRow.id,
+    EventRow.kind == "contact",
+    ~exists().where(_UNDOING.batch_id == EventRow.batch_id, _UNDOING.undoes == EventRow.number),
+)
+_HERE = HistoryRow.number == BatchRow.at_number
+STANDING = select(
+    BatchRow.id,
+    BatchRow.draft,
+    BatchRow.revision,
+    BatchRow.at_number,
+    _of_history(func.min(HistoryRow.number)),
+    _of_history(func.max(HistoryRow.number)),
+    _of_history(HistoryRow.touched, _HERE),
+    _of_history(HistoryRow.made_at, _HERE),
+    exists().where(EventRow.batch_id == BatchRow.id),
+    _IN_CONTACT,
+    exists().where(VerdictRow.batch_id == BatchRow.id),
+)
+_STANDING_OF = STANDING.where(BatchRow.id == bindparam("batch"))
+
+
+def standing_of(connection: Connection, identity: str) -> Standing:
+    """A batch's row; raises NotKept."""
+    row = connection.execute(_STANDING_OF, {"batch": identity}).first()
+    if row is None:
+        raise NotKept("batch", identity)
+    return Standing(*row)
+
+
+_AT = HistoryRow.batch_id == bindparam("batch"), HistoryRow.number == bindparam("step")
+_STATE = select(HistoryRow.draft).where(*_AT)
+_AFTER = delete(HistoryRow).where(HistoryRow.batch_id == bindparam("batch"), HistoryRow.number > bindparam("step"))
+_UNTIL = delete(HistoryRow).where(HistoryRow.batch_id == bindparam("batch"), HistoryRow.number <= bindparam("step"))
+_TYPED_ON = update(HistoryRow).where(*_AT).values(draft=bindparam("text"), made_at=bindparam("now"))
+_STEPPED = insert(HistoryRow)
+_MOVED = (
+    update(BatchRow)
+    .where(BatchRow.id == bindparam("batch"))
+    .values(
+        draft=bindparam("text"),
+        revision=bindparam("to_revision"),
+        changed_at=bindparam("now"),
+        at_number=bindparam("to_number"),
+    )
+)
+
+
+def put_draft(connection: Connection, identity: str, text: str, now: datetime) -> None:
+    """Put a draft (as JSON) in the place of a batch's, with its step in the history; raises NotKept."""
+    put(connection, standing_of(connection, identity), text, now)
+
+
+def put(connection: Connection, stands: Standing, text: str, now: datetime) -> Standing:
+    """Put a draft (as JSON) in the place of the one that stands there, with its step; gives where it stands then."""
+    identity, number = stands.id, stands.at_number
+    touched = touched_field(stands.draft, text)
+    if (stands.last or 0) > number:
+        connection.execute(_AFTER, {"batch": identity, "step": number})
+    recent = stands.stepped_at is not None and now - datetime.fromisoformat(stands.stepped_at) <= ONE_STEP
+    first, at = stands.first, {"batch": identity, "step": number, "text": text, "now": now.isoformat()}
+    if touched and touched == stands.touched and recent and number > 1:
+        connection.execute(_TYPED_ON, at)
+    elif touched:
+        number += 1
+        step = {"batch_id": identity, "number": number, "draft": text, "touched": touched, "made_at": now.isoformat()}
+        connection.execute(_STEPPED, step)
+        oldest = number - MOST_STATES
+        if first is not None and first <= oldest:
+            connection.execute(_UNTIL, {"batch": identity, "step": oldest})
+            first = oldest + 1
+    moved = replace(stands, draft=text, at_number=number, first=first, last=number, revision=stands.revision + 1)
+    move(connection, moved, now)
+    return moved
+
+
+def move(connection: Connection, to: Standing, now: datetime) -> None:
+    """Write where a batch stands now."""
+    row = {
+        "batch": to.id,
+        "text": to.draft,
+        "to_revision": to.revision,
+        "now": now.isoformat(),
+        "to_number": to.at_number,
+    }
+    connection.execute(_MOVED, row)
+
+
+def touched_field(old: str, new: str) -> str:
+    """The path of the one field in which two drafts (as JSON) differ; ``several`` if more, empty if none."""
+    differing = list(_differing(json.loads(old), json.loads(new)))
+    if len(differing) > 1:
+        return "several"
+    return differing[0] if differing else ""
+
+
+def _differing(before: object, after: object, path: str = "") -> Iterator[str]:
+    """Paths of all that is another in one of two drafts; list members go by their identity."""
+    if before == after:
+        return
+    if isinstance(before, dict) and isinstance(after, dict):
+        for key in before.keys() | after.keys():
+            yield from _differing(before.get(key), after.get(key), f"{path}.{key}")
+    elif isinstance(before, list) and isinstance(after, list):
+        olds, news = ({part["id"]: part for part in side} for side in (before, after))
+        if list(olds) != list(news):
+            yield f"{path}.order"
+        for name in olds.keys() | news.keys():
+            yield from _differing(olds.get(name), news.get(name), f"{path}.{name}")
+    else:
+        yield path
+
+
+def state_at(connection: Connection, identity: str, number: int) -> str | None:
+    """The draft of a state of a batch, as JSON; nothing where there is none."""
+    found: str | None = connection.scalar(_STATE, {"batch": identity, "step": number})
+    return found
+
+
+DAMAGED_NAME = "A batch that cannot be read"
+
+
+def draft_in(text: str) -> tuple[Draft, str]:
+    """The draft in a row's text; for text that is none, a draft with a name alone, and the text."""
+    try:
+        return draft_from_json(text), ""
+    except ValueError:
+        return Draft(name=DAMAGED_NAME), text

@@ -7,7 +7,6 @@ verdict and no edge.
 
 from __future__ import annotations
 
-import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
@@ -17,25 +16,28 @@ import numpy as np
 
 from vadouvan.core.constants import (
     REFERENCE_TEMPERATURE_K,
-    SATURATION_KG_PER_KG_WATER,
     TASTED_SALT_KG_PER_KG_WATER,
     ZERO_CELSIUS_K,
 )
-from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.kind import Family
 from vadouvan.core.hold import levels
 from vadouvan.core.hold.acid import AcidCourse
 from vadouvan.core.hold.aim import AimWeights, aim_weights
 from vadouvan.core.hold.buffer import RAW_PH
 from vadouvan.core.hold.eigenmodes import Array
-from vadouvan.core.hold.enzyme import effective_strength
+from vadouvan.core.hold.on_the_meat import (
+    asked_depth_m,
+    bath_share,
+    kept_share,
+    seasoned_depth_m,
+    softened_before,
+    softening_strength,
+)
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.temperature import salt_diffusivity
-from vadouvan.core.mix.left_on import LEAVES, Left
 
 ConcernName = Literal["seasoned", "aroma", "tenderised", "cured", "soured", "salty", "sour", "soft", "texture"]
 REFERENCE_C = REFERENCE_TEMPERATURE_K.value - ZERO_CELSIUS_K.value  # where souring and softening are counted
-TINY = 1e-9
 
 
 @dataclass(frozen=True)
@@ -108,56 +110,6 @@ def concerns_of(runs: Sequence[HoldScenario], hours: Array) -> tuple[Concern, ..
     return tuple(one for one in found if one is not None)
 
 
-def softening_strength(scenario: HoldScenario) -> float:
-    """Strength of the live enzyme at the surface (neat fresh pineapple juice = 1)."""
-    balance = scenario.balance
-    return _strength(scenario, balance.enzyme_units.value, balance.ph, balance.salt_per_water, balance.mass_kg.value)
-
-
-def kept_share(scenario: HoldScenario, left: Left | None = None) -> float:
-    """Share of the mix that goes to the heat on the meat [1]: a rub all of it, a bath next to nothing.
-
-    Less if it is wiped or rinsed off, more if it is left as it is: as the cook says, or as ``left`` does. Of what is
-    worked into mince all goes along.
-    """
-    left = left or scenario.hold.left
-    if scenario.cut.kind.is_minced:
-        return 1.0
-    balance = scenario.balance
-    mass_kg = max(balance.mass_kg.value, TINY)
-    dissolved_kg = min(balance.salt_kg, SATURATION_KG_PER_KG_WATER.value * balance.water_kg)
-    wet = min(1.0, balance.water_kg / mass_kg * (1 + dissolved_kg / mass_kg))
-    cling = levels.CLING_WET_KG_PER_M2 + levels.CLING_PASTE_KG_PER_M2 * (1 - balance.runny)
-    cling += levels.CLING_DRY_KG_PER_M2 * (1 - wet)
-    # The levels are those of a surface that is patted dry, which takes nothing from a dry rub
-    share = 1.0 if left == "patted" else LEAVES[left] / (wet * LEAVES["patted"] + 1 - wet)
-    x = cling * levels.COATED_M2_PER_KG * scenario.cut.meat_kg / mass_kg * max(share, 1.0)
-    return float(x / (1 + x**levels.KNEE) ** (1 / levels.KNEE) * min(share, 1.0))
-
-
-def bath_share(scenario: HoldScenario) -> float:
-    """From 0, a coating, to 1, a bath round the pieces: by water of the mix over water of the meat."""
-    ratio = max(scenario.balance.water_kg / scenario.cut.water_kg, TINY)
-    return levels.ramp(math.log(ratio), math.log(levels.BATH_FROM), math.log(levels.BATH_FULL))
-
-
-def _asked_depth_m(scenario: HoldScenario, bite_m: float) -> float:
-    """Depth that has to taste seasoned [m]: a bite, and more of a joint that is eaten in slices."""
-    if scenario.cut.kind.family in ("fish", "shellfish", "plant"):
-        return bite_m
-    return float(bite_m * (1 + (scenario.cut.way_in.far_m / levels.SLICE_M) ** 4) ** (levels.SLICE_POWER / 4))
-
-
-def _seasoned_depth_m(scenario: HoldScenario, bite_m: float) -> float:
-    """The depth that is asked to taste seasoned [m]: what is eaten in a bite, unless the cook says otherwise."""
-    usual_m = _asked_depth_m(scenario, bite_m)
-    if not scenario.hold.goal_said:
-        return usual_m
-    return (
-        usual_m * levels.OUTSIDE_OF_BITE if scenario.hold.goal == "surface" else max(usual_m, scenario.cut.way_in.far_m)
-    )
-
-
 def _seasoned(runs: _Runs) -> Concern:
     """Share of the depth that is eaten which tastes seasoned, or whose salt goes to the heat outside."""
 
@@ -166,7 +118,7 @@ def _seasoned(runs: _Runs) -> Concern:
         settled, unit_settled = one.contact.settled, one.unit_settled
         lean = levels.TASTED_OF_SETTLED * unit_settled
         from_ = lean if settled <= 0 else min(TASTED_SALT_KG_PER_KG_WATER.value * unit_settled / settled, lean)
-        return one.outer_tasting_of(_seasoned_depth_m(one, levels.BITE_M[runs.family]), from_)
+        return one.outer_tasting_of(seasoned_depth_m(one, levels.BITE_M[runs.family]), from_)
 
     def asked_of(one: HoldScenario) -> float:
         """How much of it the salt of the mix lets one ask for."""
@@ -193,7 +145,7 @@ def _salty(runs: _Runs) -> Concern:
     if runs.family == "plant":  # takes what the mix settles to within the hour: a matter of the mix, not of hours
         held = np.ones((len(runs.all), len(runs.hours)))
         return Concern("salty", False, held, float(_hill(whole[0, 0], levels.ALL_HALF, levels.SALTY_STEEP)))
-    salt = runs.along(lambda one: one.outer_salt(_asked_depth_m(one, levels.RIM_M[runs.family])))
+    salt = runs.along(lambda one: one.outer_salt(asked_depth_m(one, levels.RIM_M[runs.family])))
     rim = np.maximum.accumulate(salt, axis=1) * runs.first.water_share / aim
     eaten = rim * whole / np.sqrt(rim**2 + whole**2 + 1e-12)  # a rub's rim is not held against it: it settles
     brought = runs.each(lambda one: one.balance.total("salt").value / aim)
@@ -255,19 +207,10 @@ def _softened(runs: _Runs) -> Array | None:
     if runs.strength[0, 0] <= 0:
         return None
     worked = runs.first.pace.softening_at(runs.hours)
-    done = runs.each(_softened_before)
+    done = runs.each(softened_before)
     stands_h = levels.SOFT_HALF_H[runs.family] * levels.STANDS[runs.first.cut.kind.toughness]
     size = _grown(runs, levels.SOFT_AT_M, levels.SOFT_POWER)
     return np.asarray((runs.strength * worked + done) / (stands_h * size))
-
-
-def _softened_before(one: HoldScenario) -> float:
-    """Softening by the first step of a mix, at the strength it had on its own [h]."""
-    first = one.balance.first
-    if first is None:
-        return 0.0
-    alone = _strength(one, first.enzyme_units, first.ph, first.salt_per_water, first.mass_kg)
-    return first.contact_s / 3600 * alone
 
 
 def softened_at(scenario: HoldScenario, hours: float) -> float:
@@ -322,23 +265,6 @@ def _texture(runs: _Runs) -> Concern | None:
 def _for_all(runs: _Runs, values: Array) -> Array:
     """A series that is the same in all runs."""
     return np.broadcast_to(values, (len(runs.all), len(values)))
-
-
-def _strength(scenario: HoldScenario, units: float, ph: float | None, salt_per_water: float, mass_kg: float) -> float:
-    if not scenario.cut.kind.is_softened_by_fruit:
-        return 0.0
-    film = _softening_film_kg_per_m2(scenario.cut, mass_kg)
-    fruit = scenario.balance.tenderiser
-    units *= scenario.hold.learned_softening.get(fruit.enzyme, 1.0) if fruit is not None else 1.0
-    return effective_strength(units, ph=ph, salt_per_water=salt_per_water, film_kg_per_m2=film)
-
-
-def _softening_film_kg_per_m2(cut: Cut, mass_kg: float) -> float:
-    """Mix on each open square metre [kg/m2] as a thick piece would feel it: a thin one shares it with less meat."""
-    if cut.kind.is_minced:
-        return mass_kg / cut.meat_kg * levels.SOFTENED_LAYER_KG_PER_M2
-    shared = min(1.0, cut.way_in.thickness_m / 2 / levels.SOFT_REACHES_M)
-    return mass_kg / cut.open_area_m2 / shared
 
 
 def _hill(x: Array | float, half: Array | float, steep: float) -> Array:

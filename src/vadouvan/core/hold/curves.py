@@ -16,8 +16,9 @@ import numpy as np
 from numpy.typing import NDArray
 
 from vadouvan.core.hold import levels
-from vadouvan.core.hold.concerns import TINY, Concern, bath_share, concerns_of
+from vadouvan.core.hold.concerns import Concern, concerns_of
 from vadouvan.core.hold.eigenmodes import Array
+from vadouvan.core.hold.on_the_meat import TINY, bath_share
 from vadouvan.core.hold.scenario import HoldScenario
 
 FIRST_H, LOOKS = 0.01, 420

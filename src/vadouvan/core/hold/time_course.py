@@ -13,8 +13,9 @@ from vadouvan.core.constants import (
     TASTED_SALT_KG_PER_KG_WATER,
     USUAL_REST_H,
 )
-from vadouvan.core.hold.concerns import Concern, concerns_of, softening_strength
+from vadouvan.core.hold.concerns import Concern, concerns_of
 from vadouvan.core.hold.eigenmodes import Array
+from vadouvan.core.hold.on_the_meat import softening_strength
 from vadouvan.core.hold.rest import rested_course
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.window import Window

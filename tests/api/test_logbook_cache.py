@@ -15,7 +15,9 @@ from tests.drafts import NOW
 from tests.saturday import eaten_logbook
 from vadouvan.core.snapshot.kitchen import KitchenSettings
 from vadouvan.core.snapshot.merging import Merge
+from vadouvan.errors import NotKept
 from vadouvan.store.rows import BatchRow
+from vadouvan.store.standing import KeptBatch
 from vadouvan.use_cases.logbook_cache import LogbookCache
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
@@ -96,6 +98,20 @@ class InStep(unittest.TestCase):
                 self.assertEqual(spines[self.ids[0]], name)
                 listed = self.client.get("/api/logbook")
                 self.assertEqual((listed.status_code, listed.json()["count"]), (200, 3))
+
+    def test_one_that_is_removed_while_it_is_asked_for(self) -> None:
+        """It teaches no more; the others do."""
+        get, gone = self.context.batches.get, self.ids[1]
+
+        def removed(identity: str) -> KeptBatch:
+            """As if another device had removed one since the shelf was looked at."""
+            if identity == gone:
+                raise NotKept("batch", identity)
+            return get(identity)
+
+        with patch.object(self.context.batches, "get", removed):
+            shelf = LogbookCache(self.context.batches, self.context.verdicts)
+            self.assertEqual({one.batch_id for one in shelf.tasted()}, {*self.ids} - {gone})
 
     def test_the_latest_teach(self) -> None:
         """No more than are learned from, and of those the latest."""

@@ -15,6 +15,7 @@ from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.tasting.logbook import Entry, latest_first
 from vadouvan.core.tasting.teaching import MOST_LESSONS, Lesson, Tasted, lesson_of
 from vadouvan.core.tasting.verdict import readable_verdicts
+from vadouvan.errors import NotKept
 from vadouvan.store.batches import Batches
 from vadouvan.store.verdicts import State, Verdicts
 
@@ -43,10 +44,14 @@ class LogbookCache:
         with self._lock:
             self._refresh()
             latest = [(self._entries[entry.id][0], entry) for entry in self._in_order[:MOST_LESSONS]]
-        return [
-            Tasted(entry.id, entry.draft, entry.verdicts, not state.is_forgotten, state.is_insisted)
-            for state, entry in reversed(latest)
-        ]
+        found = []
+        for state, entry in reversed(latest):
+            try:
+                draft = entry.draft
+            except NotKept:
+                continue  # removed elsewhere in this moment: it teaches no more
+            found.append(Tasted(entry.id, draft, entry.verdicts, not state.is_forgotten, state.is_insisted))
+        return found
 
     def lessons(self, tasted: Sequence[Tasted], kitchen: Kitchen, *, now: datetime) -> list[Lesson]:
         """Lessons of these batches; judged once for each state of theirs and of the kitchen's tables."""

@@ -16,7 +16,7 @@ from vadouvan.core.tasting.logbook import Spine
 from vadouvan.core.weighing.event import LoggedEvent
 from vadouvan.errors import InputError, NotKept, Overtaken
 from vadouvan.shapes import draft_to_json
-from vadouvan.store.database import reading
+from vadouvan.store.database import looking
 from vadouvan.store.presses import presses_of
 from vadouvan.store.rows import BatchRow, HistoryRow, VerdictRow
 from vadouvan.store.spines import spines_of
@@ -45,13 +45,13 @@ class Batches:
         """Batches that nobody has tasted yet, in the order they were made."""
         tasted = select(VerdictRow.batch_id)
         wanted = STANDING.where(BatchRow.id.not_in(tasted)).order_by(BatchRow.made_at, BatchRow.id)
-        with reading(self._engine) as session:
-            return [Standing(*row).kept() for row in session.execute(wanted)]
+        with looking(self._engine) as connection:
+            return [Standing(*row).kept() for row in connection.execute(wanted)]
 
     def is_kept(self, identity: str) -> bool:
         """Whether a batch is here, readable or not."""
-        with reading(self._engine) as session:
-            return session.scalar(select(BatchRow.id).where(BatchRow.id == identity)) is not None
+        with looking(self._engine) as connection:
+            return connection.scalar(select(BatchRow.id).where(BatchRow.id == identity)) is not None
 
     def spines(self, identities: Sequence[str]) -> dict[str, Spine]:
         """The spines of those of these batches that are kept."""
@@ -59,8 +59,8 @@ class Batches:
 
     def get(self, identity: str) -> KeptBatch:
         """One batch; raises NotKept."""
-        with reading(self._engine) as session:
-            return standing_of(session.connection(), identity).kept()
+        with looking(self._engine) as connection:
+            return standing_of(connection, identity).kept()
 
     def add(self, identity: str, draft: Draft, *, now: datetime) -> KeptBatch:
         """Keep a new batch."""

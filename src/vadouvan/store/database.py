@@ -106,6 +106,11 @@ def reading(engine: Engine) -> Session:
     return session
 
 
+def looking(engine: Engine) -> Connection:
+    """The same without a session: for what is asked at every request."""
+    return engine.connect().execution_options(**{ONLY_READS: True})
+
+
 def _begin(connection: Connection) -> None:
     """Take the write lock at the start of a change, so that two devices cannot both read and then both write."""
     only_reads = connection.get_execution_options().get(ONLY_READS, False)

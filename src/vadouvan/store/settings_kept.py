@@ -15,7 +15,7 @@ from vadouvan.core.interpretation.routine import RoutineInput
 from vadouvan.core.interpretation.shared import SharedInput
 from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, OwnCorrection
 from vadouvan.store.beside import MadeFrom, beside
-from vadouvan.store.database import reading
+from vadouvan.store.database import looking, reading
 from vadouvan.store.rows import OwnCutRow, OwnIngredientRow, SettingRow
 from vadouvan.store.unread import read_or_none
 
@@ -80,8 +80,8 @@ class KeptSettings:
 
         One quick question, whose answer is another after any change to them, by whomever.
         """
-        with reading(self._engine) as session:
-            return tuple((name, text) for name, text in session.execute(_STATE))
+        with looking(self._engine) as connection:
+            return tuple((name, text) for name, text in connection.execute(_STATE))
 
     def _read(self, name: str, read: Callable[[dict[str, Any]], T]) -> T | None:
         """A setting; nothing where none was said, or where it cannot be read any more."""

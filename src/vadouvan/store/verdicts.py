@@ -5,8 +5,7 @@ from __future__ import annotations
 import json
 from dataclasses import asdict, dataclass, replace
 from datetime import datetime
-from itertools import groupby
-from typing import Literal
+from typing import Literal, NamedTuple
 
 from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
@@ -14,7 +13,7 @@ from sqlalchemy.orm import Session
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.errors import NotKept
 from vadouvan.store.beside import MadeFrom, beside
-from vadouvan.store.database import reading
+from vadouvan.store.database import looking, reading
 from vadouvan.store.rows import BatchRow, DescentRow, VerdictRow
 from vadouvan.store.unread import read_or_none, readable
 
@@ -42,8 +41,7 @@ class Descent:
 RECENT_JULIAN_DAY = 2_461_000  # taken off before times are summed, so that a sum tells a millisecond
 
 
-@dataclass(frozen=True)
-class State:
+class State(NamedTuple):
     """From which anything that is worked out of a tasted batch follows: its revision, and its verdicts' state.
 
     ``said`` are the verdicts as they are kept, the oldest first.
@@ -55,6 +53,11 @@ class State:
     is_forgotten: bool
     is_insisted: bool
     from_id: str
+
+    def with_another(self, said: str, is_forgotten: bool, is_insisted: bool) -> State:
+        """The state with one verdict more."""
+        weighed = self.is_forgotten or bool(is_forgotten), self.is_insisted or bool(is_insisted)
+        return State(self.revision, self.changed_at, (*self.said, said), *weighed, self.from_id)
 
     def verdicts(self) -> list[VerdictInput]:
         """The verdicts that can be read."""
@@ -111,12 +114,15 @@ class Verdicts:
             .outerjoin(DescentRow, DescentRow.batch_id == VerdictRow.batch_id)
             .order_by(VerdictRow.batch_id, VerdictRow.at)
         )
+        with looking(self._engine) as connection:
+            rows = connection.execute(wanted).all()
         found: dict[str, State] = {}
-        with reading(self._engine) as session:
-            for of_batch, verdicts in groupby(session.execute(wanted), key=lambda row: row[:4]):
-                name, revision, changed_at, from_id = of_batch
-                said, forgotten, insisted = zip(*(row[4:] for row in verdicts), strict=True)
-                found[name] = State(revision, changed_at, said, any(forgotten), any(insisted), from_id or "")
+        for name, revision, changed_at, from_id, said, forgotten, insisted in rows:
+            before = found.get(name)
+            if before is None:
+                found[name] = State(revision, changed_at, (said,), bool(forgotten), bool(insisted), from_id or "")
+            else:
+                found[name] = before.with_another(said, forgotten, insisted)
         return found
 
     def keep(

@@ -46,7 +46,7 @@ class Start(unittest.TestCase):
 
     def test_what_is_not_loaded(self) -> None:
         """Statistics, the way between states, the printer and the planner wait for the first who asks."""
-        seldom = ("scipy", "alembic", "reportlab", "PIL", "segno", "mako")
+        seldom = ("scipy", "alembic", "mako", "fpdf", "fontTools", "PIL", "segno")
         code = f"import sys, vadouvan.cli, vadouvan.main; print([name for name in {seldom} if name in sys.modules])"
         run = [sys.executable, "-c", code]
         told = subprocess.run(run, capture_output=True, text=True, check=True, env={"PYTHONPATH": "src"}, cwd=ROOT)

@@ -252,7 +252,13 @@ class TakenBack(OneBatch):
             after = self.event("undone")
         self.assertEqual((after["phase"], after["pulled_at"], after["fridge"], after["later"]), ("hold", None, [], []))
         self.assertEqual(self.draft(), drafts[2])
+        path = f"/api/batches/{self.batch['id']}"
+        self.assertTrue(self.client.get(path).json()["locked"])
         self.assertEqual(self.event("undone")["phase"], "contact")
+        self.assertFalse(self.client.get(path).json()["locked"])
+        self.assertFalse(
+            next(one for one in self.client.get("/api/batches").json() if one["id"] == path[13:])["locked"]
+        )
         self.assertEqual(self.draft(), drafts[1])
         self.assertEqual([self.event("undone")["phase"] for _ in range(3)], ["set_aside", "taste", "weigh"])
         self.assertEqual(self.event("undone")["total_g"], 0)

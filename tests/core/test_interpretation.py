@@ -13,6 +13,7 @@ from tests.drafts import NOW, judged, of_kind, steak
 from tests.saturday import saturday_drafts
 from vadouvan.core.draft.examples import EXAMPLES, lines
 from vadouvan.core.draft.typed import (
+    CompanionInput,
     CutInput,
     Draft,
     FireInput,
@@ -185,6 +186,25 @@ class Refused(unittest.TestCase):
     def test_any_texts_are_answered(self, cut: CutInput, line: str) -> None:
         """Whatever is typed, there is an answer."""
         self.assertTrue(judged(Draft("x", cut, (LineInput("1", line),))).sentence)
+
+
+class KeptAsRead(unittest.TestCase):
+    """What stays as it was is not read anew, and nothing that was noted of it is lost."""
+
+    def test_the_second_reading_notes_what_the_first_did(self) -> None:
+        """Problems and assumptions of a cut and of what stands beside the mix, in a draft that has them again."""
+        cut = CutInput(kind="beef_sirloin", mass="heavy", thickness="25 mm")
+        beside = (
+            CompanionInput("1", title="A dip", text="a glug of curing salt"),
+            CompanionInput("2", title="Gravy", text="1 l stock"),
+        )
+        for draft in (Draft(cut=cut), replace(steak("12 g salt"), companions=beside)):
+            first = reading(draft)
+            second = reading(replace(draft, name="Another"))
+            self.assertTrue(first.problems)
+            self.assertEqual([str(one) for one in second.problems], [str(one) for one in first.problems])
+            self.assertEqual(second.notes.assumed, first.notes.assumed)
+            self.assertEqual(len(reading(draft).problems), len(first.problems))
 
 
 class Quantities(unittest.TestCase):

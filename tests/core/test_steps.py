@@ -186,15 +186,15 @@ class Week(unittest.TestCase):
     """Sleep, work, and changes of the clock."""
 
     @settings(max_examples=drawn(60))
-    @given(st.integers(0, 24 * 400), st.integers(0, 90))
-    def test_the_nearest_free_moment_is_free_and_nearest(self, hours: int, before_min: int) -> None:
+    @given(st.integers(0, 24 * 400), st.integers(0, 90), st.integers(0, 90))
+    def test_the_nearest_free_moment_is_free_and_nearest(self, hours: int, before_min: int, hands_min: int) -> None:
         """Against a search over every five minutes, walking over both changes of the clock."""
         wanted = later(datetime(2026, 3, 20, 0, 0, tzinfo=UTC), timedelta(hours=hours)).astimezone(LISBON)
-        before = timedelta(minutes=before_min)
+        before, hands = timedelta(minutes=before_min), timedelta(minutes=hands_min)
         first, last = later(wanted, -timedelta(hours=14)), later(wanted, timedelta(hours=14))
-        found = WEEK.nearest_free(wanted, first=first, last=last, hands=before, before=before)
+        found = WEEK.nearest_free(wanted, first=first, last=last, hands=hands, before=before)
         grid = [later(wanted, timedelta(minutes=5 * step)) for step in range(-168, 169)]
-        free = [one for one in grid if WEEK.free_for(later(one, -before), before)]
+        free = [one for one in grid if WEEK.free_for(later(one, -before), hands)]
         if not free:
             self.assertIsNone(found)
             return

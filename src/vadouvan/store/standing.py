@@ -57,16 +57,9 @@ class Standing:
     locked: bool
     tasted: bool
 
-    def kept(self) -> KeptBatch:
-        """The batch in it."""
-        draft, damaged = draft_in(self.draft)
-        return self._with(draft, damaged)
-
-    def changed(self, draft: Draft) -> KeptBatch:
-        """The batch in it, whose draft is known."""
-        return self._with(draft, "")
-
-    def _with(self, draft: Draft, damaged: str) -> KeptBatch:
+    def kept(self, known: Draft | None = None) -> KeptBatch:
+        """The batch in it, whose draft may be known already."""
+        draft, damaged = draft_in(self.draft) if known is None else (known, "")
         back, on = self.at_number > (self.first or 0), self.at_number < (self.last or 0)
         return KeptBatch(self.id, self.revision, draft, back, on, self.locked, self.tasted, damaged)
 
@@ -136,7 +129,7 @@ def put(connection: Connection, stands: Standing, text: str, now: datetime) -> S
     if (stands.last or 0) > number:
         connection.execute(_AFTER, {"batch": identity, "step": number})
     recent = stands.stepped_at is not None and now - datetime.fromisoformat(stands.stepped_at) <= ONE_STEP
-    first, at = stands.first, {"batch": identity, "step": number, "text": text, "now": now.isoformat()}
+    at = {"batch": identity, "step": number, "text": text, "now": now.isoformat()}
     if touched and touched == stands.touched and recent and number > 1:
         connection.execute(_TYPED_ON, at)
     elif touched:
@@ -144,10 +137,9 @@ def put(connection: Connection, stands: Standing, text: str, now: datetime) -> S
         step = {"batch_id": identity, "number": number, "draft": text, "touched": touched, "made_at": now.isoformat()}
         connection.execute(_STEPPED, step)
         oldest = number - MOST_STATES
-        if first is not None and first <= oldest:
+        if stands.first is not None and stands.first <= oldest:
             connection.execute(_UNTIL, {"batch": identity, "step": oldest})
-            first = oldest + 1
-    moved = replace(stands, draft=text, at_number=number, first=first, last=number, revision=stands.revision + 1)
+    moved = replace(stands, draft=text, at_number=number, last=number, revision=stands.revision + 1)
     move(connection, moved, now)
     return moved
 

@@ -144,7 +144,7 @@ def get_taste(identity: Identity, here: Here) -> TasteOut:
     advice = next_time(kept.draft, verdicts, kitchen, now=now)
     descents = {one.batch_id: one for one in here.verdicts.descents()}
     origin = descents.get(identity)
-    name = here.batches.get(origin.from_id).draft.name if origin and _is_kept(origin.from_id, here) else ""
+    name = here.batches.get(origin.from_id).draft.name if origin and here.batches.is_kept(origin.from_id) else ""
     return taste_out(
         [one.said for one in said],
         held,
@@ -298,7 +298,3 @@ def _cut_face(identity: str, here: RunningKitchen) -> CutFaceOut | None:
         return None
     cut = here.judged(here.batches.get(identity).draft).reading.cut
     return cut_face_out(face, cut.thickness_m if cut else None)
-
-
-def _is_kept(identity: str, here: RunningKitchen) -> bool:
-    return here.batches.is_kept(identity)

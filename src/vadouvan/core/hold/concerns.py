@@ -240,7 +240,7 @@ def _cured(runs: _Runs) -> Concern | None:
     if share <= 0:
         return None
     cured = 1 - np.exp(-runs.hours / (levels.CURED_H[runs.family] * share))
-    return Concern("cured", True, _for_all(runs, cured))
+    return Concern("cured", True, np.broadcast_to(cured, (len(runs.all), len(cured))))  # the same in all runs
 
 
 def _soured(runs: _Runs) -> Concern | None:
@@ -260,11 +260,6 @@ def _texture(runs: _Runs) -> Concern | None:
         return None
     half_h = levels.TEXTURE_HALF_H * _grown(runs, levels.TEXTURE_AT_M, levels.TEXTURE_POWER)
     return Concern("texture", False, _hill(runs.hours, half_h, levels.TEXTURE_STEEP))
-
-
-def _for_all(runs: _Runs, values: Array) -> Array:
-    """A series that is the same in all runs."""
-    return np.broadcast_to(values, (len(runs.all), len(values)))
 
 
 def _hill(x: Array | float, half: Array | float, steep: float) -> Array:

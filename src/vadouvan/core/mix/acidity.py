@@ -25,7 +25,7 @@ PK: dict[str, tuple[float, ...]] = {
     "other": (3.13, 4.76, 6.40),
 }
 PH_BAND = 0.2
-CLOSE_PH = 1e-10  # a step so small is the last: the next would be its square
+CLOSE_PH = 1e-13  # Newton's steps end there
 
 
 @dataclass(frozen=True)

@@ -8,13 +8,10 @@ steps that double, on the same graded cells as salt. Band depth is uncertain by 
 from __future__ import annotations
 
 from bisect import bisect_right
-from collections.abc import Callable
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
-from typing import Any
 
 import numpy as np
-from numpy.lib.stride_tricks import sliding_window_view
 
 from vadouvan.core.constants import (
     ACID_BAND_PH,
@@ -114,22 +111,10 @@ def acid_course(
     inner = area / np.diff(grid.centres)
     surface = _face(grid.edges, path.exponent) / (1 - grid.centres[-1] + path.resistance_m / path.length_m)
     conductances = np.append(inner, surface) * pace / path.length_m**2
-    capacities = np.append(grid.volumes, bath_ratio)
-    inside, outside = meat.mobile(ACID_IONS_MOVE.value), mix.mobile(ACID_IONS_MOVE.value)
-    conductances *= -1.0  # as they stand beside the diagonal
-    states, mobile = np.empty((STEPS + 1, CELLS + 1)), np.empty(CELLS + 1)
-    either_side = sliding_window_view(mobile, 2).T  # a view: follows what moves at each step
     strength = sum(solution.acids.values())
+    states = np.empty((STEPS + 1, CELLS + 1))
     states[0, :-1], states[0, -1] = NOTHING, strength
-    in_mix = _Line(mix.acid, outside)
-    from scipy.linalg.lapack import dgtsv  # noqa: PLC0415 - scipy is a tenth of a start
-
-    flows = STEP_M2[:, np.newaxis] * conductances
-    for now, flow in enumerate(flows, start=1):
-        state = states[now - 1]
-        mobile[:-1] = np.interp(state[:-1], meat.acid, inside)
-        mobile[-1] = in_mix(state.item(-1))
-        states[now] = _stepped(dgtsv, state, flow * either_side, capacities)
+    _step(states, conductances, np.append(grid.volumes, bath_ratio), meat, mix)
     depths = _depths_m(piece, grid)
     threshold = (ACID_BAND_PH_FISH if family in ("fish", "shellfish") else ACID_BAND_PH).value
     return AcidCourse(
@@ -161,22 +146,29 @@ def _depths_m(piece: Piece, grid: Grid) -> Array:
     return np.asarray(np.interp(np.cumsum(grid.volumes) - grid.volumes / 2, deeper, looked_at))
 
 
-def _stepped(tridiagonal: Callable[..., tuple[Any, ...]], state: Array, beside: Array, capacities: Array) -> Array:
-    """One implicit step of d(capacity C)/dtau = div(conductance grad(mobility C)), mobility as it was.
+def _step(states: Array, conductances: Array, capacities: Array, meat: Titration, mix: Titration) -> None:
+    """Fill ``states`` (times, cells and mix) from its first row.
 
-    ``tridiagonal`` solves; ``beside`` (2, faces) stands under and over the diagonal: step times conductance and
-    mobility, negative.
+    By d(capacity C)/dtau = div(conductance grad(mobility C)). Each step is implicit, with mobility as it was, and
+    solved for what moves (mobility times C): what leaves one cell enters the next, so that its matrix is symmetric.
     """
-    under, over = beside
-    middle = capacities.copy()
-    middle[:-1] -= under
-    middle[1:] -= over
-    *_, solved, failed = tridiagonal(
-        under, middle, over, capacities * state, 1, 1, 1, 1
-    )  # all four are its to overwrite
-    if failed:
-        raise ArithmeticError("a step cannot be solved")
-    return np.asarray(solved)
+    from scipy.linalg.lapack import dptsv  # noqa: PLC0415 - scipy is a tenth of a start
+
+    inside, outside = meat.mobile(ACID_IONS_MOVE.value), mix.mobile(ACID_IONS_MOVE.value)
+    in_mix, mobile = _Line(mix.acid, outside), np.empty(CELLS + 1)
+    either_side = np.append(conductances, 0.0) + np.append(0.0, conductances)
+    state = states[0]
+    for now, row in enumerate(states[1:]):
+        if now % STEPS_A_BLOCK == 0:
+            out, beside = STEP_M2[now] * either_side, -STEP_M2[now] * conductances
+        mobile[:-1] = np.interp(state[:-1], meat.acid, inside)
+        mobile[-1] = in_mix(state.item(-1))
+        # its matrix and right side are the solver's to overwrite, what is beside the diagonal is not
+        *_, moves, failed = dptsv(capacities / mobile + out, beside, capacities * state, 1, 0, 1)
+        if failed:
+            raise ArithmeticError("a step cannot be solved")
+        np.divide(moves, mobile, out=row)
+        state = row
 
 
 class _Line:

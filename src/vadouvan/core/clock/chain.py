@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Literal
 
@@ -61,9 +61,11 @@ class Task:
         """Its id within the plan."""
         return step_id(self.kind, self.of)
 
-    def laid_at(self, moment: datetime, length_min: float) -> PlanStep:
-        """The step when it has its place on the clock, and its length there."""
-        return PlanStep(self.kind, self.says, moment, length_min, self.hands_on, self.place, "", self.zone, self.of)
+    def laid_at(self, moment: datetime, length_min: float, waits_for: str) -> PlanStep:
+        """The step when it has its place on the clock, its length there, and the id of the step before it."""
+        return PlanStep(
+            self.kind, self.says, moment, length_min, self.hands_on, self.place, waits_for, self.zone, self.of
+        )
 
 
 @dataclass(frozen=True)
@@ -125,7 +127,7 @@ def laid_before(end: datetime, tasks: Sequence[Task], routine: Routine | None = 
     With a ``routine``, hands-on work that is followed by a task that goes on by itself is moved to an earlier free
     time where it would fall into sleep or work; the last block stays where it ends.
     """
-    steps: list[PlanStep] = []
+    steps: list[_Laid] = []
     block: list[Task] = []
     on_heat: list[Task] = []
     until = end
@@ -145,13 +147,14 @@ def laid_before(end: datetime, tasks: Sequence[Task], routine: Routine | None = 
         until = _lay([task], until, None, steps)
     until = _lay_exactly(on_heat, until, steps)
     _lay(block, until, routine if steps else None, steps)
-    return [
-        replace(step, waits_for=before)
-        for step, before in zip(steps, ["", *(step.id for step in steps[:-1])], strict=True)
-    ]
+    before = ["", *(task.id for task, _, _ in steps[:-1])]
+    return [task.laid_at(at, minutes, waits_for) for (task, at, minutes), waits_for in zip(steps, before, strict=True)]
 
 
-def _lay(block: Sequence[Task], until: datetime, routine: Routine | None, steps: list[PlanStep]) -> datetime:
+_Laid = tuple[Task, datetime, float]  # a task, its start and its minutes
+
+
+def _lay(block: Sequence[Task], until: datetime, routine: Routine | None, steps: list[_Laid]) -> datetime:
     """Put a block in front of the steps, ending at ``until`` or at the nearest earlier free time; gives its start."""
     length = timedelta(minutes=sum(in_steps(task.minutes) for task in block))
     start = later(until, -length)
@@ -161,20 +164,20 @@ def _lay(block: Sequence[Task], until: datetime, routine: Routine | None, steps:
     laid = []
     for task in block:
         minutes = in_steps(task.minutes)
-        laid.append(task.laid_at(at, minutes))
+        laid.append((task, at, minutes))
         at = later(at, timedelta(minutes=minutes))
     steps[:0] = laid
     return start
 
 
-def _lay_exactly(run: Sequence[Task], until: datetime, steps: list[PlanStep]) -> datetime:
+def _lay_exactly(run: Sequence[Task], until: datetime, steps: list[_Laid]) -> datetime:
     """Blocks on the heat, one after another to the minute from a round start; the last takes what is left over."""
     total = sum(task.minutes for task in run)
     start = at = later(until, -timedelta(minutes=in_steps(total)))
     laid = []
     for task in run:
         minutes = task.minutes + (in_steps(total) - total if task is run[-1] else 0.0)
-        laid.append(task.laid_at(at, minutes))
+        laid.append((task, at, minutes))
         at = later(at, timedelta(minutes=minutes))
     steps[:0] = laid
     return start

@@ -84,14 +84,21 @@ def edges_of(curves: Curves) -> Edges:
     hours, rising, falling = curves.hours, curves.rising, curves.falling
     most = np.minimum(rising, falling).max(axis=1, keepdims=True)
     tastes = acceptable(most) * TASTES
-    opens = first_at(hours, rising, np.hstack((tastes, levels.BEST * rising[:, -1:], levels.GOOD * most)))
-    closes = last_at(hours, falling, np.hstack((tastes, levels.GOOD * most)))
-    asked = len(TASTES)
-    earliest, full, latest = _middle(opens[:, :asked]), opens[:, asked], _middle(closes[:, :asked])
-    before = levels.BEFORE_CROSSING * _crossing(hours, rising, falling)
-    if curves.baths.any():
-        lifted = levels.BEFORE_CROSSING - levels.LIFTED_EARLIER * curves.baths
-        before = np.minimum(before, lifted * _crossing(hours, rising, curves.salty))
+    # What rises and how much worse it is than what falls are asked for their first hours together.
+    against = [falling, curves.salty] if curves.baths.any() else [falling]
+    worse = [rising / np.maximum(one, TINY) for one in against]
+    asked = np.hstack((tastes, levels.BEST * rising[:, -1:], levels.GOOD * most))
+    as_bad = np.broadcast_to(np.append(TASTES, TASTES[-2:]), asked.shape)  # as many, the last ones for nothing
+    found = first_at(hours, np.vstack((rising, *worse)), np.vstack((asked, *(as_bad for _ in worse))))
+    opens, closes = found[: len(rising)], last_at(hours, falling, np.hstack((tastes, levels.GOOD * most)))
+    middles = _middle(np.vstack((found[:, : len(TASTES)], closes[:, :-1]))).reshape(-1, len(rising))
+    earliest, latest, full = middles[0], middles[-1], opens[:, -2]
+    crossed = [
+        np.where(_crosses(rising, one), middle, math.inf) for one, middle in zip(against, middles[1:-1], strict=True)
+    ]
+    before = levels.BEFORE_CROSSING * crossed[0]
+    if len(crossed) > 1:
+        before = np.minimum(before, (levels.BEFORE_CROSSING - levels.LIFTED_EARLIER * curves.baths) * crossed[1])
     best = np.minimum(np.maximum(np.minimum(full, before), earliest), latest)
     told = (earliest, best, latest, opens[:, -1], closes[:, -1], full, before, most[:, 0])
     return Edges(*(values.tolist() for values in told))
@@ -107,12 +114,9 @@ def acceptable(most: Array | float) -> Array:
     return np.asarray(levels.ACCEPTABLE * np.minimum(1.0, most / levels.GOOD))
 
 
-def _crossing(hours: Array, rising: Array, falling: Array) -> Array:
-    """The hour at which each falling row is as bad as the rising one, in the middle of tastes; never, if it is not."""
-    worse = rising / np.maximum(falling, TINY)
-    crossing = _middle(first_at(hours, worse, np.broadcast_to(TASTES, (len(worse), len(TASTES)))))
-    crosses = (falling[:, -1] < rising[:, -1]) & np.any(rising >= falling, axis=1)
-    return np.where(crosses, crossing, math.inf)
+def _crosses(rising: Array, falling: Array) -> NDArray[np.bool_]:
+    """Whether each falling row comes to be worse than the rising one."""
+    return np.asarray((falling[:, -1] < rising[:, -1]) & np.any(rising >= falling, axis=1))
 
 
 def _middle(found: Array) -> Array:

@@ -112,7 +112,11 @@ class Portion:
 
     def part(self, share: float) -> Portion:
         """So much of it [1], with its spread."""
-        return replace(self, mass_kg=self.mass_kg.times(Interval.exactly(share)))
+        return self if share == 1.0 else replace(self, mass_kg=self.mass_kg.times(Interval.exactly(share)))
+
+    def __hash__(self) -> int:
+        """By its line and weight: few are alike in these and not in the rest."""
+        return hash((self.line_id, self.mass_kg.value))
 
 
 @lru_cache(maxsize=READ_LINES)

@@ -8,10 +8,12 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable, Iterator, Sequence
+from dataclasses import replace
 from datetime import datetime, time, timedelta
+from functools import lru_cache
 
 from vadouvan.core.clock.chain import Place, PlanStep, Task, Zone, laid_before
-from vadouvan.core.clock.routine import Routine, hours_between, later, on_a_step
+from vadouvan.core.clock.routine import DaySpan, Routine, hours_between, later, on_a_step
 from vadouvan.core.constants import (
     BRINE_REST,
     BRUSH_MIN,
@@ -41,7 +43,7 @@ from vadouvan.core.mix.consistency import consistency_of
 from vadouvan.core.schedule.plan import Plan, Work
 
 MOSTLY_DRY = 0.5
-SHOPS_OPEN, SHOPS_CLOSE = time(8, 0), time(20, 0)  # common practice; the cook knows better
+SHOPS_ARE_CLOSED = DaySpan(time(20, 0), time(8, 0))  # common practice; the cook knows better
 FAN_OVEN = f"A fan oven is set {FAN_OVEN_LOWER_C.value:.0f} C lower than a plain one."
 TURN_FROM_H, TWICE_FROM_H = 3.0, 20.0
 COOKED_AT: dict[CookPlace, Place] = {
@@ -128,7 +130,7 @@ def _shop(cut: Cut, before: Sequence[PlanStep], routine: Routine, now: datetime)
     last = later(before[0].at, -length)
     if hours_between(now, last) < 0:
         return
-    at = routine.nearest_free(last, first=now, last=last, hands=length, fits=lambda moment: _is_open(moment, length))
+    at = _while_shops_are_open(routine).nearest_free(last, first=now, last=last, hands=length)
     if at is not None:
         name = ",".join(re.sub(r" \([^()]*\)", "", cut.kind.name).split(",")[:2])
         says = f"Shop: {name}, {cut.mass_kg * 1000:.0f} g, and what the mix lacks."
@@ -169,9 +171,10 @@ def _make(mix: MixJudgement) -> Iterator[Task]:
         yield Task("first", first.says, first.minutes, False, "fridge", "cold")
 
 
-def _is_open(moment: datetime, length: timedelta) -> bool:
-    """Whether shops are open for so long."""
-    return moment.time() >= SHOPS_OPEN and moment.replace(tzinfo=None) + length <= datetime.combine(moment, SHOPS_CLOSE)
+@lru_cache(maxsize=16)
+def _while_shops_are_open(routine: Routine) -> Routine:
+    """The week as it is for who has to shop: not free while shops are closed."""
+    return replace(routine, away=(*routine.away, SHOPS_ARE_CLOSED))
 
 
 def _turns(plan: Plan, cut: Cut, mix: MixJudgement, routine: Routine) -> Iterator[PlanStep]:

@@ -5,7 +5,7 @@ Numbers stand in the unit that their name ends in; times are ISO 8601 with an of
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from datetime import datetime, timedelta
 from typing import Any
 
@@ -284,12 +284,7 @@ def balance_in_mix_out(judgement: Judgement) -> BalanceInMixOut:
 
 def _figures_shown(figures: Sequence[Figure]) -> dict[str, FigureShown]:
     """Figures for the page, which draws them: six digits are more than it can show."""
-    shown = {}
-    for figure in figures:
-        fields = _figure(figure)
-        drawn = {name: six_digits(fields[name]) for name in ("value", "low", "high") if fields[name] is not None}
-        shown[figure.name] = FigureShown(**fields | drawn)
-    return shown
+    return {figure.name: FigureShown(**_figure(figure, six_digits)) for figure in figures}
 
 
 def working_out(figure: Figure, titles: Mapping[str, str]) -> WorkingOut:
@@ -307,14 +302,14 @@ def figure_out(figure: Figure, titles: Mapping[str, str]) -> FigureOut:
     return FigureOut(**_figure(figure), rule=working.rule, inputs=working.inputs, sources=working.sources)
 
 
-def _figure(figure: Figure) -> dict[str, Any]:
+def _figure(figure: Figure, as_drawn: Callable[[float], float] = float) -> dict[str, Any]:
     return {
         "name": figure.name,
-        "value": figure.value,
+        "value": as_drawn(figure.value),
         "unit": figure.unit,
         "shown": figure.shown,
-        "low": figure.low,
-        "high": figure.high,
+        "low": None if figure.low is None else as_drawn(figure.low),
+        "high": None if figure.high is None else as_drawn(figure.high),
         "band_shown": figure.band_shown,
     }
 

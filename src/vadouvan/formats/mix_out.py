@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections import defaultdict
 from collections.abc import Sequence
 from dataclasses import asdict
 
@@ -119,6 +120,7 @@ class MixOut(MixShown):
 
 def ingredients_out(judgement: Judgement) -> list[IngredientOut]:
     """The lines of the mix that could be weighed."""
+    brought = _brought(judgement.balance)
     return [
         IngredientOut(
             line_id=portion.line_id,
@@ -131,15 +133,19 @@ def ingredients_out(judgement: Judgement) -> list[IngredientOut]:
             band_shown=grams.band_shown,
             guessed=portion.guessed,
             weighed=weighed_text(portion.ingredient, portion.mass_kg.value) if portion.guessed else "",
-            **{f"{name}_g_per_kg": _brought(judgement.balance, name, portion.line_id) for name in SUBSTANCES},
+            **{f"{name}_g_per_kg": of_line[portion.line_id] for name, of_line in brought.items()},
         )
         for portion, grams in zip(judgement.reading.portions, judgement.grams, strict=True)
     ]
 
 
-def _brought(balance: Balance | None, substance: Substance, line_id: str) -> float:
-    parts = balance.parts[substance] if balance else ()
-    return sum(part.amount.value * 1000 for part in parts if part.line_id == line_id)
+def _brought(balance: Balance | None) -> dict[Substance, defaultdict[str, float]]:
+    """What each line brings of each substance [g/kg of meat]."""
+    found: dict[Substance, defaultdict[str, float]] = {name: defaultdict(float) for name in SUBSTANCES}
+    for name, of_line in found.items():
+        for part in balance.parts[name] if balance else ():
+            of_line[part.line_id] += part.amount.value * 1000
+    return found
 
 
 def _span(span: SaltSpan, figure: str) -> SpanOut:

@@ -48,9 +48,9 @@ class AcidKind:
 
     def charges_and_whole(self, sweep: Sweep) -> tuple[Array, Array]:
         """Mean protons that a molecule has given up, and share of molecules that have given up none and move freely."""
-        shares = np.array(list(self.shares.values()))
-        of_each = np.array([_charges_and_whole(name, sweep) for name in self.shares])
-        charges, whole = np.tensordot(shares, of_each, axes=1)
+        charges, whole = np.sum(
+            [share * _charges_and_whole(name, sweep) for name, share in self.shares.items()], axis=0
+        )
         return charges, whole
 
 
@@ -124,7 +124,7 @@ def mix_titration(solution: Solution, kind: AcidKind) -> Titration:
     """Acid per kg of the mix's water against pH, its minerals staying: as acid leaves, the pH rises."""
     given = np.maximum(solution.strong_ions + _WATER_OF_MIX, 0.0)
     charges, whole = kind.charges_and_whole(MIX_SWEEP)
-    rising = np.maximum.accumulate(given / np.maximum(charges, 1e-12)) + np.arange(STEPS) * 1e-12
+    rising = np.maximum.accumulate(given / np.maximum(charges, 1e-12)) + _RISING
     return Titration(rising, MIX_SWEEP.ph, whole)
 
 
@@ -138,3 +138,4 @@ def _water_ions(ph: Array) -> Array:
 
 MIX_SWEEP = Sweep(7.0, 0.3)
 _WATER_OF_MIX = _water_ions(MIX_SWEEP.ph)
+_RISING: Array = np.arange(float(STEPS)) * 1e-12  # where minerals alone give all, the acid is level: it has to rise

@@ -8,8 +8,8 @@ from vadouvan.core.constants import (
     ENZYME_FULL_FILM_KG_PER_M2,
 )
 
-_PH = (2.2, 2.8, 3.4, 4.5, 5.5, 7.0)
-_PH_FACTOR = (0.1, 0.5, 1.0, 1.2, 1.3, 1.2)
+_PH = np.array((2.2, 2.8, 3.4, 4.5, 5.5, 7.0))
+_PH_FACTOR = np.array((0.1, 0.5, 1.0, 1.2, 1.3, 1.2))
 
 
 def effective_strength(units: float, *, ph: float | None, salt_per_water: float, film_kg_per_m2: float) -> float:

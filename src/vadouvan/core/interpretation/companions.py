@@ -5,14 +5,14 @@ from __future__ import annotations
 import math
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import cached_property, lru_cache
+from functools import cached_property
 from typing import Literal, get_args
 
 from vadouvan.core.constants import EATEN_COATING, EATEN_DIP, EATEN_GLAZE, GLAZE_DENSITY, GLAZE_ROUND_M
 from vadouvan.core.draft.typed import MOST_COMPANIONS, MOST_LINES, CompanionInput, LineInput
 from vadouvan.core.interpretation.line import portion_of, single_lines
 from vadouvan.core.interpretation.moment import CookMoment, moment_typed
-from vadouvan.core.interpretation.notes import Notes
+from vadouvan.core.interpretation.notes import Notes, kept_as_read
 from vadouvan.core.interpretation.reduced import reduced_to
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.quantity import decimal
@@ -23,7 +23,6 @@ from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.errors import InputError
 
 CompanionKind = Literal["glaze", "sauce", "dip", "finish", "pot", "coating"]
-KEPT_COMPANIONS = 256
 KINDS: dict[str, CompanionKind] = {kind: kind for kind in get_args(CompanionKind)}
 USUALLY_EATEN: dict[CompanionKind, float] = {
     "glaze": EATEN_GLAZE.value,
@@ -121,20 +120,11 @@ def read_companions(
         wrong = f"{len(said)} mixes beside the marinade are more than one dish has."
         accepted = f"Keep up to {MOST_COMPANIONS}."
         notes.problems.append(InputError(field="companions", given=str(len(said)), wrong=wrong, accepted=accepted))
-    found = [_read(one, pantry, meat_kg) for one in said[:MOST_COMPANIONS]]
-    for _, noted in found:
-        notes.take(noted)
-    return tuple(companion for companion, _ in found)
+    return tuple(_companion(notes, one, pantry, meat_kg) for one in said[:MOST_COMPANIONS])
 
 
-@lru_cache(maxsize=KEPT_COMPANIONS)
-def _read(said: CompanionInput, pantry: Pantry, meat_kg: float | None) -> tuple[Companion, Notes]:
-    """A companion with what was noted of it, kept as read."""
-    notes = Notes()
-    return _companion(said, pantry, notes, meat_kg), notes
-
-
-def _companion(said: CompanionInput, pantry: Pantry, notes: Notes, meat_kg: float | None) -> Companion:
+@kept_as_read
+def _companion(notes: Notes, said: CompanionInput, pantry: Pantry, meat_kg: float | None) -> Companion:
     path = f"companions.{said.id}"
     named = kind_named(said.title)
     kind = notes.choice(said.kind, KINDS, (named, named), f"{path}.kind")

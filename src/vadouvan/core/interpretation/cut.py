@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import replace
-from functools import lru_cache, partial
+from functools import partial
 from typing import get_args
 
 from vadouvan.core.constants import Constant
@@ -17,7 +17,7 @@ from vadouvan.core.cut.preparation import Step, StepKind
 from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.draft.typed import MOST_STEPS, YES, CutInput, StepInput
 from vadouvan.core.figure import number_told
-from vadouvan.core.interpretation.notes import Notes
+from vadouvan.core.interpretation.notes import Notes, kept_as_read
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.quantity import (
     AGE,
@@ -43,27 +43,16 @@ STEPS: dict[str, StepKind] = {name: name for name in get_args(StepKind)}
 CUT_UP_M = {"strip": 0.008, "cube": 0.03}  # of what was cut up at home; common practice, no source
 LITTLE_PIECE_KG, LITTLE_PIECES_KG = 0.06, 0.5
 MOST_BONE_PCT = 60
-KEPT_CUTS = 256
 
 
 def read_cut(said: CutInput, kitchen: Kitchen, notes: Notes) -> Cut | None:
     """The cut on the board, or nothing while something about it is wrong or its kind unsaid."""
     kind = _kind(said.kind, kitchen, notes)
-    if kind is None:
-        return None
-    cut, noted = _read(said, kind)
-    notes.take(noted)
-    return cut
+    return None if kind is None else _described(notes, said, kind)
 
 
-@lru_cache(maxsize=KEPT_CUTS)
-def _read(said: CutInput, kind: CutKind) -> tuple[Cut | None, Notes]:
-    """A cut of a kind with what was noted of it, kept as read: most edits are of something else."""
-    notes = Notes()
-    return _described(said, kind, notes), notes
-
-
-def _described(said: CutInput, kind: CutKind, notes: Notes) -> Cut | None:
+@kept_as_read
+def _described(notes: Notes, said: CutInput, kind: CutKind) -> Cut | None:
     bone = notes.choice(said.bone, BONES, (kind.bone, kind.bone), "cut.bone")
     bone_share = _bone_share(said, kind, bone, notes)
     pieces = notes.attempt(lambda: _pieces(said)) if said.pieces else None

@@ -97,7 +97,7 @@ def read_draft(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Interpretati
     for problem in (*notes.problems, *notes.unweighed):
         if problem.field.startswith("mix."):
             with_choices(problem, problem.given, kitchen.pantry, meat_kg)
-    fire = _with_minutes(read_fire(draft.fire, notes, minced=cut is not None and cut.kind.is_minced), cut, notes)
+    fire = _with_minutes(read_fire(notes, draft.fire, cut is not None and cut.kind.is_minced), cut, notes)
     frozen_share = _frozen_share(draft.occasion, notes)
     hold = read_hold(draft.hold, cut, mix, kitchen.own, notes)
     return Interpretation(

@@ -10,7 +10,7 @@ from vadouvan.core.cooking.fire import FireInterpretation, OwnStep
 from vadouvan.core.cooking.heat_words import heat_said, without_fan
 from vadouvan.core.cooking.stages import Brush, CookPlace, CookStage
 from vadouvan.core.draft.typed import MOST_OWN_STEPS, MOST_STAGES, YES, FireInput, StageInput
-from vadouvan.core.interpretation.notes import Notes
+from vadouvan.core.interpretation.notes import Notes, kept_as_read
 from vadouvan.core.interpretation.reduced import reduced_to
 from vadouvan.core.measures.quantity import (
     BOIL,
@@ -35,7 +35,8 @@ CRUSTS = {"browned": False, "dark": True}
 AIR = {"fan": True, "plain": False}
 
 
-def read_fire(said: FireInput, notes: Notes, *, minced: bool = False) -> FireInterpretation:
+@kept_as_read
+def read_fire(notes: Notes, said: FireInput, minced: bool) -> FireInterpretation:
     """Every answer about the fire; nothing can be patted off what is ``minced``."""
     stages = read_stages(said, notes)
     school = notes.choice(said.doneness, SCHOOLS, ("guidance", "guidance"), "fire.doneness")

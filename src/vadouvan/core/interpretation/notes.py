@@ -4,11 +4,14 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass, field
-from typing import TypeVar
+from functools import lru_cache
+from typing import TypeVar, TypeVarTuple
 
 from vadouvan.errors import InputError
 
 T = TypeVar("T")
+Said = TypeVarTuple("Said")
+KEPT_AS_READ = 256
 
 
 @dataclass
@@ -54,3 +57,22 @@ class Notes:
             wrong, accepted = f'"{said}" is not one of the choices.', "Choose " + " or ".join(choices) + "."
             self.problems.append(InputError(field=path, given=said, wrong=wrong, accepted=accepted))
         return choices.get(said, value)
+
+
+def kept_as_read(read: Callable[[Notes, *Said], T]) -> Callable[[Notes, *Said], T]:
+    """A reader of one part of a draft that reads the same part once: most edits are of another.
+
+    What was noted of it is noted at each reading.
+    """
+
+    @lru_cache(maxsize=KEPT_AS_READ)
+    def alone(*said: *Said) -> tuple[T, Notes]:
+        notes = Notes()
+        return read(notes, *said), notes
+
+    def noted(notes: Notes, /, *said: *Said) -> T:
+        found, of_it = alone(*said)
+        notes.take(of_it)
+        return found
+
+    return noted

@@ -15,12 +15,13 @@ import urllib.request
 from collections.abc import Callable
 from datetime import UTC, datetime
 from pathlib import Path
-from typing import Any
+from typing import Any, TypeVar
 
 from tests.browser.support import ROOT, KitchenOfItsOwn
 from tests.drafts import of_kind
 from vadouvan.formats import batch_file
 
+T = TypeVar("T")
 EDITS, ASKED, STREAMED, WARM = 80, 40, 200, 5
 ONE_PACKET = b'{"revision": 1}'
 DIST = ROOT / "web/dist/assets"
@@ -53,27 +54,32 @@ def _print_requests(address: str) -> None:
     path = f"{address}/api/batches/{batch['id']}"
     sizes = []
 
-    def edit(number: int) -> None:
-        """Another amount of one line."""
+    def edit(number: int) -> float:
+        """Another amount of one line: from the request to its answer."""
         nonlocal batch
         mix = [{**batch["draft"]["mix"][0], "text": f"{500 + number} g yoghurt"}, *batch["draft"]["mix"][1:]]
         draft = {**batch["draft"], "mix": mix}
-        answer = _sent(path, json.dumps({"revision": batch["revision"], "draft": draft}).encode())
+        body = json.dumps({"revision": batch["revision"], "draft": draft}).encode()
+        answer, took_ms = _timed(lambda: _sent(path, body))
         sizes.append(len(answer))
         batch = {**json.loads(answer), "draft": draft}
+        return took_ms
 
-    def refused(_: int) -> None:
+    def counter(_: int) -> float:
+        return _timed(lambda: _sent(f"{address}/api/batches"))[1]
+
+    def refused() -> float:
         """The least that a request costs."""
-        _sent(path, ONE_PACKET)
+        return _timed(lambda: _sent(path, ONE_PACKET))[1]
 
     told = _beside(edit, refused, EDITS)
     print(f"an edit of one amount: {told}; {statistics.median(sizes) / 1000:.1f} kB of answer")
-    print(f"the Counter's list of five: {_beside(lambda _: _asked(f'{address}/api/batches'), refused, ASKED)}")
+    print(f"the Counter's list of five: {_beside(counter, refused, ASKED)}")
 
 
-def _beside(work: Callable[[int], object], floor: Callable[[int], object], count: int) -> str:
+def _beside(work: Callable[[int], float], floor: Callable[[], float], count: int) -> str:
     """Times of a request, each as so many times one that is refused right before it."""
-    pairs = [(_ms(floor, number), _ms(work, number)) for number in range(count + WARM)][WARM:]
+    pairs = [(floor(), work(number)) for number in range(count + WARM)][WARM:]
     floors, times = zip(*pairs, strict=True)
     ratio = statistics.median(time_ms / floor_ms for floor_ms, time_ms in pairs)
     middle, late = statistics.median(floors), sorted(times)[int(0.95 * len(times))]
@@ -83,10 +89,11 @@ def _beside(work: Callable[[int], object], floor: Callable[[int], object], count
     )
 
 
-def _ms(work: Callable[[int], object], number: int) -> float:
+def _timed(work: Callable[[], T]) -> tuple[T, float]:
+    """What work gives, and how long it took [ms]."""
     began = time.perf_counter()
-    work(number)
-    return (time.perf_counter() - began) * 1000
+    done = work()
+    return done, (time.perf_counter() - began) * 1000
 
 
 def _print_page() -> None:
@@ -113,15 +120,14 @@ def _print_stream() -> None:
 
 
 def _asked(address: str) -> Any:
-    with urllib.request.urlopen(address, timeout=30) as answer:
-        return json.load(answer)
+    return json.loads(_sent(address))
 
 
-def _sent(address: str, body: bytes) -> bytes:
-    request = urllib.request.Request(address, body, {"Content-Type": "application/json"}, method="PUT")
+def _sent(address: str, body: bytes | None = None) -> bytes:
+    method, headers = ("GET", {}) if body is None else ("PUT", {"Content-Type": "application/json"})
+    request = urllib.request.Request(address, body, headers, method=method)
     try:
         with urllib.request.urlopen(request, timeout=30) as answer:
-            read: bytes = answer.read()
-            return read
+            return bytes(answer.read())
     except urllib.error.HTTPError as refused:
         return bytes(refused.read())

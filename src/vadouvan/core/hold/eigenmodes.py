@@ -25,6 +25,7 @@ CELLS = 60
 GRADING = 2.2
 TWO_FACE_GRADING = 1.8
 DEAD = 100.0
+KEPT_MODES = 128  # 30 kB each
 KEPT_DIGITS = 12  # of exponent and capacity ratio, when decompositions are kept for reuse
 
 
@@ -105,7 +106,7 @@ def _kept(value: float) -> float:
     return float(f"{value:.{KEPT_DIGITS}g}")
 
 
-@lru_cache(maxsize=512)
+@lru_cache(maxsize=KEPT_MODES)
 def _modes(
     exponent: float, inner: float, resistance: float, far_resistance: float | None, bath_ratio: float, cells: int
 ) -> Modes:

@@ -89,7 +89,7 @@ class Batches:
             after = _brought_together(stands, before, draft, origin)
             if check is not None:
                 check(before, after, _presses(connection, stands))
-            return put(connection, stands, draft_to_json(after), now).kept(after)
+            return put(connection, stands, before, after, now).kept(after)
 
     def step(self, identity: str, way: Way, *, revision: int, now: datetime, check: Check | None = None) -> KeptBatch:
         """Go one state back (``undo``) or forward again (``redo``), if there is one; ``check`` may refuse it."""

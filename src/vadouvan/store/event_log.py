@@ -55,4 +55,4 @@ class EventLog:
                 raise DraftMoved(batch_id)
             session.add(event_row(batch_id, logged))
             if draft is not None:
-                put_draft(session.connection(), batch_id, draft_to_json(draft), now)
+                put_draft(session.connection(), batch_id, draft, now)

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-import json
-from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Any
@@ -11,9 +9,10 @@ from typing import Any
 from sqlalchemy import Connection, ScalarSelect, bindparam, delete, exists, func, insert, select, update
 from sqlalchemy.orm import aliased
 
+from vadouvan.core.draft.differing import touched_field
 from vadouvan.core.draft.typed import Draft
 from vadouvan.errors import NotKept
-from vadouvan.shapes import draft_from_json
+from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.rows import BatchRow, EventRow, HistoryRow, VerdictRow
 
 ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
@@ -117,15 +116,16 @@ _MOVED = (
 )
 
 
-def put_draft(connection: Connection, identity: str, text: str, now: datetime) -> None:
-    """Put a draft (as JSON) in the place of a batch's, with its step in the history; raises NotKept."""
-    put(connection, standing_of(connection, identity), text, now)
+def put_draft(connection: Connection, identity: str, draft: Draft, now: datetime) -> None:
+    """Put a draft in the place of a batch's, with its step in the history; raises NotKept."""
+    stands = standing_of(connection, identity)
+    put(connection, stands, draft_in(stands.draft)[0], draft, now)
 
 
-def put(connection: Connection, stands: Standing, text: str, now: datetime) -> Standing:
-    """Put a draft (as JSON) in the place of the one that stands there, with its step; gives where it stands then."""
-    identity, number = stands.id, stands.at_number
-    touched = touched_field(stands.draft, text)
+def put(connection: Connection, stands: Standing, before: Draft, after: Draft, now: datetime) -> Standing:
+    """Put a draft in the place of the one that stands there, with its step; gives where it stands then."""
+    identity, number, text = stands.id, stands.at_number, draft_to_json(after)
+    touched = touched_field(before, after)
     if (stands.last or 0) > number:
         connection.execute(_AFTER, {"batch": identity, "step": number})
     recent = stands.stepped_at is not None and now - datetime.fromisoformat(stands.stepped_at) <= ONE_STEP
@@ -154,31 +154,6 @@ def move(connection: Connection, to: Standing, now: datetime) -> None:
         "to_number": to.at_number,
     }
     connection.execute(_MOVED, row)
-
-
-def touched_field(old: str, new: str) -> str:
-    """The path of the one field in which two drafts (as JSON) differ; ``several`` if more, empty if none."""
-    differing = list(_differing(json.loads(old), json.loads(new)))
-    if len(differing) > 1:
-        return "several"
-    return differing[0] if differing else ""
-
-
-def _differing(before: object, after: object, path: str = "") -> Iterator[str]:
-    """Paths of all that is another in one of two drafts; list members go by their identity."""
-    if before == after:
-        return
-    if isinstance(before, dict) and isinstance(after, dict):
-        for key in before.keys() | after.keys():
-            yield from _differing(before.get(key), after.get(key), f"{path}.{key}")
-    elif isinstance(before, list) and isinstance(after, list):
-        olds, news = ({part["id"]: part for part in side} for side in (before, after))
-        if list(olds) != list(news):
-            yield f"{path}.order"
-        for name in olds.keys() | news.keys():
-            yield from _differing(olds.get(name), news.get(name), f"{path}.{name}")
-    else:
-        yield path
 
 
 def state_at(connection: Connection, identity: str, number: int) -> str | None:

@@ -7,6 +7,7 @@ verdict and no edge.
 
 from __future__ import annotations
 
+import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
@@ -33,6 +34,7 @@ from vadouvan.core.hold.on_the_meat import (
     softened_before,
     softening_strength,
 )
+from vadouvan.core.hold.salt import LOG_FO
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.temperature import salt_diffusivity
 
@@ -64,9 +66,10 @@ class _Runs:
     aims: AimWeights
 
     @cached_property
-    def logs(self) -> Array:
-        """Logarithms of the hours."""
-        return np.log(self.hours)
+    def clocks(self) -> list[Array]:
+        """Logarithms of what the course's own clock of each run shows at these hours; runs of one pace share one."""
+        shown = {pace: np.log(pace.tau_at(self.hours)) for pace in {one.pace for one in self.all}}
+        return [shown[one.pace] - 2 * math.log(one.course.piece.path.length_m) for one in self.all]
 
     @property
     def first(self) -> HoldScenario:
@@ -84,8 +87,8 @@ class _Runs:
 
     def along(self, series: Callable[[HoldScenario], Array]) -> Array:
         """A series of each run's salt at these hours; before its course begins all goes with the root of time."""
-        found = np.array([np.interp(self.logs, one.log_hours, series(one)) for one in self.all])
-        begins_h = self.each(lambda one: float(one.hours[0]))
+        found = np.array([np.interp(at, LOG_FO, series(one)) for at, one in zip(self.clocks, self.all, strict=True)])
+        begins_h = self.each(lambda one: one.begins_h)
         early = self.hours[0] < begins_h.max()
         return np.sqrt(np.minimum(1.0, self.hours / begins_h)) * found if early else found
 

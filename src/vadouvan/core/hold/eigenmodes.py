@@ -117,16 +117,16 @@ def _modes(
     surface = areas[-1] / (half_cell + resistance)
     far = 0.0 if far_resistance is None else areas[0] / (grid.centres[0] - inner + far_resistance)
     finite = math.isfinite(bath_ratio)
-    weights = np.sqrt(np.append(grid.volumes, bath_ratio) if finite else grid.volumes)
-    between = areas[1:-1] / np.diff(grid.centres)
-    links = np.append(between, surface) if finite else between
-    diagonal = np.zeros(cells + finite)
-    diagonal[: cells - 1] += between
-    diagonal[1:cells] += between
+    capacities, links, diagonal = np.empty(cells + finite), np.empty(cells - 1 + finite), np.zeros(cells + finite)
+    capacities[:cells] = grid.volumes
+    links[: cells - 1] = areas[1:-1] / np.diff(grid.centres)
+    diagonal[: cells - 1] += links[: cells - 1]
+    diagonal[1:cells] += links[: cells - 1]
     diagonal[cells - 1] += surface
     diagonal[0] += far
     if finite:
-        diagonal[-1] += surface + far
+        capacities[-1], links[-1], diagonal[-1] = bath_ratio, surface, surface + far
+    weights = np.sqrt(capacities)
     rates, shapes = _decomposed(
         diagonal / weights**2,
         -links / (weights[1:] * weights[:-1]),

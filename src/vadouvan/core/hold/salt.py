@@ -20,6 +20,7 @@ from vadouvan.core.hold.eigenmodes import Array, Modes, modes_of
 
 FIRST_FO, LAST_FO, STEPS = 2e-5, 30.0, 260
 FO: Array = np.geomspace(FIRST_FO, LAST_FO, STEPS)
+LOG_FO: Array = np.log(FO)
 
 
 @dataclass(frozen=True)

@@ -69,10 +69,10 @@ class HoldScenario:
         """The course's time axis [h]."""
         return self.pace.hours_at(self.course.tau_m2)
 
-    @cached_property
-    def log_hours(self) -> Array:
-        """Logarithms of its time axis."""
-        return np.log(self.hours)
+    @property
+    def begins_h(self) -> float:
+        """The first hour of the course [h]."""
+        return float(self.pace.hours_at(self.course.tau_m2[:1])[0])
 
     @property
     def water_share(self) -> float:
@@ -110,7 +110,7 @@ def _earlier(cut: Cut, balance: Balance, pace: Pace) -> EarlierContact | None:
     if first is None:
         return None
     contact = SaltContact(first.salt_kg, first.water_kg, cut.water_kg, cut.open_area_m2)
-    return EarlierContact(contact, pace.tau_at(first.contact_s / 3600))
+    return EarlierContact(contact, float(pace.tau_at(first.contact_s / 3600)))
 
 
 def _acid(cut: Cut, balance: Balance) -> AcidCourse | None:

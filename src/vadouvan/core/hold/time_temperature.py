@@ -40,10 +40,10 @@ class Pace:
         knots, tau = self._salt_clock
         return np.asarray(np.interp(tau_m2, tau, knots))
 
-    def tau_at(self, hours: float) -> float:
-        """Salt's clock at an hour [m2]."""
+    def tau_at(self, hours: Array | float) -> Array:
+        """Salt's clock at hours [m2]."""
         knots, tau = self._salt_clock
-        return float(np.interp(hours, knots, tau))
+        return np.asarray(np.interp(hours, knots, tau))
 
     def softening_at(self, hours: Array) -> Array:
         """Hours at 4 C that soften as much as this course until each of these hours."""

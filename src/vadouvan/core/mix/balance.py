@@ -191,12 +191,11 @@ def _with_film(
 def _parts(
     portions: Sequence[Portion], share: Callable[[Ingredient], Interval], meat_kg: float
 ) -> tuple[Contribution, ...]:
+    shares = ((portion, share(portion.ingredient)) for portion in portions)
     return tuple(
-        Contribution(
-            portion.line_id, portion.ingredient.name, _product(portion.mass_kg, share(portion.ingredient), 1 / meat_kg)
-        )
-        for portion in portions
-        if share(portion.ingredient).value > 0
+        Contribution(portion.line_id, portion.ingredient.name, _product(portion.mass_kg, of_it, 1 / meat_kg))
+        for portion, of_it in shares
+        if of_it.value > 0
     )
 
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from functools import lru_cache
 
 from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
@@ -15,8 +16,10 @@ _CURING = lazily(
     r"|\be\s*(?:249|250|251|252)\b",
     re.IGNORECASE,
 )
+LONGEST, READ_WORDS = 2000, 1024
 
 
+@lru_cache(maxsize=READ_WORDS)
 def names_curing_salt(words: str) -> bool:
     """Whether words name a salt for curing.
 
@@ -24,9 +27,6 @@ def names_curing_salt(words: str) -> bool:
     [True, True, True, False]
     """
     return _CURING.search(words[:LONGEST]) is not None
-
-
-LONGEST = 2000
 
 
 def curing_refused(words: str, field: str) -> InputError:

@@ -42,11 +42,11 @@ export default defineConfig({
             },
             {
               name: 'react',
-              test: /node_modules\/(?:react|react-dom|scheduler|react-router|@tanstack\/(?:query-core|react-query))\//,
+              test: /node_modules\/(?:react|react-dom|scheduler|wouter|regexparam|use-sync-external-store|@tanstack\/(?:query-core|react-query))\//,
             },
             {
               name: 'controls',
-              test: /node_modules\/(?:@headlessui|@react-aria|@react-stately|@floating-ui|@internationalized|tabbable|use-sync-external-store)\//,
+              test: /node_modules\/(?:@headlessui|@react-aria|@react-stately|@floating-ui|@internationalized|tabbable)\//,
             },
           ],
         },

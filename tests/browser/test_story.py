@@ -154,10 +154,16 @@ class Keeping(BrowserCase):
         self.write(second, "9 g sugar")
         expect(second.get_by_role("textbox", name="What you wrote: 4 g honey")).to_be_visible()
         expect(second.get_by_role("textbox", name="What you wrote: 9 g sugar")).to_be_visible()
-        with second.expect_response(lambda response: response.request.method == "PUT"):  # "All kept" may be of before
-            self.name(second, "Flank of the second")
+        named = "Flank of the second"
+        first.route(
+            "**/api/**", lambda route: route.abort()
+        )  # so that it does not hear of it before it has named the dish as well
+        with second.expect_response(lambda response: named in (response.request.post_data or "")):
+            self.name(second, named)  # what was kept before may still be on its way
         self.write(first, "2 g thyme")
         self.name(first, "Flank of the first")
+        expect(first.get_by_text("held on this device")).to_be_visible()
+        first.unroute_all()
         alert = first.get_by_role("alert")
         expect(alert).to_contain_text("Here “Flank of the first”, elsewhere “Flank of the second”.")
         first.reload()

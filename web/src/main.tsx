@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode, Suspense, type ReactNode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { BrowserRouter, Route, Routes } from 'react-router'
+import { Route, Switch } from 'wouter'
 import { Guarded } from './app/Broken'
 import { DeviceNotice } from './app/DeviceNotice'
 import { keepFocus } from './app/keepFocus'
@@ -9,6 +9,7 @@ import { KeysHelp } from './app/KeysHelp'
 import { Outbox } from './app/Outbox'
 import { openRoomOf, rooms } from './app/rooms'
 import { ViewShell } from './app/ViewShell'
+import { Way } from './app/Way'
 import { applyTheme, startingTheme } from './lib/light'
 import { tellServer } from './lib/units'
 import { CounterPage } from './features/counter/CounterPage'
@@ -31,34 +32,29 @@ const counter = (
   </ViewShell>
 )
 const view = (path: string, title: string, page: ReactNode) => (
-  <Route
-    key={path}
-    path={path}
-    element={
-      <Guarded key={path}>
-        <ViewShell title={title}>{page}</ViewShell>
-      </Guarded>
-    }
-  />
+  <Route key={path} path={path}>
+    <Guarded>
+      <ViewShell title={title}>{page}</ViewShell>
+    </Guarded>
+  </Route>
 )
 const views = (
-  <Routes>
+  <Switch>
     {view('/today', 'Today', <rooms.today />)}
     {view('/logbook', 'Logbook', <rooms.logbook />)}
     {view('/pantry', 'Pantry', <rooms.pantry />)}
     {view('/learn', 'Learn', <rooms.learn />)}
     {view('/cautions', 'Cautions', <rooms.cautions />)}
     {view('/settings/:part?', 'Settings', <rooms.settings />)}
-    <Route
-      path="/batch/:identity/:stage?"
-      element={
-        <Guarded key="batch">
-          <rooms.batch />
-        </Guarded>
-      }
-    />
-    <Route path="*" element={<Guarded key="counter">{counter}</Guarded>} />
-  </Routes>
+    <Route key="batch" path="/batch/:identity/:stage?">
+      <Guarded>
+        <rooms.batch />
+      </Guarded>
+    </Route>
+    <Route key="counter">
+      <Guarded>{counter}</Guarded>
+    </Route>
+  </Switch>
 )
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1 } } })
 const root = document.getElementById('root')
@@ -70,10 +66,10 @@ const page = (
       <TextureDefinitions />
       <DeviceNotice />
       <Outbox />
-      <BrowserRouter>
+      <Way>
         {/* One for all: on the way to another view the one that is shown stays until that can be shown. */}
         <Suspense fallback={opening}>{views}</Suspense>
-      </BrowserRouter>
+      </Way>
       <KeysHelp />
     </QueryClientProvider>
   </StrictMode>

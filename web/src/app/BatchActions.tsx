@@ -3,7 +3,7 @@ import { askAnew } from '../api/askAnew'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
 import { memo, useState } from 'react'
-import { useNavigate } from 'react-router'
+import { navigate } from 'wouter/use-browser-location'
 import { fileAddress } from '../api/addresses'
 import { api } from '../api/client'
 import { Sure } from '../components/Sure'
@@ -27,13 +27,12 @@ export const BatchActions = memo(function BatchActions({
   const [asking, setAsking] = useState(false)
   const { attempt, trouble: refused } = useAttempt()
   const queries = useQueryClient()
-  const go = useNavigate()
   const remove = () =>
     attempt(async () => {
       await api.remove(identity)
       dropUnsaved(identity)
       await askAnew(queries, 'batches')
-      await go('/')
+      navigate('/')
     })
   return (
     <div className="grid">

@@ -1,4 +1,4 @@
-import { Link } from 'react-router'
+import { Link } from 'wouter'
 import type { Batch, Draft } from '../api/client'
 import type { BatchState } from '../api/useBatch'
 import { BatchActions } from './BatchActions'

@@ -1,6 +1,7 @@
 import { WorkingsContext } from '../components/Working'
 import { Suspense } from 'react'
-import { Link, useNavigate, useParams } from 'react-router'
+import { Link, useParams } from 'wouter'
+import { navigate } from 'wouter/use-browser-location'
 import { api, type Batch, type Draft, type Problem } from '../api/client'
 import { useBatch, type Side } from '../api/useBatch'
 import { PlanRail } from './PlanRail'
@@ -16,16 +17,17 @@ import { unbroken } from '../lib/unbroken'
 
 /** One batch: stages in work order along the top, the rail along the bottom. */
 export function BatchPage() {
-  const { identity = '', stage = 'cut' } = useParams()
+  const { identity, stage = 'cut' } = useParams<{ identity: string; stage?: string }>()
   return <OneBatch key={identity} identity={identity} stage={stage} /> // another batch starts anew
 }
 
 function OneBatch({ identity, stage }: { identity: string; stage: string }) {
   const { state, change, prefer, giveUp, step, refresh } = useBatch(identity)
   const name = stageNamed(stage)
-  const go = useNavigate()
   useReminders()
-  const open = (to: StageName) => void go(`/batch/${identity}/${to}`)
+  const open = (to: StageName) => {
+    navigate(`/batch/${identity}/${to}`)
+  }
   useKeys({
     c: () => {
       open('cut')
@@ -48,7 +50,9 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
     u: () => void step('undo'),
     r: () => void step('redo'),
     '/': () => document.getElementById('entry-line')?.focus(),
-    b: () => void go('/'),
+    b: () => {
+      navigate('/')
+    },
   })
   if (state.status === 'loading')
     return (

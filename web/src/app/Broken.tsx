@@ -1,5 +1,4 @@
 import { Component, type ReactNode } from 'react'
-import { Link } from 'react-router'
 import { deviceRefuses } from '../lib/device'
 
 /** A fault of the page: what was typed is still held, and there is a way on. */
@@ -24,9 +23,9 @@ function Broken({ fault }: { fault: unknown }) {
         >
           Open it again
         </button>
-        <Link className="act inline-flex items-center" to="/" reloadDocument>
+        <a className="act inline-flex items-center" href="/">
           To the Counter
-        </Link>
+        </a>
       </div>
     </main>
   )

@@ -1,4 +1,4 @@
-import { useLocation, useNavigate } from 'react-router'
+import { navigate, useHistoryState } from 'wouter/use-browser-location'
 import type { CutAsked, Draft } from '../api/client'
 import { SmallSection } from '../components/SmallSection'
 
@@ -13,9 +13,7 @@ export function Brought({
   draft: Draft
   change: (typed: (draft: Draft) => Draft) => void
 }) {
-  const here = useLocation()
-  const from: unknown = here.state
-  const navigate = useNavigate()
+  const from: unknown = useHistoryState()
   if (!isBrought(from)) return null
   const asks = draft.cut.kind === '' ? from.asks : undefined
   if (from.notes.length === 0 && !asks) return null
@@ -36,7 +34,9 @@ export function Brought({
           <button
             type="button"
             className="act"
-            onClick={() => void navigate(here.pathname, { replace: true, state: null })}
+            onClick={() => {
+              navigate(location.pathname, { replace: true, state: null })
+            }}
           >
             Seen
           </button>

@@ -1,4 +1,5 @@
-import { NavLink, useNavigate } from 'react-router'
+import { navigate } from 'wouter/use-browser-location'
+import { ViewLink } from '../components/ViewLink'
 import { useKeys } from './keys'
 import { useReminders } from './useReminders'
 import { useTheme } from './useTheme'
@@ -15,14 +16,23 @@ const VIEWS = [
 /** The enamel strip of the views that are not a batch. */
 export function Header({ title, note }: { title: string; note?: string | undefined }) {
   const { theme, turn } = useTheme()
-  const go = useNavigate()
   useReminders()
   useKeys({
-    b: () => void go('/'),
-    p: () => void go('/pantry'),
-    l: () => void go('/learn'),
-    g: () => void go('/logbook'),
-    s: () => void go('/settings'),
+    b: () => {
+      navigate('/')
+    },
+    p: () => {
+      navigate('/pantry')
+    },
+    l: () => {
+      navigate('/learn')
+    },
+    g: () => {
+      navigate('/logbook')
+    },
+    s: () => {
+      navigate('/settings')
+    },
   })
   return (
     <header className="flex flex-wrap items-center gap-x-5 bg-band px-4 py-1 wide:py-2 text-on-band print:hidden wide:px-7">
@@ -35,14 +45,14 @@ export function Header({ title, note }: { title: string; note?: string | undefin
         className="flex max-wide:order-last max-wide:basis-full max-wide:grid max-wide:grid-cols-3 wide:ml-auto wide:gap-1"
       >
         {VIEWS.map((view) => (
-          <NavLink
+          <ViewLink
             key={view.to}
             to={view.to}
-            end={view.to === '/'}
-            className="grid min-h-12 place-items-center px-2 max-wide:min-h-11 max-wide:place-items-start max-wide:content-center max-wide:text-[1rem] aria-[current=page]:font-bold aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8"
+            above={view.to !== '/'}
+            className="px-2 max-wide:min-h-11 max-wide:place-items-start max-wide:content-center max-wide:text-[1rem]"
           >
             {view.name}
-          </NavLink>
+          </ViewLink>
         ))}
       </nav>
       <button

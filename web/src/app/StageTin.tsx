@@ -1,5 +1,5 @@
 import { memo, useEffect, useRef } from 'react'
-import { Link } from 'react-router'
+import { Link } from 'wouter'
 
 /** A stage as a label on a tin: its name, and its state in words. */
 export const StageTin = memo(function StageTin({

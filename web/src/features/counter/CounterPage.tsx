@@ -1,7 +1,8 @@
 import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { Link, useNavigate } from 'react-router'
+import { Link } from 'wouter'
+import { navigate } from 'wouter/use-browser-location'
 import { api, type Batch } from '../../api/client'
 import { batchesQuery, unreadQuery } from '../../api/queries'
 import { FileButton } from '../../components/FileButton'
@@ -18,19 +19,18 @@ import { unbroken } from '../../lib/unbroken'
 export function useStart() {
   const { attempt, trouble } = useAttempt()
   const queries = useQueryClient()
-  const go = useNavigate()
   const open = (making: Promise<Batch>, stage: string) =>
     attempt(async () => {
       const batch = await making
       await askAnew(queries, 'batches')
-      await go(`/batch/${batch.id}/${stage}`)
+      navigate(`/batch/${batch.id}/${stage}`)
     })
   /** A text becomes a batch; what could not be taken over is told on its page. */
   const bring = (text: string, stage: string) =>
     attempt(async () => {
       const brought = await api.fromFile(text)
       await askAnew(queries, 'batches')
-      await go(`/batch/${brought.batch.id}/${stage}`, {
+      navigate(`/batch/${brought.batch.id}/${stage}`, {
         state: { notes: brought.notes, asks: brought.asks ?? undefined },
       })
     })

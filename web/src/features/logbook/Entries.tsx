@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link } from 'wouter'
 import type { LogEntry } from '../../api/client'
 import { threadQuery } from '../../api/queries'
 import { dayTold } from '../../lib/clock'

@@ -3,7 +3,7 @@ import { askAnew } from '../../api/askAnew'
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { navigate } from 'wouter/use-browser-location'
 import { api, type LogEntry } from '../../api/client'
 import { tablesQuery } from '../../api/queries'
 import { CutPicker } from '../../components/CutPicker'
@@ -20,12 +20,11 @@ export function MakeAgain({ entry, onClose }: MakeAgainProps) {
   const [cut, setCut] = useState({ kind: '', mass: '', thickness: '' })
   const { attempt, trouble, quiet } = useAttempt()
   const queries = useQueryClient()
-  const go = useNavigate()
   const make = () =>
     attempt(async () => {
       const batch = await api.makeAgain(entry.id, cut)
       await askAnew(queries, 'batches')
-      await go(`/batch/${batch.id}/mix`)
+      navigate(`/batch/${batch.id}/mix`)
     })
   const say = (part: Partial<typeof cut>) => {
     quiet()

@@ -1,4 +1,4 @@
-import { Link } from 'react-router'
+import { Link } from 'wouter'
 import type { LogEntry } from '../../api/client'
 import { dayTold } from '../../lib/clock'
 import { SmallSection } from '../../components/SmallSection'

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
-import { NavLink, useParams } from 'react-router'
+import { useParams } from 'wouter'
+import { ViewLink } from '../../components/ViewLink'
 import { Bench } from './Bench'
 import { Data } from './Data'
 import { HouseholdForm } from './HouseholdForm'
@@ -40,20 +41,15 @@ const PARTS: { to: string; name: string; part: string; page: ReactNode }[] = [
 
 /** What is set once for all batches, in four parts. */
 export function SettingsPage() {
-  const { part = '' } = useParams()
+  const { part = '' } = useParams<{ part?: string }>()
   const shown = PARTS.find((one) => one.part === part) ?? PARTS[0]
   return (
     <div className="px-4 py-3 wide:px-7">
       <nav aria-label="Parts of Settings" className="flex flex-wrap gap-x-6">
         {PARTS.map((one) => (
-          <NavLink
-            key={one.to}
-            to={one.to}
-            end
-            className="grid min-h-12 place-items-center aria-[current=page]:font-bold aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8"
-          >
+          <ViewLink key={one.to} to={one.to}>
             {one.name}
-          </NavLink>
+          </ViewLink>
         ))}
       </nav>
       <div className="pt-3">{shown?.page}</div>

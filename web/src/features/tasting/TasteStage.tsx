@@ -2,7 +2,8 @@ import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link } from 'wouter'
+import { navigate } from 'wouter/use-browser-location'
 import { api, type Batch, type Taste } from '../../api/client'
 import { scalesQuery, tasteQuery } from '../../api/queries'
 import { useHeld } from '../../components/useHeld'
@@ -107,12 +108,11 @@ function Said({ batch, taste }: { batch: Batch; taste: Taste }) {
 function NextTime({ batch, taste }: { batch: Batch; taste: Taste }) {
   const { attempt, trouble } = useAttempt()
   const queries = useQueryClient()
-  const go = useNavigate()
   const make = () =>
     attempt(async () => {
       const next = await api.makeNext(batch.id)
       await askAnew(queries, 'batches')
-      await go(`/batch/${next.id}/mix`)
+      navigate(`/batch/${next.id}/mix`)
     })
   return (
     <section aria-labelledby="next-time">

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link } from 'wouter'
 import { codePicture, labelPaper, todayPaper } from '../../api/addresses'
 import { type Today } from '../../api/client'
 import { todayQuery } from '../../api/queries'

@@ -1,6 +1,6 @@
 import { toldOf } from '../../api/answered'
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link } from 'wouter'
 import { labelPaper } from '../../api/addresses'
 import { api, type Batch, type Draft } from '../../api/client'
 import { told } from '../../lib/clock'

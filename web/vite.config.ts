@@ -18,7 +18,10 @@ function look(id: string, modules: Modules): void {
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   resolve: {
-    alias: { '@tanstack/react-virtual': fileURLToPath(new URL('src/lib/noLongLists.ts', import.meta.url)) },
+    alias: {
+      '@tanstack/react-virtual': fileURLToPath(new URL('src/lib/noLongLists.ts', import.meta.url)),
+      '@floating-ui/react': fileURLToPath(new URL('src/lib/noFloating.ts', import.meta.url)),
+    },
   },
   build: {
     outDir: 'dist',
@@ -46,7 +49,7 @@ export default defineConfig({
             },
             {
               name: 'controls',
-              test: /node_modules\/(?:@headlessui|@react-aria|@react-stately|@floating-ui|@internationalized|tabbable)\//,
+              test: /node_modules\/(?:@headlessui|@react-aria|@react-stately|@internationalized|tabbable)\//,
             },
           ],
         },

@@ -37,12 +37,12 @@ export const BatchActions = memo(function BatchActions({
   return (
     <div className="grid">
       <Menu>
-        <MenuButton className="min-h-12 cursor-pointer self-center rounded-md px-3 wide:max-wider:min-h-8 underline underline-offset-4">
+        <MenuButton className="opens min-h-12 cursor-pointer self-center rounded-md px-3 wide:max-wider:min-h-8 underline underline-offset-4">
           More
         </MenuButton>
         <MenuItems
-          anchor={{ to: 'bottom end', gap: 6 }}
-          className="z-20 grid rounded-md border-2 border-enamel bg-raised text-ink"
+          portal
+          className="beside beside-end z-20 grid rounded-md border-2 border-enamel bg-raised text-ink"
         >
           {WRITTEN.map(({ kind, words }) => (
             <MenuItem key={kind}>

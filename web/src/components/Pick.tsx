@@ -25,7 +25,7 @@ export function Pick({ question, value, options, assumedValue, fault, onPick }: 
       {({ describedBy }) => (
         <Listbox value={value || (assumedValue ?? '')} onChange={onPick}>
           <ListboxButton
-            className="said flex cursor-pointer items-center justify-between gap-2 text-left"
+            className="opens said flex cursor-pointer items-center justify-between gap-2 text-left"
             aria-label={`${question} ${shown?.label ?? 'not said'}${isAssumed ? ' assumed' : ''}`}
             aria-describedby={describedBy}
           >
@@ -38,8 +38,8 @@ export function Pick({ question, value, options, assumedValue, fault, onPick }: 
             </span>
           </ListboxButton>
           <ListboxOptions
-            anchor={{ to: 'bottom start', gap: 4 }}
-            className="z-20 min-w-(--button-width) rounded-md border-2 border-enamel bg-raised"
+            portal
+            className="beside z-20 min-w-(--button-width) rounded-md border-2 border-enamel bg-raised"
           >
             {options.map((option) => (
               <ListboxOption

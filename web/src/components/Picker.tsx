@@ -56,7 +56,7 @@ export function Picker<T extends Pick>({
           }}
         >
           <ComboboxInput
-            className="said"
+            className="opens said"
             aria-label={question}
             aria-describedby={describedBy}
             aria-invalid={invalid}
@@ -69,8 +69,8 @@ export function Picker<T extends Pick>({
           />
           <ComboboxOptions
             modal={false}
-            anchor={{ to: 'bottom start', gap: 4 }}
-            className="z-20 max-h-80! w-(--input-width) overflow-y-auto rounded-md border-2 border-enamel bg-raised empty:hidden"
+            portal
+            className="beside z-20 w-(--input-width) rounded-md border-2 border-enamel bg-raised empty:hidden"
           >
             {shown.map((option) => (
               <ComboboxOption

@@ -44,14 +44,14 @@ export const Working = memo(function Working({
   return (
     <Popover className="inline-block">
       <PopoverButton
-        className="hit cursor-pointer rounded-sm text-left underline decoration-rule decoration-2 underline-offset-4"
+        className="opens hit cursor-pointer rounded-sm text-left underline decoration-rule decoration-2 underline-offset-4"
         aria-label={`${name}: ${told}. How it was worked out`}
       >
         {children}
       </PopoverButton>
       <PopoverPanel
-        anchor={{ to: 'bottom', gap: 8, padding: 12 }}
-        className="z-20 w-[26rem] max-w-[calc(100vw-1.5rem)] rounded-md border-2 border-enamel bg-raised p-4 text-base text-ink"
+        portal
+        className="beside beside-middle z-20 w-[26rem] max-w-[calc(100vw-1.5rem)] rounded-md border-2 border-enamel bg-raised p-4 text-base text-ink"
       >
         <p className="font-semibold">
           {name}: {exact(figure.value)} {figure.unit === '1' ? '' : figure.unit}

@@ -38,12 +38,12 @@ export function Steps({ batch, draft, change }: StepsProps) {
           it is frozen now
         </Tick>
         <Menu>
-          <MenuButton className="min-h-12 cursor-pointer px-3 font-semibold text-enamel underline underline-offset-4">
+          <MenuButton className="opens min-h-12 cursor-pointer px-3 font-semibold text-enamel underline underline-offset-4">
             Add a step
           </MenuButton>
           <MenuItems
-            anchor={{ to: 'top end', gap: 4 }}
-            className="z-20 grid max-h-96! grid-cols-2 overflow-y-auto rounded-md border-2 border-enamel bg-raised"
+            portal
+            className="beside beside-end z-20 grid grid-cols-2 rounded-md border-2 border-enamel bg-raised"
           >
             {Object.entries(stepWords).map(([kind, words]) => (
               <MenuItem key={kind}>

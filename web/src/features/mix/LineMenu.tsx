@@ -16,15 +16,12 @@ export function LineMenu({ line, onMark, onSwap, onRemove }: LineMenuProps) {
   return (
     <Menu>
       <MenuButton
-        className="grid size-12 cursor-pointer place-items-center rounded-md text-xl text-quiet hover:text-ink"
+        className="opens grid size-12 cursor-pointer place-items-center rounded-md text-xl text-quiet hover:text-ink"
         aria-label={`What to do with ${line.text}`}
       >
         ⋯
       </MenuButton>
-      <MenuItems
-        anchor={{ to: 'bottom end', gap: 4 }}
-        className="z-20 w-72 rounded-md border-2 border-enamel bg-raised"
-      >
+      <MenuItems portal className="beside beside-end z-20 w-72 rounded-md border-2 border-enamel bg-raised">
         <MenuItem>
           <button type="button" className={row} onClick={onSwap}>
             Swap for something else

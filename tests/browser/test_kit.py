@@ -74,7 +74,7 @@ class Kit(unittest.TestCase):
         for colours in ("none", "active"):
             page = self.opened(forced_colors=colours)
             acts = page.get_by_role("region", name="acts").get_by_role("button")
-            radios = page.get_by_role("radiogroup", name="Side by side").get_by_role("radio")
+            radios = page.get_by_role("radiogroup", name="Side by side").locator("label")
             tabs = page.get_by_role("tab")
             ground = (
                 "e => getComputedStyle(e).backgroundColor + getComputedStyle(e).color + getComputedStyle(e).opacity"

@@ -20,7 +20,7 @@ VIEWS = (
 )  # fmt: skip
 COLOURS, OFF = ("color-contrast", "link-in-text-block"), {"enabled": False}
 STAGES = ("cut", "mix", "hold", "weigh", "fire", "taste")
-SMALL_TARGETS = """() => [...document.querySelectorAll('.act, .said, [role=radio], nav a, header button')]
+SMALL_TARGETS = """() => [...document.querySelectorAll('.act, .said, label:has(> [type=radio]), nav a, header button')]
     .filter(e => e.offsetParent && e.getBoundingClientRect().height < 44)
     .map(e => e.outerHTML.slice(0, 90))"""
 

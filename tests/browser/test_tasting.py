@@ -25,11 +25,11 @@ class Tasting(BrowserCase):
         form = page.get_by_role("form", name="A verdict")
         form.get_by_label("Who says it").fill("Tobiah")
         form.get_by_label("A note").fill("the edge")
-        form.get_by_role("radiogroup", name="salt").get_by_text("far too much").click()
+        form.get_by_role("radiogroup", name="salt").get_by_role("radio", name="far too much").click()
         page.reload()  # what is said so far is held on the device until it is kept
         expect(form.get_by_label("A note")).to_have_value("the edge")
         expect(form.get_by_role("radiogroup", name="salt").get_by_role("radio", name="far too much")).to_be_checked()
-        form.get_by_role("radiogroup", name="tenderness").get_by_text("mushy").click()
+        form.get_by_role("radiogroup", name="tenderness").get_by_role("radio", name="mushy").click()
         depth = form.get_by_role("slider", name="Depth seen on the knife")
         section = form.get_by_role("img", name=re.compile("^Section to scale, 28 mm thick"))
         drawn = section.locator("rect.cursor-crosshair")

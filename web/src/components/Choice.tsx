@@ -1,4 +1,4 @@
-import { Radio, RadioGroup } from '@headlessui/react'
+import { AS_TINS, Radios } from './Radios'
 import { Row, type Fault } from './Said'
 
 interface ChoiceProps {
@@ -17,28 +17,25 @@ export function Choice({ question, value, options, assumedValue, onChoose, ...ro
   return (
     <Row question={question} {...row}>
       {({ describedBy }) => (
-        <RadioGroup
+        <Radios
+          about={{ name: question }}
+          describedBy={describedBy}
           value={value}
-          onChange={onChoose}
-          aria-label={question}
-          aria-describedby={describedBy}
-          className="flex flex-wrap gap-2 py-1"
-        >
-          {options.map((option) => (
-            <Radio
-              key={option.value}
-              value={option.value}
-              className="tin grid min-h-12 cursor-pointer place-items-center px-4 font-semibold text-enamel [--tin-fill:var(--raised)] data-checked:bg-enamel data-checked:text-on-enamel data-checked:[--tin-fill:var(--enamel)]"
-            >
-              <span>
+          options={options.map((option) => ({
+            value: option.value,
+            label: (
+              <>
                 {option.label}
                 {value === '' && assumedValue === option.value && (
                   <span className="font-normal"> (assumed)</span>
                 )}
-              </span>
-            </Radio>
-          ))}
-        </RadioGroup>
+              </>
+            ),
+          }))}
+          className="flex flex-wrap gap-2 py-1"
+          look={AS_TINS}
+          onChoose={onChoose}
+        />
       )}
     </Row>
   )

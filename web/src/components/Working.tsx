@@ -1,6 +1,5 @@
-import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react'
 import { useQuery } from '@tanstack/react-query'
-import { createContext, memo, useContext, type ReactNode } from 'react'
+import { createContext, memo, useContext, useId, useState, type ReactNode } from 'react'
 
 /** A figure as the server tells it. */
 export interface FigureShown {
@@ -41,27 +40,45 @@ export const Working = memo(function Working({
 }) {
   // The name holds what is seen on it, so that it can be called by that: "none", or the grams without their unit.
   const told = typeof children === 'string' && !figure.shown.includes(children) ? children : figure.shown
+  const panel = useId()
+  const [isOpen, setOpen] = useState(false)
   return (
-    <Popover className="inline-block">
-      <PopoverButton
+    <div className="inline-block">
+      <button
+        type="button"
+        popoverTarget={panel}
+        aria-expanded={isOpen}
         className="opens hit cursor-pointer rounded-sm text-left underline decoration-rule decoration-2 underline-offset-4"
         aria-label={`${name}: ${told}. How it was worked out`}
       >
         {children}
-      </PopoverButton>
-      <PopoverPanel
-        portal
-        className="beside beside-middle z-20 w-[26rem] max-w-[calc(100vw-1.5rem)] rounded-md border-2 border-enamel bg-raised p-4 text-base text-ink"
+      </button>
+      <div
+        popover="auto"
+        id={panel}
+        className="beside beside-middle w-[26rem] max-w-[calc(100vw-1.5rem)] rounded-md border-2 border-enamel bg-raised p-4 text-left text-base font-normal whitespace-normal text-ink"
+        onToggle={(event) => {
+          setOpen(event.newState === 'open')
+        }}
       >
-        <p className="font-semibold">
-          {name}: {exact(figure.value)} {figure.unit === '1' ? '' : figure.unit}
-        </p>
-        {figure.band_shown !== null && <p className="text-quiet">four times in five {figure.band_shown}</p>}
-        <Told figure={figure.name} />
-      </PopoverPanel>
-    </Popover>
+        {isOpen && <Opened name={name} figure={figure} />}
+      </div>
+    </div>
   )
 })
+
+/** The working in its panel. */
+function Opened({ name, figure }: { name: string; figure: FigureShown }) {
+  return (
+    <>
+      <p className="font-semibold">
+        {name}: {exact(figure.value)} {figure.unit === '1' ? '' : figure.unit}
+      </p>
+      {figure.band_shown !== null && <p className="text-quiet">four times in five {figure.band_shown}</p>}
+      <Told figure={figure.name} />
+    </>
+  )
+}
 
 function Told({ figure }: { figure: string }) {
   const workings = useContext(WorkingsContext)

@@ -1,4 +1,4 @@
-import { Radio, RadioGroup } from '@headlessui/react'
+import { AS_TINS, Radios } from '../../components/Radios'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Lesson } from '../../api/client'
@@ -43,23 +43,15 @@ function Question({ lesson }: { lesson: Lesson }) {
       <h2 id="asks" className="text-[1.5rem] leading-tight">
         {lesson.asks}
       </h2>
-      <RadioGroup
+      <Radios
+        about={{ labelledBy: 'asks' }}
         value={guess}
-        onChange={setGuess}
+        options={lesson.options.map((label, value) => ({ value, label }))}
         disabled={guess !== null}
-        aria-labelledby="asks"
         className="mt-3 flex flex-wrap gap-3"
-      >
-        {lesson.options.map((option, number) => (
-          <Radio
-            key={option}
-            value={number}
-            className="tin grid min-h-12 cursor-pointer place-items-center px-5 font-semibold text-enamel [--tin-fill:var(--raised)] data-checked:bg-enamel data-checked:text-on-enamel data-checked:[--tin-fill:var(--enamel)]"
-          >
-            {option}
-          </Radio>
-        ))}
-      </RadioGroup>
+        look={AS_TINS}
+        onChoose={setGuess}
+      />
       {guess === null && (
         <>
           <p className="mt-3 text-quiet">Guess first; then it is worked out.</p>

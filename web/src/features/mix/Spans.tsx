@@ -1,4 +1,4 @@
-import { Radio, RadioGroup } from '@headlessui/react'
+import { Radios } from '../../components/Radios'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { BalanceInMix, Batch, Figure, Span } from '../../api/client'
@@ -23,6 +23,8 @@ const NOT_YET: BalanceInMix = { spans: [], figures: {} }
 
 const canAsk = (name: string): name is Asked => ['salt', 'sugar', 'acid'].includes(name)
 
+const OVER = (['meat', 'mix'] as const).map((value) => ({ value, label: `in a kilogram of ${value}` }))
+
 /** The balance: a rule for each substance, for a kilogram of meat or of mix; pH, heat and sodium under it. */
 export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
   const [over, setOver] = useState<'meat' | 'mix'>('meat')
@@ -39,22 +41,14 @@ export function Spans({ batch, chosen, onChoose, onAsk, says }: SpansProps) {
     )
   return (
     <div>
-      <RadioGroup
+      <Radios
+        about={{ name: 'Told for a kilogram of' }}
         value={over}
-        onChange={setOver}
-        aria-label="Told for a kilogram of"
+        options={OVER}
         className="flex justify-end gap-4 text-[0.95rem] leading-tight"
-      >
-        {(['meat', 'mix'] as const).map((name) => (
-          <Radio
-            key={name}
-            value={name}
-            className="grid min-h-12 cursor-pointer place-items-center text-quiet wide:min-h-7 data-checked:font-bold data-checked:text-ink data-checked:underline data-checked:decoration-2 data-checked:underline-offset-4"
-          >
-            in a kilogram of {name}
-          </Radio>
-        ))}
-      </RadioGroup>
+        look="min-h-12 text-quiet wide:min-h-7 has-checked:font-bold has-checked:text-ink has-checked:underline has-checked:decoration-2 has-checked:underline-offset-4"
+        onChoose={setOver}
+      />
       <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-0.5">
         {spans.map((span) => (
           <Rule

@@ -189,7 +189,7 @@ class Drawers(Looked):
         page.get_by_role("button", name="What to do with 600 g yoghurt").click()
         page.get_by_role("menuitem", name="Swap for something else").click()
         self.traffic.settle()
-        self.assert_clean_in_both_lights(page, "swap", "[role=dialog]")
+        self.assert_clean_in_both_lights(page, "swap", "dialog")
 
     def test_of_the_hold(self) -> None:
         """Drawer by drawer."""
@@ -209,7 +209,7 @@ class Drawers(Looked):
         page.get_by_role("button", name="Enter from a label").click()
         page.get_by_role("textbox", name="The label, line by line").fill("Salt 3 g")
         self.traffic.settle()
-        self.assert_clean_in_both_lights(page, "label", "[role=dialog]")
+        self.assert_clean_in_both_lights(page, "label", "dialog")
 
 
 class AtTheCounter(Looked):
@@ -264,16 +264,16 @@ class Dialogs(Looked):
                 page.get_by_text("Each thing in it").click()
                 self.assert_clean(page, f"archive {theme}")
                 page.get_by_role("button", name="Remove everything").click()
-                self.assert_clean(page, f"remove {theme}", "[role=dialog]")
-                page.get_by_role("button", name="Leave it").click()
+                self.assert_clean(page, f"remove {theme}", "dialog")
+                page.get_by_role("dialog").get_by_role("button", name="Leave it").click()
                 page.get_by_label("Backup of a kitchen").set_input_files(archive)
-                self.assert_clean(page, f"restore {theme}", "[role=dialog]")
+                self.assert_clean(page, f"restore {theme}", "dialog")
                 page.get_by_role("button", name="Put it back").click()
                 page.get_by_role("alert").wait_for()
                 self.assert_clean(page, f"refused {theme}", "[role=alert]")
                 page.goto(f"{self.kitchen.address}/logbook")
                 page.get_by_role("button", name="Make it again").first.click()
-                self.assert_clean(page, f"again {theme}", "[role=dialog]")
+                self.assert_clean(page, f"again {theme}", "dialog")
                 page.keyboard.press("Escape")
                 page.get_by_role("radio", name="a wall of sections").click()
                 page.get_by_text("just right").first.wait_for(state="attached")

@@ -1,4 +1,4 @@
-import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
+import { Dialog } from '../components/Dialog'
 
 const KEYS = [
   ['c', 'Cut'],
@@ -23,27 +23,21 @@ const KEYS = [
 /** All keys, in a dialog. */
 export function KeysList({ onClose }: { onClose: () => void }) {
   return (
-    <Dialog open onClose={onClose} className="relative z-30">
-      <DialogBackdrop className="fixed inset-0 bg-black/40" />
-      <div className="fixed inset-0 grid place-items-center p-4">
-        <DialogPanel className="min-w-80 rounded-md border-2 border-enamel bg-raised p-6">
-          <DialogTitle className="text-xl">Keys</DialogTitle>
-          <p className="text-quiet">
-            They act while no field has the focus; turned off under Settings, this device.
-          </p>
-          <dl className="mt-3 grid grid-cols-[3rem_1fr] gap-y-2">
-            {KEYS.map(([key, what]) => (
-              <div key={key} className="contents">
-                <dt className="font-bold">{key}</dt>
-                <dd>{what}</dd>
-              </div>
-            ))}
-          </dl>
-          <button type="button" className="act mt-4" onClick={onClose}>
-            Close
-          </button>
-        </DialogPanel>
-      </div>
+    <Dialog title="Keys" className="min-w-80" onClose={onClose}>
+      <p className="text-quiet">
+        They act while no field has the focus; turned off under Settings, this device.
+      </p>
+      <dl className="mt-3 grid grid-cols-[3rem_1fr] gap-y-2">
+        {KEYS.map(([key, what]) => (
+          <div key={key} className="contents">
+            <dt className="font-bold">{key}</dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+      <button type="button" className="act mt-4" onClick={onClose}>
+        Close
+      </button>
     </Dialog>
   )
 }

@@ -70,7 +70,8 @@ export function keepFocus(): void {
     if (!(event.target instanceof Element)) return
     last = event.target
     isShaky = false
-    if (document.getElementById('root')?.contains(last)) way = wayTo(last)
+    // What lies over the page is gone when it is closed: the way back leads to what opened it.
+    if (document.getElementById('root')?.contains(last) && last.closest('dialog') === null) way = wayTo(last)
     soon()
   })
   document.addEventListener('focusout', () => {
@@ -83,14 +84,19 @@ export function keepFocus(): void {
   const isGone = () => last !== undefined && (!last.isConnected || isBusy())
   const hasMoved = () => location.pathname !== path && document.querySelector('main') !== null
   const askedIn = () => {
-    const dialog = [...document.querySelectorAll<HTMLElement>('[role=dialog]')].at(-1)
+    const dialog = [...document.querySelectorAll<HTMLElement>('dialog')].at(-1)
     return dialog !== undefined && !dialog.contains(document.activeElement) ? dialog : undefined
+  }
+  /** What opened the dialog that had the focus, if it is still there. */
+  const opener = () => {
+    const from = way[0]?.element
+    return from !== undefined && from !== last && from.isConnected ? firstIn(from) : undefined
   }
   const next = () => {
     const dialog = askedIn()
     if (dialog !== undefined) return firstIn(dialog)
     if (!isNowhere()) return undefined
-    if (isShaky) return isGone() ? afterAll(way) : last
+    if (isShaky) return isGone() ? (opener() ?? afterAll(way)) : last
     return hasMoved() ? afterAll([]) : undefined
   }
   const mend = () => {

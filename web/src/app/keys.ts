@@ -25,6 +25,6 @@ export function useKeys(actions: Record<string, () => void>): void {
 function isField(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
-    target.closest('input, textarea, select, [role=listbox], [role=dialog]') !== null
+    target.closest('input, textarea, select, [role=listbox], dialog') !== null
   )
 }

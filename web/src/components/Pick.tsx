@@ -37,10 +37,7 @@ export function Pick({ question, value, options, assumedValue, fault, onPick }: 
               ▾
             </span>
           </ListboxButton>
-          <ListboxOptions
-            portal
-            className="beside z-20 min-w-(--button-width) rounded-md border-2 border-enamel bg-raised"
-          >
+          <ListboxOptions className="beside z-20 min-w-(--button-width) rounded-md border-2 border-enamel bg-raised">
             {options.map((option) => (
               <ListboxOption
                 key={option.value}

@@ -69,7 +69,6 @@ export function Picker<T extends Pick>({
           />
           <ComboboxOptions
             modal={false}
-            portal
             className="beside z-20 w-(--input-width) rounded-md border-2 border-enamel bg-raised empty:hidden"
           >
             {shown.map((option) => (

@@ -1,6 +1,6 @@
 import { toldOf } from '../../api/answered'
 import { askAnew } from '../../api/askAnew'
-import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
+import { Dialog } from '../../components/Dialog'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, type Batch } from '../../api/client'
@@ -36,52 +36,54 @@ export function KeepCut({ batch }: { batch: Batch }) {
       >
         Keep as my own cut
       </button>
-      <Dialog open={asking} onClose={setAsking} className="relative z-30">
-        <DialogBackdrop className="fixed inset-0 bg-black/40" />
-        <div className="fixed inset-0 grid place-items-center p-4">
-          <DialogPanel className="w-96 max-w-full rounded-md border-2 border-enamel bg-raised p-6">
-            <DialogTitle className="text-xl">Keep as my own cut</DialogTitle>
-            <form
-              onSubmit={(event) => {
-                event.preventDefault()
-                void keep()
+      {asking && (
+        <Dialog
+          title="Keep as my own cut"
+          className="w-96 max-w-full"
+          onClose={() => {
+            setAsking(false)
+          }}
+        >
+          <form
+            onSubmit={(event) => {
+              event.preventDefault()
+              void keep()
+            }}
+          >
+            <label className="mt-2 block text-quiet" htmlFor="own-name">
+              Its name
+            </label>
+            <input
+              id="own-name"
+              className="said"
+              value={name}
+              autoComplete="off"
+              onChange={(event) => {
+                setName(event.target.value)
               }}
-            >
-              <label className="mt-2 block text-quiet" htmlFor="own-name">
-                Its name
-              </label>
-              <input
-                id="own-name"
-                className="said"
-                value={name}
-                autoComplete="off"
-                onChange={(event) => {
-                  setName(event.target.value)
+            />
+            {answer !== '' && (
+              <p role="alert" className="mt-2 text-stop">
+                {answer}
+              </p>
+            )}
+            <div className="mt-4 flex gap-3">
+              <button type="submit" className="act act-first">
+                Keep this cut
+              </button>
+              <button
+                type="button"
+                className="act"
+                onClick={() => {
+                  setAsking(false)
                 }}
-              />
-              {answer !== '' && (
-                <p role="alert" className="mt-2 text-stop">
-                  {answer}
-                </p>
-              )}
-              <div className="mt-4 flex gap-3">
-                <button type="submit" className="act act-first">
-                  Keep this cut
-                </button>
-                <button
-                  type="button"
-                  className="act"
-                  onClick={() => {
-                    setAsking(false)
-                  }}
-                >
-                  Not now
-                </button>
-              </div>
-            </form>
-          </DialogPanel>
-        </div>
-      </Dialog>
+              >
+                Not now
+              </button>
+            </div>
+          </form>
+        </Dialog>
+      )}
     </>
   )
 }

@@ -1,6 +1,6 @@
 import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
-import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
+import { Dialog } from '../../components/Dialog'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { navigate } from 'wouter/use-browser-location'
@@ -31,58 +31,52 @@ export function MakeAgain({ entry, onClose }: MakeAgainProps) {
     setCut((was) => ({ ...was, ...part }))
   }
   return (
-    <Dialog open onClose={onClose} className="relative z-30">
-      <DialogBackdrop className="fixed inset-0 bg-black/40" />
-      <div className="fixed inset-0 grid grid-cols-[minmax(0,1fr)] place-items-center p-4">
-        <DialogPanel className="w-[34rem] max-w-full rounded-md border-2 border-enamel bg-raised p-6">
-          <DialogTitle className="text-xl">{entry.name} again</DialogTitle>
-          <p className="mt-1 text-quiet">
-            What stays empty is as it was. For another size or cut the amounts are worked out anew: salt by
-            the weight of meat, the mix by what it takes to cover.
-          </p>
-          <CutPicker
-            question="Of what"
-            stack
-            options={tables.data?.cuts ?? []}
-            value={cut.kind || entry.kind}
-            onPick={(kind) => {
-              say({ kind })
-            }}
-          />
-          <div className="grid grid-cols-2 gap-x-4">
-            <Said
-              question="Weight"
-              stack
-              value={cut.mass}
-              placeholder={entry.mass}
-              onType={(mass) => {
-                say({ mass })
-              }}
-            />
-            <Said
-              question="Thickness, or edge of a cube"
-              stack
-              value={cut.thickness}
-              placeholder={entry.thickness}
-              onType={(thickness) => {
-                say({ thickness })
-              }}
-            />
-          </div>
-          {trouble !== '' && (
-            <p role="alert" className="mt-2 whitespace-pre-line text-stop">
-              {trouble}
-            </p>
-          )}
-          <div className="mt-4 flex gap-3">
-            <button type="button" className="act act-first" onClick={() => void make()}>
-              Make it
-            </button>
-            <button type="button" className="act" onClick={onClose}>
-              Leave it
-            </button>
-          </div>
-        </DialogPanel>
+    <Dialog title={`${entry.name} again`} className="w-[34rem] max-w-full" onClose={onClose}>
+      <p className="mt-1 text-quiet">
+        What stays empty is as it was. For another size or cut the amounts are worked out anew: salt by the
+        weight of meat, the mix by what it takes to cover.
+      </p>
+      <CutPicker
+        question="Of what"
+        stack
+        options={tables.data?.cuts ?? []}
+        value={cut.kind || entry.kind}
+        onPick={(kind) => {
+          say({ kind })
+        }}
+      />
+      <div className="grid grid-cols-2 gap-x-4">
+        <Said
+          question="Weight"
+          stack
+          value={cut.mass}
+          placeholder={entry.mass}
+          onType={(mass) => {
+            say({ mass })
+          }}
+        />
+        <Said
+          question="Thickness, or edge of a cube"
+          stack
+          value={cut.thickness}
+          placeholder={entry.thickness}
+          onType={(thickness) => {
+            say({ thickness })
+          }}
+        />
+      </div>
+      {trouble !== '' && (
+        <p role="alert" className="mt-2 whitespace-pre-line text-stop">
+          {trouble}
+        </p>
+      )}
+      <div className="mt-4 flex gap-3">
+        <button type="button" data-goes-first="" className="act act-first" onClick={() => void make()}>
+          Make it
+        </button>
+        <button type="button" className="act" onClick={onClose}>
+          Leave it
+        </button>
       </div>
     </Dialog>
   )

@@ -1,4 +1,4 @@
-import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
+import { Dialog } from '../../components/Dialog'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Draft, Swap } from '../../api/client'
@@ -23,44 +23,40 @@ export function SwapDialog({ draft, line, onTake, onClose }: SwapDialogProps) {
     swapsQuery({ draft, line_id: line.id, without: without === 'nothing' ? [] : [without] }),
   )
   return (
-    <Dialog open onClose={onClose} className="relative z-30">
-      <DialogBackdrop className="fixed inset-0 bg-black/40" />
-      <div className="fixed inset-0 grid grid-cols-[minmax(0,1fr)] place-items-center p-4">
-        <DialogPanel className="flex max-h-[90dvh] w-[44rem] max-w-full flex-col rounded-md border-2 border-enamel bg-raised p-6">
-          <DialogTitle className="text-xl">Instead of {line.text}</DialogTitle>
-          <Pick
-            question="Without"
-            value={without}
-            options={[
-              { value: 'nothing', label: 'anything goes' },
-              ...ALLERGENS.map((name) => ({ value: name, label: name })),
-            ]}
-            onPick={setWithout}
+    <Dialog
+      title={`Instead of ${line.text}`}
+      className="flex max-h-[calc(100dvh-2.5rem)] w-[44rem] max-w-full flex-col"
+      onClose={onClose}
+    >
+      <Pick
+        question="Without"
+        value={without}
+        options={[
+          { value: 'nothing', label: 'anything goes' },
+          ...ALLERGENS.map((name) => ({ value: name, label: name })),
+        ]}
+        onPick={setWithout}
+      />
+      {found.isError && (
+        <p role="alert" className="text-stop">
+          {found.error.message}
+        </p>
+      )}
+      <ul className="mt-2 min-h-24 overflow-y-auto" aria-label="What can stand in">
+        {found.data?.length === 0 && <li>Nothing known stands in for this. Write another line instead.</li>}
+        {found.data?.map((swap) => (
+          <Row
+            key={swap.id}
+            swap={swap}
+            onTake={() => {
+              onTake(swap.texts)
+            }}
           />
-          {found.isError && (
-            <p role="alert" className="text-stop">
-              {found.error.message}
-            </p>
-          )}
-          <ul className="mt-2 min-h-24 overflow-y-auto" aria-label="What can stand in">
-            {found.data?.length === 0 && (
-              <li>Nothing known stands in for this. Write another line instead.</li>
-            )}
-            {found.data?.map((swap) => (
-              <Row
-                key={swap.id}
-                swap={swap}
-                onTake={() => {
-                  onTake(swap.texts)
-                }}
-              />
-            ))}
-          </ul>
-          <button type="button" className="act mt-3 self-start" onClick={onClose}>
-            Leave it
-          </button>
-        </DialogPanel>
-      </div>
+        ))}
+      </ul>
+      <button type="button" className="act mt-3 self-start" onClick={onClose}>
+        Leave it
+      </button>
     </Dialog>
   )
 }

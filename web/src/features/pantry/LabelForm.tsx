@@ -1,4 +1,4 @@
-import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react'
+import { Dialog } from '../../components/Dialog'
 import { useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useId, useState } from 'react'
 import { api, type Label } from '../../api/client'
@@ -47,93 +47,87 @@ export function LabelForm({ start, identity, onClose }: LabelFormProps) {
     if (done) onClose()
   }
   return (
-    <Dialog open onClose={onClose} className="relative z-30">
-      <DialogBackdrop className="fixed inset-0 bg-black/40" />
-      <div className="fixed inset-0 grid grid-cols-[minmax(0,1fr)] place-items-center overflow-y-auto p-4">
-        <DialogPanel className="w-[58rem] max-w-full rounded-md border-2 border-enamel bg-raised p-6">
-          <DialogTitle className="text-xl">From its label</DialogTitle>
-          <form
-            className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-8 wide:grid-cols-2"
-            onSubmit={(event) => {
-              event.preventDefault()
-              void keep()
+    <Dialog title="From its label" className="w-[58rem] max-w-full" onClose={onClose}>
+      <form
+        className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-8 wide:grid-cols-2"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void keep()
+        }}
+      >
+        <div>
+          <Said
+            question="What you call it"
+            stack
+            value={label.name}
+            placeholder="shelf soy"
+            onType={(name) => {
+              say({ name })
             }}
-          >
-            <div>
+          />
+          <Picker
+            question="Most like"
+            stack
+            hint="for what the label does not say: acids, pH, weight of a spoon; without a label for all of it"
+            options={tables.data?.ingredients ?? []}
+            value={label.like}
+            onPick={(like) => {
+              say({ like })
+            }}
+          />
+          <div className="grid grid-cols-2 gap-x-4">
+            <Pick
+              question="Figures are for"
+              value={label.basis}
+              assumedValue={printsServing(label.label) ? 'per_serving' : 'per_100g'}
+              options={BASES}
+              onPick={(basis) => {
+                say({ basis })
+              }}
+            />
+            {(label.basis || (printsServing(label.label) ? 'per_serving' : '')) === 'per_serving' && (
               <Said
-                question="What you call it"
+                question="One serving"
                 stack
-                value={label.name}
-                placeholder="shelf soy"
-                onType={(name) => {
-                  say({ name })
+                value={label.serving}
+                placeholder="as printed"
+                onType={(serving) => {
+                  say({ serving })
                 }}
               />
-              <Picker
-                question="Most like"
-                stack
-                hint="for what the label does not say: acids, pH, weight of a spoon; without a label for all of it"
-                options={tables.data?.ingredients ?? []}
-                value={label.like}
-                onPick={(like) => {
-                  say({ like })
-                }}
-              />
-              <div className="grid grid-cols-2 gap-x-4">
-                <Pick
-                  question="Figures are for"
-                  value={label.basis}
-                  assumedValue={printsServing(label.label) ? 'per_serving' : 'per_100g'}
-                  options={BASES}
-                  onPick={(basis) => {
-                    say({ basis })
-                  }}
-                />
-                {(label.basis || (printsServing(label.label) ? 'per_serving' : '')) === 'per_serving' && (
-                  <Said
-                    question="One serving"
-                    stack
-                    value={label.serving}
-                    placeholder="as printed"
-                    onType={(serving) => {
-                      say({ serving })
-                    }}
-                  />
-                )}
-              </div>
-              <Printed
-                value={label.label}
-                onType={(text) => {
-                  say({ label: text })
-                }}
-              />
-              <Said
-                question="Allergens it names"
-                stack
-                value={label.allergens}
-                placeholder="soy, gluten; or none"
-                onType={(allergens) => {
-                  say({ allergens })
-                }}
-              />
-            </div>
-            <Reading label={label} />
-            <div className="mt-4 flex gap-3">
-              <button type="submit" className="act act-first">
-                Keep this ingredient
-              </button>
-              <button type="button" className="act" onClick={onClose}>
-                Not now
-              </button>
-            </div>
-            {trouble !== '' && (
-              <p role="alert" className="mt-4 text-stop">
-                {trouble}
-              </p>
             )}
-          </form>
-        </DialogPanel>
-      </div>
+          </div>
+          <Printed
+            value={label.label}
+            onType={(text) => {
+              say({ label: text })
+            }}
+          />
+          <Said
+            question="Allergens it names"
+            stack
+            value={label.allergens}
+            placeholder="soy, gluten; or none"
+            onType={(allergens) => {
+              say({ allergens })
+            }}
+          />
+        </div>
+        <Reading label={label} />
+        <div className="mt-4 flex gap-3">
+          <button type="submit" className="act act-first">
+            Keep this ingredient
+          </button>
+          <button type="button" className="act" onClick={onClose}>
+            Not now
+          </button>
+        </div>
+        {trouble !== '' && (
+          <p role="alert" className="mt-4 text-stop">
+            {trouble}
+          </p>
+        )}
+      </form>
     </Dialog>
   )
 }

@@ -337,7 +337,7 @@ class Keeping(BrowserCase):
     def test_a_view_that_cannot_be_fetched_is_told(self) -> None:
         """On the way to it and when it is the first that is opened; what is shown then leads on."""
         page = self.open("/")
-        page.route("**/assets/*Page-*.js", lambda route: route.abort())
+        page.route("**/assets/views-*.js", lambda route: route.abort())
         page.get_by_role("link", name="Logbook").click()
         broken = page.get_by_role("heading", name="This page broke")
         expect(broken).to_be_visible()

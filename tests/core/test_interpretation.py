@@ -192,13 +192,14 @@ class KeptAsRead(unittest.TestCase):
     """What stays as it was is not read anew, and nothing that was noted of it is lost."""
 
     def test_the_second_reading_notes_what_the_first_did(self) -> None:
-        """Problems and assumptions of a cut and of what stands beside the mix, in a draft that has them again."""
+        """Problems and assumptions of a cut, a fire and what stands beside the mix, in a draft that has them again."""
         cut = CutInput(kind="beef_sirloin", mass="heavy", thickness="25 mm")
         beside = (
             CompanionInput("1", title="A dip", text="a glug of curing salt"),
             CompanionInput("2", title="Gravy", text="1 l stock"),
         )
-        for draft in (Draft(cut=cut), replace(steak("12 g salt"), companions=beside)):
+        fire = replace(steak("12 g salt"), fire=FireInput(rest="for ever"))
+        for draft in (Draft(cut=cut), replace(steak("12 g salt"), companions=beside), fire):
             first = reading(draft)
             second = reading(replace(draft, name="Another"))
             self.assertTrue(first.problems)

@@ -342,6 +342,14 @@ class Nights(unittest.TestCase):
         self.assertTrue(time(8) <= shop.at.time() <= time(19, 15))
         self.assertNotIn("shop", steps(planned(now=at("28T12:00"))))
 
+    def test_shopping_waits_for_no_closed_shop(self) -> None:
+        """What begins before they open was shopped for the evening before, while they still were."""
+        draft = replace(
+            steak("12 g salt"), meal=replace(steak("").meal, at="2026-11-28T09:30", time_zone="Europe/Lisbon")
+        )
+        shop = steps(judge(draft, KITCHEN, now=at("27T10:00")))["shop"]
+        self.assertEqual((shop.at.day, shop.ends.time()), (27, time(20, 0)))
+
 
 class Stops(unittest.TestCase):
     """Stops really stop."""

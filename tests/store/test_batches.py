@@ -15,7 +15,7 @@ from sqlalchemy import inspect, text
 from tests import drawn
 from tests.drafts import NOW, steak
 from tests.strategies import drafts
-from vadouvan.core.draft.typed import CutInput, Draft
+from vadouvan.core.draft.typed import CutInput, Draft, LineInput
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.errors import NotKept, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
@@ -130,6 +130,18 @@ class Kept(unittest.TestCase):
         back = self.batches.step("a", "undo", revision=revision, now=NOW)
         self.assertEqual((back.draft.name, back.draft.cut.mass), ("Steak", ""))
         self.assertEqual(self.batches.step("a", "undo", revision=back.revision, now=NOW).draft.name, "")
+
+    def test_two_fields_at_once_are_a_step_of_their_own(self) -> None:
+        """As are lines in another order, and one that comes in."""
+        begun = steak("1 g salt", "2 g pepper")
+        named = replace(begun, name="Steak", cut=CutInput(mass="1 kg"))
+        turned = replace(named, mix=named.mix[::-1])
+        longer = replace(turned, mix=(*turned.mix, LineInput("x", "3 g thyme")))
+        self.batches.add("a", begun, now=NOW)
+        for revision, draft in enumerate((named, turned, longer), start=1):
+            self.batches.change("a", draft, Origin(revision), now=NOW + timedelta(minutes=revision))
+        for revision, draft in enumerate((turned, named, begun), start=4):
+            self.assertEqual(self.batches.step("a", "undo", revision=revision, now=NOW).draft, draft)
 
     def test_history_goes_with_its_batch(self) -> None:
         """Removing a batch leaves no states behind."""

@@ -140,7 +140,7 @@ def ingredients_out(judgement: Judgement) -> list[IngredientOut]:
 
 
 def _brought(balance: Balance | None) -> dict[Substance, defaultdict[str, float]]:
-    """What each line brings of each substance [g/kg of meat]."""
+    """Each substance by line [g/kg of meat]."""
     found: dict[Substance, defaultdict[str, float]] = {name: defaultdict(float) for name in SUBSTANCES}
     for name, of_line in found.items():
         for part in balance.parts[name] if balance else ():

@@ -1,4 +1,4 @@
-"""What an edit changed: the one field, so that typing on in it stays one step of the history."""
+"""The one field that an edit changed, so that typing on in it stays one step of the history."""
 
 from __future__ import annotations
 

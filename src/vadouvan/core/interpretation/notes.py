@@ -67,10 +67,12 @@ def kept_as_read(read: Callable[[Notes, *Said], T]) -> Callable[[Notes, *Said], 
 
     @lru_cache(maxsize=KEPT_AS_READ)
     def alone(*said: *Said) -> tuple[T, Notes]:
+        """The part by itself, with what was noted of it."""
         notes = Notes()
         return read(notes, *said), notes
 
     def noted(notes: Notes, /, *said: *Said) -> T:
+        """The same with its notes among those of the draft."""
         found, of_it = alone(*said)
         notes.take(of_it)
         return found

@@ -26,12 +26,13 @@ from vadouvan.core.hold.eigenmodes import Array, Grid, graded_grid
 from vadouvan.core.mix.acidity import Solution
 
 CELLS = 44
-SETTLED_LOOKS = 400  # strengths of what is left outside
+SETTLED: Array = np.linspace(0.0, 1.0, 400)  # shares of the strength that are left outside
 LOOKS = 240  # depths at which a piece is asked how much lies deeper
 BLOCKS, STEPS_A_BLOCK = 8, 12
 FIRST_STEP_M2 = 4e-8  # of D t: about three minutes of salt's pace in the cold
 STEP_M2: Array = np.repeat(FIRST_STEP_M2 * 2.0 ** np.arange(BLOCKS), STEPS_A_BLOCK)
 STEPS = len(STEP_M2)
+TAU_M2: Array = np.cumsum(STEP_M2)
 NOTHING = 1e-30  # mol/kg in the meat before: numbers too small to be held in full would make a step twice as slow
 # Diffusivity in meat at 4 C over that of salt [1]: from handbook values in water (Wilke-Chang), same obstruction.
 _OVER_SALT = {"acetic": 0.76, "lactic": 0.62, "citric": 0.41, "malic": 0.47, "tartaric": 0.46, "other": 0.41}
@@ -79,7 +80,7 @@ class AcidCourse:
     def settled_ph(self) -> float:
         """The pH of the meat when acid is spread evenly over all water: as many whole molecules inside as outside."""
         # Swept over what stays outside: what is inside rises with it.
-        outside = np.linspace(0, self.strength, SETTLED_LOOKS)
+        outside = self.strength * SETTLED
         meat = self.meat
         inside = np.interp(outside * self.mix.whole_at(outside), meat.acid * meat.whole, meat.acid)
         settled = np.interp(self.strength * self.bath_ratio, outside * self.bath_ratio + inside, inside)
@@ -118,7 +119,7 @@ def acid_course(
     depths = _depths_m(piece, grid)
     threshold = (ACID_BAND_PH_FISH if family in ("fish", "shellfish") else ACID_BAND_PH).value
     return AcidCourse(
-        tau_m2=np.cumsum(STEP_M2),
+        tau_m2=TAU_M2,
         depths_m=depths[::-1],
         acid=states[1:, -2::-1],
         mix_acid=states[1:, -1],

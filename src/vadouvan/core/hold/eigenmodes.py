@@ -111,17 +111,16 @@ def _modes(
     exponent: float, inner: float, resistance: float, far_resistance: float | None, bath_ratio: float, cells: int
 ) -> Modes:
     grid = graded_grid(exponent, cells, inner_share=inner, two_faces=far_resistance is not None)
-    # Volumes are normalised to 1, so areas are (exponent + 1) x**exponent over the filled span.
-    areas = (exponent + 1) * grid.edges**exponent / (1 - inner ** (exponent + 1))
+    areas, between = _faces(grid, exponent, inner)
     half_cell = 1.0 - grid.centres[-1]
     surface = areas[-1] / (half_cell + resistance)
     far = 0.0 if far_resistance is None else areas[0] / (grid.centres[0] - inner + far_resistance)
     finite = math.isfinite(bath_ratio)
     capacities, links, diagonal = np.empty(cells + finite), np.empty(cells - 1 + finite), np.zeros(cells + finite)
     capacities[:cells] = grid.volumes
-    links[: cells - 1] = areas[1:-1] / np.diff(grid.centres)
-    diagonal[: cells - 1] += links[: cells - 1]
-    diagonal[1:cells] += links[: cells - 1]
+    links[: cells - 1] = between
+    diagonal[: cells - 1] += between
+    diagonal[1:cells] += between
     diagonal[cells - 1] += surface
     diagonal[0] += far
     if finite:
@@ -137,16 +136,27 @@ def _modes(
     return Modes(grid, shape, bath_ratio, float(drop), np.maximum(rates, 0.0), shapes, weights)
 
 
+@lru_cache(maxsize=KEPT_MODES)
+def _faces(grid: Grid, exponent: float, inner: float) -> tuple[Array, Array]:
+    """Areas of the faces of cells, whose volumes add up to 1, and conductances between cells: one for every bath."""
+    areas = (exponent + 1) * grid.edges**exponent / (1 - inner ** (exponent + 1))
+    return areas, areas[1:-1] / np.diff(grid.centres)
+
+
 def _decomposed(diagonal: Array, beside: Array, corner: float) -> tuple[Array, Array]:
     """Eigenvalues and vectors of a symmetric matrix; three times as quick where each cell meets only its neighbours.
 
     Only a bath that touches both faces of a piece links cells that are no neighbours: the first and the last.
     """
-    from scipy.linalg import eigh, eigh_tridiagonal  # noqa: PLC0415 - scipy is a tenth of a start
-
     if corner == 0.0:
-        rates, shapes = eigh_tridiagonal(diagonal, beside, check_finite=False)
+        from scipy.linalg.lapack import dstevd  # noqa: PLC0415 - scipy is a tenth of a start
+
+        rates, shapes, failed = dstevd(diagonal, beside)
+        if failed:
+            raise ArithmeticError("a piece has no modes")
     else:
+        from scipy.linalg import eigh  # noqa: PLC0415
+
         scaled = np.diag(diagonal) + np.diag(beside, 1) + np.diag(beside, -1)
         scaled[0, -1] = scaled[-1, 0] = corner
         rates, shapes = eigh(scaled, driver="evd", check_finite=False)

@@ -7,7 +7,8 @@ from contextlib import closing
 from pathlib import Path
 from typing import Any
 
-from sqlalchemy import Connection, Engine, create_engine, event
+from sqlalchemy import CompoundSelect, Connection, Engine, create_engine, event
+from sqlalchemy.dialects import sqlite
 from sqlalchemy.engine import ExceptionContext
 from sqlalchemy.exc import DatabaseError
 from sqlalchemy.orm import Session
@@ -85,8 +86,11 @@ def _not_opened(path: Path, error: Exception) -> NoKitchen:
 def _told(context: ExceptionContext) -> None:
     """A file that another change holds, or that cannot be written to, is told as an error of ours."""
     original = context.original_exception
-    if not isinstance(original, sqlite3.OperationalError):
-        return
+    if isinstance(original, sqlite3.OperationalError):
+        _raise_ours(original)
+
+
+def _raise_ours(original: sqlite3.OperationalError) -> None:
     says = str(original)
     if "locked" in says:
         raise Busy from original
@@ -109,6 +113,21 @@ def reading(engine: Engine) -> Session:
 def looking(engine: Engine) -> Connection:
     """The same without a session: for what is asked at every request."""
     return engine.connect().execution_options(**{ONLY_READS: True})
+
+
+def question(statement: CompoundSelect[Any]) -> str:
+    """The words of a question that has nothing to fill in, for :func:`asked`."""
+    return str(statement.compile(dialect=sqlite.dialect(), compile_kwargs={"literal_binds": True}))
+
+
+def asked(engine: Engine, words: str) -> list[tuple[Any, ...]]:
+    """Rows of one question by itself: what is asked at every request begins no transaction for it."""
+    with closing(engine.raw_connection()) as connection:
+        try:
+            return list(connection.execute(words))
+        except sqlite3.OperationalError as error:
+            _raise_ours(error)
+            raise
 
 
 def _begin(connection: Connection) -> None:

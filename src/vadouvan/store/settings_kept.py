@@ -15,7 +15,7 @@ from vadouvan.core.interpretation.routine import RoutineInput
 from vadouvan.core.interpretation.shared import SharedInput
 from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, OwnCorrection
 from vadouvan.store.beside import MadeFrom, beside
-from vadouvan.store.database import looking, reading
+from vadouvan.store.database import asked, question, reading
 from vadouvan.store.rows import OwnCutRow, OwnIngredientRow, SettingRow
 from vadouvan.store.unread import read_or_none
 
@@ -23,10 +23,12 @@ T = TypeVar("T")
 ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "household"
 
 
-_STATE = union_all(
-    select(literal("setting ") + SettingRow.name, SettingRow.value),
-    select(literal("ingredient ") + OwnIngredientRow.id, OwnIngredientRow.label),
-    select(literal("cut ") + OwnCutRow.id, OwnCutRow.kind),
+_STATE = question(
+    union_all(
+        select(literal("setting ") + SettingRow.name, SettingRow.value),
+        select(literal("ingredient ") + OwnIngredientRow.id, OwnIngredientRow.label),
+        select(literal("cut ") + OwnCutRow.id, OwnCutRow.kind),
+    )
 )
 
 
@@ -75,13 +77,12 @@ class KeptSettings:
             },
         )
 
-    def state(self) -> tuple[tuple[str, str], ...]:
+    def state(self) -> tuple[tuple[str, ...], ...]:
         """All that the kitchen's tables rest on as it is written: settings, own ingredients, own cuts.
 
         One quick question, whose answer is another after any change to them, by whomever.
         """
-        with looking(self._engine) as connection:
-            return tuple((name, text) for name, text in connection.execute(_STATE))
+        return tuple(asked(self._engine, _STATE))
 
     def _read(self, name: str, read: Callable[[dict[str, Any]], T]) -> T | None:
         """A setting; nothing where none was said, or where it cannot be read any more."""

@@ -132,15 +132,16 @@ class Kept(unittest.TestCase):
         self.assertEqual(self.batches.step("a", "undo", revision=back.revision, now=NOW).draft.name, "")
 
     def test_two_fields_at_once_are_a_step_of_their_own(self) -> None:
-        """As are lines in another order, and one that comes in."""
+        """However soon after one another; as are lines in another order, and one that comes in."""
         begun = steak("1 g salt", "2 g pepper")
         named = replace(begun, name="Steak", cut=CutInput(mass="1 kg"))
         turned = replace(named, mix=named.mix[::-1])
-        longer = replace(turned, mix=(*turned.mix, LineInput("x", "3 g thyme")))
+        longer = replace(turned, name="Flank", mix=(*turned.mix, LineInput("x", "3 g thyme")))
+        last = replace(longer, name="Skirt", cut=CutInput(mass="2 kg"))
         self.batches.add("a", begun, now=NOW)
-        for revision, draft in enumerate((named, turned, longer), start=1):
-            self.batches.change("a", draft, Origin(revision), now=NOW + timedelta(minutes=revision))
-        for revision, draft in enumerate((turned, named, begun), start=4):
+        for revision, draft in enumerate((named, turned, longer, last), start=1):
+            self.batches.change("a", draft, Origin(revision), now=NOW + timedelta(seconds=revision))
+        for revision, draft in enumerate((longer, turned, named, begun), start=5):
             self.assertEqual(self.batches.step("a", "undo", revision=revision, now=NOW).draft, draft)
 
     def test_history_goes_with_its_batch(self) -> None:

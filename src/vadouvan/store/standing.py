@@ -9,7 +9,7 @@ from typing import Any
 from sqlalchemy import Connection, ScalarSelect, bindparam, delete, exists, func, insert, select, update
 from sqlalchemy.orm import aliased
 
-from vadouvan.core.draft.differing import touched_field
+from vadouvan.core.draft.differing import SEVERAL, touched_field
 from vadouvan.core.draft.typed import Draft
 from vadouvan.errors import NotKept
 from vadouvan.shapes import draft_from_json, draft_to_json
@@ -130,7 +130,8 @@ def put(connection: Connection, stands: Standing, before: Draft, after: Draft, n
         connection.execute(_AFTER, {"batch": identity, "step": number})
     recent = stands.stepped_at is not None and now - datetime.fromisoformat(stands.stepped_at) <= ONE_STEP
     at = {"batch": identity, "step": number, "text": text, "now": now.isoformat()}
-    if touched and touched == stands.touched and recent and number > 1:
+    typed_on = touched == stands.touched and touched != SEVERAL
+    if touched and typed_on and recent and number > 1:
         connection.execute(_TYPED_ON, at)
     elif touched:
         number += 1

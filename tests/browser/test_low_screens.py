@@ -51,6 +51,51 @@ class LowScreens(BrowserCase):
         assert header is not None
         self.assertLess(header["height"], 90)
 
+    def expect_beside(self, opener: Locator, panel: Locator, size: ViewportSize) -> None:
+        """Right under what opened it, or right over it, and whole on the screen."""
+        expect(panel).to_be_visible()
+        box, by = panel.bounding_box(), opener.bounding_box()
+        assert box is not None
+        assert by is not None
+        under, over = box["y"] - (by["y"] + by["height"]), by["y"] - (box["y"] + box["height"])
+        self.assertTrue(0 <= under <= 12 or 0 <= over <= 12, (box, by))
+        self.assertTrue(box["x"] < by["x"] + by["width"] and by["x"] < box["x"] + box["width"], (box, by))
+        for begins, length, room in ((box["x"], box["width"], "width"), (box["y"], box["height"], "height")):
+            self.assertTrue(begins >= 0 and begins + length <= size[room], (box, size))  # type: ignore[literal-required]
+
+    def test_what_opens_lies_beside_what_opened_it(self) -> None:
+        """Lists, menus and workings, on a low laptop and on phones."""
+        for size in (LOW, PHONE, SMALLEST):
+            for stage, role, name, panel in (
+                ("cut", "combobox", "What is it?", "[role=listbox]"),
+                ("cut", "button", "What lies over it?", "[role=listbox]"),
+                ("cut", "button", "Add a step", "[role=menu]"),
+                ("mix", "button", "What to do with 600 g yoghurt", "[role=menu]"),
+                ("mix", "button", "Yoghurt, plain whole-milk: 600 g. How it was worked out", "[popover]:popover-open"),
+            ):
+                with self.subTest(f"{size['width']}: {name}"):
+                    page = self.opened(stage, size)
+                    opener = page.get_by_role(role, name=name).first  # type: ignore[arg-type]
+                    opener.click()
+                    self.expect_beside(opener, page.locator(panel), size)
+                    page.keyboard.press("Escape")
+                    expect(page.locator(panel)).to_have_count(0)
+                    page.close()
+
+    def test_a_dialog_is_left_by_what_lies_beside_it(self) -> None:
+        """Not by its own bar to scroll by."""
+        page = self.new_context(viewport=SMALLEST).new_page()
+        page.goto(f"{self.kitchen.address}/pantry")
+        page.get_by_role("button", name="label").first.click()
+        dialog = page.get_by_role("dialog")
+        page.get_by_role("textbox", name="What you call it").fill("Shelf soy")
+        box = dialog.bounding_box()
+        assert box is not None
+        page.mouse.click(box["x"] + box["width"] - 1, box["y"] + box["height"] / 2)
+        expect(page.get_by_role("textbox", name="What you call it")).to_have_value("Shelf soy")
+        page.mouse.click(box["x"] / 2, box["y"] + box["height"] / 2)
+        expect(dialog).to_have_count(0)
+
     def test_weighing_where_there_is_little_room(self) -> None:
         """The figure and the button that says that it is in, on a low laptop and on the smallest phone."""
         page = self.opened("weigh", LOW)

@@ -13,7 +13,7 @@ from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.formats.judgement import JudgementShown, judgement_shown
 
-MOST_KEPT = 64  # whole, with its courses: some 400 kB each
+MOST_KEPT = 64  # whole, with its courses
 MOST_SHOWN = 256
 
 T = TypeVar("T")
@@ -47,7 +47,7 @@ class _LastOf(Generic[T]):
 
 
 class Judged:
-    """The judgements last asked for, and more of what a page shows of them, which is a tenth as large."""
+    """The judgements last asked for, and more of what a page shows of them, which holds no course."""
 
     def __init__(self) -> None:
         self._whole: _LastOf[Judgement] = _LastOf(MOST_KEPT)

@@ -7,6 +7,12 @@ interface DialogProps {
   children: ReactNode
 }
 
+/** Whether it was pressed beside the dialog: its own bar to scroll by counts as the dialog, like what lies behind it. */
+function isBeside({ clientX, clientY }: { clientX: number; clientY: number }, dialog: HTMLElement): boolean {
+  const { left, right, top, bottom } = dialog.getBoundingClientRect()
+  return clientX < left || clientX > right || clientY < top || clientY > bottom
+}
+
 /** What has to be answered, or closed, before the page goes on; its first field has the focus, or what goes first. */
 export function Dialog({ title, className = '', onClose, children }: DialogProps) {
   const dialog = useRef<HTMLDialogElement>(null)
@@ -31,7 +37,7 @@ export function Dialog({ title, className = '', onClose, children }: DialogProps
         onClose()
       }}
       onPointerDown={(event) => {
-        if (event.target === dialog.current) onClose() // beside it
+        if (event.target === dialog.current && isBeside(event, dialog.current)) onClose()
       }}
     >
       <div className={`p-6 ${className}`}>

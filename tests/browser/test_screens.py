@@ -73,6 +73,8 @@ class Looked(BrowserCase):
         page.set_viewport_size(size)
         page.wait_for_function("wide => innerWidth === wide", arg=size["width"])
         self.traffic.settle()
+        # What is drawn to the width of its place is drawn anew a moment after the screen has another.
+        page.evaluate("() => new Promise(done => setTimeout(() => requestAnimationFrame(done), 300))")
         with self.subTest(path=path, size=size):
             self.assertRegex(page.title(), r"^\S.* · Vadouvan$")
             wide, high = page.evaluate(

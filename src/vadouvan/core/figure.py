@@ -7,7 +7,8 @@ Rounding to what can be acted on is done here and nowhere else.
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+from collections.abc import Callable
+from dataclasses import dataclass, field
 from typing import Literal
 
 Towards = Literal["near", "down", "up"]
@@ -36,16 +37,22 @@ class Working:
 class Figure:
     """A value in a unit, with an 80 % band (``low`` to ``high``) where it is uncertain.
 
-    ``towards`` is the safe side: a latest hour is rounded down, an earliest and a temperature up.
+    ``towards`` is the safe side: a latest hour is rounded down, an earliest and a temperature up. Its working is told
+    by ``worked``, which is asked when a cook opens it: few are, of the thirty that a judgement tells.
     """
 
     name: str
     value: float
     unit: Unit
-    working: Working
+    worked: Callable[[], Working] = field(compare=False, repr=False)
     low: float | None = None
     high: float | None = None
     towards: Towards = "near"
+
+    @property
+    def working(self) -> Working:
+        """How it was worked out."""
+        return self.worked()
 
     @property
     def shown(self) -> str:

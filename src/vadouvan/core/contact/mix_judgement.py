@@ -174,28 +174,35 @@ def eaten_share(at_contact: MixAtContact, salt: SaltState | None) -> float:
 def grams_figure(portion: Portion) -> Figure:
     """Grams of one line, with its range where the words leave one."""
     mass = portion.mass_kg
-    rule = "The amount as said, times the weight of one such measure of this ingredient."
-    inputs = (Given(portion.text.strip(), mass.value * 1000, "g"),)
-    source = tuple(portion.ingredient.source.split(";"))
+
+    def worked() -> Working:
+        rule = "The amount as said, times the weight of one such measure of this ingredient."
+        inputs = (Given(portion.text.strip(), mass.value * 1000, "g"),)
+        return Working(rule, inputs, tuple(portion.ingredient.source.split(";")))
+
     low, high = (mass.low * 1000, mass.high * 1000) if mass.low != mass.high else (None, None)
-    return Figure(f"mix.{portion.line_id}", mass.value * 1000, "g", Working(rule, inputs, source), low, high)
+    return Figure(f"mix.{portion.line_id}", mass.value * 1000, "g", worked, low, high)
 
 
 def _quantity_figures(at_contact: MixAtContact) -> tuple[Figure, ...]:
     ready = at_contact.ready
-    all_g = sum(portion.mass_kg.value for portion in at_contact.whole) * 1000
-    lifted_g = sum(portion.mass_kg.value for portion in ready.lifted) * 1000
-    inputs = (
-        Given("all ingredients", all_g, "g"),
-        Given("fished out", lifted_g, "g"),
-        Given("boiled off", ready.boiled_off_kg * 1000, "g"),
-    )
-    rule = "All ingredients added up, less what is fished out and what boils off."
     mass = ready.mass_kg
-    made = Figure("made_g", mass.value * 1000, "g", Working(rule, inputs, ()), mass.low * 1000, mass.high * 1000)
-    aside_inputs = (Given("made", mass.value * 1000, "g"), Given("on the meat", at_contact.share * 100, "%"))
-    aside_rule = "As said, poured off before contact; salt, acid and window count only what meets the meat."
-    aside = Figure("set_aside_g", at_contact.set_aside_kg * 1000, "g", Working(aside_rule, aside_inputs, ()))
+
+    def made_by() -> Working:
+        inputs = (
+            Given("all ingredients", sum(portion.mass_kg.value for portion in at_contact.whole) * 1000, "g"),
+            Given("fished out", sum(portion.mass_kg.value for portion in ready.lifted) * 1000, "g"),
+            Given("boiled off", ready.boiled_off_kg * 1000, "g"),
+        )
+        return Working("All ingredients added up, less what is fished out and what boils off.", inputs, ())
+
+    def set_aside_by() -> Working:
+        inputs = (Given("made", mass.value * 1000, "g"), Given("on the meat", at_contact.share * 100, "%"))
+        rule = "As said, poured off before contact; salt, acid and window count only what meets the meat."
+        return Working(rule, inputs, ())
+
+    made = Figure("made_g", mass.value * 1000, "g", made_by, mass.low * 1000, mass.high * 1000)
+    aside = Figure("set_aside_g", at_contact.set_aside_kg * 1000, "g", set_aside_by)
     return (made, aside) if at_contact.worked_in else (made, need_figure(at_contact.need), aside)
 
 

@@ -40,17 +40,20 @@ def needed_figure(occasion: Occasion, *, bone_share: float, trim_share: float) -
     """Weight to buy, with its working [g]."""
     serving = SERVING_KG[occasion.appetite]
     grams = raw_mass_kg(occasion, bone_share=bone_share, trim_share=trim_share) * 1000
-    rule = (
-        "Servings times raw meat a serving, over what is left without bone and trimmings, and without the frozen part."
-    )
-    inputs = (
-        Given("servings", float(occasion.servings), ""),
-        Given("raw meat a serving", serving.value * 1000, "g"),
-        Given("bone", bone_share * 100, "%"),
-        Given("trimmings", trim_share * 100, "%"),
-        Given("for the freezer", occasion.frozen_share * 100, "%"),
-    )
+
+    def worked() -> Working:
+        rule = (
+            "Servings times raw meat a serving, over what is left without bone and trimmings, and without the frozen "
+            "part."
+        )
+        inputs = (
+            Given("servings", float(occasion.servings), ""),
+            Given("raw meat a serving", serving.value * 1000, "g"),
+            Given("bone", bone_share * 100, "%"),
+            Given("trimmings", trim_share * 100, "%"),
+            Given("for the freezer", occasion.frozen_share * 100, "%"),
+        )
+        return Working(rule, inputs, (serving.source,))
+
     spread = (serving.low / serving.value, serving.high / serving.value)
-    return Figure(
-        "needed_g", grams, "g", Working(rule, inputs, (serving.source,)), grams * spread[0], grams * spread[1]
-    )
+    return Figure("needed_g", grams, "g", worked, grams * spread[0], grams * spread[1])

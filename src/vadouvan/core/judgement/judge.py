@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 from datetime import datetime
+from functools import partial
 
 from vadouvan.core.contact.mix_at_contact import mix_at_contact
 from vadouvan.core.contact.mix_judgement import grams_figure, mix_judgement
@@ -111,6 +112,30 @@ def _occasion(reading: Interpretation) -> tuple[Figure | None, float | None]:
 
 
 def _window_figures(window: Window, scenario: HoldScenario) -> tuple[Figure, ...]:
+    edges = (("earliest", window.earliest), ("best", window.best), ("latest", window.latest))
+    return tuple(
+        Figure(
+            f"window.{name}",
+            edge.hours,
+            "h",
+            partial(_edge_worked, name, edge, scenario),
+            edge.low_hours,
+            edge.high_hours,
+            _SAFE_SIDES[name],
+        )
+        for name, edge in edges
+    )
+
+
+_SAFE_SIDES: dict[str, Towards] = {"earliest": "up", "best": "near", "latest": "down"}
+_EDGE_RULES = {
+    "earliest": "The last of these to be met, while salt spreads inward by diffusion from the mix.",
+    "best": "When these aims are as good as met, or a little before what spoils it is as bad as what is still missing.",
+    "latest": "The first of these to be passed.",
+}
+
+
+def _edge_worked(name: str, edge: Edge, scenario: HoldScenario) -> Working:
     cut = scenario.cut
     inputs = (
         Given("thickness", cut.thickness_m * 1000, "mm"),
@@ -121,20 +146,6 @@ def _window_figures(window: Window, scenario: HoldScenario) -> tuple[Figure, ...
         Given("fridge", scenario.hold.fridge_c, "C"),
         Given("diffusivity of salt", scenario.pace.diffusivity * 1e10, "1e-10 m2/s"),
     )
-    edges = (("earliest", window.earliest), ("best", window.best), ("latest", window.latest))
-    return tuple(_edge_figure(name, edge, inputs) for name, edge in edges)
-
-
-_SAFE_SIDES: dict[str, Towards] = {"earliest": "up", "best": "near", "latest": "down"}
-_EDGE_RULES = {
-    "earliest": "The last of these to be met, while salt spreads inward by diffusion from the mix.",
-    "best": "The last of these aims to be met; if that is near the latest hour, three quarters of the latest.",
-    "latest": "The first of these to be passed.",
-}
-
-
-def _edge_figure(name: str, edge: Edge, inputs: tuple[Given, ...]) -> Figure:
     limits = (edge.limit, *edge.others)
-    near = tuple(Given(limit.says, limit.hours, "h") for limit in limits if limit.hours < NEVER_H)
-    working = Working(_EDGE_RULES[name], (*near, *inputs), tuple({edge.limit.source: None, "calibration": None}))
-    return Figure(f"window.{name}", edge.hours, "h", working, edge.low_hours, edge.high_hours, _SAFE_SIDES[name])
+    near = [Given(limit.says, limit.hours, "h") for limit in limits if limit.hours < NEVER_H]
+    return Working(_EDGE_RULES[name], (*near, *inputs), tuple({edge.limit.source: None, "calibration": None}))

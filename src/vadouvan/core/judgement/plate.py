@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
+from functools import partial
 
 from vadouvan.core.constants import (
     COATING_HOLDS,
@@ -261,17 +262,20 @@ def _plate_says(parts: Sequence[OnPlate], aim: float, allergens: str) -> Iterato
 
 
 def _figures(parts: Sequence[OnPlate], servings: float) -> Iterator[Figure]:
-    rule = (
-        "What of each part is eaten, over the servings. Salt is all sodium told as salt; the meat's own is not counted."
-    )
-    sources = ("label", "who_sodium")
     for name, amounts in (
         ("plate.salt_g", [(part.title, part.salt_kg) for part in parts]),
         ("plate.sugar_g", [(part.title, part.sugar_kg) for part in parts]),
         ("plate.mass_g", [(part.title, part.mass_kg) for part in parts]),
     ):
-        inputs = (*(Given(title, kg * 1000, "g") for title, kg in amounts), Given("servings", servings, "1"))
-        yield Figure(name, sum(kg for _, kg in amounts) * 1000, "g", Working(rule, inputs, sources))
+        yield Figure(name, sum(kg for _, kg in amounts) * 1000, "g", partial(_worked, amounts, servings))
+
+
+def _worked(amounts: Sequence[tuple[str, float]], servings: float) -> Working:
+    rule = (
+        "What of each part is eaten, over the servings. Salt is all sodium told as salt; the meat's own is not counted."
+    )
+    inputs = (*(Given(title, kg * 1000, "g") for title, kg in amounts), Given("servings", servings, "1"))
+    return Working(rule, inputs, ("label", "who_sodium"))
 
 
 def _percent(share: float) -> str:

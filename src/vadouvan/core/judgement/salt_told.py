@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from functools import partial
+
 from vadouvan.core.constants import PASTE_RUN_OFF
 from vadouvan.core.figure import Figure, Given, Working, hours_told, number_told
 from vadouvan.core.hold.scenario import HoldScenario
@@ -33,12 +35,16 @@ def salt_figures(scenario: HoldScenario, hours: float) -> tuple[Figure, ...]:
     """Salt that is in the meat when it is pulled, and what stays behind; of what is worked in nothing does."""
     in_meat = scenario.average_at(hours)
     left_g = (scenario.balance.salt_kg - in_meat * scenario.cut.meat_kg) * 1000
-    inputs = (
-        Given("salt in the mix", scenario.balance.salt_kg * 1000, "g"),
-        Given("meat without bone", scenario.cut.meat_kg * 1000, "g"),
-        Given("hour of the pull", hours, "h"),
-    )
-    taken = Working("Salt that has moved into the meat by the pull, by diffusion.", inputs, ("calibration",))
-    stays = Working("Salt in the mix less what has moved into the meat by the pull.", inputs, ("calibration",))
+
+    def worked(rule: str) -> Working:
+        inputs = (
+            Given("salt in the mix", scenario.balance.salt_kg * 1000, "g"),
+            Given("meat without bone", scenario.cut.meat_kg * 1000, "g"),
+            Given("hour of the pull", hours, "h"),
+        )
+        return Working(rule, inputs, ("calibration",))
+
+    taken = partial(worked, "Salt that has moved into the meat by the pull, by diffusion.")
+    stays = partial(worked, "Salt in the mix less what has moved into the meat by the pull.")
     found = Figure("salt_in_meat_g_per_kg", in_meat * 1000, "g/kg", taken)
     return (found,) if scenario.cut.kind.is_minced else (found, Figure("salt_left_g", left_g, "g", stays))

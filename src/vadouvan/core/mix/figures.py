@@ -14,17 +14,21 @@ HEAT_WORDS = ((5.0, "none"), (30.0, "mild"), (120.0, "warm"), (500.0, "hot"), (1
 def per_kg_figure(balance: Balance, substance: Substance) -> Figure:
     """A substance per kg of meat [g/kg], with its working."""
     total = balance.total(substance)
-    inputs = tuple(Given(part.ingredient, part.amount.value * 1000, "g/kg") for part in balance.parts[substance])
-    rule = (
-        f"Grams of each ingredient times its share of {substance}, added up, over the kilograms of meat without bone."
-    )
+
+    def worked() -> Working:
+        inputs = [Given(part.ingredient, part.amount.value * 1000, "g/kg") for part in balance.parts[substance]]
+        rule = (
+            f"Grams of each ingredient times its share of {substance}, added up, over the kilograms of meat without "
+            "bone."
+        )
+        meat = Given("meat without bone", balance.meat_kg * 1000, "g")
+        return Working(rule, (*inputs, meat), ("fdc", "label", "memory"))
+
     return Figure(
         name=f"{substance}_g_per_kg",
         value=total.value * 1000,
         unit="g/kg",
-        working=Working(
-            rule, (*inputs, Given("meat without bone", balance.meat_kg * 1000, "g")), ("fdc", "label", "memory")
-        ),
+        worked=worked,
         low=total.low * 1000,
         high=total.high * 1000,
     )
@@ -34,51 +38,63 @@ def ph_figure(balance: Balance) -> Figure | None:
     """Estimated pH of the mix's water, with a band; nothing for a mix without acid or water."""
     if balance.ph is None:
         return None
-    rule = "pH at which all acids, and the minerals that each ingredient's own pH implies, balance in the mix's water."
-    inputs = (
-        Given("acid", balance.total("acid").value * 1000, "g/kg"),
-        Given("water in the mix", balance.water_kg * 1000, "g"),
-    )
-    return Figure(
-        "ph",
-        balance.ph,
-        "pH",
-        Working(rule, inputs, ("handbook_pka", "citrus", "memory")),
-        balance.ph - PH_BAND,
-        balance.ph + PH_BAND,
-    )
+
+    def worked() -> Working:
+        rule = (
+            "pH at which all acids, and the minerals that each ingredient's own pH implies, balance in the mix's water."
+        )
+        inputs = (
+            Given("acid", balance.total("acid").value * 1000, "g/kg"),
+            Given("water in the mix", balance.water_kg * 1000, "g"),
+        )
+        return Working(rule, inputs, ("handbook_pka", "citrus", "memory"))
+
+    return Figure("ph", balance.ph, "pH", worked, balance.ph - PH_BAND, balance.ph + PH_BAND)
 
 
 def per_mix_figure(balance: Balance, substance: Substance) -> Figure:
     """A substance per kg of mix [g/kg]: what the tongue meets when the mix is tasted."""
     factor = balance.meat_kg / balance.mass_kg.value if balance.mass_kg.value > 0 else 0.0
     total = balance.total(substance)
-    inputs = (
-        Given(f"{substance} in the mix", total.value * balance.meat_kg * 1000, "g"),
-        Given("mix on the meat", balance.mass_kg.value * 1000, "g"),
-    )
-    rule = f"All {substance} in the mix over its weight."
-    ends = (end * factor * 1000 for end in (total.value, total.low, total.high))
-    value, low, high = ends
-    working = Working(rule, inputs, ("fdc", "label", "memory"))
-    return Figure(f"{substance}_g_per_kg_mix", value, "g/kg", working, low, high)
+
+    def worked() -> Working:
+        inputs = (
+            Given(f"{substance} in the mix", total.value * balance.meat_kg * 1000, "g"),
+            Given("mix on the meat", balance.mass_kg.value * 1000, "g"),
+        )
+        return Working(f"All {substance} in the mix over its weight.", inputs, ("fdc", "label", "memory"))
+
+    value, low, high = (end * factor * 1000 for end in (total.value, total.low, total.high))
+    return Figure(f"{substance}_g_per_kg_mix", value, "g/kg", worked, low, high)
 
 
 def enzyme_figure(balance: Balance) -> Figure:
     """Live enzyme of the mix in per cent of the strength of fresh pineapple juice."""
     units = balance.enzyme_units
-    inputs = tuple(Given(part.ingredient, part.amount.value * 100, "%") for part in balance.enzyme_parts)
-    rule = "Grams of each live ingredient times its strength, over the weight of the mix. Fresh pineapple juice is 100."
-    working = Working(rule, inputs, ("calibration", "memory"))
-    return Figure("enzyme_pct", units.value * 100, "%", working, units.low * 100, units.high * 100)
+
+    def worked() -> Working:
+        inputs = tuple(Given(part.ingredient, part.amount.value * 100, "%") for part in balance.enzyme_parts)
+        rule = (
+            "Grams of each live ingredient times its strength, over the weight of the mix. Fresh pineapple juice is "
+            "100."
+        )
+        return Working(rule, inputs, ("calibration", "memory"))
+
+    return Figure("enzyme_pct", units.value * 100, "%", worked, units.low * 100, units.high * 100)
 
 
 def heat_figure(balance: Balance) -> Figure:
     """Chilli heat averaged over the weight of the meat [Scoville units]."""
     heat = balance.heat_shu
-    inputs = tuple(Given(part.ingredient, part.amount.value, "SHU") for part in balance.heat_parts)
-    rule = "Grams of each hot ingredient times its Scoville units as used, over the grams of meat; most stays outside."
-    return Figure("heat_shu", heat.value, "SHU", Working(rule, inputs, ("memory",)), heat.low, heat.high)
+
+    def worked() -> Working:
+        inputs = tuple(Given(part.ingredient, part.amount.value, "SHU") for part in balance.heat_parts)
+        rule = (
+            "Grams of each hot ingredient times its Scoville units as used, over the grams of meat; most stays outside."
+        )
+        return Working(rule, inputs, ("memory",))
+
+    return Figure("heat_shu", heat.value, "SHU", worked, heat.low, heat.high)
 
 
 def heat_words(balance: Balance) -> str:
@@ -89,15 +105,20 @@ def heat_words(balance: Balance) -> str:
 def sodium_figure(balance: Balance, eaten_share: float, servings: float) -> Figure:
     """Sodium that one serving brings [mg], of which ``eaten_share`` of the mix's [1] reaches the plate."""
     sodium_mg = balance.sodium_kg * eaten_share / servings * 1e6
-    inputs = (
-        Given("sodium in the mix", balance.sodium_kg * 1e6, "mg"),
-        Given("share that is eaten", eaten_share, "1"),
-        Given("servings", servings, "1"),
-    )
-    rule = (
-        "All sodium of the mix that goes into or stays on the meat, over the servings; the meat's own is not counted."
-    )
-    return Figure("sodium_mg_per_serving", sodium_mg, "mg", Working(rule, inputs, ("label", "who_sodium")))
+
+    def worked() -> Working:
+        inputs = (
+            Given("sodium in the mix", balance.sodium_kg * 1e6, "mg"),
+            Given("share that is eaten", eaten_share, "1"),
+            Given("servings", servings, "1"),
+        )
+        rule = (
+            "All sodium of the mix that goes into or stays on the meat, over the servings; the meat's own is not "
+            "counted."
+        )
+        return Working(rule, inputs, ("label", "who_sodium"))
+
+    return Figure("sodium_mg_per_serving", sodium_mg, "mg", worked)
 
 
 def sodium_words(sodium_mg: float) -> str:

@@ -7,6 +7,7 @@ different laws, so a double batch is not twice the mix.
 from __future__ import annotations
 
 import math
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal
 
@@ -74,10 +75,10 @@ class SetAside:
 
 @dataclass(frozen=True)
 class Need:
-    """Mix that the cut needs [kg] with the working, and a remark on the vessel, if any."""
+    """Mix that the cut needs [kg], how that is worked out when it is asked, and a remark on the vessel, if any."""
 
     mass_kg: Interval
-    working: Working
+    worked: Callable[[], Working]
     remark: str = ""
 
 
@@ -102,15 +103,18 @@ def _between(one: Need, other: Need, share: float) -> Need:
         return other
     ends = ((a, b) for a, b in zip(_ends(one), _ends(other), strict=True))
     mass = Interval(*(math.exp((1 - share) * math.log(a) + share * math.log(b)) if a * b > 0 else 0.0 for a, b in ends))
-    first, then = one.working, other.working
-    inputs = (
-        *first.inputs,
-        *(given for given in then.inputs if given not in first.inputs),
-        Given("how far towards the second", share * 100, "%"),
-    )
-    rule = f"Between two rules, for a mix that is something of both. {first.rule} {then.rule}"
-    sources = tuple(dict.fromkeys((*first.sources, *then.sources)))
-    return Need(mass, Working(rule, inputs, sources), other.remark)
+
+    def worked() -> Working:
+        first, then = one.worked(), other.worked()
+        inputs = (
+            *first.inputs,
+            *(given for given in then.inputs if given not in first.inputs),
+            Given("how far towards the second", share * 100, "%"),
+        )
+        rule = f"Between two rules, for a mix that is something of both. {first.rule} {then.rule}"
+        return Working(rule, inputs, tuple(dict.fromkeys((*first.sources, *then.sources))))
+
+    return Need(mass, worked, other.remark)
 
 
 def _ends(need: Need) -> tuple[float, float, float]:
@@ -119,31 +123,43 @@ def _ends(need: Need) -> tuple[float, float, float]:
 
 def _dusting(cut: Cut) -> Need:
     area = cut.outer_area_m2
-    inputs = (
-        Given("all of the surface", area * 1e4, "cm2"),
-        Given("a dusting", RUB_KG_PER_M2.value * 1000, "g/m2"),
-    )
-    rule = "All of the surface times a dusting. A rub is measured by its salt, not by what covers."
-    return Need(_times(RUB_KG_PER_M2, area), Working(rule, inputs, ("common_practice",)))
+
+    def worked() -> Working:
+        inputs = (
+            Given("all of the surface", area * 1e4, "cm2"),
+            Given("a dusting", RUB_KG_PER_M2.value * 1000, "g/m2"),
+        )
+        rule = "All of the surface times a dusting. A rub is measured by its salt, not by what covers."
+        return Working(rule, inputs, ("common_practice",))
+
+    return Need(_times(RUB_KG_PER_M2, area), worked)
 
 
 def _coat(cut: Cut, coat: Coat) -> Need:
     layer, density = COATS[coat], PASTE_DENSITY.value
     area = cut.outer_area_m2
-    inputs = (
-        Given("all of the surface", area * 1e4, "cm2"),
-        Given("coat", layer.value * 1000, "mm"),
-        Given("density of a paste", density, "g/l"),
-    )
-    rule = "All of the surface times the thickness of the coat times the density of a paste."
-    return Need(_times(layer, area * density), Working(rule, inputs, ("calibration",)))
+
+    def worked() -> Working:
+        inputs = (
+            Given("all of the surface", area * 1e4, "cm2"),
+            Given("coat", layer.value * 1000, "mm"),
+            Given("density of a paste", density, "g/l"),
+        )
+        rule = "All of the surface times the thickness of the coat times the density of a paste."
+        return Working(rule, inputs, ("calibration",))
+
+    return Need(_times(layer, area * density), worked)
 
 
 def _film(cut: Cut, layer: Constant) -> Need:
     area = cut.outer_area_m2
-    inputs = (Given("all of the surface", area * 1e4, "cm2"), Given("layer of liquid", layer.value * 1000, "mm"))
-    rule = "All of the surface times the layer of liquid that the bag holds against it."
-    return Need(_times(layer, area * LIQUID_DENSITY.value), Working(rule, inputs, ("calibration",)))
+
+    def worked() -> Working:
+        inputs = (Given("all of the surface", area * 1e4, "cm2"), Given("layer of liquid", layer.value * 1000, "mm"))
+        rule = "All of the surface times the layer of liquid that the bag holds against it."
+        return Working(rule, inputs, ("calibration",))
+
+    return Need(_times(layer, area * LIQUID_DENSITY.value), worked)
 
 
 def _bed(cut: Cut, vessel: Vessel) -> Need:
@@ -165,14 +181,18 @@ def _bed(cut: Cut, vessel: Vessel) -> Need:
     mass = Interval(
         liquid_kg(packed.value, over.value), liquid_kg(packed.high, over.low), liquid_kg(packed.low, over.high)
     )
-    inputs = (
-        Given("meat", meat_m3 * 1e6, "ml"),
-        Given("floor of the vessel", footprint * 1e4, "cm2"),
-        Given("share of the space that packed pieces fill", packed.value, "1"),
-        Given("liquid over the meat", over.value * 1000, "mm"),
-    )
-    rule = "The space between the pieces, plus one centimetre over them, in this vessel."
-    return Need(mass, Working(rule, inputs, ("calibration", "common_practice")), _fits(vessel, meat_m3, mass.value))
+
+    def worked() -> Working:
+        inputs = (
+            Given("meat", meat_m3 * 1e6, "ml"),
+            Given("floor of the vessel", footprint * 1e4, "cm2"),
+            Given("share of the space that packed pieces fill", packed.value, "1"),
+            Given("liquid over the meat", over.value * 1000, "mm"),
+        )
+        rule = "The space between the pieces, plus one centimetre over them, in this vessel."
+        return Working(rule, inputs, ("calibration", "common_practice"))
+
+    return Need(mass, worked, _fits(vessel, meat_m3, mass.value))
 
 
 def _footprint_m2(vessel: Vessel, meat_m3: float) -> float:
@@ -211,7 +231,7 @@ def _times(layer: Constant, factor: float) -> Interval:
 def need_figure(need: Need) -> Figure:
     """The need as a figure in grams with its band."""
     mass = need.mass_kg
-    return Figure("needed_mix_g", mass.value * 1000, "g", need.working, mass.low * 1000, mass.high * 1000)
+    return Figure("needed_mix_g", mass.value * 1000, "g", need.worked, mass.low * 1000, mass.high * 1000)
 
 
 Sufficiency = Literal["too_little", "thin", "enough", "more"]

@@ -14,6 +14,8 @@ from pathlib import Path
 from random import Random
 from unittest.mock import patch
 
+import numpy as np
+
 from tests.drafts import NOW, judged, steak
 from vadouvan.core.advice.scaling import scaled_to
 from vadouvan.core.draft.typed import CutInput, Draft, LineInput
@@ -139,6 +141,17 @@ CUTS = (
 def portion(text: str) -> Portion:
     """A line as the kitchen reads it."""
     return portion_of(LineInput("1", text), KITCHEN.pantry)
+
+
+def as_told(text: str) -> tuple[str, bool, str, str, tuple[float, ...]]:
+    """What a line is read as, with its weights [kg], or what is asked about it."""
+    try:
+        found = portion(text)
+    except InputError as asked:
+        return asked.accepted, False, "", "", (0.0,)
+    mass = found.mass_kg
+    weights = mass.value, mass.low, mass.high, found.unit_kg
+    return found.ingredient.id, found.guessed, found.unit, found.preparation, weights
 
 
 class Lines(unittest.TestCase):
@@ -329,6 +342,22 @@ class Qualified(unittest.TestCase):
         ):
             with self.subTest(text):
                 self.assertEqual(portion_of(LineInput("1", text), KITCHEN.pantry).ingredient.id, wanted)
+
+    def test_nothing_of_a_plain_line_hangs_on_its_number(self) -> None:
+        """It is kept as read for one: the same with two blanks, which is read as it stands."""
+        of, random = KITCHEN.pantry, Random(7)
+        units = ("g", "kg", "ml", "tsp", "tbsp", "oz", "cups", "cloves", "leaves", "cm", "cloves of")
+        treated = ("", "", ", grated", ", finely chopped", ", salted", " leaves", ", to taste", " per kg")
+        weighed = 0
+        for name in random.sample(sorted(of.by_name), 250):
+            number = random.choice(("1", "2", "5", "12", "15", "100", "0.5", "0", str(random.randint(1, 9999))))
+            said, rest = f"{number} {random.choice(units)}", f"{name}{random.choice(treated)}"
+            with self.subTest(f"{said} {rest}"):
+                kept, plain = as_told(f"{said} {rest}"), as_told(f"{said}  {rest}")
+                self.assertEqual(kept[:-1], plain[:-1])
+                np.testing.assert_allclose(kept[-1], plain[-1], rtol=1e-12)
+                weighed += kept[-1][0] > 0
+        self.assertGreater(weighed, 100)
 
     def test_another_ingredient_beside_it_is_asked_about(self) -> None:
         """Behind a comma or in brackets nothing is dropped; how it is treated, and a remark, are no ingredient."""

@@ -12,7 +12,7 @@ from vadouvan.core.measures.units import VOLUME_M3
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.pantry.strength import as_strong
-from vadouvan.core.parsing.amount import READ_LINES, Portion, SaidLine, not_in_that_state, read_line, weigh
+from vadouvan.core.parsing.amount import MOST_KG, READ_LINES, Portion, SaidLine, not_in_that_state, read_line, weigh
 from vadouvan.core.parsing.amount_behind import amount_first
 from vadouvan.core.parsing.curing import curing_refused, names_curing_salt
 from vadouvan.core.parsing.rate import rate_in, told_for_each
@@ -42,6 +42,36 @@ def portion_of(line: LineInput, pantry: Pantry, meat_kg: float | None = None) ->
     An amount for each kilogram needs the meat. A line that names an ingredient and no amount is a usual dose for so
     much meat (a kilogram while none is said), as a guess with a wide band: never of what carries salt or a live enzyme.
     """
+    return _times_one(line, pantry) or _as_written(line, pantry, meat_kg)
+
+
+# An amount and its ingredient in plain words: of such a line nothing hangs on the number but the weight.
+_SO_MUCH = lazily(
+    r"(?P<number>\d{1,4}(?:\.\d{1,2})?) (?P<of>(?:g|kg|ml|l|oz|lb|tsp|tbsp|teaspoons?|tablespoons?|cups?|cloves?"
+    r"|sprigs?|sticks?|leaves|cm) [a-z]+(?:,? [a-z]+)*)"
+)
+
+
+def _times_one(line: LineInput, pantry: Pantry) -> Portion | None:
+    """So many of what is read once for every number, as while an amount is typed; none if there is more to be read."""
+    said = _SO_MUCH.fullmatch(line.text)
+    one = _one(said["of"], pantry) if said else None
+    if said is None or one is None:
+        return None
+    mass_kg = Interval.exactly(float(said["number"])).times(one.mass_kg)
+    return replace(one, line_id=line.id, text=line.text, mass_kg=mass_kg) if 0 < mass_kg.value <= MOST_KG else None
+
+
+@lru_cache(maxsize=READ_LINES)
+def _one(said: str, pantry: Pantry) -> Portion | None:
+    """One gram, spoon or clove of something; none where that is asked about, which is done with the line as written."""
+    try:
+        return _as_written(LineInput("one", f"1 {said}"), pantry, None)
+    except InputError:
+        return None
+
+
+def _as_written(line: LineInput, pantry: Pantry, meat_kg: float | None) -> Portion:
     path = f"mix.{line.id}"
     if len(line.text) > LONGEST_TEXT:
         wrong = f"A line of {len(line.text)} letters is too long for one ingredient."

@@ -10,14 +10,14 @@ from datetime import timedelta
 from pathlib import Path
 
 from hypothesis import given, settings
-from sqlalchemy import inspect, text
+from sqlalchemy import event, inspect, text
 
 from tests import drawn
 from tests.drafts import NOW, steak
 from tests.strategies import drafts
 from vadouvan.core.draft.typed import CutInput, Draft, LineInput
 from vadouvan.data.tables import shipped_kitchen
-from vadouvan.errors import NotKept, Overtaken
+from vadouvan.errors import NotKept, NotWritten, Overtaken
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.batches import Batches, Origin
 from vadouvan.store.database import open_database
@@ -70,6 +70,22 @@ class Kept(unittest.TestCase):
             self.batches.add(name, Draft(name), now=NOW)
         self.batches.remove("b")
         self.assertEqual([kept.id for kept in self.batches.in_hand()], ["a", "c"])
+
+    def test_a_disk_that_fills_up_is_told_and_nothing_is_lost(self) -> None:
+        """Whatever statement of a change meets it first; with room again, the same change goes through."""
+        self.batches.add("a", steak("5 g salt"), now=NOW)
+        room = [1]  # the database raises what is too little to what it has
+        event.listen(self.engine, "begin", lambda to: to.exec_driver_sql(f"PRAGMA max_page_count={room[0]}"))
+        long = "A dish with a long name. " * 70
+        with self.assertRaises(NotWritten) as told:
+            for number in range(1, 60):
+                stands = self.batches.get("a")
+                said = replace(steak("6 g salt"), name=f"{long}{number}")
+                self.batches.change("a", said, Origin(stands.revision), now=NOW + timedelta(minutes=number))
+        self.assertIn("full", told.exception.says)
+        self.assertEqual(self.batches.get("a"), stands)
+        room[0] = 2**31 - 2
+        self.assertEqual(self.batches.change("a", said, Origin(stands.revision), now=NOW).draft, said)
 
     def test_a_power_cut_costs_nothing_committed(self) -> None:
         """Write-ahead log, full synchronous commits, foreign keys on, on every connection."""

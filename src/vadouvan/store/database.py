@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import sqlite3
+from collections.abc import Mapping
 from contextlib import closing
 from pathlib import Path
 from typing import Any
 
-from sqlalchemy import CompoundSelect, Connection, Engine, create_engine, event
+from sqlalchemy import ClauseElement, Connection, Engine, create_engine, event
 from sqlalchemy.dialects import sqlite
 from sqlalchemy.engine import ExceptionContext
 from sqlalchemy.exc import DatabaseError
@@ -115,9 +116,9 @@ def looking(engine: Engine) -> Connection:
     return engine.connect().execution_options(**{ONLY_READS: True})
 
 
-def question(statement: CompoundSelect[Any]) -> str:
-    """The words of a question that has nothing to fill in, for :func:`asked`."""
-    return str(statement.compile(dialect=sqlite.dialect(), compile_kwargs={"literal_binds": True}))
+def in_words(statement: ClauseElement) -> str:
+    """A statement as it is told to the driver, for :func:`asked` and :func:`done`; what is filled in later by name."""
+    return str(statement.compile(dialect=sqlite.dialect(paramstyle="named")))
 
 
 def asked(engine: Engine, words: str) -> list[tuple[Any, ...]]:
@@ -128,6 +129,18 @@ def asked(engine: Engine, words: str) -> list[tuple[Any, ...]]:
         except sqlite3.OperationalError as error:
             _raise_ours(error)
             raise
+
+
+def done(connection: Connection, words: str, values: Mapping[str, object]) -> sqlite3.Cursor:
+    """One statement of a change, told to the driver itself: half of what a change costs is what stands between."""
+    driver = connection.connection.driver_connection
+    if not isinstance(driver, sqlite3.Connection):
+        raise TypeError("a kitchen is kept in a file of SQLite")
+    try:
+        return driver.execute(words, values)
+    except sqlite3.OperationalError as error:
+        _raise_ours(error)
+        raise
 
 
 def _begin(connection: Connection) -> None:

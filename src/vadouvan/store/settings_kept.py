@@ -7,7 +7,7 @@ from collections.abc import Callable
 from dataclasses import asdict
 from typing import Any, TypeVar
 
-from sqlalchemy import Engine, literal, select, union_all
+from sqlalchemy import ColumnElement, Engine, String, literal_column, select, union_all
 from sqlalchemy.orm import Session
 
 from vadouvan.core.interpretation.household import HouseholdInput
@@ -15,7 +15,7 @@ from vadouvan.core.interpretation.routine import RoutineInput
 from vadouvan.core.interpretation.shared import SharedInput
 from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, OwnCorrection
 from vadouvan.store.beside import MadeFrom, beside
-from vadouvan.store.database import asked, question, reading
+from vadouvan.store.database import asked, in_words, reading
 from vadouvan.store.rows import OwnCutRow, OwnIngredientRow, SettingRow
 from vadouvan.store.unread import read_or_none
 
@@ -23,11 +23,15 @@ T = TypeVar("T")
 ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "household"
 
 
-_STATE = question(
+def _said(word: str) -> ColumnElement[str]:
+    return literal_column(f"'{word} '", String)
+
+
+_STATE = in_words(
     union_all(
-        select(literal("setting ") + SettingRow.name, SettingRow.value),
-        select(literal("ingredient ") + OwnIngredientRow.id, OwnIngredientRow.label),
-        select(literal("cut ") + OwnCutRow.id, OwnCutRow.kind),
+        select(_said("setting") + SettingRow.name, SettingRow.value),
+        select(_said("ingredient") + OwnIngredientRow.id, OwnIngredientRow.label),
+        select(_said("cut") + OwnCutRow.id, OwnCutRow.kind),
     )
 )
 

@@ -6,13 +6,14 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Any
 
-from sqlalchemy import Connection, ScalarSelect, bindparam, delete, exists, func, insert, select, update
+from sqlalchemy import Connection, ScalarSelect, bindparam, delete, exists, func, insert, literal_column, select, update
 from sqlalchemy.orm import aliased
 
 from vadouvan.core.draft.differing import SEVERAL, touched_field
 from vadouvan.core.draft.typed import Draft
 from vadouvan.errors import NotKept
 from vadouvan.shapes import draft_from_json, draft_to_json
+from vadouvan.store.database import done, in_words
 from vadouvan.store.rows import BatchRow, EventRow, HistoryRow, VerdictRow
 
 ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
@@ -70,7 +71,7 @@ def _of_history(value: Any, *more: Any) -> ScalarSelect[Any]:
 _UNDOING = aliased(EventRow)
 _IN_CONTACT = exists().where(
     EventRow.batch_id == BatchRow.id,
-    EventRow.kind == "contact",
+    EventRow.kind == literal_column("'contact'"),
     ~exists().where(_UNDOING.batch_id == EventRow.batch_id, _UNDOING.undoes == EventRow.number),
 )
 _HERE = HistoryRow.number == BatchRow.at_number
@@ -87,24 +88,25 @@ STANDING = select(
     _IN_CONTACT,
     exists().where(VerdictRow.batch_id == BatchRow.id),
 )
-_STANDING_OF = STANDING.where(BatchRow.id == bindparam("batch"))
+_STANDING_OF = in_words(STANDING.where(BatchRow.id == bindparam("batch")))
 
 
 def standing_of(connection: Connection, identity: str) -> Standing:
     """A batch's row; raises NotKept."""
-    row = connection.execute(_STANDING_OF, {"batch": identity}).first()
+    row = done(connection, _STANDING_OF, {"batch": identity}).fetchone()
     if row is None:
         raise NotKept("batch", identity)
-    return Standing(*row)
+    return Standing(*row[:8], *map(bool, row[8:]))
 
 
-_AT = HistoryRow.batch_id == bindparam("batch"), HistoryRow.number == bindparam("step")
-_STATE = select(HistoryRow.draft).where(*_AT)
-_AFTER = delete(HistoryRow).where(HistoryRow.batch_id == bindparam("batch"), HistoryRow.number > bindparam("step"))
-_UNTIL = delete(HistoryRow).where(HistoryRow.batch_id == bindparam("batch"), HistoryRow.number <= bindparam("step"))
-_TYPED_ON = update(HistoryRow).where(*_AT).values(draft=bindparam("text"), made_at=bindparam("now"))
-_STEPPED = insert(HistoryRow)
-_MOVED = (
+_OF_IT = HistoryRow.batch_id == bindparam("batch")
+_AT = _OF_IT, HistoryRow.number == bindparam("step")
+_STATE = in_words(select(HistoryRow.draft).where(*_AT))
+_AFTER = in_words(delete(HistoryRow).where(_OF_IT, HistoryRow.number > bindparam("step")))
+_UNTIL = in_words(delete(HistoryRow).where(_OF_IT, HistoryRow.number <= bindparam("step")))
+_TYPED_ON = in_words(update(HistoryRow).where(*_AT).values(draft=bindparam("text"), made_at=bindparam("now")))
+_STEPPED = in_words(insert(HistoryRow))
+_MOVED = in_words(
     update(BatchRow)
     .where(BatchRow.id == bindparam("batch"))
     .values(
@@ -127,19 +129,19 @@ def put(connection: Connection, stands: Standing, before: Draft, after: Draft, n
     identity, number, text = stands.id, stands.at_number, draft_to_json(after)
     touched = touched_field(before, after)
     if (stands.last or 0) > number:
-        connection.execute(_AFTER, {"batch": identity, "step": number})
+        done(connection, _AFTER, {"batch": identity, "step": number})
     recent = stands.stepped_at is not None and now - datetime.fromisoformat(stands.stepped_at) <= ONE_STEP
     at = {"batch": identity, "step": number, "text": text, "now": now.isoformat()}
     typed_on = touched == stands.touched and touched != SEVERAL
     if touched and typed_on and recent and number > 1:
-        connection.execute(_TYPED_ON, at)
+        done(connection, _TYPED_ON, at)
     elif touched:
         number += 1
         step = {"batch_id": identity, "number": number, "draft": text, "touched": touched, "made_at": now.isoformat()}
-        connection.execute(_STEPPED, step)
+        done(connection, _STEPPED, step)
         oldest = number - MOST_STATES
         if stands.first is not None and stands.first <= oldest:
-            connection.execute(_UNTIL, {"batch": identity, "step": oldest})
+            done(connection, _UNTIL, {"batch": identity, "step": oldest})
     moved = replace(stands, draft=text, at_number=number, last=number, revision=stands.revision + 1)
     move(connection, moved, now)
     return moved
@@ -154,13 +156,13 @@ def move(connection: Connection, to: Standing, now: datetime) -> None:
         "now": now.isoformat(),
         "to_number": to.at_number,
     }
-    connection.execute(_MOVED, row)
+    done(connection, _MOVED, row)
 
 
 def state_at(connection: Connection, identity: str, number: int) -> str | None:
     """The draft of a state of a batch, as JSON; nothing where there is none."""
-    found: str | None = connection.scalar(_STATE, {"batch": identity, "step": number})
-    return found
+    found = done(connection, _STATE, {"batch": identity, "step": number}).fetchone()
+    return None if found is None else str(found[0])
 
 
 DAMAGED_NAME = "A batch that cannot be read"

@@ -18,7 +18,7 @@ from vadouvan.core.constants import FILM_WATER_KG_PER_M2, SATURATION_KG_PER_KG_W
 from vadouvan.core.cut.shape import Piece
 from vadouvan.core.hold.eigenmodes import Array, Modes, modes_of
 
-FIRST_FO, LAST_FO, STEPS = 2e-5, 30.0, 260
+FIRST_FO, LAST_FO, STEPS = 2e-5, 30.0, 160
 FO: Array = np.geomspace(FIRST_FO, LAST_FO, STEPS)
 LOG_FO: Array = np.log(FO)
 

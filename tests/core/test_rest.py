@@ -60,7 +60,9 @@ class Sealed(unittest.TestCase):
         """At every moment of the hold: the same average, no cell beyond the ends of what was there."""
         scenario = scenario_of(PIECES[name])
         before, after = scenario.course, rested_course(scenario, hours)
-        np.testing.assert_allclose(after.cells @ after.volumes, before.cells @ before.volumes, rtol=1e-6, atol=1e-12)
+        np.testing.assert_allclose(
+            after.cells @ after.grid.volumes, before.cells @ before.grid.volumes, rtol=1e-6, atol=1e-12
+        )
         tiny = 1e-9 + 1e-9 * before.cells.max()
         self.assertTrue((after.cells.max(axis=1) <= before.cells.max(axis=1) + tiny).all())
         self.assertTrue((after.cells.min(axis=1) >= before.cells.min(axis=1) - tiny).all())

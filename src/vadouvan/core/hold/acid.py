@@ -144,7 +144,7 @@ def _depths_m(piece: Piece, grid: Grid) -> Array:
         return np.asarray((1 - grid.centres) * path.length_m)
     looked_at = np.linspace(piece.far_m, 0.0, LOOKS)
     deeper = piece.shares_deeper_than(looked_at)
-    return np.asarray(np.interp(np.cumsum(grid.volumes) - grid.volumes / 2, deeper, looked_at))
+    return np.asarray(np.interp(grid.centre_shares, deeper, looked_at))
 
 
 def _step(states: Array, conductances: Array, capacities: Array, meat: Titration, mix: Titration) -> None:

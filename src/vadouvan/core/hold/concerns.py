@@ -37,6 +37,7 @@ from vadouvan.core.hold.on_the_meat import (
 from vadouvan.core.hold.salt import LOG_FO
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.temperature import salt_diffusivity
+from vadouvan.core.hold.time_temperature import Pace
 
 ConcernName = Literal["seasoned", "aroma", "tenderised", "cured", "soured", "salty", "sour", "soft", "texture"]
 REFERENCE_C = REFERENCE_TEMPERATURE_K.value - ZERO_CELSIUS_K.value  # where souring and softening are counted
@@ -67,9 +68,14 @@ class _Runs:
 
     @cached_property
     def clocks(self) -> list[Array]:
-        """Logarithms of what the course's own clock of each run shows at these hours; runs of one pace share one."""
-        shown = {pace: np.log(pace.tau_at(self.hours)) for pace in {one.pace for one in self.all}}
-        return [shown[one.pace] - 2 * math.log(one.course.piece.path.length_m) for one in self.all]
+        """Logarithms of what the course's own clock of each run shows at these hours."""
+        shown = self.by_pace(lambda pace: np.log(pace.tau_at(self.hours)))
+        return [at - 2 * math.log(one.course.piece.path.length_m) for at, one in zip(shown, self.all, strict=True)]
+
+    @cached_property
+    def begin_h(self) -> Array:
+        """First hours of their courses, as a column [h]."""
+        return self.each(lambda one: one.begins_h)
 
     @property
     def first(self) -> HoldScenario:
@@ -85,12 +91,16 @@ class _Runs:
         """A number of each run, as a column."""
         return _column([of(one) for one in self.all])
 
+    def by_pace(self, series: Callable[[Pace], Array]) -> list[Array]:
+        """A series for each run that hangs on its pace alone: runs of one pace share one."""
+        made = {pace: series(pace) for pace in {one.pace for one in self.all}}
+        return [made[one.pace] for one in self.all]
+
     def along(self, series: Callable[[HoldScenario], Array]) -> Array:
         """A series of each run's salt at these hours; before its course begins all goes with the root of time."""
         found = np.array([np.interp(at, LOG_FO, series(one)) for at, one in zip(self.clocks, self.all, strict=True)])
-        begins_h = self.each(lambda one: one.begins_h)
-        early = self.hours[0] < begins_h.max()
-        return np.sqrt(np.minimum(1.0, self.hours / begins_h)) * found if early else found
+        early = self.hours[0] < self.begin_h.max()
+        return np.sqrt(np.minimum(1.0, self.hours / self.begin_h)) * found if early else found
 
 
 def _column(numbers: Sequence[float]) -> Array:
@@ -176,7 +186,7 @@ def _sour(runs: _Runs) -> Concern | None:
     if acid is None or family not in levels.SOUR_HALF:
         return None
     tau, worked = _soured_outside(acid, family, runs.first.cut.kind.fat_share)
-    sour = np.array([np.interp(runs.hours, one.pace.hours_at(tau), worked) for one in runs.all])
+    sour = np.array(runs.by_pace(lambda pace: np.interp(runs.hours, pace.hours_at(tau), worked)))
     half = levels.SOUR_HALF[family] * _grown(runs, levels.SOUR_AT_M, levels.SOUR_POWER[family])
     wanted = max(runs.aims.sour, runs.aims.cure)  # the mild acid of a bed of paste belongs to what it makes of the meat
     return Concern("sour", False, 1 - (1 - wanted) * (1 - _hill(sour, half, levels.SOUR_STEEP)))
@@ -254,7 +264,7 @@ def _soured(runs: _Runs) -> Concern | None:
     tau = np.concatenate(([0.0], acid.tau_m2))
     core = np.minimum.accumulate(np.concatenate(([raw], acid.core_ph)))
     done = np.clip((raw - core) / (raw - levels.SOUR_CORE_PH), 0.0, 1.0)
-    come = np.array([np.interp(runs.hours, one.pace.hours_at(tau), done) for one in runs.all])
+    come = np.array(runs.by_pace(lambda pace: np.interp(runs.hours, pace.hours_at(tau), done)))
     return Concern("soured", True, 1 - wanted * (1 - come))
 
 

@@ -12,7 +12,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import cached_property, lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -36,6 +36,26 @@ class Grid:
     edges: Array
     centres: Array
     volumes: Array
+
+    @cached_property
+    def edge_shares(self) -> Array:
+        """Shares of the volume inside the outer edge of each cell."""
+        return np.cumsum(self.volumes)
+
+    @cached_property
+    def centre_shares(self) -> Array:
+        """Shares of the volume inside the centre of each cell."""
+        return np.asarray(self.edge_shares - self.volumes / 2)
+
+    def outside(self, inner_share: float) -> Array:
+        """Weights with which cells add up to the mean of all that lies outside a share of the volume (0 to 1)."""
+        return _outside(self, inner_share)
+
+
+@lru_cache(maxsize=KEPT_MODES)
+def _outside(grid: Grid, inner_share: float) -> Array:
+    part = np.clip((grid.edge_shares - inner_share) / grid.volumes, 0.0, 1.0) * grid.volumes
+    return np.asarray(part / part.sum())
 
 
 @dataclass(frozen=True, eq=False)  # known by being the same: one is kept for each shape and ratio

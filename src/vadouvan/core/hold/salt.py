@@ -16,7 +16,7 @@ import numpy as np
 
 from vadouvan.core.constants import FILM_WATER_KG_PER_M2, SATURATION_KG_PER_KG_WATER
 from vadouvan.core.cut.shape import Piece
-from vadouvan.core.hold.eigenmodes import Array, Modes, modes_of
+from vadouvan.core.hold.eigenmodes import Array, Grid, Modes, modes_of
 
 FIRST_FO, LAST_FO, STEPS = 2e-5, 30.0, 160
 FO: Array = np.geomspace(FIRST_FO, LAST_FO, STEPS)
@@ -53,8 +53,7 @@ class SaltCourse:
     """Salt over time in one piece.
 
     ``tau_m2`` (times); ``cells`` (times, cells) in kg salt per kg meat water; ``surface`` of the
-    meat, ``bath`` and ``average`` (times). ``centre_shares`` are the shares of volume inside each
-    cell's centre, ``volumes`` those of the cells.
+    meat, ``bath`` and ``average`` (times); ``grid`` is that of the cells.
     """
 
     piece: Piece
@@ -63,8 +62,7 @@ class SaltCourse:
     surface: Array
     bath: Array
     average: Array
-    volumes: Array
-    centre_shares: Array
+    grid: Grid
 
     def at_depth(self, depth_m: float) -> Array:
         """Concentration at a depth below the open faces, over time [kg/kg water]."""
@@ -72,7 +70,7 @@ class SaltCourse:
 
     def at_depths(self, depths_m: Array) -> Array:
         """Concentration at each depth below the open faces (rows), over time [kg/kg water]."""
-        shares = np.append(self.centre_shares, 1.0)
+        shares = np.append(self.grid.centre_shares, 1.0)
         values = np.column_stack((self.cells, self.surface))
         return _interpolated_rows(self.piece.shares_deeper_than(depths_m), shares, values)
 
@@ -80,7 +78,8 @@ class SaltCourse:
         """Concentration that this share of the volume (0 to 1) has or exceeds, over time [kg/kg water]."""
         order = np.argsort(-self.cells, axis=1)
         saltiest_first = np.take_along_axis(self.cells, order, axis=1)
-        filled = np.cumsum(self.volumes[order], axis=1) - self.volumes[order] / 2
+        volumes = self.grid.volumes[order]
+        filled = np.cumsum(volumes, axis=1) - volumes / 2
         right = np.clip(np.argmax(filled >= volume_share, axis=1), 1, None)
         rows = np.arange(len(filled))
         below, above = filled[rows, right - 1], filled[rows, right]
@@ -107,16 +106,15 @@ def salt_course(piece: Piece, contact: SaltContact, earlier: EarlierContact | No
         states = _states_from_nothing(*contact.masses_kg, modes)
     else:
         states = _states(*contact.masses_kg, FO, modes, _begun(piece, earlier))
-    cells, bath, volumes = states[:, :-1], states[:, -1], modes.grid.volumes
+    cells, bath = states[:, :-1], states[:, -1]
     return SaltCourse(
         piece=piece,
         tau_m2=FO * path.length_m**2,
         cells=cells,
         surface=cells[:, -1] + modes.surface_share * (bath - cells[:, -1]),
         bath=bath,
-        average=np.asarray(cells @ volumes),
-        volumes=volumes,
-        centre_shares=np.cumsum(volumes) - volumes / 2,
+        average=np.asarray(cells @ modes.grid.volumes),
+        grid=modes.grid,
     )
 
 

@@ -13,7 +13,7 @@ from vadouvan.core.hold.acid import AcidCourse, acid_course
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.salt import EarlierContact, SaltContact, SaltCourse, salt_course
-from vadouvan.core.hold.time_temperature import Pace
+from vadouvan.core.hold.time_temperature import Pace, pace_of
 from vadouvan.core.mix.balance import Balance
 
 TRACE_KG_PER_KG = 1e-4
@@ -59,9 +59,8 @@ class HoldScenario:
         if kept is None:
             is_of_salt = math.isinf(tasted_kg_per_kg)
             series = self.course.cells if is_of_salt else np.minimum(self.unit_cells / tasted_kg_per_kg, 1.0)
-            volumes, inner = self.course.volumes, self.cut.way_in.share_deeper_than(depth_m)
-            part = np.clip((np.cumsum(volumes) - inner) / volumes, 0.0, 1.0) * volumes
-            kept = self._layers[depth_m, tasted_kg_per_kg] = np.asarray(series @ part / part.sum())
+            weights = self.course.grid.outside(self.cut.way_in.share_deeper_than(depth_m))
+            kept = self._layers[depth_m, tasted_kg_per_kg] = np.asarray(series @ weights)
         return kept
 
     @cached_property
@@ -94,7 +93,7 @@ class HoldScenario:
 def hold_scenario(cut: Cut, balance: Balance, hold: Hold, acid: AcidCourse | None = None) -> HoldScenario:
     """A hold with its salt course; ``acid`` is taken over from another run of the same mix, or worked out."""
     contact = SaltContact(balance.salt_kg, balance.water_kg, cut.water_kg, cut.open_area_m2)
-    pace = Pace(hold.course, cut.kind.family, hold.pace_factor)
+    pace = pace_of(hold.course, cut.kind.family, hold.pace_factor)
     earlier = _earlier(cut, balance, pace)
     course = salt_course(cut.way_in, contact, earlier)
     traced = replace(contact, salt_kg=max(balance.salt_kg, TRACE_KG_PER_KG * cut.meat_kg))

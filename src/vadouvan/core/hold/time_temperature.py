@@ -6,8 +6,8 @@ Both models see time only as an integral of their own pace, so a warm hour is on
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass, replace
-from functools import cached_property
+from dataclasses import dataclass
+from functools import cached_property, lru_cache
 
 import numpy as np
 
@@ -16,9 +16,10 @@ from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity
 
 FAR_H = 24.0 * 400
+KEPT_PACES = 128
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)  # known by being the same: one is kept for each course of temperatures
 class Pace:
     """Temperatures from an hour on [(h, C)], the first from hour 0; ``factor`` quickens or slows salt [1]."""
 
@@ -28,7 +29,7 @@ class Pace:
 
     def times(self, factor: float) -> Pace:
         """The same course at another pace of salt."""
-        return replace(self, factor=self.factor * factor)
+        return pace_of(self.readings, self.family, self.factor * factor)
 
     @property
     def diffusivity(self) -> float:
@@ -57,6 +58,16 @@ class Pace:
     @cached_property
     def _salt_clock(self) -> tuple[Array, Array]:
         return _clock(self.readings, lambda celsius: self.factor * salt_diffusivity(celsius, self.family) * 3600)
+
+
+@lru_cache(maxsize=KEPT_PACES)
+def pace_of(readings: tuple[tuple[float, float], ...], family: Family, factor: float = 1.0) -> Pace:
+    """The clock of these temperatures for a family of meat, with what it has worked out: a mix that changes moves none.
+
+    >>> pace_of(((0.0, 4.0),), "red") is pace_of(((0.0, 4.0),), "red")
+    True
+    """
+    return Pace(readings, family, factor)
 
 
 def _clock(readings: tuple[tuple[float, float], ...], pace_at: Callable[[float], float]) -> tuple[Array, Array]:

@@ -53,12 +53,12 @@ class Cut:
         surface = Surface(self.untrimmed_kg, self.thickness_m, area_m2, self.cover, cover_m)
         return prepare(surface, self.steps)
 
-    @property
+    @cached_property
     def meat_kg(self) -> float:
         """Weight of meat that meets the mix: no bone, no trimmings [kg]."""
         return self.prepared.surface.meat_kg
 
-    @property
+    @cached_property
     def water_kg(self) -> float:
         """Water in the meat, which is where salt and acid go [kg]."""
         return self.meat_kg * self.kind.water_share
@@ -77,7 +77,7 @@ class Cut:
         grain_m = MINCED_GRAIN_M.value
         return piece_of("ball", Size(grain_m, grain_m, grain_m, math.pi / 6 * grain_m**3), Openness())
 
-    @property
+    @cached_property
     def open_area_m2(self) -> float:
         """Open surface of all pieces [m2]."""
         return self.piece.open_area_m2 * self.meat_kg / (self.kind.density_kg_per_m3 * self.piece.volume_m3)

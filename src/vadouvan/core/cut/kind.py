@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from dataclasses import dataclass
+from functools import cached_property
 from typing import Literal
 
 from vadouvan.core.cut.cover import Cover
@@ -87,7 +88,7 @@ class CutKind:
         is_of_it = any(name in self.species.split(" / ") for name in self.also_called)
         return self.is_animal and "whole" in self.cut and self.bone != "none" and is_of_it
 
-    @property
+    @cached_property
     def family(self) -> Family:
         """The group that shares limits: red meat, poultry, fish, shellfish, plant, mince; other if it is not known."""
         known = _FAMILIES.get(self.species, "other")

@@ -13,7 +13,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from vadouvan.core.constants import WATER_PK
-from vadouvan.core.pantry.ingredient import MOLAR_KG, Acids, Ingredient
+from vadouvan.core.pantry.ingredient import KEPT_INGREDIENTS, MOLAR_KG, Ingredient
 
 # Acid constants at 25 C; acids of unknown kind count as citric.
 PK: dict[str, tuple[float, ...]] = {
@@ -99,22 +99,18 @@ def mixed(portions: Sequence[tuple[Ingredient, float]], boiled_off_kg: float = 0
     acids = dict.fromkeys(PK, 0.0)
     strong_ions = 0.0
     for item, mass_kg in portions:
-        for name, amount in _moles(item.acids).items():
+        moles, ions = _brought_by(item)
+        for name, amount in moles.items():
             acids[name] += amount * mass_kg / water_kg
-        strong_ions += _strong_ions(item.acids, item.water, item.ph) * mass_kg / water_kg
+        strong_ions += ions * mass_kg / water_kg
     return Solution(acids, strong_ions)
 
 
-@lru_cache(maxsize=4096)
-def _moles(acids: Acids) -> dict[str, float]:
-    """Moles of each acid in a kilogram of an ingredient."""
-    return {name: getattr(acids, name) / MOLAR_KG[name] for name in PK}
-
-
-@lru_cache(maxsize=4096)
-def _strong_ions(acids: Acids, water: float, ph: float | None) -> float:
-    """Strong-ion difference in a kilogram of an ingredient [mol], from its own pH."""
-    if ph is None or water <= 0 or acids.total <= 0:
-        return 0.0
-    held: float = acid_charge(Solution(_moles(acids), 0.0), ph) - water * 10.0**-ph
-    return max(0.0, held)
+@lru_cache(maxsize=KEPT_INGREDIENTS)
+def _brought_by(item: Ingredient) -> tuple[dict[str, float], float]:
+    """Moles of each acid in a kilogram of an ingredient, and its strong-ion difference by its own pH [mol]."""
+    moles = {name: getattr(item.acids, name) / MOLAR_KG[name] for name in PK}
+    brought = {name: amount for name, amount in moles.items() if amount}
+    if item.ph is None or item.water <= 0 or item.acids.total <= 0:
+        return brought, 0.0
+    return brought, max(0.0, acid_charge(Solution(moles, 0.0), item.ph) - item.water * 10.0**-item.ph)

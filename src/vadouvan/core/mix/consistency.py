@@ -8,10 +8,11 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Literal
 
 from vadouvan.core.constants import DRY_MIX_WATER, DRY_SPICE_HOLDS, POURING_SHARE, Constant
-from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.core.pantry.ingredient import KEPT_INGREDIENTS, Ingredient
 from vadouvan.core.parsing.amount import Portion
 
 Form = Literal["rub", "paste", "liquid", "bath"]
@@ -52,19 +53,29 @@ OF_FORM: dict[Form, Consistency] = {
 
 def consistency_of(portions: Sequence[Portion]) -> Consistency:
     """How runny and how dry a mix of these portions is, by weight."""
-    pours = sum(portion.mass_kg.value for portion in portions if pours_off(portion.ingredient))
-    holds = sum(portion.mass_kg.value * _holds(portion.ingredient) for portion in portions)
-    total = sum(portion.mass_kg.value for portion in portions)
-    wet = sum(
-        portion.mass_kg.value * min(1.0, portion.ingredient.water + portion.ingredient.fat) for portion in portions
-    )
+    total = pours = holds = wet = 0.0
+    for portion in portions:
+        mass_kg = portion.mass_kg.value
+        poured, held, wetted = _of_each(portion.ingredient)
+        total, pours, holds, wet = (
+            total + mass_kg,
+            pours + poured * mass_kg,
+            holds + held * mass_kg,
+            wet + wetted * mass_kg,
+        )
     if total <= 0:
         return OF_FORM["paste"]
     loose = pours / (pours + holds) if pours > 0 else 0.0
     return Consistency(_rising(POURING_SHARE, loose), 1 - _rising(DRY_MIX_WATER, wet / total))
 
 
-def pours_off(ingredient: Ingredient) -> bool:
+@lru_cache(maxsize=KEPT_INGREDIENTS)
+def _of_each(ingredient: Ingredient) -> tuple[float, float, float]:
+    """How much of it pours off, how much that pours it holds, and what of it is wet, by its own weight [1]."""
+    return float(_pours_off(ingredient)), _holds(ingredient), min(1.0, ingredient.water + ingredient.fat)
+
+
+def _pours_off(ingredient: Ingredient) -> bool:
     """Whether it runs by itself, as juice, oil and soy sauce do."""
     if ingredient.group in POURING_GROUPS:
         return True
@@ -74,7 +85,7 @@ def pours_off(ingredient: Ingredient) -> bool:
 
 def _holds(ingredient: Ingredient) -> float:
     """Liquid that a gram of it keeps from running off, itself included."""
-    if pours_off(ingredient) or ingredient.group in DISSOLVES:
+    if _pours_off(ingredient) or ingredient.group in DISSOLVES:
         return 0.0
     return DRY_SPICE_HOLDS.value if ingredient.group in DRY_GROUPS else 1.0
 

@@ -6,6 +6,8 @@ from dataclasses import dataclass
 
 from vadouvan.core.measures.numbers import Interval
 
+KEPT_INGREDIENTS = 4096  # what is worked out of one alone is kept for so many
+
 
 @dataclass(frozen=True)
 class Acids:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 import unittest
+from unittest.mock import patch
 
 import numpy as np
 from scipy.integrate import solve_ivp
@@ -12,9 +13,12 @@ from tests.drafts import judged, of_kind
 from tests.slabs import slab
 from vadouvan.core.cut.kind import Family
 from vadouvan.core.cut.shape import cube
+from vadouvan.core.hold import acid
 from vadouvan.core.hold.acid import AcidCourse, acid_course
 from vadouvan.core.hold.buffer import RAW_PH, AcidKind, meat_titration, mix_titration
+from vadouvan.core.hold.scenario import hold_scenario
 from vadouvan.core.hold.temperature import salt_diffusivity
+from vadouvan.core.hold.window import window_of
 from vadouvan.core.mix.acidity import Solution, solution_ph
 
 VINEGAR = Solution({"acetic": 0.877}, 0.0)
@@ -111,6 +115,25 @@ class Band(unittest.TestCase):
         depths = stiffly(1.0, (4.0, 10.0))
         for hours, theirs in zip((4.0, 10.0), depths, strict=True):
             self.assertAlmostEqual(band_mm(course, hours), theirs, delta=0.05)
+
+    def test_hours_are_those_of_ten_times_as_many_steps(self) -> None:
+        """Within 1.5 %: less than the clock's steps, and far less than the band."""
+        fine = np.repeat(acid.STEP_M2 / 10, 10)
+        for kind, thickness, mix in (
+            ("chicken_breast", "24 mm", ("300 g yoghurt", "40 g lemon juice", "12 g salt")),
+            ("salmon_fillet", "25 mm", ("60 g lime juice", "30 g oil", "8 g salt")),
+            ("pork_collar_steak", "35 mm", ("120 g cider vinegar", "60 g oil", "14 g salt")),
+        ):
+            with self.subTest(kind):
+                one = judged(of_kind(kind, "900 g", "", thickness, *mix)).scenario
+                assert one is not None
+                found = window_of(one)
+                with patch.multiple(acid, STEP_M2=fine, STEPS=len(fine), TAU_M2=np.cumsum(fine), STEPS_A_BLOCK=1):
+                    finer = window_of(hold_scenario(one.cut, one.balance, one.hold))
+                for edge in ("earliest", "best", "latest"):
+                    ours, theirs = getattr(found, edge).hours, getattr(finer, edge).hours
+                    self.assertAlmostEqual(ours, theirs, delta=0.015 * theirs + 0.02, msg=edge)
+                self.assertNotEqual(found.latest.hours, finer.latest.hours)  # its steps were other ones
 
     def test_more_acid_is_deeper_and_fish_deeper_still(self) -> None:
         """Orderings."""

@@ -289,17 +289,21 @@ def _figures_shown(figures: Sequence[Figure]) -> dict[str, FigureShown]:
 
 def working_out(figure: Figure, titles: Mapping[str, str]) -> WorkingOut:
     """The working of a figure as data; ``titles`` of sources by key."""
-    return WorkingOut(
-        rule=figure.working.rule,
-        inputs=[GivenOut(name=given.name, value=given.value, unit=given.unit) for given in figure.working.inputs],
-        sources=[SourceOut(key=key, title=titles[key]) for key in figure.working.sources],
-    )
+    return WorkingOut(**_worked(figure, titles))
 
 
 def figure_out(figure: Figure, titles: Mapping[str, str]) -> FigureOut:
     """A figure as data; ``titles`` of sources by key."""
-    working = working_out(figure, titles)
-    return FigureOut(**_figure(figure), rule=working.rule, inputs=working.inputs, sources=working.sources)
+    return FigureOut(**_figure(figure), **_worked(figure, titles))
+
+
+def _worked(figure: Figure, titles: Mapping[str, str]) -> dict[str, Any]:
+    working = figure.working
+    return {
+        "rule": working.rule,
+        "inputs": [GivenOut(name=given.name, value=given.value, unit=given.unit) for given in working.inputs],
+        "sources": [SourceOut(key=key, title=titles[key]) for key in working.sources],
+    }
 
 
 def _figure(figure: Figure, as_drawn: Callable[[float], float] = float) -> dict[str, Any]:

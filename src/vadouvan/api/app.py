@@ -15,7 +15,7 @@ from vadouvan import __version__
 from vadouvan.api.body_limit import BodiesLimited
 from vadouvan.api.errors import add_error_handlers
 from vadouvan.api.origin import OwnNamesOnly, OwnPagesOnly
-from vadouvan.api.router import addresses_of_files
+from vadouvan.api.router import addresses_of_files, with_troubles
 from vadouvan.api.routers import (
     batches,
     cautions,
@@ -66,6 +66,8 @@ def make_app(context: RunningKitchen, web_dir: Path | None = None) -> FastAPI:
         lifespan=lifespan,
     )
     app.state.context = context
+    told = app.openapi
+    app.openapi = lambda: app.openapi_schema or with_troubles(told())  # type: ignore[method-assign]
     app.add_middleware(ToldAsRead)
     app.add_middleware(BodiesLimited, files=addresses_of_files(routes))
     app.add_middleware(OwnPagesOnly)

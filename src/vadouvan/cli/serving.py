@@ -64,9 +64,14 @@ def serve(
             application.state.context.stopping.set()
             super().handle_exit(sig, frame)
 
-    gc.collect()
-    gc.freeze()  # tables and code stay: no collection between two requests needs to go through them again
+    collect_for_good()
     Serving(config).run(sockets=[listener])
+
+
+def collect_for_good() -> None:
+    """Tables and code stay: no collection between two requests needs to go through them again."""
+    gc.collect()
+    gc.freeze()
 
 
 LONGEST_STOP_S = 2  # what is asked by then is answered or let go

@@ -7,6 +7,7 @@ from dataclasses import asdict, dataclass, replace
 from datetime import datetime
 from typing import Literal, NamedTuple
 
+from pydantic_core import from_json
 from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.orm import Session
 
@@ -61,7 +62,7 @@ class State(NamedTuple):
 
     def verdicts(self) -> list[VerdictInput]:
         """The verdicts that can be read."""
-        return [said for _, said in readable(self.said, lambda text: VerdictInput(**json.loads(text)))]
+        return [said for _, said in readable(self.said, lambda text: VerdictInput(**from_json(text)))]
 
 
 LessonWeight = Literal["usual", "forgotten", "insisted"]
@@ -201,5 +202,5 @@ def verdict_row(
 def verdict_in(row: VerdictRow) -> KeptVerdict:
     """The verdict in a row."""
     return KeptVerdict(
-        row.batch_id, VerdictInput(**json.loads(row.said)), datetime.fromisoformat(row.at), row.forgotten, row.insisted
+        row.batch_id, VerdictInput(**from_json(row.said)), datetime.fromisoformat(row.at), row.forgotten, row.insisted
     )

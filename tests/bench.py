@@ -24,7 +24,7 @@ from tests.kitchens import best_by_trying, evening_dish, random_kitchen, tight_k
 from tests.mixes import portions
 from tests.reference.crank import uptake
 from tests.slabs import slab
-from vadouvan.cli.serving import collect_for_good
+from vadouvan.cli.common import loaded
 from vadouvan.core.cut.shape import Path
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.hold import eigenmodes as modes
@@ -178,7 +178,7 @@ def print_table() -> None:
 
 def main() -> None:
     """Print the table, with memory collected as in a kitchen that is served."""
-    collect_for_good()
+    loaded()
     print_table()
     print_logbook()
     print_salt()

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import gc
 import json
 import sys
 from collections.abc import Callable, Iterable
@@ -29,6 +30,12 @@ AsJson = Annotated[bool, typer.Option("--json", help="For a program: field names
 Units = Annotated[System, typer.Option("--units", help="Tell in grams, mm and Celsius, or in ounces, inches and F.")]
 ClockRead = Annotated[Clock, typer.Option("--clock", help="Tell hours of 24, or of 12 with am and pm.")]
 Now = Annotated[str, typer.Option(help="As of this moment (ISO 8601) instead of the present.")]
+
+
+def loaded() -> None:
+    """Code and tables stay: from here on memory is collected, and what is loaded is not gone through for it."""
+    gc.freeze()
+    gc.enable()
 
 
 def refusing(command: Callable[P, None]) -> Callable[P, None]:

@@ -14,6 +14,7 @@ from typing import IO, Annotated, Literal
 import typer
 from pydantic import TypeAdapter
 
+from vadouvan.cli.common import loaded
 from vadouvan.core.draft.typed import CompanionInput, Draft, LineInput, OwnStepInput, StageInput, StepInput
 from vadouvan.errors import NoKitchen
 from vadouvan.formats import batch_shape
@@ -33,6 +34,7 @@ def serve(
     demo: Annotated[bool, typer.Option(help="Fill an empty kitchen with the demo batches.")] = False,
 ) -> None:
     """Serve the kitchen on 127.0.0.1 and print its address."""
+    gc.disable()  # until the rest is loaded, and the demo is filled
     import uvicorn
 
     from vadouvan.main import build
@@ -64,14 +66,8 @@ def serve(
             application.state.context.stopping.set()
             super().handle_exit(sig, frame)
 
-    collect_for_good()
+    loaded()
     Serving(config).run(sockets=[listener])
-
-
-def collect_for_good() -> None:
-    """Tables and code stay: no collection between two requests needs to go through them again."""
-    gc.collect()
-    gc.freeze()
 
 
 LONGEST_STOP_S = 2  # what is asked by then is answered or let go

@@ -23,7 +23,7 @@ from vadouvan.core.parsing.headings import (
     words_of,
 )
 from vadouvan.core.parsing.pasted import enough_for, is_rule
-from vadouvan.core.parsing.pasted_lines import in_lines, without_step_number
+from vadouvan.core.parsing.pasted_lines import gaps_shortened, in_lines, without_step_number
 from vadouvan.core.parsing.pasted_tables import is_of_a_table
 from vadouvan.core.parsing.said_of_meat import is_for_a_kilo_of_meat
 from vadouvan.core.parsing.servings import servings_said
@@ -36,6 +36,7 @@ from vadouvan.formats.ingredient_list import ACCEPTED, listed, which_meat
 from vadouvan.formats.page_text import is_page, text_of_page
 from vadouvan.formats.recipe import DATA, read_recipe
 
+LONGEST_PASTED, MOST_PASTED_LINES = 100_000, 3_000
 LONGEST_TITLE, LONGEST_ASKING = 100, 80
 MOST_WORDS_OF_A_NAME, LINES_BELOW = 8, 3  # of a name that nothing else marks; lines after it, of which one is an amount
 _MEASURED = lazily(r"(?<![\w.,/])\d[\d./½¼¾⅓⅔]* ?[a-z]{1,12}\.? [a-z]{3,}(?: [a-z]{3,})?", re.IGNORECASE)
@@ -62,8 +63,15 @@ def read_any(text: str, kitchen: Kitchen) -> Brought:
 
 
 def name_and_lines(text: str, kitchen: Kitchen) -> tuple[str, str]:
-    """The name of a pasted text, and its lines; for how many it is, where the name says that, is a line."""
-    name, lines = _name_and_rest(in_lines(_header_opened(text.strip())), kitchen)
+    """The name of a pasted text, and its lines; for how many it is, where the name says that, is a line.
+
+    Raises FormatError for what is far longer than a recipe.
+    """
+    if len(text) > LONGEST_PASTED or text.count("\n") >= MOST_PASTED_LINES:
+        wrong = f"This text has {len(text):,} letters in {text.count(chr(10)) + 1:,} lines."
+        accepted = f"Take the recipe alone: up to {LONGEST_PASTED:,} letters in {MOST_PASTED_LINES:,} lines."
+        raise FormatError(field="file", given=text[:40], wrong=wrong, accepted=accepted)
+    name, lines = _name_and_rest(in_lines(_header_opened(gaps_shortened(text.strip()))), kitchen)
     said = servings_said(name)
     return (name, lines) if said is None else (said.rest, f"{lines}\n\nServes {said.count}")
 

@@ -9,6 +9,7 @@ from pydantic import BaseModel, Field
 from vadouvan.core.advice.corrections import Degree, Taste
 from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.mix.measure import Measures
+from vadouvan.formats.any_file import LONGEST_PASTED
 
 Asked = Annotated[float, Field(ge=0, le=20_000, allow_inf_nan=False)]
 
@@ -48,7 +49,7 @@ class ScaledQuestion(BaseModel):
 class PastedQuestion(BaseModel):
     """A pasted text."""
 
-    text: Annotated[str, Field(max_length=100_000)]
+    text: Annotated[str, Field(max_length=LONGEST_PASTED)]
 
 
 class PastedMixOut(BaseModel):

@@ -17,7 +17,7 @@ from vadouvan.core.parsing.cut_words import tokens_of
 from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
 
-_NUMBER = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔])"
+_NUMBER = r"(?:(?<!\d)(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔]))"  # never the end of another
 _TO = r"\s*(?:-\s*to\s*-?|-|–|to)\s*"
 _UNITS = r"(?:kilograms?|kilos?|kgs?|grams?|gms?|grms?|gr|g|pounds?|lbs?|ounces?|oz)\b"
 WEIGHT = lazily(

@@ -37,7 +37,7 @@ _OR = lazily(
 )
 _LABEL = lazily(r"^\s*(?:the )?(?:fish|meat|protein|main(?: ingredient)?|bird|poultry|seafood)\s*:\s+", re.IGNORECASE)
 _REMARK = lazily(r"\([^()]*\)")
-_INTO = r"(?:,?\s*(?:thinly |thickly )?(?:cut|sliced)?\s*(?:up\s+)?(?:in|into)?\s*(?:thin|thick|long|even|wide)?\s*)"
+_INTO = r"(?:,? ?(?:thinly |thickly )?(?:cut|sliced)? ?(?:up )?(?:in|into)? ?(?:thin|thick|long|even|wide)? ?)"
 _CUT_INTO = (
     (lazily(rf"{_INTO}\b(?:strips?|batons?|ribbons?)\b", re.IGNORECASE), "strip"),
     (
@@ -129,9 +129,10 @@ def _in_pieces(named: CutNamed, kind: CutKind) -> CutNamed:
 
 def _cut_up(figures: Figures, cuts: Mapping[str, CutKind]) -> CutNamed | None:
     """A cut that was cut up at home, where no name of the table holds that: strips, or slices of a told thickness."""
+    words = " ".join(figures.words.split())
     for word, shape in _CUT_INTO:
-        found = word.search(figures.words)
-        kind = _meant(word.sub(" ", figures.words), cuts, is_cut_up=True) if found is not None else None
+        found = word.search(words)
+        kind = _meant(word.sub(" ", words), cuts, is_cut_up=True) if found is not None else None
         if kind is None or not (figures.size or _is_usual(shape, figures.words, cuts[kind])):
             continue
         if cuts[kind].is_whole_animal:  # nobody cuts a whole bird into strips

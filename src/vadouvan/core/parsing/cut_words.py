@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 import unicodedata
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from functools import lru_cache
 
@@ -86,13 +86,21 @@ class NamesOfCuts:
     known: frozenset[str]
 
 
+class _Last:
+    """The table asked for last and its names: it is known by being the same, since a line asks for it many times."""
+
+    known: tuple[Mapping[str, CutKind], NamesOfCuts] | None = None
+
+
 def names_in(cuts: Mapping[str, CutKind]) -> NamesOfCuts:
     """The names of a table of cuts, worked out once."""
-    return _names_of(tuple(cuts.values()))
+    known = _Last.known
+    if known is None or known[0] is not cuts:
+        known = _Last.known = cuts, _names_of(cuts.values())
+    return known[1]
 
 
-@lru_cache(maxsize=8)
-def _names_of(kinds: tuple[CutKind, ...]) -> NamesOfCuts:
+def _names_of(kinds: Iterable[CutKind]) -> NamesOfCuts:
     names = tuple(
         NameOfCut(kind, frozenset(tokens_of(name)), kind.is_whole_animal) for kind in kinds for name in kind.also_called
     )

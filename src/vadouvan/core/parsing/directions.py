@@ -38,7 +38,7 @@ _COUNTS = {
         ("two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"), start=2
     )
 }
-_NOT_A_NAME = lazily(r"\([^)]*\)|,.*$|\b(?:or|for|plus|to taste)\b.*$")
+_NOT_A_NAME = lazily(r"\([^)]{0,200}\)|,.*$|\b(?:or|for|plus|to taste)\b.*$")
 _WORD = lazily(r"[^\W\d_]+")
 # A word that many ingredients share says little by itself: the one before it tells which
 _SHARED = frozenset((

@@ -75,9 +75,19 @@ def plain_lines(text: str, is_meat: Callable[[str], bool] | None) -> Iterator[st
     return _rows_opened([_unmarked(out_of_a_table(line)) for line in lines])
 
 
+# No table has its columns so far apart, and a row of thousands of blanks would be gone through from each of them.
+_GAP = lazily(r"([^\S\r\n]{12})[^\S\r\n]+")
+
+
 def in_whole_lines(text: str) -> str:
     """A text whose tables have a frame, and whose amounts stand on the lines of their names and tell of what."""
-    return "\n".join(shares_of_the_water(shares_of_the_meat(all_in_grams(amounts_joined(framed(text.splitlines()))))))
+    lines = gaps_shortened(text).splitlines()
+    return "\n".join(shares_of_the_water(shares_of_the_meat(all_in_grams(amounts_joined(framed(lines))))))
+
+
+def gaps_shortened(text: str) -> str:
+    """A text without blanks beyond a dozen in a row, of which the first dozen stay as they are."""
+    return _GAP.sub(r"\1", text)
 
 
 def in_lines(text: str) -> str:

@@ -11,7 +11,8 @@ from collections.abc import Callable
 from contextlib import suppress
 from itertools import product
 
-from vadouvan.core.draft.typed import LONGEST_TEXT, LineInput
+from tests.drafts import judged
+from vadouvan.core.draft.typed import LONGEST_TEXT, Draft, LineInput, OccasionInput
 from vadouvan.core.interpretation.line import portion_of
 from vadouvan.core.parsing.cut_name import cut_named, cuts_meant, cuts_near
 from vadouvan.core.parsing.headings import heading_of, is_deed, is_told_of_all
@@ -28,7 +29,7 @@ SEEDS = (
     " ", "_", ".", "-", "(", "1 ", "1", "a ", "½", "1/", "or ", "(or ", "(1 tsp dried ", "1 tsp (about ", ", ", "; ",
     "and ", "1 kg ", "2 x ", "(2 kg) ", "bone ", "for 2 ", "juice of ", "zest ", "heaping 1 ", "1.", "a (",
     "chopped and ", "- 1 g, ", ": ", "about 1 ", "…", "to taste ", "x 4, ", "head on ", "1\n", "a\n1\n", "--\n", "A\n",
-    "scored, ", "cut into ", "🧂 ",
+    "scored, ", "cut into ", "🧂 ", "\t", "(a) ", "%",
 )  # fmt: skip
 STARTS = ("1 kg ", "a")
 
@@ -44,7 +45,9 @@ READERS: tuple[tuple[str, Callable[[str], object], int], ...] = (
     ("a heading", lambda text: (heading_of(text), is_deed(text), is_told_of_all(text)), LETTERS),
     ("a cut", lambda text: (cut_named(text, KITCHEN.cuts), cuts_meant(text, KITCHEN.cuts)), CUT_LETTERS),
     ("a cut nearby", lambda text: cuts_near(text, KITCHEN.cuts), CUT_LETTERS),
+    ("how many eat", lambda text: judged(Draft(occasion=OccasionInput(servings=text))), LETTERS),
     ("a pasted text", lambda text: read_any(text, KITCHEN), LETTERS),
+    ("a longer one", lambda text: read_any(text, KITCHEN), 5 * LETTERS),
 )
 
 

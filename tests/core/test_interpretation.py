@@ -243,7 +243,7 @@ class Quantities(unittest.TestCase):
 
     def test_servings_and_ovens_in_words(self) -> None:
         """With "for" or "people" they are numbers; "180 fan" is moving air; 350 in an oven may be Fahrenheit."""
-        for said, servings in (("for 6", 6), ("4 people", 4), ("6-8 guests", 7)):
+        for said, servings in (("for 6", 6), ("4 people", 4), ("6-8 guests", 7), ("  for   4  people ", 4)):
             occasion = reading(replace(steak(), occasion=OccasionInput(servings=said))).occasion
             assert occasion is not None
             self.assertEqual(occasion.servings, servings)

@@ -149,7 +149,7 @@ def _usual_lead(cut: Cut | None, fire: FireInterpretation) -> timedelta:
 
 
 _FOR_EATERS = lazily(
-    r"^\s*(?:for|serves)\s+(?=\S)|\s+(?:people|persons?|guests?|eaters?|servings?|portions?|adults?)\s*$", re.IGNORECASE
+    r"^(?:for|serves) (?=\S)| (?:people|persons?|guests?|eaters?|servings?|portions?|adults?)$", re.IGNORECASE
 )
 
 
@@ -157,7 +157,7 @@ def _occasion(said: OccasionInput, frozen: float, notes: Notes) -> Occasion | No
     appetite = notes.choice(said.appetite, APPETITES, ("normal", "normal"), "occasion.appetite")
     if not said.servings:
         return None
-    how_many = _FOR_EATERS.sub("", said.servings)
+    how_many = _FOR_EATERS.sub("", " ".join(said.servings.split()))
     servings = notes.attempt(
         lambda: whole_number(how_many, field="occasion.servings", low=1, high=100, what="servings", between=True)
     )

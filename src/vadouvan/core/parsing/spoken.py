@@ -61,7 +61,8 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"^([2-9]|1\d|2\d) (?:fresh )?garlics?(?=$|,)", r"\1 cloves garlic"),  # one may be a head
         (rf"\(or ((?:about )?{_FIGURE} ?(?:g|grams?|kg|oz|ounces?|ml))\)", r"(\1)"),  # the same amount by weight
         (r"\s*\(or [^()]*\)", ""),  # another ingredient would do as well
-        (r"^(.*\d.*?)\s*\([\d.,]{1,6} ?g ?(?:/|per) ?kg(?: [a-z]+)?\)", r"\1"),  # the same, for a kilogram of meat
+        # the same, for a kilogram of meat
+        (r"^(?=[^(]*\d)(.*?\S)\s*\([\d.,]{1,6} ?g ?(?:/|per) ?kg(?: [a-z]+)?\)", r"\1"),
         (rf"^(?:an? )?(heaping|heaped|rounded|level|generous|good) ({_FIGURE}) (?=[a-z])", r"\2 \1 "),
         (r"^(?=(?:couple|few|pair) of\b)", "a "),
         (r"^(?:1|one) half (?=\w)", "1/2 "),

@@ -15,6 +15,7 @@ import numpy as np
 from scipy.integrate import solve_ivp
 from scipy.optimize import minimize
 
+from tests.bench_busy import print_beside_work
 from tests.bench_logbook import print_logbook
 from tests.bench_page import print_page_speed
 from tests.bench_reading import print_reading
@@ -186,6 +187,7 @@ def main() -> None:
     print_judgement()
     print_reading()
     print_service()
+    print_beside_work()
     print_page_speed()
     print_solver()
     if math.isnan(worst_error(*history(NODES))):

@@ -6,6 +6,7 @@ import fcntl
 import gc
 import json
 import socket
+import sys
 from collections.abc import Callable
 from pathlib import Path
 from types import FrameType
@@ -67,9 +68,11 @@ def serve(
             super().handle_exit(sig, frame)
 
     loaded()
+    sys.setswitchinterval(HANDS_OVER_S)
     Serving(config).run(sockets=[listener])
 
 
+HANDS_OVER_S = 1e-4  # a plan or a window that is worked out lets others ask after so long; 5 ms is usual
 LONGEST_STOP_S = 2  # what is asked by then is answered or let go
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import gc
 import signal
 import subprocess
 import sys
@@ -10,8 +11,15 @@ import unittest
 import urllib.error
 import urllib.request
 from pathlib import Path
+from socket import socket
+from unittest.mock import patch
+
+import uvicorn
+from typer.testing import CliRunner
 
 from tests.browser.support import ROOT, KitchenOfItsOwn
+from vadouvan.cli import app
+from vadouvan.cli.serving import HANDS_OVER_S
 
 SOON_S = 10  # far more than it takes, far less than a stream would hold it
 
@@ -61,3 +69,22 @@ class Serving(unittest.TestCase):
 
 if __name__ == "__main__":
     unittest.main()
+
+
+class Loaded(unittest.TestCase):
+    """What a kitchen is before it serves."""
+
+    def test_memory_is_collected_and_threads_hand_over_soon(self) -> None:
+        """Collecting stands still while it loads, and only then; nobody waits five milliseconds for a turn."""
+        seen: list[tuple[bool, float]] = []
+        self.addCleanup(sys.setswitchinterval, sys.getswitchinterval())
+
+        def run(_: uvicorn.Server, sockets: list[socket]) -> None:
+            seen.append((gc.isenabled(), sys.getswitchinterval()))
+            sockets[0].close()
+
+        with tempfile.TemporaryDirectory() as folder, patch.object(uvicorn.Server, "run", run):
+            done = CliRunner().invoke(app, ["serve", "--port", "0", "--data-dir", folder])
+        self.assertEqual(done.exit_code, 0, done.output)
+        self.assertEqual([is_on for is_on, _ in seen], [True])
+        self.assertAlmostEqual(seen[0][1], HANDS_OVER_S)

@@ -132,7 +132,7 @@ def asked(engine: Engine, words: str) -> list[tuple[Any, ...]]:
 
 
 def done(connection: Connection, words: str, values: Mapping[str, object]) -> sqlite3.Cursor:
-    """One statement of a change, told to the driver itself: half of what a change costs is what stands between."""
+    """One statement of a change, told to the driver itself: a quarter of what a change costs stands between."""
     driver = connection.connection.driver_connection
     if not isinstance(driver, sqlite3.Connection):
         raise TypeError("a kitchen is kept in a file of SQLite")

@@ -8,13 +8,12 @@ import sys
 import tempfile
 import threading
 import time
-import urllib.error
-import urllib.request
 from collections.abc import Callable
 from datetime import UTC, datetime
 from pathlib import Path
 from typing import Any
 
+from tests.bench_http import another_amount, asked, sent
 from tests.browser.support import ROOT, KitchenOfItsOwn
 
 SECONDS, DISHES = 8.0, 8
@@ -27,9 +26,9 @@ def print_beside_work() -> None:
         kitchen = KitchenOfItsOwn(data_dir=Path(folder), demo=True, at=datetime(2026, 11, 28, 9, tzinfo=UTC))
         kitchen.start()
         address = kitchen.address
-        batches = json.loads(_sent(f"{address}/api/batches"))
+        batches = asked(f"{address}/api/batches")
         for number in range(DISHES - len(batches)):
-            _sent(f"{address}/api/batches", json.dumps(batches[number]["draft"]).encode())
+            sent(f"{address}/api/batches", json.dumps(batches[number]["draft"]).encode(), "POST")
         alone = _waits(address)
         command = [sys.executable, "-m", "tests.bench_busy", address]
         with subprocess.Popen(command, cwd=ROOT, stdout=subprocess.PIPE) as work:
@@ -45,35 +44,23 @@ def _waits(address: str) -> str:
     took, until = [], time.perf_counter() + SECONDS
     while time.perf_counter() < until:
         began = time.perf_counter()
-        _sent(address + FOR_NOTHING)
+        sent(address + FOR_NOTHING)
         took.append((time.perf_counter() - began) * 1000)
     took.sort()
     middle, late = took[len(took) // 2], took[int(0.99 * len(took))]
     return f"p50 {middle:.1f} ms, p99 {late:.0f} ms"
 
 
-def _sent(address: str, body: bytes | None = None, method: str = "", kind: str = "application/json") -> bytes:
-    request = urllib.request.Request(
-        address, body, {"Content-Type": kind}, method=method or ("POST" if body else "GET")
-    )
-    try:
-        with urllib.request.urlopen(request, timeout=60) as answer:
-            return bytes(answer.read())
-    except urllib.error.HTTPError as refused:
-        return bytes(refused.read())
-
-
 def _edits(address: str) -> Callable[[int], None]:
-    batch: dict[str, Any] = json.loads(_sent(f"{address}/api/batches"))[3]
+    batch: dict[str, Any] = asked(f"{address}/api/batches")[3]
+    path = f"{address}/api/batches/{batch['id']}"
 
     def edit(number: int) -> None:
         nonlocal batch
-        first, *others = batch["draft"]["mix"]
-        draft = {**batch["draft"], "mix": [{**first, "text": f"{300 + number % 2000} g yoghurt"}, *others]}
-        body = json.dumps({"revision": batch["revision"], "draft": draft}).encode()
-        changed = json.loads(_sent(f"{address}/api/batches/{batch['id']}", body, "PUT"))
+        draft, body = another_amount(batch, 300 + number % 2000)
+        changed = json.loads(sent(path, body))
         if "revision" not in changed:  # an archive was quicker
-            changed = json.loads(_sent(f"{address}/api/batches/{batch['id']}"))
+            changed = asked(path)
         batch = {**changed, "draft": changed.get("draft") or draft}
 
     return edit
@@ -82,11 +69,11 @@ def _edits(address: str) -> Callable[[int], None]:
 def main() -> None:
     """Work for the kitchen at an address, until it is stopped."""
     address = sys.argv[1]
-    archive, edit = _sent(f"{address}/api/kitchen/archive"), _edits(address)
+    archive, edit = sent(f"{address}/api/kitchen/archive"), _edits(address)
     deeds: tuple[Callable[[int], object], ...] = (
         edit,
-        lambda _: _sent(f"{address}/api/plan/table", b"{}"),
-        lambda _: _sent(f"{address}/api/kitchen/archive", archive, kind="application/zip"),
+        lambda _: sent(f"{address}/api/plan/table", b"{}", "POST"),
+        lambda _: sent(f"{address}/api/kitchen/archive", archive, "POST", "application/zip"),
     )
 
     def again(deed: Callable[[int], object]) -> None:

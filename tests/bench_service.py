@@ -10,13 +10,12 @@ import subprocess
 import sys
 import tempfile
 import time
-import urllib.error
-import urllib.request
 from collections.abc import Callable
 from datetime import UTC, datetime
 from pathlib import Path
-from typing import Any, TypeVar
+from typing import TypeVar
 
+from tests.bench_http import another_amount, asked, sent
 from tests.browser.support import ROOT, KitchenOfItsOwn
 from tests.drafts import of_kind
 from vadouvan.formats import batch_file
@@ -32,12 +31,12 @@ def print_service() -> None:
     with tempfile.TemporaryDirectory() as folder:
         first = KitchenOfItsOwn(data_dir=Path(folder), demo=True, at=datetime(2026, 11, 28, 9, tzinfo=UTC))
         first.start()
-        _asked(f"{first.address}/api/batches")
+        asked(f"{first.address}/api/batches")
         first.kill()
         kitchen = KitchenOfItsOwn(data_dir=Path(folder), at=datetime(2026, 11, 28, 9, tzinfo=UTC))
         began = time.perf_counter()
         kitchen.start()
-        _asked(f"{kitchen.address}/api/pantry?search=salt")
+        asked(f"{kitchen.address}/api/pantry?search=salt")
         start_s = time.perf_counter() - began
         status = Path(f"/proc/{kitchen.process.pid}/status").read_text(encoding="ascii", errors="replace")
         resident = next(int(line.split()[1]) for line in status.splitlines() if line.startswith("VmRSS:")) / 1000
@@ -50,27 +49,25 @@ def print_service() -> None:
 
 def _print_requests(address: str) -> None:
     """Each request beside one that is refused: a machine's pace may change within a run."""
-    batch = _asked(f"{address}/api/batches")[3]
+    batch = asked(f"{address}/api/batches")[3]
     path = f"{address}/api/batches/{batch['id']}"
     sizes = []
 
     def edit(number: int) -> float:
         """Another amount of one line: from the request to its answer."""
         nonlocal batch
-        mix = [{**batch["draft"]["mix"][0], "text": f"{500 + number} g yoghurt"}, *batch["draft"]["mix"][1:]]
-        draft = {**batch["draft"], "mix": mix}
-        body = json.dumps({"revision": batch["revision"], "draft": draft}).encode()
-        answer, took_ms = _timed(lambda: _sent(path, body))
+        draft, body = another_amount(batch, 500 + number)
+        answer, took_ms = _timed(lambda: sent(path, body))
         sizes.append(len(answer))
         batch = {**json.loads(answer), "draft": draft}
         return took_ms
 
     def counter(_: int) -> float:
-        return _timed(lambda: _sent(f"{address}/api/batches"))[1]
+        return _timed(lambda: sent(f"{address}/api/batches"))[1]
 
     def refused() -> float:
         """The least that a request costs."""
-        return _timed(lambda: _sent(path, ONE_PACKET))[1]
+        return _timed(lambda: sent(path, ONE_PACKET))[1]
 
     told = _beside(edit, refused, EDITS)
     print(f"an edit of one amount: {told}; {statistics.median(sizes) / 1000:.1f} kB of answer")
@@ -117,17 +114,3 @@ def _print_stream() -> None:
         subprocess.run(command, input="\n".join(lines[:count]), text=True, capture_output=True, check=True, cwd=ROOT)
         took.append(time.perf_counter() - began)
     print(f"stream of judgements: {STREAMED / (took[1] - took[0]):.0f} a second, with bands; its start {took[0]:.1f} s")
-
-
-def _asked(address: str) -> Any:
-    return json.loads(_sent(address))
-
-
-def _sent(address: str, body: bytes | None = None) -> bytes:
-    method, headers = ("GET", {}) if body is None else ("PUT", {"Content-Type": "application/json"})
-    request = urllib.request.Request(address, body, headers, method=method)
-    try:
-        with urllib.request.urlopen(request, timeout=30) as answer:
-            return bytes(answer.read())
-    except urllib.error.HTTPError as refused:
-        return bytes(refused.read())

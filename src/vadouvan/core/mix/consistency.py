@@ -57,12 +57,10 @@ def consistency_of(portions: Sequence[Portion]) -> Consistency:
     for portion in portions:
         mass_kg = portion.mass_kg.value
         poured, held, wetted = _of_each(portion.ingredient)
-        total, pours, holds, wet = (
-            total + mass_kg,
-            pours + poured * mass_kg,
-            holds + held * mass_kg,
-            wet + wetted * mass_kg,
-        )
+        total += mass_kg
+        pours += poured * mass_kg
+        holds += held * mass_kg
+        wet += wetted * mass_kg
     if total <= 0:
         return OF_FORM["paste"]
     loose = pours / (pours + holds) if pours > 0 else 0.0

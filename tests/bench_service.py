@@ -40,7 +40,7 @@ def print_service() -> None:
         start_s = time.perf_counter() - began
         status = Path(f"/proc/{kitchen.process.pid}/status").read_text(encoding="ascii", errors="replace")
         resident = next(int(line.split()[1]) for line in status.splitlines() if line.startswith("VmRSS:")) / 1000
-        print(f"start to first answer {start_s:.1f} s; memory then {resident:.0f} MB")
+        print(f"start to first answer {start_s:.2f} s; memory then {resident:.0f} MB")
         _print_requests(kitchen.address)
         kitchen.kill()
     _print_page()

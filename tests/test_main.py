@@ -45,8 +45,8 @@ class Start(unittest.TestCase):
     """A start waits for nothing that it does not need."""
 
     def test_what_is_not_loaded(self) -> None:
-        """Statistics, the way between states, the printer and the planner wait for the first who asks."""
-        seldom = ("scipy", "alembic", "mako", "fpdf", "fontTools", "PIL", "segno")
+        """Statistics, the way between states, the printer and the planner wait for the first who asks; no mapper."""
+        seldom = ("scipy", "alembic", "mako", "fpdf", "fontTools", "PIL", "segno", "sqlalchemy.orm")
         code = f"import sys, vadouvan.cli, vadouvan.main; print([name for name in {seldom} if name in sys.modules])"
         run = [sys.executable, "-c", code]
         told = subprocess.run(run, capture_output=True, text=True, check=True, env={"PYTHONPATH": "src"}, cwd=ROOT)

@@ -4,7 +4,15 @@ from __future__ import annotations
 
 import unittest
 
-from tests.torture import Tally, full_disk, hostile_drafts, interleaved, jumping_clock, kills, mutated_files, soak
+from tests.torture.clock import jumping_clock
+from tests.torture.disk import full_disk
+from tests.torture.drafts import hostile_drafts
+from tests.torture.edits import interleaved
+from tests.torture.files import mutated_files
+from tests.torture.kills import kills
+from tests.torture.rows import damaged_rows
+from tests.torture.streams import soak
+from tests.torture.tally import Tally
 
 
 class Torture(unittest.TestCase):
@@ -21,6 +29,10 @@ class Torture(unittest.TestCase):
     def test_mutated_files(self) -> None:
         """Refused or taken in, never a fault of ours."""
         self.assert_kept(mutated_files(40, 7), 40)
+
+    def test_damaged_rows(self) -> None:
+        """Told, and nothing else is taken away."""
+        self.assert_kept(damaged_rows(25, 7), 25)
 
     def test_interleaved_changes(self) -> None:
         """What was acknowledged stands."""

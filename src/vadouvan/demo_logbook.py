@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
 from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
 
@@ -11,12 +10,13 @@ from vadouvan.core.draft.examples import lines
 from vadouvan.core.draft.typed import CutInput, Draft, FireInput, HoldInput, MealInput, StageInput, StepInput
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, VerdictSnapshot
 from vadouvan.core.tasting.verdict import VerdictInput
+from vadouvan.unchanging import unchanging
 
 ZONE = ZoneInfo("Europe/Lisbon")
 A_MEAL = timedelta(hours=3)  # from the pull to the words said over it
 
 
-@dataclass(frozen=True)
+@unchanging
 class Eaten:
     """A batch that was eaten, its verdicts, and the one it goes on from with what was changed."""
 

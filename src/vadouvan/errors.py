@@ -18,14 +18,15 @@ the cook. It says what is wrong, then what would be accepted.
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+
+from vadouvan.unchanging import unchanging
 
 
 class VadouvanError(Exception):
     """Root of all errors raised on purpose."""
 
 
-@dataclass(frozen=True)
+@unchanging
 class Choice:
     """A text that would do, and what it comes to."""
 
@@ -48,6 +49,12 @@ class InputError(VadouvanError):
         self.wrong = wrong
         self.accepted = accepted
         super().__init__(f"{wrong} {accepted}".strip())
+
+    def anew(self) -> InputError:
+        """The same, to be raised: one that is kept with a judgement would hold on to where it was raised."""
+        again = InputError(field=self.field, given=self.given, wrong=self.wrong, accepted=self.accepted)
+        again.choices = self.choices
+        return again
 
 
 class FormatError(InputError):

@@ -16,7 +16,7 @@ from tests.saturday import eaten_logbook
 from vadouvan.core.snapshot.kitchen import KitchenSettings
 from vadouvan.core.snapshot.merging import Merge
 from vadouvan.errors import NotKept
-from vadouvan.store.rows import BatchRow
+from vadouvan.store.rows import BATCH
 from vadouvan.store.standing import KeptBatch
 from vadouvan.use_cases.logbook_cache import LogbookCache
 from vadouvan.use_cases.running_kitchen import RunningKitchen
@@ -90,9 +90,9 @@ class InStep(unittest.TestCase):
     def test_what_cannot_be_read_stays_on_the_shelf(self) -> None:
         """Neither broken JSON nor JSON that is no draft takes the logbook away: each stands there by a name."""
         for text, name in (("{", "A batch that cannot be read"), ('{"name": 3, "mix": [7]}', "")):
-            change = update(BatchRow).where(BatchRow.id == self.ids[0])
+            change = update(BATCH.table).where(BATCH.c.id == self.ids[0])
             with self.context.batches._engine.begin() as connection:
-                connection.execute(change.values(draft=text, revision=BatchRow.revision + 1))
+                connection.execute(change.values(draft=text, revision=BATCH.c.revision + 1))
             with self.subTest(text):
                 spines = {one.id: one.spine.name for one in self.context.logbook_cache.entries()}
                 self.assertEqual(spines[self.ids[0]], name)

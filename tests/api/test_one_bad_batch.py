@@ -5,8 +5,9 @@ from __future__ import annotations
 import sqlite3
 import tempfile
 import unittest
+from collections.abc import Iterator
 from contextlib import closing
-from dataclasses import replace
+from dataclasses import fields, is_dataclass, replace
 from io import BytesIO
 from pathlib import Path
 from typing import Any, cast
@@ -19,6 +20,7 @@ from fastapi.testclient import TestClient
 from tests.core.test_life import SKEWERS
 from tests.drafts import NOW, SATURDAY
 from vadouvan.core.draft.typed import MOST_LINES
+from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.main import build
 from vadouvan.settings import Settings
 from vadouvan.shapes import DRAFT
@@ -66,6 +68,20 @@ class OneBadBatch(unittest.TestCase):
                 self.assertEqual(made.json()["draft"][part][field], text)
                 self.assert_all_stand()
                 self.client.delete(f"/api/batches/{made.json()['id']}")
+
+    def test_a_tasted_batch_with_a_word_that_nobody_knows(self) -> None:
+        """In any of its fields: the logbook lists it beside the others, and its verdict is shown."""
+        here = cast("FastAPI", self.client.app).state.context
+        odd = list(_with_one_word("weird", replace(SKEWERS, meal=SATURDAY)))
+        self.assertGreater(len(odd), 70)
+        for number, (_, draft) in enumerate(odd):
+            here.batches.add(f"odd-{number}", draft, now=NOW)
+            here.verdicts.keep(f"odd-{number}", VerdictInput(words={"salt": "just right"}), now=NOW)
+        listed = self.client.get("/api/logbook")
+        self.assertEqual((listed.status_code, listed.json()["count"]), (200, len(odd)))
+        for number, (field, _) in enumerate(odd):
+            with self.subTest(field):
+                self.assertEqual(self.client.get(f"/api/taste/odd-{number}").status_code, 200)
 
     def test_a_list_of_a_thousand_lines(self) -> None:
         """The first are taken, the rest is told."""
@@ -150,6 +166,20 @@ class OneBadBatch(unittest.TestCase):
         self.assertIn("ZeroDivisionError", made["judgement"]["problems"][0]["wrong"])
         self.assertEqual(made["draft"]["name"], "other")
         self.assert_all_stand()
+
+
+def _with_one_word(word: str, part: Any) -> Iterator[tuple[str, Any]]:
+    """The same with this word in one of its texts, for each of them at any depth."""
+    for one in fields(part):
+        held = getattr(part, one.name)
+        if isinstance(held, str):
+            yield one.name, replace(part, **{one.name: word})
+        elif is_dataclass(held):
+            for name, other in _with_one_word(word, held):
+                yield f"{one.name}.{name}", replace(part, **{one.name: other})
+        elif isinstance(held, tuple) and held:
+            for name, other in _with_one_word(word, held[0]):
+                yield f"{one.name}.{name}", replace(part, **{one.name: (other, *held[1:])})
 
 
 if __name__ == "__main__":

@@ -20,7 +20,7 @@ from typing import Any, Protocol
 
 import uvicorn
 from fastapi import FastAPI
-from playwright.sync_api import Browser, BrowserContext, Page, Request, ViewportSize, expect, sync_playwright
+from playwright.sync_api import Browser, BrowserContext, Page, Request, Route, ViewportSize, expect, sync_playwright
 
 from tests.drafts import NOW
 from tests.filling import fill
@@ -232,6 +232,27 @@ class Traffic:
             if self._page.evaluate(OPENED) and self._asked == asked:
                 return
         raise AssertionError(f"{self._page.url} is still opening: {[one.url for one in self._under_way]}")
+
+
+class Held:
+    """Requests of a page to an address, with a method if one is told, that leave when the test says so."""
+
+    def __init__(self, page: Page, address: str, method: str = "") -> None:
+        self._method = method
+        self._waiting: list[Route] = []
+        page.route(address, self._hold)
+
+    def _hold(self, route: Route) -> None:
+        if self._method in ("", route.request.method):
+            self._waiting.append(route)
+        else:
+            route.continue_()
+
+    def let_go(self) -> None:
+        """Those that wait leave now; later ones wait in their turn."""
+        waiting, self._waiting = self._waiting, []
+        for route in waiting:
+            route.continue_()
 
 
 class BrowserCase(unittest.TestCase):

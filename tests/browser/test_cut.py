@@ -8,7 +8,7 @@ import unittest
 from playwright.sync_api import Page, expect
 
 from tests.browser.keyboard import answer, tab_to
-from tests.browser.support import BrowserCase
+from tests.browser.support import BrowserCase, Held
 from tests.saturday import saturday_kitchen
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.data.tables import shipped_kitchen
@@ -126,6 +126,28 @@ class CutByKeyboard(BrowserCase):
         kind.fill("slipway")
         expect(page.get_by_role("option", name="turkey, Slipway crown")).to_be_visible()
 
+    def test_words_that_name_no_cut_stay_and_are_asked_about(self) -> None:
+        """Left without a pick they stay as typed, kept, with what may be meant; Escape takes them back."""
+        page = self.open_cut("Quick flank")
+        kind = page.get_by_role("combobox", name="What is it?")
+        expect(kind).not_to_have_value("")
+        before = kind.input_value()
+        kind.fill("half a moon")
+        kind.press("Escape")
+        expect(kind).to_have_value(before)
+        kind.fill("half a moon")
+        page.get_by_role("textbox", name="How heavy?").click()
+        expect(page.get_by_text('There is no cut "half a moon" in the list.')).to_be_visible()
+        expect(kind).to_have_value("half a moon")
+        expect(page.get_by_text("All kept")).to_be_visible()
+        page.reload()
+        expect(kind).to_have_value("half a moon")
+        kind.fill("chops")
+        page.get_by_role("textbox", name="How heavy?").click()
+        page.get_by_role("group", name="What may be meant").get_by_role("button", name="veal, rib or loin chop").click()
+        expect(kind).to_have_value("veal, rib or loin chop")
+        expect(page.get_by_role("img", name=re.compile("^Section to scale"))).to_be_visible()
+
     def test_for_how_many(self) -> None:
         """Servings give the weight to buy, and whether the board has enough."""
         page = self.open_cut("Quick flank")
@@ -148,6 +170,30 @@ class EveryCut(BrowserCase):
                 kind.fill(cut.name)
                 page.get_by_role("option", name=cut.name, exact=True).first.click()
                 expect(section).to_have_accessible_name(self.expected(cut))
+
+    def test_nothing_is_typed_before_the_list_has_come(self) -> None:
+        """Until then the other questions can be answered; where it does not come at all, words are kept as typed."""
+        page = self.open("/")
+        held = Held(page, "**/api/tables")
+        page.keyboard.press("n")
+        expect(page.get_by_text("Looking them up")).to_be_visible()
+        kind = page.get_by_role("combobox", name="What is it?")
+        expect(kind).to_have_count(0)
+        page.get_by_role("textbox", name="How heavy?").fill("900 g")
+        held.let_go()
+        kind.focus()
+        page.keyboard.type("lamb cubes")
+        page.keyboard.press("Enter")
+        expect(kind).to_have_value("lamb, shoulder or leg cubes (skewers)")
+        expect(page.get_by_role("textbox", name="How heavy?")).to_have_value("900 g")
+        expect(page.get_by_text("All kept")).to_be_visible()
+        page.unroute_all()
+        page.route("**/api/tables", lambda route: route.abort())
+        page.reload()
+        kind.fill("pork tenderloin")
+        page.get_by_role("textbox", name="How heavy?").click()
+        expect(page.get_by_text('There is no cut "pork tenderloin" in the list.')).to_be_visible()
+        expect(kind).to_have_value("pork tenderloin")
 
     @staticmethod
     def expected(cut: CutKind) -> re.Pattern[str]:

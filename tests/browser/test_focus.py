@@ -5,10 +5,10 @@ from __future__ import annotations
 import re
 from collections.abc import Callable
 
-from playwright.sync_api import Locator, Page, Route, expect
+from playwright.sync_api import Locator, Page, expect
 from playwright.sync_api import TimeoutError as PlaywrightTimeout
 
-from tests.browser.support import PHONE, BrowserCase
+from tests.browser.support import PHONE, BrowserCase, Held
 from tests.saturday import saturday_kitchen
 
 HAS_FOCUS = """() => { const e = document.activeElement
@@ -97,20 +97,11 @@ class Kept(BrowserCase):
         self.press(page, page.get_by_role("button", name="Skip it for now"))
         self.expect_focus(page, "^Grams of")
 
-        held: list[Route] = []
-
-        def hold_back(route: Route) -> None:
-            """What is pressed is answered when it is let go."""
-            if route.request.method == "GET":
-                route.continue_()
-            else:
-                held.append(route)
-
-        page.route("**/api/weigh/**", hold_back)
+        held = Held(page, "**/api/weigh/**", "POST")
         self.press(page, page.get_by_role("button", name="Take it back"))
         expect(page.get_by_role("button", name="Take it back")).to_be_disabled()
         page.wait_for_function("() => document.activeElement !== document.body")  # not answered yet
-        held[0].continue_()
+        held.let_go()
         self.expect_focus(page, "Take it back|^Grams of|Skip")
 
     def test_on_a_slow_machine(self) -> None:

@@ -7,10 +7,10 @@ from datetime import timedelta
 from zoneinfo import ZoneInfo
 
 import vobject  # type: ignore[import-untyped]
-from playwright.sync_api import Page, Route, expect
+from playwright.sync_api import Page, expect
 
 from tests.browser.keyboard import tab_to, tab_to_back
-from tests.browser.support import BrowserCase
+from tests.browser.support import BrowserCase, Held
 from tests.saturday import saturday_kitchen
 
 
@@ -208,19 +208,14 @@ class PlanOnThePage(BrowserCase):
     def test_an_answer_that_comes_late_silences_nothing(self) -> None:
         """A refusal of what no longer stands there is dropped; what stands there is kept when it is left."""
         page, address = self.open("/settings"), "**/api/settings/routine"
-        held: list[Route] = []
-
-        def hold(route: Route) -> None:
-            """Answer when the test says so."""
-            held.append(route)
-
-        page.route(address, hold, times=1)
+        held = Held(page, address)
         working = page.get_by_role("textbox", name="At work from")
         with page.expect_request(address):
             working.fill("at noon")
             working.blur()
         working.fill("08:30")
         with page.expect_response(address):
-            held[0].continue_()
+            held.let_go()
+        page.unroute_all()
         page.get_by_role("textbox", name="until").focus()
         expect(page.get_by_role("form", name="Your week").get_by_role("status")).to_contain_text("Kept.")

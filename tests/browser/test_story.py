@@ -7,10 +7,10 @@ import re
 import unittest
 from datetime import timedelta
 
-from playwright.sync_api import Page, Route, expect
+from playwright.sync_api import Page, expect
 
 from tests.browser.keyboard import answer, tab_to, tab_to_back
-from tests.browser.support import BrowserCase
+from tests.browser.support import BrowserCase, Held
 from tests.saturday import saturday_kitchen
 
 
@@ -231,19 +231,13 @@ class Keeping(BrowserCase):
         page.get_by_role("link", name=re.compile("Saturday legs")).click()
         way = page.get_by_role("button", name=re.compile("table salt instead of 29 g"))
         expect(way).to_be_enabled()
-        held: list[Route] = []
-
-        def hold(route: Route) -> None:
-            """Answer when the test says so."""
-            held.append(route)
-
-        page.route("**/salt-offers", hold)
+        held = Held(page, "**/salt-offers")
         page.get_by_role("textbox", name=re.compile("What you wrote: .*yoghurt")).fill("610 g yoghurt")
         expect(way).to_be_disabled()
         expect(page.get_by_text("All kept")).to_be_visible()
         way.press("Enter")
-        for route in held:
-            route.continue_()
+        held.let_go()
+        page.unroute_all()
         expect(way).to_be_enabled()
         expect(page.get_by_role("textbox", name=re.compile("What you wrote: 29 g"))).to_be_visible()
         way.press("Enter")

@@ -150,6 +150,23 @@ class Refused(unittest.TestCase):
         self.assertIn("slab or strip", complaint(of_kind("beef_flank", "1 kg", "blob", "20 mm"), "cut.shape"))
         self.assertIn("surface or through", complaint(steak(hold=HoldInput(goal="deep")), "hold.goal"))
 
+    def test_what_a_cut_is_called(self) -> None:
+        """Words that name no kind are said again, with the kinds that may be meant: one, several, or none."""
+        for said, meant, says in (
+            ("lamb cubes", ["lamb_shoulder_cubes"], 'There is no cut "lamb cubes" in the list.'),
+            ("chiken thigh", ["chicken_thigh"], 'Choose "chicken, thigh'),
+            ("veal", ["veal_cutlet", "veal_chop", "veal_shin", "veal_liver"], "may be one of several cuts."),
+            ("half a moon", [], "Choose the most like it"),
+            ("lamb cubes " * 40, [], "Choose the most like it"),
+        ):
+            with self.subTest(said=said):
+                (problem,) = (
+                    one for one in reading(Draft(cut=CutInput(kind=said))).problems if one.field == "cut.kind"
+                )
+                self.assertEqual([choice.text for choice in problem.choices], meant)
+                self.assertIn(says, str(problem))
+                self.assertEqual(problem.given, said)
+
     def test_hold(self) -> None:
         """A warm fridge is not judged; salt aims have a range."""
         self.assertIn("0 to 15 C", complaint(steak(hold=HoldInput(fridge="30")), "hold.fridge_c"))

@@ -21,7 +21,7 @@ from vadouvan.core.snapshot.kitchen import BatchSnapshot
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.formats.card import card_told_anew, markdown_of
 from vadouvan.formats.judgement import judgement_out
-from vadouvan.formats.told_anew import json_told_anew, model_told_anew, told_in_of
+from vadouvan.formats.told_anew import answer_told_anew, json_told_anew, told_in_of
 from vadouvan.use_cases.cards import card_of_batch
 
 OURS = ToldIn("customary", "12")
@@ -80,7 +80,7 @@ class Answers(unittest.TestCase):
         """In every judgement and card of the Saturday kitchen no gram, millimetre, Celsius or 24-hour time is told."""
         for draft in saturday_drafts(NOW):
             judgement = judged(draft)
-            anew = model_told_anew(judgement_out(judgement, KITCHEN), OURS)
+            anew = answer_told_anew(judgement_out(judgement, KITCHEN), OURS)
             card = card_told_anew(card_of_batch(BatchSnapshot("b", draft, NOW), KITCHEN, now=NOW), OURS)
             told = [anew.sentence, anew.plan_says, *(one.says for one in anew.remarks), *card.steps]
             told += [figure.shown for figure in anew.figures.values()]

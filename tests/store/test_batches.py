@@ -3,17 +3,15 @@
 from __future__ import annotations
 
 import json
-import tempfile
-import unittest
 from dataclasses import replace
 from datetime import timedelta
-from pathlib import Path
 
 from hypothesis import given, settings
 from sqlalchemy import event, inspect, text
 
 from tests import drawn
 from tests.drafts import NOW, steak
+from tests.store.one_file import OneFile
 from tests.strategies import drafts
 from vadouvan.core.draft.typed import CutInput, Draft, LineInput
 from vadouvan.data.tables import shipped_kitchen
@@ -25,17 +23,8 @@ from vadouvan.store.own_cuts import OwnCuts
 from vadouvan.store.states import migrate
 
 
-class Kept(unittest.TestCase):
-    """One file in a folder of its own."""
-
-    def setUp(self) -> None:
-        """Open an empty kitchen."""
-        folder = tempfile.TemporaryDirectory()
-        self.addCleanup(folder.cleanup)
-        self.path = Path(folder.name) / "kitchen.sqlite"
-        self.engine = open_database(self.path)
-        self.addCleanup(self.engine.dispose)
-        self.batches = Batches(self.engine)
+class Kept(OneFile):
+    """Batches in a file, changed, removed and found again."""
 
     def test_what_is_kept_is_found_after_opening_again(self) -> None:
         """A second opening of the file finds the last state."""

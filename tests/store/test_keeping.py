@@ -24,10 +24,10 @@ from vadouvan.store.batches import Batches, Origin
 from vadouvan.store.database import open_database
 from vadouvan.store.keeping import KitchenFile
 from vadouvan.store.readers import READERS
-from vadouvan.store.rows import Base
 from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.standing import KeptBatch
 from vadouvan.store.states import MIGRATIONS, known_states, newest_state
+from vadouvan.store.table import METADATA
 from vadouvan.store.verdicts import Verdicts
 from vadouvan.use_cases.cards import write_archive
 
@@ -244,7 +244,7 @@ class Check(Kept):
 
     def test_every_table_is_read(self) -> None:
         """A table that is added is checked from then on."""
-        self.assertEqual({table.__tablename__ for table, _, _ in READERS}, set(Base.metadata.tables))
+        self.assertEqual({table.name for table, _, _ in READERS}, set(METADATA.tables))
 
     def test_each_fault_is_found(self) -> None:
         """A draft that is none, a verdict that is none, a row without its batch, a schema of another state."""

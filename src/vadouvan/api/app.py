@@ -12,10 +12,11 @@ from fastapi.responses import FileResponse
 from fastapi.staticfiles import StaticFiles
 
 from vadouvan import __version__
+from vadouvan.api.answers import with_answers
 from vadouvan.api.body_limit import BodiesLimited
 from vadouvan.api.errors import add_error_handlers
 from vadouvan.api.origin import OwnNamesOnly, OwnPagesOnly
-from vadouvan.api.router import addresses_of_files, with_troubles
+from vadouvan.api.router import addresses_of_files
 from vadouvan.api.routers import (
     batches,
     cautions,
@@ -34,8 +35,10 @@ from vadouvan.api.routers import (
     weighing,
 )
 from vadouvan.api.safe_headers import WithSafeHeaders
+from vadouvan.api.schemas.batch import BatchOut
 from vadouvan.api.told_in import ToldAsRead
 from vadouvan.errors import NotKept
+from vadouvan.shapes import shape_of
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 ROOMS = (
@@ -49,8 +52,13 @@ def make_app(context: RunningKitchen, web_dir: Path | None = None) -> FastAPI:
 
     @asynccontextmanager
     async def lifespan(_app: FastAPI) -> AsyncIterator[None]:
-        """The first look is worked out while the page is fetched."""
-        Thread(target=context.get_ready, daemon=True).start()
+        """The first look is worked out while the page is fetched, and how it is written."""
+
+        def get_ready() -> None:
+            shape_of(list[BatchOut])
+            context.get_ready()
+
+        Thread(target=get_ready, daemon=True).start()
         yield
         context.file.close()
 
@@ -67,7 +75,7 @@ def make_app(context: RunningKitchen, web_dir: Path | None = None) -> FastAPI:
     )
     app.state.context = context
     told = app.openapi
-    app.openapi = lambda: app.openapi_schema or with_troubles(told())  # type: ignore[method-assign]
+    app.openapi = lambda: app.openapi_schema or with_answers(told(), routes)  # type: ignore[method-assign]
     app.add_middleware(ToldAsRead)
     app.add_middleware(BodiesLimited, files=addresses_of_files(routes))
     app.add_middleware(OwnPagesOnly)

@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
+import json
 from collections.abc import Sequence
+from dataclasses import asdict
 
-from fastapi import FastAPI, Request
+from fastapi import FastAPI, Request, Response
 from fastapi.exceptions import RequestValidationError
-from fastapi.responses import JSONResponse
 from starlette.exceptions import HTTPException
 
 from vadouvan.api.schemas.batch import TroubleOut
@@ -39,7 +40,7 @@ def add_error_handlers(app: FastAPI) -> None:
     app.add_exception_handler(HTTPException, _plain)
 
 
-async def _ours(_request: Request, error: Exception) -> JSONResponse:
+async def _ours(_request: Request, error: Exception) -> Response:
     found: Sequence[InputError] = ()
     if isinstance(error, BadInput):
         found = error.errors
@@ -51,24 +52,25 @@ async def _ours(_request: Request, error: Exception) -> JSONResponse:
     return _answer(status, str(error), [problem_out(item) for item in found])
 
 
-async def _plain(_request: Request, error: Exception) -> JSONResponse:
+async def _plain(_request: Request, error: Exception) -> Response:
     """Refusals of the framework itself, with a sentence of ours."""
     status, detail = (error.status_code, error.detail) if isinstance(error, HTTPException) else (500, "")
     return _answer(status, SENTENCES.get(status, str(detail)), [])
 
 
-async def _malformed(_request: Request, error: Exception) -> JSONResponse:
+async def _malformed(_request: Request, error: Exception) -> Response:
     """Leaves what the request held out of the answer: it may not even be writable as JSON."""
     details = error.errors() if isinstance(error, RequestValidationError) else []
-    problems = [
-        ProblemOut(field=".".join(str(step) for step in item["loc"]), given="", wrong=item["msg"], accepted="")
+    errors = [
+        InputError(field=".".join(str(step) for step in item["loc"]), given="", wrong=item["msg"], accepted="")
         for item in details
     ]
+    problems = [problem_out(error) for error in errors]
     told = "; ".join(f"{problem.field.removeprefix('body.')}: {problem.wrong}" for problem in problems[:MOST_TOLD])
     return _answer(422, f"The request could not be read ({told}).", problems)
 
 
-def _answer(status: int, sentence: str, problems: list[ProblemOut]) -> JSONResponse:
-    body = TroubleOut(sentence=sentence, problems=problems).model_dump_json()
-    clean = body.encode("utf-8", errors="replace").decode()
-    return JSONResponse(status_code=status, content=TroubleOut.model_validate_json(clean).model_dump())
+def _answer(status: int, sentence: str, problems: list[ProblemOut]) -> Response:
+    body = json.dumps(asdict(TroubleOut(sentence=sentence, problems=problems)), ensure_ascii=False)
+    clean = body.encode("utf-8", errors="replace")
+    return Response(clean, status_code=status, media_type="application/json")

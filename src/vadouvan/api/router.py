@@ -10,29 +10,13 @@ from fastapi import APIRouter
 from fastapi.routing import APIRoute
 from starlette.routing import BaseRoute
 
-from vadouvan.api.schemas.batch import TroubleOut
-
-TROUBLES = (404, 409, 422)
+from vadouvan.api.answers import TROUBLES, AnsweringRoute
 
 
 def router_of(prefix: str, tag: str) -> APIRouter:
     """An empty router below an address, whose routes may answer with what went wrong."""
-    return APIRouter(prefix=prefix, tags=[tag], responses=dict.fromkeys(TROUBLES, _TROUBLE))
-
-
-# Told by name: a model here would be worked out anew for each route and each of its troubles, a twentieth of a start.
-_TROUBLE: dict[str, Any] = {
-    "content": {"application/json": {"schema": {"$ref": f"#/components/schemas/{TroubleOut.__name__}"}}}
-}
-
-
-def with_troubles(document: dict[str, Any]) -> dict[str, Any]:
-    """The document of the interface with the shape of what went wrong, which routes tell by its name alone."""
-    shape = TroubleOut.model_json_schema(ref_template="#/components/schemas/{model}")
-    parts = shape.pop("$defs", {})
-    schemas = {**document["components"]["schemas"], **parts, TroubleOut.__name__: shape}
-    document["components"]["schemas"] = dict(sorted(schemas.items()))
-    return document
+    troubles: dict[int | str, dict[str, Any]] = {status: {} for status in TROUBLES}
+    return APIRouter(prefix=prefix, tags=[tag], responses=troubles, route_class=AnsweringRoute)
 
 
 def body_of_a_file(kind: str) -> dict[str, Any]:

@@ -43,8 +43,9 @@ from vadouvan.formats.judgement import JudgementOut, judgement_out
 from vadouvan.formats.judgement_text import judgement_text
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.formats.tasting_out import NextTimeOut, correction_out
-from vadouvan.formats.told_anew import model_told_anew
+from vadouvan.formats.told_anew import answer_told_anew
 from vadouvan.formats.weighing_out import weigh_out
+from vadouvan.shapes import json_of
 from vadouvan.use_cases.cards import card_of_batch
 from vadouvan.use_cases.counter import counter_stand
 
@@ -77,8 +78,8 @@ def judge(
         return
     kitchen = shipped_kitchen()
     as_told = judgement_out(judge_draft(draft_in(file), kitchen, now=moment_in(now)), kitchen)
-    answer = model_told_anew(as_told, ToldIn(units, clock))
-    typer.echo(answer.model_dump_json(indent=2) if as_json else judgement_text(answer))
+    answer = answer_told_anew(as_told, ToldIn(units, clock))
+    typer.echo(json_of(answer, indent=2) if as_json else judgement_text(answer))
     if _unfit(answer):
         raise typer.Exit(BAD_INPUT)
 

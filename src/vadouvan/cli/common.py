@@ -12,7 +12,6 @@ from pathlib import Path
 from typing import Annotated, ParamSpec
 
 import typer
-from pydantic import TypeAdapter
 
 from vadouvan.clock import clock_from
 from vadouvan.core.draft.typed import Draft
@@ -21,6 +20,7 @@ from vadouvan.core.measures.telling import System
 from vadouvan.errors import InputError, VadouvanError
 from vadouvan.formats import batch_file
 from vadouvan.settings import Settings
+from vadouvan.shapes import json_of
 
 BAD_INPUT = 2
 P = ParamSpec("P")
@@ -58,7 +58,7 @@ def refusing(command: Callable[P, None]) -> Callable[P, None]:
 def tell(answer: object, lines: Iterable[str], *, as_json: bool) -> None:
     """An answer as JSON, or as plain lines."""
     if as_json:
-        typer.echo(TypeAdapter(type(answer)).dump_json(answer, indent=2).decode())
+        typer.echo(json_of(answer, indent=2))
     else:
         for line in lines:
             typer.echo(line)

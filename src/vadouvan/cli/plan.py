@@ -21,7 +21,7 @@ from vadouvan.core.schedule.moving import Mark
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.formats import batch_file
 from vadouvan.formats.today import today_out
-from vadouvan.formats.told_anew import model_told_anew
+from vadouvan.formats.told_anew import answer_told_anew
 from vadouvan.use_cases.planning import Judging, at_the_table, clashes_told, move_mark
 
 BatchFiles = Annotated[list[Path], typer.Argument(help="Batch files.")]
@@ -90,7 +90,7 @@ def today(
     kitchen, moment = shipped_kitchen(), moment_in(now)
     drafts = [(str(file), draft_in(file)) for file in files]
     judged = [(name, draft.name, judge(draft, kitchen, now=moment)) for name, draft in drafts]
-    answer = model_told_anew(today_out(judged, moment, timedelta(hours=hours)), ToldIn(units, clock))
+    answer = answer_told_anew(today_out(judged, moment, timedelta(hours=hours)), ToldIn(units, clock))
     lines = [f"{step.day} {step.hour}  {step.batch}: {step.says}" for step in answer.steps]
     tell(answer, lines or ["Nothing to do in this time."], as_json=as_json)
 

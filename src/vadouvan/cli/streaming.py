@@ -13,6 +13,7 @@ from vadouvan.errors import VadouvanError
 from vadouvan.formats import batch_file
 from vadouvan.formats.judgement import judgement_out
 from vadouvan.formats.judgement_text import judgement_text
+from vadouvan.shapes import json_of
 
 
 def judge_stream(lines: Iterable[str], write: Callable[[str], object], *, now: datetime, as_json: bool) -> None:
@@ -30,7 +31,7 @@ def _answer(line: str, kitchen: Kitchen, *, now: datetime, as_json: bool) -> str
     try:
         judgement = judge(batch_file.read(line), kitchen, now=now)
         answer = judgement_out(judgement, kitchen, with_course=False)
-        return answer.model_dump_json() if as_json else judgement_text(answer).replace("\n", "  ")
+        return json_of(answer) if as_json else judgement_text(answer).replace("\n", "  ")
     except VadouvanError as error:
         sentence, kind = str(error), "input"
     except Exception as error:  # a fault of ours in one batch: told in its place, and the stream goes on

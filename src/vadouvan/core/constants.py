@@ -7,13 +7,14 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
+
+from vadouvan.unchanging import unchanging
 
 Standing = Literal["exact", "derived", "published", "practice", "ours"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Constant:
     """A number with its range, unit, source key and standing."""
 

@@ -8,14 +8,16 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable
-from dataclasses import dataclass, field
+from dataclasses import field
 from typing import Literal
+
+from vadouvan.unchanging import unchanging
 
 Towards = Literal["near", "down", "up"]
 Unit = Literal["g", "g/kg", "g/100 g", "h", "mm", "1", "%", "pieces", "pH", "C", "cm2", "SHU", "mg"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Given:
     """One input of a working, in the unit it is told in."""
 
@@ -24,7 +26,7 @@ class Given:
     unit: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class Working:
     """How a figure came about: the rule in words, what went in, the source keys."""
 
@@ -33,7 +35,7 @@ class Working:
     sources: tuple[str, ...]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Figure:
     """A value in a unit, with an 80 % band (``low`` to ``high``) where it is uncertain.
 

@@ -10,6 +10,7 @@ from typing import Literal, get_args
 from vadouvan.devices.ports import Interpretation, LabelPrinter, Scale, Thermometer
 from vadouvan.devices.simulated import SimulatedPrinter, SimulatedScale, SimulatedThermometer, simulated_probe
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 BenchAction = Literal[
     "put", "clear", "tare_scale", "unplug_scale", "plug_scale", "open_door", "shut_door", "unplug_fridge",
@@ -20,7 +21,7 @@ PROBE_IN_OVEN_S = 2400.0
 MOST_PUT_G = 20_000.0
 
 
-@dataclass(frozen=True)
+@unchanging
 class Readings:
     """Readings of all devices at one moment."""
 

@@ -4,15 +4,16 @@ state, and the cook types the figure where it has none.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from datetime import datetime
 from typing import Literal, Protocol
+
+from vadouvan.unchanging import unchanging
 
 State = Literal["ok", "settling", "overload", "unplugged"]
 PrintState = Literal["printed", "no paper", "unplugged"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Interpretation:
     """Reading of a device: a value in its unit [g or C], or none; and its state."""
 

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from pydantic import BaseModel
-
 from vadouvan.core.advice.amounts import Amounts, NewLine
 from vadouvan.core.advice.corrections import Correction, CorrectionEffect
 from vadouvan.core.advice.scaling import MoreId, Scaled
@@ -12,9 +10,11 @@ from vadouvan.core.draft.typed import CompanionInput
 from vadouvan.core.figure import number_told
 from vadouvan.core.mix.measure import weighed_parts
 from vadouvan.core.mix.solver import Aim
+from vadouvan.unchanging import unchanging
 
 
-class NewLineOut(BaseModel):
+@unchanging(kw_only=True)
+class NewLineOut:
     """A line with its new words; unchanged ones keep theirs."""
 
     line_id: str
@@ -24,7 +24,8 @@ class NewLineOut(BaseModel):
     changed: bool
 
 
-class AimReachedOut(BaseModel):
+@unchanging(kw_only=True)
+class AimReachedOut:
     """One aim, and what these amounts bring of it."""
 
     aim: Aim
@@ -35,14 +36,16 @@ class AimReachedOut(BaseModel):
     says: str
 
 
-class AmountsOut(BaseModel):
+@unchanging(kw_only=True)
+class AmountsOut:
     """Amounts that reach the aims, or come as near as they can."""
 
     lines: list[NewLineOut]
     reached: list[AimReachedOut]
 
 
-class ChangeOut(BaseModel):
+@unchanging(kw_only=True)
+class ChangeOut:
     """Change of a substance, the mix or its saltiness."""
 
     what: str
@@ -52,7 +55,8 @@ class ChangeOut(BaseModel):
     says: str
 
 
-class CorrectionOut(BaseModel):
+@unchanging(kw_only=True)
+class CorrectionOut:
     """A possible addition; ``text`` is its line, empty when nothing is added, with its grams and its name.
 
     ``basis``: exact or thumb.
@@ -67,7 +71,8 @@ class CorrectionOut(BaseModel):
     effects: list[ChangeOut]
 
 
-class SwapOut(BaseModel):
+@unchanging(kw_only=True)
+class SwapOut:
     """Stand-in for a line, with what it brings."""
 
     id: str
@@ -83,7 +88,8 @@ class SwapOut(BaseModel):
     confidence: str
 
 
-class MoreOut(BaseModel):
+@unchanging(kw_only=True)
+class MoreOut:
     """A way to have as much mix as the new shape takes."""
 
     id: MoreId
@@ -91,7 +97,8 @@ class MoreOut(BaseModel):
     lines: list[NewLineOut]
 
 
-class ScaledOut(BaseModel):
+@unchanging(kw_only=True)
+class ScaledOut:
     """The amounts for another cut, beside the mix too, the factor in words, and ways to have more of the mix."""
 
     lines: list[NewLineOut]

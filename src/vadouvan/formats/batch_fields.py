@@ -6,7 +6,6 @@ All else of the file follows from the draft itself: the same parts, the same fie
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
 
 from vadouvan.core.constants import FRIDGE_WARMEST_C
 from vadouvan.core.cooking.doneness import core_said
@@ -48,11 +47,12 @@ from vadouvan.core.measures.quantity import (
     whole_number,
 )
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 MOST = 10**6  # of any count or share: what the cook may say of each is for the reading to tell
 
 
-@dataclass(frozen=True)
+@unchanging
 class NumberField:
     """A number of the file: its name, the draft's name for it, how text is read, how a number is typed.
 

@@ -2,16 +2,15 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from vadouvan.core.draft.typed import YES, CutInput, Draft, StepInput
 from vadouvan.core.parsing.cut_figures import CutNamed
+from vadouvan.unchanging import unchanging
 
 LONGEST_NAME = 200
 NO_MEAT = "No line names a cut with its weight: say it under Cut."
 
 
-@dataclass(frozen=True)
+@unchanging
 class Brought:
     """A draft from a file, and in words what could not be taken over; ``is_ours`` for a batch file.
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime
 
 from vadouvan.core.contact.allergens import allergens_of, allergens_told
@@ -18,12 +18,13 @@ from vadouvan.core.parsing.cut_name import line_of
 from vadouvan.core.patterns import lazily
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, VerdictSnapshot
 from vadouvan.core.tasting.logbook import held_hours
+from vadouvan.unchanging import unchanging
 
 DEFERS = "Times and temperatures follow common guidance; local rules and licensed practice come first."
 _SPECIAL = lazily(r"([\\`*_{}\[\]<>#|~])")
 
 
-@dataclass(frozen=True)
+@unchanging
 class CardLine:
     """A line of the mix as typed, and in grams where it can be read."""
 
@@ -38,7 +39,7 @@ class CardLine:
         return parts[1] if parts and self.grams else self.text
 
 
-@dataclass(frozen=True)
+@unchanging
 class BesideOnCard:
     """A mix beside the marinade: its name and kind, its lines, and what is to know of it."""
 
@@ -48,7 +49,7 @@ class BesideOnCard:
     says: tuple[str, ...]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Card:
     """All that a cook needs of a batch on one page, in words."""
 

@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from datetime import datetime
-
-from pydantic import BaseModel
 
 from vadouvan.core.cooking.doneness import guidance_for
 from vadouvan.core.cooking.sauce import Sauce, SauceFate
@@ -15,16 +14,19 @@ from vadouvan.core.judgement.beside import of_the_fire
 from vadouvan.core.judgement.fire import FireJudgement
 from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.formats.drawn import Drawn
+from vadouvan.unchanging import unchanging
 
 
-class StageOut(BaseModel):
+@unchanging(kw_only=True)
+class StageOut:
     """A stage of cooking in words; ``plain_heat_c`` is its heat without moving air."""
 
     says: str
     plain_heat_c: float | None
 
 
-class ToldOut(BaseModel):
+@unchanging(kw_only=True)
+class ToldOut:
     """Something to mind at the fire."""
 
     id: str
@@ -32,7 +34,8 @@ class ToldOut(BaseModel):
     says: str
 
 
-class SauceOut(BaseModel):
+@unchanging(kw_only=True)
+class SauceOut:
     """The used mix as a sauce: ``verdict`` is serve, dilute or discard, or along with the meat."""
 
     left_g: Drawn
@@ -44,7 +47,8 @@ class SauceOut(BaseModel):
     says: str
 
 
-class FireOut(BaseModel):
+@unchanging(kw_only=True)
+class FireOut:
     """The fire of a batch; what needs a judged hold is null until there is one. ``on_the_clock`` are ids of
     steps of the plan, from the pull to the table.
     """
@@ -91,19 +95,18 @@ def fire_out(judgement: Judgement) -> FireOut:
 
 def _with_judgement(out: FireOut, fire: FireJudgement) -> FireOut:
     limit = fire.surface.sugar_limit
-    return out.model_copy(
-        update={
-            "target_c": fire.target_c,
-            "target_says": "" if fire.target_c is None else f"{degrees_told(fire.target_c)} °C",
-            "is_below": fire.doneness.is_below,
-            "told": [ToldOut(id=one.id, kind=one.kind, says=one.says) for one in fire.told],
-            "clings_g": fire.surface.clings_kg * 1000,
-            "sugar_g_per_m2": fire.surface.sugar_kg_per_m2 * 1000,
-            "sugar_limit_g_per_m2": None if limit is None else limit * 1000,
-            "last_brush_at": fire.last_brush.at if fire.last_brush else None,
-            "last_brush_says": fire.last_brush.says if fire.last_brush else "",
-            "sauce": _sauce(fire.sauce),
-        }
+    return replace(
+        out,
+        target_c=fire.target_c,
+        target_says="" if fire.target_c is None else f"{degrees_told(fire.target_c)} °C",
+        is_below=fire.doneness.is_below,
+        told=[ToldOut(id=one.id, kind=one.kind, says=one.says) for one in fire.told],
+        clings_g=fire.surface.clings_kg * 1000,
+        sugar_g_per_m2=fire.surface.sugar_kg_per_m2 * 1000,
+        sugar_limit_g_per_m2=None if limit is None else limit * 1000,
+        last_brush_at=fire.last_brush.at if fire.last_brush else None,
+        last_brush_says=fire.last_brush.says if fire.last_brush else "",
+        sauce=_sauce(fire.sauce),
     )
 
 

@@ -4,17 +4,17 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from pydantic import BaseModel
-
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.concerns import ConcernName
 from vadouvan.core.hold.remarks import RemarkKind
 from vadouvan.core.hold.telling import rested_at, told_at
 from vadouvan.core.hold.time_course import TimeCourse
 from vadouvan.core.hold.worded import named
+from vadouvan.unchanging import unchanging
 
 
-class ConcernOut(BaseModel):
+@unchanging(kw_only=True)
+class ConcernOut:
     """Worth of each hour of the course by one concern, from 0 to 1; rising ones get better with the hours."""
 
     id: ConcernName
@@ -24,7 +24,8 @@ class ConcernOut(BaseModel):
     shown: list[str]
 
 
-class CourseOut(BaseModel):
+@unchanging(kw_only=True)
+class CourseOut:
     """Per hour: salt by depth, mean, middle, salt outside, depth of seasoning, white band and softening."""
 
     hours: list[float]
@@ -47,7 +48,8 @@ class CourseOut(BaseModel):
     worst: list[int]
 
 
-class RemarkOut(BaseModel):
+@unchanging(kw_only=True)
+class RemarkOut:
     """A remark on the hold; ``kind`` is note, warn or stop."""
 
     id: str

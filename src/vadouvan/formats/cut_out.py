@@ -5,8 +5,6 @@ from __future__ import annotations
 from collections.abc import Mapping
 from functools import lru_cache
 
-from pydantic import BaseModel
-
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.shape import Bone, Face, ShapeName, bone_radius_m, open_faces
@@ -15,11 +13,13 @@ from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.caution import Caution
 from vadouvan.core.measures.telling import SYSTEMS, System, area_told, length_told, mass_told
 from vadouvan.formats.drawn import Drawn
+from vadouvan.unchanging import unchanging
 
 KEPT_PIECES = 256
 
 
-class ScoreOut(BaseModel):
+@unchanging(kw_only=True)
+class ScoreOut:
     """A scoring or a row of slits, as drawn."""
 
     depth_mm: float
@@ -28,7 +28,8 @@ class ScoreOut(BaseModel):
     through_skin: bool
 
 
-class FactsOut(BaseModel):
+@unchanging(kw_only=True)
+class FactsOut:
     """The cut in words of one system of units."""
 
     mass: str
@@ -38,7 +39,8 @@ class FactsOut(BaseModel):
     deepest: str
 
 
-class PieceOut(BaseModel):
+@unchanging(kw_only=True)
+class PieceOut:
     """One piece to scale, and all of them. ``cover`` is what is left after preparation."""
 
     shape: ShapeName
@@ -65,7 +67,8 @@ class PieceOut(BaseModel):
     facts: dict[System, FactsOut]
 
 
-class EffectOut(BaseModel):
+@unchanging(kw_only=True)
+class EffectOut:
     """Effect of one step, how long it takes, and its caution."""
 
     kind: str
@@ -75,7 +78,8 @@ class EffectOut(BaseModel):
     caution_kind: str | None
 
 
-class OccasionOut(BaseModel):
+@unchanging(kw_only=True)
+class OccasionOut:
     """Weight to buy, and servings that the meat on the board gives."""
 
     servings: int
@@ -179,7 +183,8 @@ def occasion_out(judgement: Judgement) -> OccasionOut | None:
     )
 
 
-class CubeChoiceOut(BaseModel):
+@unchanging(kw_only=True)
+class CubeChoiceOut:
     """The same meat and mix in cubes of one edge."""
 
     edge_mm: float

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
 from functools import cache
 
 from vadouvan.core.cooking.fire_said import StageSaid, stages_said
@@ -30,6 +29,7 @@ from vadouvan.core.parsing.rate import for_all_pieces
 from vadouvan.core.parsing.servings import ServingsSaid, servings_among, servings_said
 from vadouvan.errors import FormatError
 from vadouvan.formats.brought import LONGEST_NAME, NO_MEAT, Brought, cut_input, done_to
+from vadouvan.unchanging import unchanging
 
 ACCEPTED = "Choose a batch file, a recipe in JSON-LD, or a text with one ingredient a line."
 
@@ -58,7 +58,7 @@ def recipe_of(text: str, kitchen: Kitchen, directions: Sequence[str] = ()) -> Pa
     return recipe_in(text, lambda line: can_be_read(line, kitchen.pantry), is_meat, directions)
 
 
-@dataclass(frozen=True)
+@unchanging
 class _MeatFound:
     """The meat of a list and its line; lines of other cuts, lines that tell it again, and what has to be asked."""
 

@@ -9,8 +9,6 @@ from collections.abc import Callable, Mapping, Sequence
 from datetime import datetime, timedelta
 from typing import Any
 
-from pydantic import BaseModel
-
 from vadouvan.core.clock.chain import DeedKind, Place, PlanStep, Zone
 from vadouvan.core.figure import Figure, hours_told
 from vadouvan.core.hold.limits import Basis, Limit
@@ -43,9 +41,11 @@ from vadouvan.formats.mix_out import (
 )
 from vadouvan.formats.plate_out import CompanionOut, PlateOut, companions_out, plate_out
 from vadouvan.formats.problem_out import ProblemOut, problem_out
+from vadouvan.unchanging import unchanging
 
 
-class GivenOut(BaseModel):
+@unchanging(kw_only=True)
+class GivenOut:
     """One input of a working."""
 
     name: str
@@ -53,14 +53,16 @@ class GivenOut(BaseModel):
     unit: str
 
 
-class SourceOut(BaseModel):
+@unchanging(kw_only=True)
+class SourceOut:
     """Source of a figure: key of docs/references.md, and its title."""
 
     key: str
     title: str
 
 
-class FigureShown(BaseModel):
+@unchanging(kw_only=True)
+class FigureShown:
     """A figure as told, with its band."""
 
     name: str
@@ -72,7 +74,8 @@ class FigureShown(BaseModel):
     band_shown: str | None
 
 
-class WorkingOut(BaseModel):
+@unchanging(kw_only=True)
+class WorkingOut:
     """How a figure was worked out."""
 
     rule: str
@@ -80,11 +83,13 @@ class WorkingOut(BaseModel):
     sources: list[SourceOut]
 
 
+@unchanging(kw_only=True)
 class FigureOut(FigureShown, WorkingOut):
     """A figure as told, with its band and its working."""
 
 
-class LimitOut(BaseModel):
+@unchanging(kw_only=True)
+class LimitOut:
     """A limit, its hour and its words."""
 
     limit: str
@@ -93,7 +98,8 @@ class LimitOut(BaseModel):
     basis: Basis
 
 
-class EdgeOut(BaseModel):
+@unchanging(kw_only=True)
+class EdgeOut:
     """One end of the window, or its best hour."""
 
     hours: float
@@ -105,7 +111,8 @@ class EdgeOut(BaseModel):
     others: list[LimitOut]
 
 
-class GoodOut(BaseModel):
+@unchanging(kw_only=True)
+class GoodOut:
     """The hours that are nearly as good as the best."""
 
     from_hours: float
@@ -113,14 +120,16 @@ class GoodOut(BaseModel):
     shown: str
 
 
-class StraightOut(BaseModel):
+@unchanging(kw_only=True)
+class StraightOut:
     """Whether it may go straight to the heat, and what that costs, in words."""
 
     acceptable: bool
     says: str
 
 
-class WindowOut(BaseModel):
+@unchanging(kw_only=True)
+class WindowOut:
     """Earliest, best, latest; the hours to act on lie between the two safe ends."""
 
     earliest: EdgeOut
@@ -135,7 +144,8 @@ class WindowOut(BaseModel):
     in_short: str
 
 
-class StopOut(BaseModel):
+@unchanging(kw_only=True)
+class StopOut:
     """Something unsafe: why, and what would do."""
 
     id: StopId
@@ -143,7 +153,8 @@ class StopOut(BaseModel):
     accepted: str
 
 
-class PlanStepOut(BaseModel):
+@unchanging(kw_only=True)
+class PlanStepOut:
     """One step on the clock; ``kind`` is what it is, ``waits_for`` the id of the step before it."""
 
     id: str
@@ -157,7 +168,8 @@ class PlanStepOut(BaseModel):
     waits_for: str
 
 
-class DueOut(BaseModel):
+@unchanging(kw_only=True)
+class DueOut:
     """The next deed, the group it stands in, and the time that is left until it begins."""
 
     deed: str
@@ -166,7 +178,8 @@ class DueOut(BaseModel):
     left: str
 
 
-class PlanOut(BaseModel):
+@unchanging(kw_only=True)
+class PlanOut:
     """When to put the meat in and take it out for the meal."""
 
     meal_at: datetime
@@ -188,7 +201,8 @@ class PlanOut(BaseModel):
     due: DueOut
 
 
-class JudgementShown(BaseModel):
+@unchanging(kw_only=True)
+class JudgementShown:
     """All answers about a batch that a page shows at once; what could not be answered is null."""
 
     sentence: str
@@ -218,7 +232,7 @@ class JudgementShown(BaseModel):
     plan_says: str
     pull_now: str
     fire: FireOut
-    companions: list[CompanionOut] = []
+    companions: list[CompanionOut]
     plate: PlateOut | None = None
     piece: PieceOut | None = None
     preparation: list[EffectOut]
@@ -230,10 +244,11 @@ class JudgementShown(BaseModel):
     figures: Mapping[str, FigureShown]
     assumed: dict[str, str]
     problems: list[ProblemOut]
-    unweighed: list[ProblemOut] = []
+    unweighed: list[ProblemOut]
     waiting: list[str]
 
 
+@unchanging(kw_only=True)
 class JudgementOut(JudgementShown):
     """The same with all that lies behind it: the working of each figure, the balance per kilogram of mix, ways to the
     salt target, and the course of the hold.
@@ -245,7 +260,8 @@ class JudgementOut(JudgementShown):
     course: CourseOut | None = None
 
 
-class BalanceInMixOut(BaseModel):
+@unchanging(kw_only=True)
+class BalanceInMixOut:
     """The balance per kilogram of mix, and the figures that tell it."""
 
     spans: list[SpanOut]
@@ -255,7 +271,7 @@ class BalanceInMixOut(BaseModel):
 def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool = True) -> JudgementOut:
     """A judgement in the shape that leaves the core; the kitchen gives the words of cautions and sources."""
     mix, reading, cut = judgement.mix, judgement.reading, judgement.reading.cut
-    return JudgementOut.model_construct(
+    return JudgementOut(
         **_shown(judgement, kitchen),
         mix=mix_out(mix, reading, cut.kind if cut else None) if mix else None,
         salt_offers=salt_offers_out(judgement),
@@ -267,7 +283,7 @@ def judgement_out(judgement: Judgement, kitchen: Kitchen, *, with_course: bool =
 def judgement_shown(judgement: Judgement, kitchen: Kitchen) -> JudgementShown:
     """The part of it that a page shows at once."""
     mix, reading, cut = judgement.mix, judgement.reading, judgement.reading.cut
-    return JudgementShown.model_construct(
+    return JudgementShown(
         **_shown(judgement, kitchen),
         mix=mix_shown(mix, reading, cut.kind if cut else None) if mix else None,
         figures=_figures_shown(judgement.figures_at_once),

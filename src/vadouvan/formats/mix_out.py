@@ -4,9 +4,6 @@ from __future__ import annotations
 
 from collections import defaultdict
 from collections.abc import Sequence
-from dataclasses import asdict
-
-from pydantic import BaseModel
 
 from vadouvan.core.contact.allergens import allergens_of, allergens_told
 from vadouvan.core.contact.mix_judgement import MixJudgement
@@ -19,9 +16,11 @@ from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.mix.need import Sufficiency
 from vadouvan.core.mix.span import SaltSpan
 from vadouvan.formats.drawn import Drawn
+from vadouvan.unchanging import unchanging
 
 
-class IngredientOut(BaseModel):
+@unchanging(kw_only=True)
+class IngredientOut:
     """One line of the mix, weighed, with what it brings per kilogram of meat; ``weighed`` says a guess in grams."""
 
     line_id: str
@@ -41,14 +40,16 @@ class IngredientOut(BaseModel):
     aroma_g_per_kg: Drawn
 
 
-class PartOut(BaseModel):
+@unchanging(kw_only=True)
+class PartOut:
     """Share of one line in a substance; the line is told among the ingredients."""
 
     line_id: str
     g_per_kg: Drawn
 
 
-class SpanOut(BaseModel):
+@unchanging(kw_only=True)
+class SpanOut:
     """A substance on its rule; ``figure`` names the figure that tells it, whose unit is the rule's."""
 
     substance: str
@@ -62,14 +63,16 @@ class SpanOut(BaseModel):
     parts: list[PartOut]
 
 
-class LineChangeOut(BaseModel):
+@unchanging(kw_only=True)
+class LineChangeOut:
     """A line to add (empty ``line_id``) or to change, and its text."""
 
     line_id: str
     text: str
 
 
-class SaltOfferOut(BaseModel):
+@unchanging(kw_only=True)
+class SaltOfferOut:
     """A way to the salt target: the lines it adds or changes."""
 
     lines: list[LineChangeOut]
@@ -77,7 +80,8 @@ class SaltOfferOut(BaseModel):
     also: str
 
 
-class MakingStepOut(BaseModel):
+@unchanging(kw_only=True)
+class MakingStepOut:
     """One step of making the mix, or something to mind; ``kind`` is note, warn or stop."""
 
     id: MakingId
@@ -87,7 +91,8 @@ class MakingStepOut(BaseModel):
     hands_on: bool
 
 
-class AllergenOut(BaseModel):
+@unchanging(kw_only=True)
+class AllergenOut:
     """An allergen, what brings it, and whether it is sure or for the label to say."""
 
     name: str
@@ -95,7 +100,8 @@ class AllergenOut(BaseModel):
     sure: bool
 
 
-class MixShown(BaseModel):
+@unchanging(kw_only=True)
+class MixShown:
     """Facts of the mix as a whole that a page shows at once; ``on_meat_pct`` of it meets the meat."""
 
     need_says: str
@@ -112,6 +118,7 @@ class MixShown(BaseModel):
     household: list[str]
 
 
+@unchanging(kw_only=True)
 class MixOut(MixShown):
     """The same with the balance per kilogram of mix."""
 
@@ -173,7 +180,7 @@ def spans_out(spans: Sequence[SaltSpan], suffix: str = "") -> list[SpanOut]:
 
 def mix_out(mix: MixJudgement, reading: Interpretation, kind: CutKind | None) -> MixOut:
     """All of the mix as data."""
-    return MixOut(**dict(mix_shown(mix, reading, kind)), spans_in_mix=spans_in_mix_out(mix))
+    return MixOut(**vars(mix_shown(mix, reading, kind)), spans_in_mix=spans_in_mix_out(mix))
 
 
 def spans_in_mix_out(mix: MixJudgement) -> list[SpanOut]:
@@ -183,7 +190,14 @@ def spans_in_mix_out(mix: MixJudgement) -> list[SpanOut]:
 
 def salt_offers_out(judgement: Judgement) -> list[SaltOfferOut]:
     """Ways to the salt target; each is a judgement of its own."""
-    return [SaltOfferOut.model_validate(asdict(offer)) for offer in judgement.offers]
+    return [
+        SaltOfferOut(
+            lines=[LineChangeOut(line_id=line.line_id, text=line.text) for line in offer.lines],
+            says=offer.says,
+            also=offer.also,
+        )
+        for offer in judgement.offers
+    ]
 
 
 def mix_shown(mix: MixJudgement, reading: Interpretation, kind: CutKind | None) -> MixShown:

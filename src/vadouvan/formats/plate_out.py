@@ -2,17 +2,17 @@
 
 from __future__ import annotations
 
-from pydantic import BaseModel
-
 from vadouvan.core.figure import told
 from vadouvan.core.interpretation.companions import Companion, CompanionKind
 from vadouvan.core.judgement.plate import Plate
 from vadouvan.core.weighing.event import beside_id
 from vadouvan.formats.drawn import Drawn
 from vadouvan.formats.problem_out import ProblemOut, problem_out
+from vadouvan.unchanging import unchanging
 
 
-class OnPlateOut(BaseModel):
+@unchanging(kw_only=True)
+class OnPlateOut:
     """Share of one part in a serving."""
 
     id: str
@@ -25,7 +25,8 @@ class OnPlateOut(BaseModel):
     sugar_shown: str
 
 
-class CompanionLineOut(BaseModel):
+@unchanging(kw_only=True)
+class CompanionLineOut:
     """A line as it was read: what it is, and what it weighs; ``id`` names it at the counter."""
 
     id: str
@@ -36,7 +37,8 @@ class CompanionLineOut(BaseModel):
     guessed: bool
 
 
-class CompanionOut(BaseModel):
+@unchanging(kw_only=True)
+class CompanionOut:
     """A mix beside the marinade: its lines as read, and what is to know of it."""
 
     id: str
@@ -49,7 +51,8 @@ class CompanionOut(BaseModel):
     says: list[str]
 
 
-class PlateOut(BaseModel):
+@unchanging(kw_only=True)
+class PlateOut:
     """A serving as eaten; the meat's own salt is not counted."""
 
     servings: float

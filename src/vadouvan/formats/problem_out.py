@@ -2,26 +2,27 @@
 
 from __future__ import annotations
 
-from pydantic import BaseModel
-
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 
-class ChoiceOut(BaseModel):
+@unchanging(kw_only=True)
+class ChoiceOut:
     """A text that would do, and what it comes to."""
 
     text: str
     shown: str
 
 
-class ProblemOut(BaseModel):
+@unchanging(kw_only=True)
+class ProblemOut:
     """Something to mend: where, what was given, what is wrong, what would do; texts to choose from."""
 
     field: str
     given: str
     wrong: str
     accepted: str
-    choices: list[ChoiceOut] = []
+    choices: list[ChoiceOut]
 
 
 def problem_out(error: InputError) -> ProblemOut:

@@ -198,7 +198,7 @@ def _texts(raw: Any) -> list[str]:
     if isinstance(raw, str):
         return [" ".join(line.split()) for line in raw.splitlines() if line.strip()]
     if isinstance(raw, dict):
-        return _texts(raw.get("text", raw.get("itemListElement", raw.get("name", raw.get("@value")))))
+        return _texts(raw.get("text", raw.get("itemListElement", raw.get("name", raw.get("@unchanging")))))
     if isinstance(raw, list):
         return [text for part in raw for text in _texts(part)]
     return []

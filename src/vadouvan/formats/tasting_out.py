@@ -3,11 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass
-from typing import Literal
+from dataclasses import asdict
+from typing import Literal, TypeVar
 
 import numpy as np
-from pydantic import BaseModel
 
 from vadouvan.core.constants import DIFFUSIVITY_LOG_SD, ENZYME_LOG_SD, SALT_TASTE_LOG_SD
 from vadouvan.core.cut.cover import Cover
@@ -15,6 +14,7 @@ from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.draft.typed import CutInput
 from vadouvan.core.figure import hours_told
+from vadouvan.core.interpretation.cut import BONES, COVERS, SHAPES
 from vadouvan.core.measures.quantity import THICKNESS, quantity
 from vadouvan.core.tasting.cut_face import ACCEPTED, CutFace, depth_on
 from vadouvan.core.tasting.hold_history import AsHeld
@@ -26,11 +26,13 @@ from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.errors import InputError
 from vadouvan.formats.drawn import Drawn
 from vadouvan.formats.judgement import JudgementShown
+from vadouvan.unchanging import unchanging
 
 PLOTTED = 61
 
 
-class VerdictOut(BaseModel):
+@unchanging(kw_only=True)
+class VerdictOut:
     """Verdict of one eater."""
 
     eater: str
@@ -39,7 +41,8 @@ class VerdictOut(BaseModel):
     note: str
 
 
-class NextTimeOut(BaseModel):
+@unchanging(kw_only=True)
+class NextTimeOut:
     """Change for next time, and what it costs elsewhere."""
 
     id: str
@@ -47,14 +50,16 @@ class NextTimeOut(BaseModel):
     costs: list[str]
 
 
-class PointOut(BaseModel):
+@unchanging(kw_only=True)
+class PointOut:
     """A place on the photograph, as shares of its width and height from the upper left."""
 
     x: float
     y: float
 
 
-class CutFaceOut(BaseModel):
+@unchanging(kw_only=True)
+class CutFaceOut:
     """The photograph of the cut face: size in pixels, what is marked, and the depth that the marks tell, as is said."""
 
     width: int
@@ -66,7 +71,8 @@ class CutFaceOut(BaseModel):
     says: str
 
 
-class TasteOut(BaseModel):
+@unchanging(kw_only=True)
+class TasteOut:
     """A tasted batch; depths are null for one that was not held."""
 
     verdicts: list[VerdictOut]
@@ -80,7 +86,8 @@ class TasteOut(BaseModel):
     cut_face: CutFaceOut | None
 
 
-class LearnedOut(BaseModel):
+@unchanging(kw_only=True)
+class LearnedOut:
     """A factor that was learned, with its band; ``before`` and ``now`` are its distributions over ``factors``."""
 
     name: str
@@ -94,7 +101,8 @@ class LearnedOut(BaseModel):
     now: list[float]
 
 
-class TeacherOut(BaseModel):
+@unchanging(kw_only=True)
+class TeacherOut:
     """A batch that teaches, or whose lesson is forgotten."""
 
     batch_id: str
@@ -104,7 +112,8 @@ class TeacherOut(BaseModel):
     left_out: str
 
 
-class OwnCorrectionOut(BaseModel):
+@unchanging(kw_only=True)
+class OwnCorrectionOut:
     """The cook's own correction, and what it rests on."""
 
     pace: list[LearnedOut]
@@ -113,14 +122,16 @@ class OwnCorrectionOut(BaseModel):
     rests_on: list[TeacherOut]
 
 
-class LevelOut(BaseModel):
+@unchanging(kw_only=True)
+class LevelOut:
     """So much of a substance for a kilogram of meat, in the unit of its rule, and as it is told."""
 
     value: Drawn
     shown: str
 
 
-class LastGoodOut(BaseModel):
+@unchanging(kw_only=True)
+class LastGoodOut:
     """The last batch of a dish that was just right, and its balance by substance."""
 
     id: str
@@ -139,7 +150,11 @@ def last_good_out(entry: Entry, judged: JudgementShown) -> LastGoodOut:
     return LastGoodOut(id=entry.id, name=entry.draft.name, eaten_on=entry.eaten_on[:10], balance=levels)
 
 
-class EntryOut(BaseModel):
+Word = TypeVar("Word", bound=str)
+
+
+@unchanging(kw_only=True)
+class EntryOut:
     """A batch in the logbook."""
 
     id: str
@@ -164,7 +179,7 @@ class EntryOut(BaseModel):
     changed: list[str]
 
 
-@dataclass(frozen=True)
+@unchanging
 class CameFrom:
     """The batch that one goes on from, and what was changed; empty for a first one."""
 
@@ -261,6 +276,11 @@ def _learned(name: str, says: str, one: Learned, prior_log_sd: float) -> Learned
     )
 
 
+def _as_typed(typed: str, words: Mapping[str, Word], usual: Word | Literal[""]) -> Word | Literal[""]:
+    """The word that was typed, or the usual one; nothing where what was typed is none of them."""
+    return words.get(typed, "") if typed else usual
+
+
 def _thickness_mm(cut: CutInput, kind: CutKind | None) -> float | None:
     """As it was typed, or as is usual of the cut; nothing of a cut that is not known."""
     try:
@@ -284,11 +304,11 @@ def entry_out(entry: Entry, cuts: Mapping[str, CutKind]) -> EntryOut:
         species=kind.species if kind else "",
         school=entry.draft.aims.school or "per_kg",
         held=hours_told(hours) if hours is not None else "",
-        verdicts=dict(entry.verdict_words),
-        steps=dict(entry.steps),
-        shape=entry.draft.cut.shape or (kind.shape if kind else ""),
-        bone=entry.draft.cut.bone or (kind.bone if kind else ""),
-        cover=entry.draft.cut.cover or (kind.cover if kind else ""),
+        verdicts={aspect: word for aspect, word in entry.verdict_words.items()},
+        steps={aspect: step for aspect, step in entry.steps.items()},
+        shape=_as_typed(entry.draft.cut.shape, SHAPES, kind.shape if kind else ""),
+        bone=_as_typed(entry.draft.cut.bone, BONES, kind.bone if kind else ""),
+        cover=_as_typed(entry.draft.cut.cover, COVERS, kind.cover if kind else ""),
         thickness_mm=_thickness_mm(entry.draft.cut, kind),
         eaters=len(entry.verdicts),
         note=" ".join(verdict.note for verdict in entry.verdicts if verdict.note),

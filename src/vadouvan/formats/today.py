@@ -5,17 +5,17 @@ from __future__ import annotations
 from collections.abc import Sequence
 from datetime import datetime, timedelta
 
-from pydantic import BaseModel
-
 from vadouvan.core.clock.telling import dated
 from vadouvan.core.contact.allergens import allergens_of, contains, may_contain
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.core.schedule.today import DayStep, coming_steps
+from vadouvan.unchanging import unchanging
 
 
-class TodayStepOut(BaseModel):
+@unchanging(kw_only=True)
+class TodayStepOut:
     """A step of a batch; day and hour are told in the batch's own zone."""
 
     batch_id: str
@@ -30,7 +30,8 @@ class TodayStepOut(BaseModel):
     beside: list[str]
 
 
-class BagLabelOut(BaseModel):
+@unchanging(kw_only=True)
+class BagLabelOut:
     """Label of a bag in a fridge that others use as well."""
 
     batch_id: str
@@ -45,7 +46,8 @@ class BagLabelOut(BaseModel):
     check_label: str
 
 
-class TodayOut(BaseModel):
+@unchanging(kw_only=True)
+class TodayOut:
     """Steps in the order of the clock, and a label for each batch that has a plan."""
 
     steps: list[TodayStepOut]

@@ -8,10 +8,9 @@ from __future__ import annotations
 
 from typing import Any, TypeVar, get_args
 
-from pydantic import BaseModel
-
 from vadouvan.core.measures.retelling import Clock, ToldIn, retold
 from vadouvan.core.measures.telling import System
+from vadouvan.shapes import shape_of
 
 TOLD = frozenset((
     "about", "accepted", "asks", "assumed", "brought_by", "caution", "changed", "clashes", "comes_out", "costs", "dose",
@@ -22,7 +21,7 @@ TOLD = frozenset((
 ENDINGS = ("says", "told", "shown")
 TYPED = frozenset(("draft", "drafts", "typed", "given", "events", "event"))
 
-Model = TypeVar("Model", bound=BaseModel)
+Answer = TypeVar("Answer")
 
 
 def told_in_of(text: str) -> ToldIn:
@@ -43,11 +42,12 @@ def json_told_anew(answer: Any, told_in: ToldIn) -> Any:
     return answer if told_in.is_as_the_core_tells else _anew(answer, told_in, is_told=False)
 
 
-def model_told_anew(answer: Model, told_in: ToldIn) -> Model:
+def answer_told_anew(answer: Answer, told_in: ToldIn) -> Answer:
     """The same of an answer before it becomes JSON."""
     if told_in.is_as_the_core_tells:
         return answer
-    return type(answer).model_validate(json_told_anew(answer.model_dump(mode="json"), told_in))
+    shape = shape_of(type(answer))
+    return shape.validate_python(json_told_anew(shape.dump_python(answer, mode="json"), told_in))
 
 
 def _anew(value: Any, told_in: ToldIn, *, is_told: bool) -> Any:

@@ -5,8 +5,6 @@ from __future__ import annotations
 from collections.abc import Sequence
 from datetime import datetime
 
-from pydantic import BaseModel
-
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.mix.measure import weighed_parts
 from vadouvan.core.weighing.advice import ScaleAdvice
@@ -17,9 +15,11 @@ from vadouvan.core.weighing.session import Session, probe_forecast, questions_of
 from vadouvan.core.weighing.state import AddedLine, WeighState
 from vadouvan.core.weighing.telling import told_of
 from vadouvan.core.weighing.ways import Way
+from vadouvan.unchanging import unchanging
 
 
-class WeighLineOut(BaseModel):
+@unchanging(kw_only=True)
+class WeighLineOut:
     """A line at the scale; ``left_g`` counts down to nothing and below.
 
     What goes on now is enough from ``enough_from_g`` and too much over ``enough_to_g``, both since the last tare.
@@ -42,7 +42,8 @@ class WeighLineOut(BaseModel):
     by_spoon: bool
 
 
-class LineChangeOut(BaseModel):
+@unchanging(kw_only=True)
+class LineChangeOut:
     """A line that is not weighed yet, with new words."""
 
     line_id: str
@@ -51,7 +52,8 @@ class LineChangeOut(BaseModel):
     after_g: float
 
 
-class WayOut(BaseModel):
+@unchanging(kw_only=True)
+class WayOut:
     """A way out of an overshoot, with what it does; one that adds something has its text, grams and name."""
 
     id: str
@@ -61,7 +63,8 @@ class WayOut(BaseModel):
     words: str = ""
 
 
-class OvershootOut(BaseModel):
+@unchanging(kw_only=True)
+class OvershootOut:
     """Meaning of an overshoot: lines to change elsewhere, or ways out."""
 
     line_id: str
@@ -71,7 +74,8 @@ class OvershootOut(BaseModel):
     ways: list[WayOut]
 
 
-class AddedOut(BaseModel):
+@unchanging(kw_only=True)
+class AddedOut:
     """Addition besides the plan, and when."""
 
     words: str
@@ -80,14 +84,16 @@ class AddedOut(BaseModel):
     hours_after_contact: float | None
 
 
-class DegreesOut(BaseModel):
+@unchanging(kw_only=True)
+class DegreesOut:
     """A temperature that was noted."""
 
     at: datetime
     celsius: float
 
 
-class WeighOut(BaseModel):
+@unchanging(kw_only=True)
+class WeighOut:
     """A batch at the counter; ``number`` is that of the last press, which the next one has to name."""
 
     number: int

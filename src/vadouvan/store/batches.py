@@ -3,12 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime
 from typing import Literal
 
 from sqlalchemy import Connection, Engine, select
-from sqlalchemy.orm import Session
 
 from vadouvan.core.draft.merging import Side, merged
 from vadouvan.core.draft.typed import Draft
@@ -16,17 +15,19 @@ from vadouvan.core.tasting.logbook import Spine
 from vadouvan.core.weighing.event import LoggedEvent
 from vadouvan.errors import InputError, NotKept, Overtaken
 from vadouvan.shapes import draft_to_json
-from vadouvan.store.database import looking
+from vadouvan.store.database import reading
 from vadouvan.store.presses import presses_of
-from vadouvan.store.rows import BatchRow, HistoryRow, VerdictRow
+from vadouvan.store.rows import BATCH, HISTORY, VERDICT, BatchRow, HistoryRow
 from vadouvan.store.spines import spines_of
 from vadouvan.store.standing import STANDING, KeptBatch, Standing, draft_in, move, put, standing_of, state_at
+from vadouvan.store.table import is_identity
+from vadouvan.unchanging import unchanging
 
 Way = Literal["undo", "redo"]
 Check = Callable[[Draft, Draft, Sequence[LoggedEvent]], None]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Origin:
     """Ground of a change: a revision, and the draft of it, if it is known; ``prefer`` settles a clash."""
 
@@ -43,15 +44,15 @@ class Batches:
 
     def in_hand(self) -> list[KeptBatch]:
         """Batches that nobody has tasted yet, in the order they were made."""
-        tasted = select(VerdictRow.batch_id)
-        wanted = STANDING.where(BatchRow.id.not_in(tasted)).order_by(BatchRow.made_at, BatchRow.id)
-        with looking(self._engine) as connection:
-            return [Standing(*row).kept() for row in connection.execute(wanted)]
+        tasted = select(VERDICT.c.batch_id)
+        wanted = STANDING.where(BATCH.c.id.not_in(tasted)).order_by(BATCH.c.made_at, BATCH.c.id)
+        with reading(self._engine) as connection:
+            return [Standing(*row).kept() for row in connection.execute(wanted) if is_identity(row.id)]
 
     def is_kept(self, identity: str) -> bool:
         """Whether a batch is here, readable or not."""
-        with looking(self._engine) as connection:
-            return connection.scalar(select(BatchRow.id).where(BatchRow.id == identity)) is not None
+        with reading(self._engine) as connection:
+            return BATCH.holds(connection, identity)
 
     def spines(self, identities: Sequence[str]) -> dict[str, Spine]:
         """The spines of those of these batches that are kept."""
@@ -59,16 +60,15 @@ class Batches:
 
     def get(self, identity: str) -> KeptBatch:
         """One batch; raises NotKept."""
-        with looking(self._engine) as connection:
+        with reading(self._engine) as connection:
             return standing_of(connection, identity).kept()
 
     def add(self, identity: str, draft: Draft, *, now: datetime) -> KeptBatch:
         """Keep a new batch."""
         moment, text = now.isoformat(), draft_to_json(draft)
-        with Session(self._engine) as session, session.begin():
-            session.add(BatchRow(id=identity, draft=text, revision=1, made_at=moment, changed_at=moment, at_number=1))
-            session.flush()
-            session.add(HistoryRow(batch_id=identity, number=1, draft=text, touched="", made_at=moment))
+        with self._engine.begin() as connection:
+            BATCH.add(connection, BatchRow(identity, text, revision=1, made_at=moment, changed_at=moment))
+            HISTORY.add(connection, HistoryRow(identity, 1, text, touched="", made_at=moment))
         return KeptBatch(identity, 1, draft)
 
     def change(
@@ -109,11 +109,9 @@ class Batches:
 
     def remove(self, identity: str) -> None:
         """Remove a batch and its history; raises NotKept."""
-        with Session(self._engine) as session, session.begin():
-            row = session.get(BatchRow, identity)
-            if row is None:
+        with self._engine.begin() as connection:
+            if not BATCH.remove(connection, identity):
                 raise NotKept("batch", identity)
-            session.delete(row)
 
 
 def _brought_together(row: Standing, stored: Draft, mine: Draft, origin: Origin) -> Draft:
@@ -134,10 +132,7 @@ def _brought_together(row: Standing, stored: Draft, mine: Draft, origin: Origin)
 
 def _presses(connection: Connection, stands: Standing) -> list[LoggedEvent]:
     """Its presses as of this transaction; there is nothing to ask for where it was never at the counter."""
-    if not stands.pressed:
-        return []
-    with Session(connection) as session:
-        return presses_of(session, stands.id)
+    return presses_of(connection, stands.id) if stands.pressed else []
 
 
 def _unread() -> InputError:

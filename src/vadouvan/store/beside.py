@@ -2,16 +2,16 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Generic, TypeVar
 
 from vadouvan.core.draft.merging import Side, settled
 from vadouvan.errors import InputError, Overtaken
+from vadouvan.unchanging import unchanging
 
 T = TypeVar("T")
 
 
-@dataclass(frozen=True)
+@unchanging
 class MadeFrom(Generic[T]):
     """Ground that a change was made from, if that is known; ``prefer`` settles what both sides changed."""
 

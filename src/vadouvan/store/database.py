@@ -12,7 +12,6 @@ from sqlalchemy import ClauseElement, Connection, Engine, create_engine, event
 from sqlalchemy.dialects import sqlite
 from sqlalchemy.engine import ExceptionContext
 from sqlalchemy.exc import DatabaseError
-from sqlalchemy.orm import Session
 
 from vadouvan.errors import Busy, NoKitchen, NotWritten
 from vadouvan.store.states import NewerState, migrate
@@ -104,15 +103,8 @@ def _letters(raw: bytes) -> str:
     return raw.decode("utf-8", "replace")
 
 
-def reading(engine: Engine) -> Session:
-    """A session that only reads: a snapshot of the write-ahead log, which waits for no writer and blocks none."""
-    session = Session(engine)
-    session.connection(execution_options={ONLY_READS: True})
-    return session
-
-
-def looking(engine: Engine) -> Connection:
-    """The same without a session: for what is asked at every request."""
+def reading(engine: Engine) -> Connection:
+    """A connection that only reads: a snapshot of the write-ahead log, which waits for no writer and blocks none."""
     return engine.connect().execution_options(**{ONLY_READS: True})
 
 

@@ -4,16 +4,15 @@ from __future__ import annotations
 
 from datetime import datetime
 
-from sqlalchemy import Engine, select
-from sqlalchemy.orm import Session
+from sqlalchemy import Engine, func, select
 
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.weighing.event import LoggedEvent
 from vadouvan.errors import NotKept, Overtaken, VadouvanError
 from vadouvan.shapes import draft_to_json
 from vadouvan.store.database import reading
-from vadouvan.store.presses import event_row, presses_of
-from vadouvan.store.rows import BatchRow, EventRow
+from vadouvan.store.presses import press_row, presses_of
+from vadouvan.store.rows import BATCH, PRESS
 from vadouvan.store.standing import put_draft
 
 
@@ -33,8 +32,8 @@ class EventLog:
 
     def of(self, batch_id: str) -> list[LoggedEvent]:
         """All presses of a batch in their order."""
-        with reading(self._engine) as session:
-            return presses_of(session, batch_id)
+        with reading(self._engine) as connection:
+            return presses_of(connection, batch_id)
 
     def note(self, batch_id: str, logged: LoggedEvent, *, draft: Draft | None, made_from: Draft, now: datetime) -> None:
         """Keep an event, and the draft it leads to, if that is another; ``made_from`` is what it was worked out from.
@@ -42,17 +41,15 @@ class EventLog:
         Raises NotKept without the batch, Overtaken if another event came first, and DraftMoved, with nothing kept, if
         the draft was changed since: what was typed meanwhile is never written over.
         """
-        with Session(self._engine) as session, session.begin():
-            row = session.get(BatchRow, batch_id, with_for_update=True)
+        with self._engine.begin() as connection:
+            row = BATCH.one(connection, batch_id)
             if row is None:
                 raise NotKept("batch", batch_id)
-            last = session.scalar(
-                select(EventRow.number).where(EventRow.batch_id == batch_id).order_by(EventRow.number.desc()).limit(1)
-            )
-            if (last or 0) != logged.number - 1:
-                raise Overtaken(batch_id, expected=logged.number - 1, stored=last or 0)
+            last = connection.scalar(select(func.max(PRESS.c.number)).where(PRESS.c.batch_id == batch_id)) or 0
+            if last != logged.number - 1:
+                raise Overtaken(batch_id, expected=logged.number - 1, stored=last)
             if row.draft != draft_to_json(made_from):
                 raise DraftMoved(batch_id)
-            session.add(event_row(batch_id, logged))
+            PRESS.add(connection, press_row(batch_id, logged))
             if draft is not None:
-                put_draft(session.connection(), batch_id, draft, now)
+                put_draft(connection, batch_id, draft, now)

@@ -7,27 +7,25 @@ import sqlite3
 import tempfile
 from collections.abc import Callable, Iterator
 from contextlib import closing
-from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
-from sqlalchemy import Engine, LargeBinary, create_engine, select, text
+from sqlalchemy import Engine, LargeBinary, create_engine, text
 from sqlalchemy.exc import DatabaseError
 
 from vadouvan.errors import Busy, FormatError, NoKitchen
 from vadouvan.store.database import WAITS_MS, open_database, reading, tidy
 from vadouvan.store.readers import READERS, unread_rows
-from vadouvan.store.rows import (
-    Base,
-)
 from vadouvan.store.states import known_states, newest_state, present_state
+from vadouvan.store.table import METADATA
 from vadouvan.store.unread import UNREADABLE, UnreadRow
+from vadouvan.unchanging import unchanging
 
 ACCEPTED = "Choose a backup that Settings or `vadouvan backup` wrote."
 MOST_TOLD = 50
 
 
-@dataclass(frozen=True)
+@unchanging
 class Finding:
     """Something in the kitchen's file that is not as it should be: where, and what."""
 
@@ -35,7 +33,7 @@ class Finding:
     says: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class Checked:
     """How many rows were read, and everything that is wrong; all is well if nothing is."""
 
@@ -112,7 +110,7 @@ class KitchenFile:
                 kitchen.execute(f"SELECT COALESCE(MAX(CAST(revision AS INTEGER)), 0) FROM {place}.batch").fetchone()[0]
                 for place in ("main", "restored")
             )
-            for table in Base.metadata.sorted_tables:
+            for table in METADATA.sorted_tables:
                 names = ", ".join(column.name for column in table.columns)
                 kitchen.execute(f"DELETE FROM main.{table.name}")
                 kitchen.execute(f"INSERT INTO main.{table.name} ({names}) SELECT {names} FROM restored.{table.name}")
@@ -122,21 +120,21 @@ class KitchenFile:
 
     def unread(self) -> list[UnreadRow]:
         """Rows that cannot be read and stand aside: a quick look, without the database's own checks."""
-        with reading(self._engine) as session:
-            return unread_rows(session)
+        with reading(self._engine) as connection:
+            return unread_rows(connection)
 
     def check(self) -> Checked:
         """Read every row as the application would, after the database's own checks."""
         findings = [*_of_database(self._engine), *_of_letters(_path(self._engine))]
         rows = 0
-        with reading(self._engine) as session:
+        with reading(self._engine) as connection:
             for table, read, name in READERS:
                 try:
-                    for row in session.scalars(select(table)):
+                    for row in table.rows(connection, table.all):
                         rows += 1
                         findings += _of_row(row, read, name)
                 except DatabaseError as error:
-                    findings.append(Finding(table.__tablename__, f"cannot be read ({error.orig})"))
+                    findings.append(Finding(table.name, f"cannot be read ({error.orig})"))
         return Checked(rows, tuple(findings[:MOST_TOLD]))
 
 
@@ -150,7 +148,7 @@ def _checked(copy: Path) -> Checked:
 
 
 def _of_row(row: Any, read: Callable[..., object], name: Callable[..., str]) -> Iterator[Finding]:
-    if row is None:
+    if row[0] is None:
         yield Finding("the file", "holds a row without an identity")
         return
     try:
@@ -160,7 +158,7 @@ def _of_row(row: Any, read: Callable[..., object], name: Callable[..., str]) -> 
 
 
 def _of_database(engine: Engine) -> Iterator[Finding]:
-    with engine.connect() as connection:
+    with reading(engine) as connection:
         try:
             told = [row[0] for row in connection.execute(text("PRAGMA integrity_check"))]
             orphans = list(connection.execute(text("PRAGMA foreign_key_check")))
@@ -179,7 +177,7 @@ def _of_letters(path: str) -> Iterator[Finding]:
     """Texts with bytes that are no letters, row by row of every table."""
     with closing(sqlite3.connect(path)) as connection:
         connection.text_factory = bytes
-        for table in Base.metadata.sorted_tables:
+        for table in METADATA.sorted_tables:
             names = [column.name for column in table.columns if not isinstance(column.type, LargeBinary)]
             try:
                 for number, *values in connection.execute(f"SELECT rowid, {', '.join(names)} FROM {table.name}"):

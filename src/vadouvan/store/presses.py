@@ -4,39 +4,38 @@ from __future__ import annotations
 
 import json
 from dataclasses import asdict, replace
-from datetime import datetime
 
-from sqlalchemy import bindparam, select
-from sqlalchemy.orm import Session
+from sqlalchemy import Connection, bindparam
 
-from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
+from vadouvan.core.weighing.event import MOST_EVENTS, CounterEvent, LoggedEvent
 from vadouvan.errors import InputError
-from vadouvan.shapes import draft_from_json, draft_to_json
-from vadouvan.store.rows import EventRow
-from vadouvan.store.unread import read_or_none
+from vadouvan.shapes import draft_from_json, draft_to_json, value_in
+from vadouvan.store.rows import PRESS, PressRow
+from vadouvan.store.table import sound
+from vadouvan.store.unread import moment_in, read_or_none
 
-_OF_BATCH = select(EventRow).where(EventRow.batch_id == bindparam("batch")).order_by(EventRow.number)
+_OF_BATCH = PRESS.all.where(PRESS.c.batch_id == bindparam("batch")).order_by(PRESS.c.number)
 
 
-def presses_of(session: Session, batch_id: str) -> list[LoggedEvent]:
+def presses_of(connection: Connection, batch_id: str) -> list[LoggedEvent]:
     """All presses of a batch in their order; raises InputError where one cannot be read."""
-    return [_logged_or_refused(row) for row in session.scalars(_OF_BATCH, {"batch": batch_id})]
+    return [_logged_or_refused(row) for row in PRESS.rows(connection, _OF_BATCH, {"batch": batch_id})]
 
 
-def event_row(batch_id: str, logged: LoggedEvent) -> EventRow:
+def press_row(batch_id: str, logged: LoggedEvent) -> PressRow:
     """An event as a row."""
-    return EventRow(
+    return PressRow(
         batch_id=batch_id,
         number=logged.number,
         at=logged.at.isoformat(),
-        event=json.dumps(asdict(logged.event), separators=(",", ":")),
+        press=json.dumps(asdict(logged.event), separators=(",", ":")),
         kind=logged.event.kind,
         undoes=logged.event.undoes,
         before=None if logged.before is None else draft_to_json(logged.before),
     )
 
 
-def _logged_or_refused(row: EventRow) -> LoggedEvent:
+def _logged_or_refused(row: PressRow) -> LoggedEvent:
     """The event in a row; raises InputError where it cannot be read: the state of a batch is never guessed."""
     logged = read_or_none(row, logged_in)
     if logged is None:
@@ -46,14 +45,16 @@ def _logged_or_refused(row: EventRow) -> LoggedEvent:
     return logged
 
 
-def logged_in(row: EventRow) -> LoggedEvent:
+def logged_in(row: PressRow) -> LoggedEvent:
     """The event in a row."""
     before = None if row.before is None else draft_from_json(row.before)
     return replace(press_in(row), before=before)
 
 
-def press_in(row: EventRow) -> LoggedEvent:
+def press_in(row: PressRow) -> LoggedEvent:
     """The event in a row without the draft that it changed, of which only the form is looked at."""
-    if row.before is not None:
-        json.loads(row.before)
-    return LoggedEvent(row.number, datetime.fromisoformat(row.at), CounterEvent(**json.loads(row.event)), None)
+    if sound(row).before is not None:
+        json.loads(row.before or "")
+    if not 1 <= row.number <= MOST_EVENTS:
+        raise ValueError(f"{row.number} is no number of a press")
+    return LoggedEvent(row.number, moment_in(row.at), value_in(CounterEvent, row.press), None)

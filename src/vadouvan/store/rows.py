@@ -1,118 +1,108 @@
-"""Tables as SQLAlchemy maps them."""
+"""Rows of the kitchen's file; each table is made from the row that it holds."""
 
 from __future__ import annotations
 
-from sqlalchemy import ForeignKey, Index
-from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
+from typing import NamedTuple
+
+from sqlalchemy import Index
+
+from vadouvan.store.table import TableOf
 
 
-class Base(DeclarativeBase):
-    """Root of the mapped tables."""
-
-
-class BatchRow(Base):
+class BatchRow(NamedTuple):
     """One batch: its draft as JSON, a revision that grows with each change, its place in the history."""
 
-    __tablename__ = "batch"
-    __table_args__ = (Index("ix_batch_changed", "changed_at", "revision"),)
-
-    id: Mapped[str] = mapped_column(primary_key=True)
-    draft: Mapped[str]
-    revision: Mapped[int]
-    made_at: Mapped[str]
-    changed_at: Mapped[str]
-    at_number: Mapped[int] = mapped_column(default=1)
+    id: str
+    draft: str
+    revision: int
+    made_at: str
+    changed_at: str
+    at_number: int = 1
 
 
-class HistoryRow(Base):
+class HistoryRow(NamedTuple):
     """One state of a batch. ``touched`` is the field that led to it, so that typing makes one step."""
 
-    __tablename__ = "history"
-
-    batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
-    number: Mapped[int] = mapped_column(primary_key=True)
-    draft: Mapped[str]
-    touched: Mapped[str]
-    made_at: Mapped[str]
+    batch_id: str
+    number: int
+    draft: str
+    touched: str
+    made_at: str
 
 
-class EventRow(Base):
+class PressRow(NamedTuple):
     """One event at the counter, as JSON, with its number in the batch, its kind and when it was.
 
     ``undoes`` is the number of the event it takes back; ``before`` the draft it changed, as JSON.
     """
 
-    __tablename__ = "press"
-
-    batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
-    number: Mapped[int] = mapped_column(primary_key=True)
-    at: Mapped[str]
-    event: Mapped[str] = mapped_column("press")
-    kind: Mapped[str]
-    undoes: Mapped[int | None] = mapped_column(default=None)
-    before: Mapped[str | None] = mapped_column(default=None)
+    batch_id: str
+    number: int
+    at: str
+    press: str
+    kind: str
+    undoes: int | None = None
+    before: str | None = None
 
 
-class VerdictRow(Base):
+class VerdictRow(NamedTuple):
     """Verdict of one eater on a batch, as JSON; ``forgotten`` if nothing is learned from it, ``insisted`` if always."""
 
-    __tablename__ = "verdict"
-
-    batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
-    eater: Mapped[str] = mapped_column(primary_key=True)
-    said: Mapped[str]
-    forgotten: Mapped[bool]
-    insisted: Mapped[bool] = mapped_column(default=False)
-    at: Mapped[str]
+    batch_id: str
+    eater: str
+    said: str
+    forgotten: bool
+    insisted: bool
+    at: str
 
 
-class CutFaceRow(Base):
+class CutFaceRow(NamedTuple):
     """A photograph of a batch's cut face: a small JPEG, and the points marked on it, as JSON."""
 
-    __tablename__ = "cut_face"
-
-    batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
-    jpeg: Mapped[bytes]
-    width: Mapped[int]
-    height: Mapped[int]
-    marks: Mapped[str] = mapped_column(default="")
+    batch_id: str
+    jpeg: bytes
+    width: int
+    height: int
+    marks: str = ""
 
 
-class DescentRow(Base):
+class DescentRow(NamedTuple):
     """The batch that a batch goes on from, and what was changed, as JSON."""
 
-    __tablename__ = "descent"
-    __table_args__ = (Index("ix_descent_from_id", "from_id"),)
-
-    batch_id: Mapped[str] = mapped_column(ForeignKey("batch.id", ondelete="CASCADE"), primary_key=True)
-    from_id: Mapped[str]
-    says: Mapped[str]
+    batch_id: str
+    from_id: str
+    says: str
 
 
-class OwnCutRow(Base):
+class OwnCutRow(NamedTuple):
     """A cut of the cook's own, as JSON."""
 
-    __tablename__ = "own_cut"
-
-    id: Mapped[str] = mapped_column(primary_key=True)
-    kind: Mapped[str]
-    made_at: Mapped[str]
+    id: str
+    kind: str
+    made_at: str
 
 
-class OwnIngredientRow(Base):
+class OwnIngredientRow(NamedTuple):
     """An ingredient of the cook's own: its label as typed, as JSON."""
 
-    __tablename__ = "own_ingredient"
-
-    id: Mapped[str] = mapped_column(primary_key=True)
-    label: Mapped[str]
-    made_at: Mapped[str]
+    id: str
+    label: str
+    made_at: str
 
 
-class SettingRow(Base):
+class SettingRow(NamedTuple):
     """One setting of the kitchen, as JSON."""
 
-    __tablename__ = "setting"
+    name: str
+    value: str
 
-    name: Mapped[str] = mapped_column(primary_key=True)
-    value: Mapped[str]
+
+BATCH = TableOf(BatchRow, "batch", Index("ix_batch_changed", "changed_at", "revision"))
+HISTORY = TableOf(HistoryRow, "history", keys=2)
+PRESS = TableOf(PressRow, "press", keys=2)
+VERDICT = TableOf(VerdictRow, "verdict", keys=2)
+CUT_FACE = TableOf(CutFaceRow, "cut_face")
+DESCENT = TableOf(DescentRow, "descent", Index("ix_descent_from_id", "from_id"))
+OWN_CUT = TableOf(OwnCutRow, "own_cut")
+OWN_INGREDIENT = TableOf(OwnIngredientRow, "own_ingredient")
+SETTING = TableOf(SettingRow, "setting")

@@ -4,22 +4,25 @@ from __future__ import annotations
 
 import json
 from collections.abc import Callable
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from typing import Any, TypeVar
 
-from sqlalchemy import ColumnElement, Engine, String, literal_column, select, union_all
-from sqlalchemy.orm import Session
+from sqlalchemy import ColumnElement, Connection, Engine, String, literal_column, select, union_all
 
-from vadouvan.core.interpretation.household import HouseholdInput
-from vadouvan.core.interpretation.routine import RoutineInput
-from vadouvan.core.interpretation.shared import SharedInput
+from vadouvan.core.interpretation.household import HouseholdInput, read_household
+from vadouvan.core.interpretation.routine import RoutineInput, read_routine
+from vadouvan.core.interpretation.shared import SharedInput, read_shared
 from vadouvan.core.kitchen.kitchen import NOTHING_LEARNED, OwnCorrection
+from vadouvan.core.pantry.pantry import Pantry
+from vadouvan.shapes import value_in
 from vadouvan.store.beside import MadeFrom, beside
 from vadouvan.store.database import asked, in_words, reading
-from vadouvan.store.rows import OwnCutRow, OwnIngredientRow, SettingRow
+from vadouvan.store.rows import OWN_CUT, OWN_INGREDIENT, SETTING, SettingRow
+from vadouvan.store.table import sound
 from vadouvan.store.unread import read_or_none
 
 T = TypeVar("T")
+NO_PANTRY = Pantry.of(())
 ROUTINE, SHARED, CORRECTION, HOUSEHOLD = "routine", "shared", "correction", "household"
 
 
@@ -29,9 +32,9 @@ def _said(word: str) -> ColumnElement[str]:
 
 _STATE = in_words(
     union_all(
-        select(_said("setting") + SettingRow.name, SettingRow.value),
-        select(_said("ingredient") + OwnIngredientRow.id, OwnIngredientRow.label),
-        select(_said("cut") + OwnCutRow.id, OwnCutRow.kind),
+        select(_said("setting") + SETTING.c.name, SETTING.c.value),
+        select(_said("ingredient") + OWN_INGREDIENT.c.id, OWN_INGREDIENT.c.label),
+        select(_said("cut") + OWN_CUT.c.id, OWN_CUT.c.kind),
     )
 )
 
@@ -88,44 +91,64 @@ class KeptSettings:
         """
         return tuple(asked(self._engine, _STATE))
 
-    def _read(self, name: str, read: Callable[[dict[str, Any]], T]) -> T | None:
+    def _read(self, name: str, read: Callable[[str], T]) -> T | None:
         """A setting; nothing where none was said, or where it cannot be read any more."""
-        with reading(self._engine) as session:
-            row = session.get(SettingRow, name)
-            return None if row is None else read_or_none(row, lambda kept: read(json.loads(kept.value)))
+        with reading(self._engine) as connection:
+            return setting_in(connection, name, read)
 
-    def _keep_beside(
-        self, name: str, said: T, read: Callable[[dict[str, Any]], T], blank: T, made_from: MadeFrom[T] | None
-    ) -> T:
+    def _keep_beside(self, name: str, said: T, read: Callable[[str], T], blank: T, made_from: MadeFrom[T] | None) -> T:
         """Compare and set in one transaction."""
-        with Session(self._engine) as session, session.begin():
-            row = session.get(SettingRow, name)
-            kept_there = None if row is None else read_or_none(row, lambda kept: read(json.loads(kept.value)))
+        with self._engine.begin() as connection:
+            kept_there = setting_in(connection, name, read)
             theirs = blank if kept_there is None else kept_there
             kept = beside(name, said, theirs, made_from)
-            session.merge(SettingRow(name=name, value=json.dumps(asdict(kept))))  # type: ignore[call-overload]
+            SETTING.put(connection, SettingRow(name, json.dumps(asdict(kept))))  # type: ignore[call-overload]
         return kept
 
     def _keep(self, name: str, said: dict[str, Any]) -> None:
-        with Session(self._engine) as session, session.begin():
-            session.merge(SettingRow(name=name, value=json.dumps(said)))
+        with self._engine.begin() as connection:
+            SETTING.put(connection, SettingRow(name, json.dumps(said)))
 
 
-def correction_in(raw: dict[str, Any]) -> OwnCorrection:
-    """Lessons of the verdicts, in a row."""
-    return OwnCorrection(dict(raw["pace"]), float(raw["salt"]), dict(raw.get("softening", {})))
+def setting_in(connection: Connection, name: str, read: Callable[[str], T]) -> T | None:
+    """A setting; nothing where none was said, or where it cannot be read any more."""
+    row = SETTING.one(connection, name)
+    return None if row is None else read_or_none(row, lambda kept: read(sound(kept).value))
 
 
-def routine_in(raw: dict[str, Any]) -> RoutineInput:
-    """The week in a row."""
-    return RoutineInput(**{**raw, "work_days": tuple(raw["work_days"])})
+def correction_in(text: str) -> OwnCorrection:
+    """Lessons of the verdicts, in a row; raises ValueError for factors that are none."""
+    learned = value_in(OwnCorrection, text)
+    softening = (factor for of_family in learned.softening.values() for factor in of_family.values())
+    if not all(factor > 0 for factor in (learned.salt, *learned.pace.values(), *softening)):
+        raise ValueError("a factor is above 0")
+    return learned
 
 
-def shared_in(raw: dict[str, Any]) -> SharedInput:
-    """Fridge and tubs, in a row."""
-    return SharedInput(**raw)
+def routine_in(text: str) -> RoutineInput:
+    """The week in a row; raises ValueError or BadInput for one that cannot be read."""
+    said = value_in(RoutineInput, text)
+    read_routine(said)
+    return said
 
 
-def household_in(raw: dict[str, Any]) -> HouseholdInput:
-    """The household in a row."""
-    return HouseholdInput(**{**raw, "allergens": tuple(raw.get("allergens", ()))})
+def shared_in(text: str) -> SharedInput:
+    """Fridge and tubs, in a row; likewise."""
+    said = value_in(SharedInput, text)
+    read_shared(said)
+    return said
+
+
+def household_in(text: str) -> HouseholdInput:
+    """The household in a row; likewise. Its salt may be one that was removed since: nobody's fault."""
+    said = value_in(HouseholdInput, text)
+    read_household(replace(said, salt=""), NO_PANTRY)
+    return said
+
+
+READ_BY_NAME: dict[str, Callable[[str], object]] = {
+    ROUTINE: routine_in,
+    SHARED: shared_in,
+    HOUSEHOLD: household_in,
+    CORRECTION: correction_in,
+}

@@ -2,19 +2,23 @@
 
 from __future__ import annotations
 
+import json
 from collections.abc import Sequence
 
 from pydantic_core import from_json
-from sqlalchemy import Engine, case, func, select
+from sqlalchemy import Engine, bindparam, case, func, literal_column, select
 
 from vadouvan.core.tasting.logbook import Spine
-from vadouvan.store.database import reading
-from vadouvan.store.rows import BatchRow
+from vadouvan.store.database import done, in_words, reading
+from vadouvan.store.rows import BATCH
 from vadouvan.store.standing import DAMAGED_NAME
 
-MOST_AT_ONCE = 500
 _SPINE_PATHS = ("$.name", "$.cut.kind", "$.aims.school", "$.meal.pulled", "$.meal.at", "$.mix")
-_ON_SPINE = case((func.json_valid(BatchRow.draft), func.json_extract(BatchRow.draft, *_SPINE_PATHS)))
+_EXTRACTED = func.json_extract(BATCH.c.draft, *(literal_column(f"'{path}'") for path in _SPINE_PATHS))
+_WANTED = select(func.json_each(bindparam("ids")).table_valued("value").c.value)
+_SPINES = in_words(
+    select(BATCH.c.id, case((func.json_valid(BATCH.c.draft), _EXTRACTED))).where(BATCH.c.id.in_(_WANTED))
+)
 
 
 def _spine_in(text: str | None) -> Spine:
@@ -29,10 +33,6 @@ def _spine_in(text: str | None) -> Spine:
 
 def spines_of(engine: Engine, identities: Sequence[str]) -> dict[str, Spine]:
     """The spines of those of these batches that are kept."""
-    found: dict[str, Spine] = {}
-    with reading(engine) as session:
-        for start in range(0, len(identities), MOST_AT_ONCE):
-            part = identities[start : start + MOST_AT_ONCE]
-            rows = session.execute(select(BatchRow.id, _ON_SPINE).where(BatchRow.id.in_(part)))
-            found |= {name: _spine_in(text) for name, text in rows}
-    return found
+    with reading(engine) as connection:
+        rows = done(connection, _SPINES, {"ids": json.dumps(identities, default=str)})  # a damaged name names none
+        return {name: _spine_in(text) for name, text in rows}

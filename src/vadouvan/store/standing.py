@@ -2,25 +2,39 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime, timedelta
 from typing import Any
 
-from sqlalchemy import Connection, ScalarSelect, bindparam, delete, exists, func, insert, literal_column, select, update
-from sqlalchemy.orm import aliased
+from sqlalchemy import (
+    Connection,
+    Integer,
+    ScalarSelect,
+    bindparam,
+    cast,
+    delete,
+    exists,
+    func,
+    insert,
+    literal_column,
+    select,
+    update,
+)
 
 from vadouvan.core.draft.differing import SEVERAL, touched_field
 from vadouvan.core.draft.typed import Draft
 from vadouvan.errors import NotKept
 from vadouvan.shapes import draft_from_json, draft_to_json
 from vadouvan.store.database import done, in_words
-from vadouvan.store.rows import BatchRow, EventRow, HistoryRow, VerdictRow
+from vadouvan.store.rows import BATCH, HISTORY, PRESS, VERDICT
+from vadouvan.store.unread import moment_in, read_or_none
+from vadouvan.unchanging import unchanging
 
 ONE_STEP = timedelta(seconds=4)  # changes to one field within this make one step of the history
 MOST_STATES = 400
 
 
-@dataclass(frozen=True)
+@unchanging
 class KeptBatch:
     """A draft with its identity and revision, and whether there is a state before and after it.
 
@@ -38,7 +52,7 @@ class KeptBatch:
     damaged: str = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class Standing:
     """A batch's row as it stands in its history, from ``first`` to ``last``; ``pressed``: it was at the counter.
 
@@ -65,30 +79,30 @@ class Standing:
 
 
 def _of_history(value: Any, *more: Any) -> ScalarSelect[Any]:
-    return select(value).where(HistoryRow.batch_id == BatchRow.id, *more).scalar_subquery()
+    return select(value).where(HISTORY.c.batch_id == BATCH.c.id, *more).scalar_subquery()
 
 
-_UNDOING = aliased(EventRow)
+_UNDOING = PRESS.table.alias()
 _IN_CONTACT = exists().where(
-    EventRow.batch_id == BatchRow.id,
-    EventRow.kind == literal_column("'contact'"),
-    ~exists().where(_UNDOING.batch_id == EventRow.batch_id, _UNDOING.undoes == EventRow.number),
+    PRESS.c.batch_id == BATCH.c.id,
+    PRESS.c.kind == literal_column("'contact'"),
+    ~exists().where(_UNDOING.c.batch_id == PRESS.c.batch_id, _UNDOING.c.undoes == PRESS.c.number),
 )
-_HERE = HistoryRow.number == BatchRow.at_number
+_HERE = HISTORY.c.number == BATCH.c.at_number
 STANDING = select(
-    BatchRow.id,
-    BatchRow.draft,
-    BatchRow.revision,
-    BatchRow.at_number,
-    _of_history(func.min(HistoryRow.number)),
-    _of_history(func.max(HistoryRow.number)),
-    _of_history(HistoryRow.touched, _HERE),
-    _of_history(HistoryRow.made_at, _HERE),
-    exists().where(EventRow.batch_id == BatchRow.id),
+    BATCH.c.id,
+    BATCH.c.draft,
+    cast(BATCH.c.revision, Integer),
+    cast(BATCH.c.at_number, Integer),
+    _of_history(func.min(cast(HISTORY.c.number, Integer))),
+    _of_history(func.max(cast(HISTORY.c.number, Integer))),
+    _of_history(HISTORY.c.touched, _HERE),
+    _of_history(HISTORY.c.made_at, _HERE),
+    exists().where(PRESS.c.batch_id == BATCH.c.id),
     _IN_CONTACT,
-    exists().where(VerdictRow.batch_id == BatchRow.id),
+    exists().where(VERDICT.c.batch_id == BATCH.c.id),
 )
-_STANDING_OF = in_words(STANDING.where(BatchRow.id == bindparam("batch")))
+_STANDING_OF = in_words(STANDING.where(BATCH.c.id == bindparam("batch")))
 
 
 def standing_of(connection: Connection, identity: str) -> Standing:
@@ -99,16 +113,16 @@ def standing_of(connection: Connection, identity: str) -> Standing:
     return Standing(*row[:8], *map(bool, row[8:]))
 
 
-_OF_IT = HistoryRow.batch_id == bindparam("batch")
-_AT = _OF_IT, HistoryRow.number == bindparam("step")
-_STATE = in_words(select(HistoryRow.draft).where(*_AT))
-_AFTER = in_words(delete(HistoryRow).where(_OF_IT, HistoryRow.number > bindparam("step")))
-_UNTIL = in_words(delete(HistoryRow).where(_OF_IT, HistoryRow.number <= bindparam("step")))
-_TYPED_ON = in_words(update(HistoryRow).where(*_AT).values(draft=bindparam("text"), made_at=bindparam("now")))
-_STEPPED = in_words(insert(HistoryRow))
+_OF_IT = HISTORY.c.batch_id == bindparam("batch")
+_AT = _OF_IT, HISTORY.c.number == bindparam("step")
+_STATE = in_words(select(HISTORY.c.draft).where(*_AT))
+_AFTER = in_words(delete(HISTORY.table).where(_OF_IT, HISTORY.c.number > bindparam("step")))
+_UNTIL = in_words(delete(HISTORY.table).where(_OF_IT, HISTORY.c.number <= bindparam("step")))
+_TYPED_ON = in_words(update(HISTORY.table).where(*_AT).values(draft=bindparam("text"), made_at=bindparam("now")))
+_STEPPED = in_words(insert(HISTORY.table))
 _MOVED = in_words(
-    update(BatchRow)
-    .where(BatchRow.id == bindparam("batch"))
+    update(BATCH.table)
+    .where(BATCH.c.id == bindparam("batch"))
     .values(
         draft=bindparam("text"),
         revision=bindparam("to_revision"),
@@ -130,7 +144,8 @@ def put(connection: Connection, stands: Standing, before: Draft, after: Draft, n
     touched = touched_field(before, after)
     if (stands.last or 0) > number:
         done(connection, _AFTER, {"batch": identity, "step": number})
-    recent = stands.stepped_at is not None and now - datetime.fromisoformat(stands.stepped_at) <= ONE_STEP
+    stepped = read_or_none(stands.stepped_at or "", moment_in)
+    recent = stepped is not None and now - stepped <= ONE_STEP
     at = {"batch": identity, "step": number, "text": text, "now": now.isoformat()}
     typed_on = touched == stands.touched and touched != SEVERAL
     if touched and typed_on and recent and number > 1:
@@ -168,8 +183,9 @@ def state_at(connection: Connection, identity: str, number: int) -> str | None:
 DAMAGED_NAME = "A batch that cannot be read"
 
 
-def draft_in(text: str) -> tuple[Draft, str]:
-    """The draft in a row's text; for text that is none, a draft with a name alone, and the text."""
+def draft_in(kept: str | bytes) -> tuple[Draft, str]:
+    """The draft in a row's text; for what is none, a draft with a name alone, and its text: a column may hold bytes."""
+    text = kept if isinstance(kept, str) else kept.decode("utf-8", "replace")
     try:
         return draft_from_json(text), ""
     except ValueError:

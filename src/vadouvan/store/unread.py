@@ -3,19 +3,19 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterable, Iterator
-from dataclasses import dataclass
+from datetime import MAXYEAR, MINYEAR, datetime
 from typing import Any, TypeVar
 
-from sqlalchemy import LargeBinary, inspect
-
-from vadouvan.errors import BadInput
+from vadouvan.errors import BadInput, InputError
+from vadouvan.store.table import TableOf
+from vadouvan.unchanging import unchanging
 
 Row = TypeVar("Row")
 Value = TypeVar("Value")
-UNREADABLE = (ValueError, TypeError, KeyError, AttributeError, BadInput)
+UNREADABLE = (ValueError, TypeError, KeyError, AttributeError, BadInput, InputError)
 
 
-@dataclass(frozen=True)
+@unchanging
 class UnreadRow:
     """A row that cannot be read: which, why, and all of its text as it is kept."""
 
@@ -23,6 +23,14 @@ class UnreadRow:
     says: str
     text: str
     batch_id: str = ""
+
+
+def moment_in(text: str) -> datetime:
+    """A moment as rows hold it; raises ValueError for one without a zone, or at the ends of the calendar."""
+    moment = datetime.fromisoformat(text)
+    if moment.tzinfo is None or not MINYEAR < moment.year < MAXYEAR:
+        raise ValueError(f"{text[:40]} is no moment of a kitchen")
+    return moment
 
 
 def readable(rows: Iterable[Row], read: Callable[[Row], Value]) -> Iterator[tuple[Row, Value]]:
@@ -41,17 +49,13 @@ def read_or_none(row: Row, read: Callable[[Row], Value]) -> Value | None:
         return None  # told by KitchenFile.unread, with its text
 
 
-def unread(rows: Iterable[Any], read: Callable[..., object], name: Callable[..., str]) -> Iterator[UnreadRow]:
-    """Those of the rows that cannot be read."""
+def unread(
+    table: TableOf[Any], rows: Iterable[Any], read: Callable[..., object], name: Callable[..., str]
+) -> Iterator[UnreadRow]:
+    """Those of a table's rows that cannot be read."""
     for row in rows:
         try:
             read(row)
         except UNREADABLE as error:
             why = f"cannot be read ({type(error).__name__}: {error})"
-            yield UnreadRow(name(row), why, _text_of(row), getattr(row, "batch_id", ""))
-
-
-def _text_of(row: Any) -> str:
-    columns = inspect(type(row)).column_attrs
-    said = [one.key for one in columns if not isinstance(one.columns[0].type, LargeBinary)]
-    return "\n".join(f"{name}: {getattr(row, name)}" for name in said)
+            yield UnreadRow(name(row), why, table.texts(row), getattr(row, "batch_id", ""))

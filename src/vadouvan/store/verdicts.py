@@ -3,23 +3,24 @@
 from __future__ import annotations
 
 import json
-from dataclasses import asdict, dataclass, replace
+from dataclasses import asdict, replace
 from datetime import datetime
 from typing import Literal, NamedTuple
 
-from pydantic_core import from_json
-from sqlalchemy import Engine, delete, func, select
-from sqlalchemy.orm import Session
+from sqlalchemy import Engine, String, cast, func, select, update
 
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.errors import NotKept
+from vadouvan.shapes import value_in
 from vadouvan.store.beside import MadeFrom, beside
-from vadouvan.store.database import looking, reading
-from vadouvan.store.rows import BatchRow, DescentRow, VerdictRow
-from vadouvan.store.unread import read_or_none, readable
+from vadouvan.store.database import reading
+from vadouvan.store.rows import BATCH, DESCENT, VERDICT, DescentRow, VerdictRow
+from vadouvan.store.table import sound
+from vadouvan.store.unread import moment_in, read_or_none, readable
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class KeptVerdict:
     """A verdict on a batch as it was said, when, and whether what it teaches is forgotten, or counts come what may."""
 
@@ -30,7 +31,7 @@ class KeptVerdict:
     is_insisted: bool = False
 
 
-@dataclass(frozen=True)
+@unchanging
 class Descent:
     """The batch that a batch goes on from, and what was changed, in words."""
 
@@ -62,7 +63,7 @@ class State(NamedTuple):
 
     def verdicts(self) -> list[VerdictInput]:
         """The verdicts that can be read."""
-        return [said for _, said in readable(self.said, lambda text: VerdictInput(**from_json(text)))]
+        return [said for _, said in readable(self.said, lambda text: value_in(VerdictInput, text))]
 
 
 LessonWeight = Literal["usual", "forgotten", "insisted"]
@@ -76,46 +77,46 @@ class Verdicts:
 
     def of(self, batch_id: str) -> list[KeptVerdict]:
         """The verdicts on one batch."""
-        wanted = select(VerdictRow).where(VerdictRow.batch_id == batch_id).order_by(VerdictRow.at)
-        with reading(self._engine) as session:
-            return [kept for _, kept in readable(session.scalars(wanted), verdict_in)]
+        wanted = VERDICT.all.where(VERDICT.c.batch_id == batch_id).order_by(VERDICT.c.at)
+        with reading(self._engine) as connection:
+            return [kept for _, kept in readable(VERDICT.rows(connection, wanted), verdict_in)]
 
     def fingerprint(self) -> tuple[object, ...]:
         """A value that is another after any change to a batch or a verdict, and quickly read."""
         # A total is no integer that could overflow.
         batches = select(
-            func.count(), func.total(BatchRow.revision), func.max(BatchRow.revision), func.max(BatchRow.changed_at)
+            func.count(), func.total(BATCH.c.revision), func.max(BATCH.c.revision), func.max(BATCH.c.changed_at)
         )
         verdicts = select(
             func.count(),
-            func.sum(VerdictRow.forgotten),
-            func.sum(VerdictRow.insisted),
-            func.max(VerdictRow.at),
-            func.total(func.julianday(VerdictRow.at) - RECENT_JULIAN_DAY),
-            func.total(func.length(VerdictRow.said)),
+            func.sum(VERDICT.c.forgotten),
+            func.sum(VERDICT.c.insisted),
+            func.max(VERDICT.c.at),
+            func.total(func.julianday(VERDICT.c.at) - RECENT_JULIAN_DAY),
+            func.total(func.length(VERDICT.c.said)),
         )
-        with reading(self._engine) as session:
-            descents = session.scalar(select(func.count()).select_from(DescentRow))
-            return (*session.execute(batches).one(), *session.execute(verdicts).one(), descents)
+        with reading(self._engine) as connection:
+            descents = connection.scalar(select(func.count()).select_from(DESCENT.table))
+            return (*connection.execute(batches).one(), *connection.execute(verdicts).one(), descents)
 
     def states(self) -> dict[str, State]:
         """The state of every tasted batch."""
         columns = (
-            VerdictRow.batch_id,
-            BatchRow.revision,
-            BatchRow.changed_at,
-            DescentRow.from_id,
-            VerdictRow.said,
-            VerdictRow.forgotten,
-            VerdictRow.insisted,
+            VERDICT.c.batch_id,
+            BATCH.c.revision,
+            BATCH.c.changed_at,
+            cast(DESCENT.c.from_id, String),
+            VERDICT.c.said,
+            VERDICT.c.forgotten,
+            VERDICT.c.insisted,
         )
         wanted = (
             select(*columns)
-            .join(BatchRow, BatchRow.id == VerdictRow.batch_id)
-            .outerjoin(DescentRow, DescentRow.batch_id == VerdictRow.batch_id)
-            .order_by(VerdictRow.batch_id, VerdictRow.at)
+            .join(BATCH.table, BATCH.c.id == VERDICT.c.batch_id)
+            .outerjoin(DESCENT.table, DESCENT.c.batch_id == VERDICT.c.batch_id)
+            .order_by(VERDICT.c.batch_id, VERDICT.c.at)
         )
-        with looking(self._engine) as connection:
+        with reading(self._engine) as connection:
             rows = connection.execute(wanted).all()
         found: dict[str, State] = {}
         for name, revision, changed_at, from_id, said, forgotten, insisted in rows:
@@ -133,52 +134,46 @@ class Verdicts:
 
         Raises NotKept without the batch, and Overtaken where both said something else of one thing.
         """
-        with Session(self._engine) as session, session.begin():
-            if session.get(BatchRow, batch_id) is None:
+        with self._engine.begin() as connection:
+            if not BATCH.holds(connection, batch_id):
                 raise NotKept("batch", batch_id)
             said = replace(said, eater=said.eater.strip())
-            row = session.get(VerdictRow, (batch_id, said.eater))
+            row = VERDICT.one(connection, batch_id, said.eater)
             kept = None if row is None else read_or_none(row, verdict_in)
             theirs = VerdictInput(said.eater) if kept is None else kept.said
-            session.merge(verdict_row(batch_id, beside(batch_id, said, theirs, made_from), at=now))
+            VERDICT.put(connection, verdict_row(batch_id, beside(batch_id, said, theirs, made_from), at=now))
 
     def remove(self, batch_id: str, eater: str) -> None:
         """Remove an eater's verdict; raises NotKept."""
-        with Session(self._engine) as session, session.begin():
-            row = session.get(VerdictRow, (batch_id, eater))
-            if row is None:
+        with self._engine.begin() as connection:
+            if not VERDICT.remove(connection, batch_id, eater):
                 raise NotKept("verdict", eater or "without a name")
-            session.delete(row)
 
     def weigh(self, batch_id: str | None, lesson: LessonWeight) -> None:
         """Learn nothing more from the verdicts on a batch, or on all; or as usual again; or whatever the others say."""
-        with Session(self._engine) as session, session.begin():
-            wanted = select(VerdictRow)
-            if batch_id is not None:
-                wanted = wanted.where(VerdictRow.batch_id == batch_id)
-            rows = list(session.scalars(wanted))
-            if batch_id is not None and not rows:
+        weighed = update(VERDICT.table).values(forgotten=lesson == "forgotten", insisted=lesson == "insisted")
+        if batch_id is not None:
+            weighed = weighed.where(VERDICT.c.batch_id == batch_id)
+        with self._engine.begin() as connection:
+            if connection.execute(weighed).rowcount == 0 and batch_id is not None:
                 raise NotKept("verdict", batch_id)
-            for row in rows:
-                row.forgotten, row.insisted = lesson == "forgotten", lesson == "insisted"
 
     def note_descent(self, descent: Descent) -> None:
         """Keep which batch a batch goes on from."""
-        with Session(self._engine) as session, session.begin():
-            session.execute(delete(DescentRow).where(DescentRow.batch_id == descent.batch_id))
-            says = json.dumps(list(descent.says), ensure_ascii=False)
-            session.add(DescentRow(batch_id=descent.batch_id, from_id=descent.from_id, says=says))
+        says = json.dumps(list(descent.says), ensure_ascii=False)
+        with self._engine.begin() as connection:
+            DESCENT.put(connection, DescentRow(descent.batch_id, descent.from_id, says))
 
     def descents(self) -> list[Descent]:
         """All of them."""
-        with reading(self._engine) as session:
-            rows = session.scalars(select(DescentRow))
-            return [Descent(row.batch_id, row.from_id, says) for row, says in readable(rows, changes_in)]
+        with reading(self._engine) as connection:
+            rows = readable(DESCENT.rows(connection, DESCENT.all), changes_in)
+            return [Descent(row.batch_id, row.from_id, says) for row, says in rows]
 
 
 def changes_in(row: DescentRow) -> tuple[str, ...]:
     """Changes since the batch that this one goes on from; raises ValueError if these are no list of texts."""
-    changes = json.loads(row.says)
+    changes = json.loads(sound(row).says)
     if not isinstance(changes, list) or not all(isinstance(one, str) for one in changes):
         raise ValueError("what was changed is no list of texts")
     return tuple(changes)
@@ -202,5 +197,5 @@ def verdict_row(
 def verdict_in(row: VerdictRow) -> KeptVerdict:
     """The verdict in a row."""
     return KeptVerdict(
-        row.batch_id, VerdictInput(**from_json(row.said)), datetime.fromisoformat(row.at), row.forgotten, row.insisted
+        sound(row).batch_id, value_in(VerdictInput, row.said), moment_in(row.at), row.forgotten, row.insisted
     )

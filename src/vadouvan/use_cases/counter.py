@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from datetime import datetime
 
 from vadouvan.core.draft.typed import Draft
@@ -13,12 +12,13 @@ from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
 from vadouvan.core.weighing.session import Session, carry_out, session_of
 from vadouvan.errors import Busy, Overtaken
 from vadouvan.store.event_log import DraftMoved
+from vadouvan.unchanging import unchanging
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 TRIES = 5  # of a press whose draft is being typed in at the same moment
 
 
-@dataclass(frozen=True)
+@unchanging
 class CounterStand:
     """A weigh-in after its presses, and what to do about each overshoot."""
 

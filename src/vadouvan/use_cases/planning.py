@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterable
-from dataclasses import dataclass
 from datetime import datetime
 
 from vadouvan.core.draft.typed import Draft
@@ -15,12 +14,13 @@ from vadouvan.core.kitchen.shared import SharedKitchen
 from vadouvan.core.schedule.moving import Mark, moved
 from vadouvan.errors import InputError, NotKept
 from vadouvan.store.batches import Origin
+from vadouvan.unchanging import unchanging
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 Judging = Callable[[Draft], Judgement]
 
 
-@dataclass(frozen=True)
+@unchanging
 class MovedPlan:
     """A draft with a mark of its plan moved, and the plan that it then has, in words."""
 
@@ -28,7 +28,7 @@ class MovedPlan:
     says: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class PlannedTogether:
     """Moves that were kept, in words, what found no place, and whether it is the best of all plans."""
 

@@ -28,6 +28,7 @@ from vadouvan.store.snapshots import Snapshots
 from vadouvan.store.standing import KeptBatch
 from vadouvan.store.unread import UnreadRow
 from vadouvan.store.verdicts import Verdicts
+from vadouvan.unchanging import unchanging
 from vadouvan.use_cases.judged import Judged
 from vadouvan.use_cases.logbook_cache import LogbookCache
 from vadouvan.use_cases.long_work import LongWork
@@ -48,7 +49,7 @@ class _Unread:
     lock: Lock = field(default_factory=Lock)
 
 
-@dataclass(frozen=True)
+@unchanging
 class RunningKitchen:
     """The kitchen's tables, its batches, what is on its counter, and its clock and identity source."""
 

@@ -20,6 +20,11 @@ export function toldOf(error: unknown): string {
   return error instanceof Error ? error.message : String(error)
 }
 
+/** What is wrong with one field, where the kitchen refused for that. */
+export function faultIn(error: unknown, field: string) {
+  return error instanceof Refused ? error.problems.find((problem) => problem.field === field) : undefined
+}
+
 interface Result<T> {
   data?: T
   error?: unknown

@@ -1802,7 +1802,8 @@ export interface components {
          * @description A batch made from a file, and in words what could not be taken over.
          */
         BroughtOut: {
-            asks?: components["schemas"]["CutAskedOut"] | null;
+            /** @default null */
+            asks: components["schemas"]["CutAskedOut"] | null;
             batch: components["schemas"]["BatchOut"];
             /** Notes */
             notes: string[];
@@ -2313,10 +2314,7 @@ export interface components {
          * @description A kind of cut to choose from.
          */
         CutOut: {
-            /**
-             * Also Called
-             * @default []
-             */
+            /** Also Called */
             also_called: string[];
             /**
              * Bone
@@ -3032,31 +3030,44 @@ export interface components {
          *     salt target, and the course of the hold.
          */
         JudgementOut: {
-            /** Acid G Per Kg */
-            acid_g_per_kg?: number | null;
-            /** Aroma G Per Kg */
-            aroma_g_per_kg?: number | null;
+            /**
+             * Acid G Per Kg
+             * @default null
+             */
+            acid_g_per_kg: number | null;
+            /**
+             * Aroma G Per Kg
+             * @default null
+             */
+            aroma_g_per_kg: number | null;
             /** Assumed */
             assumed: {
                 [key: string]: string;
             };
-            /**
-             * Companions
-             * @default []
-             */
+            /** Companions */
             companions: components["schemas"]["CompanionOut"][];
-            course?: components["schemas"]["CourseOut"] | null;
-            /** Enzyme Pct */
-            enzyme_pct?: number | null;
-            /** Fat G Per Kg */
-            fat_g_per_kg?: number | null;
+            /** @default null */
+            course: components["schemas"]["CourseOut"] | null;
+            /**
+             * Enzyme Pct
+             * @default null
+             */
+            enzyme_pct: number | null;
+            /**
+             * Fat G Per Kg
+             * @default null
+             */
+            fat_g_per_kg: number | null;
             /** Figures */
             figures: {
                 [key: string]: components["schemas"]["FigureOut"];
             };
             fire: components["schemas"]["FireOut"];
-            /** Heat Shu */
-            heat_shu?: number | null;
+            /**
+             * Heat Shu
+             * @default null
+             */
+            heat_shu: number | null;
             /**
              * Held Told
              * @default
@@ -3064,19 +3075,33 @@ export interface components {
             held_told: string;
             /** Ingredients */
             ingredients: components["schemas"]["IngredientOut"][];
-            /** Made G */
-            made_g?: number | null;
-            mix?: components["schemas"]["MixOut"] | null;
-            /** Needed Mix G */
-            needed_mix_g?: number | null;
-            occasion?: components["schemas"]["OccasionOut"] | null;
-            /** Ph */
-            ph?: number | null;
-            piece?: components["schemas"]["PieceOut"] | null;
-            plan?: components["schemas"]["PlanOut"] | null;
+            /**
+             * Made G
+             * @default null
+             */
+            made_g: number | null;
+            /** @default null */
+            mix: components["schemas"]["MixOut"] | null;
+            /**
+             * Needed Mix G
+             * @default null
+             */
+            needed_mix_g: number | null;
+            /** @default null */
+            occasion: components["schemas"]["OccasionOut"] | null;
+            /**
+             * Ph
+             * @default null
+             */
+            ph: number | null;
+            /** @default null */
+            piece: components["schemas"]["PieceOut"] | null;
+            /** @default null */
+            plan: components["schemas"]["PlanOut"] | null;
             /** Plan Says */
             plan_says: string;
-            plate?: components["schemas"]["PlateOut"] | null;
+            /** @default null */
+            plate: components["schemas"]["PlateOut"] | null;
             /** Preparation */
             preparation: components["schemas"]["EffectOut"][];
             /** Problems */
@@ -3085,12 +3110,21 @@ export interface components {
             pull_now: string;
             /** Remarks */
             remarks: components["schemas"]["RemarkOut"][];
-            /** Salt G Per Kg */
-            salt_g_per_kg?: number | null;
-            /** Salt In Meat G Per Kg */
-            salt_in_meat_g_per_kg?: number | null;
-            /** Salt Left G */
-            salt_left_g?: number | null;
+            /**
+             * Salt G Per Kg
+             * @default null
+             */
+            salt_g_per_kg: number | null;
+            /**
+             * Salt In Meat G Per Kg
+             * @default null
+             */
+            salt_in_meat_g_per_kg: number | null;
+            /**
+             * Salt Left G
+             * @default null
+             */
+            salt_left_g: number | null;
             /**
              * Salt Line
              * @default
@@ -3103,24 +3137,33 @@ export interface components {
              * @default true
              */
             salt_on_target: boolean;
-            /** Salt Says */
-            salt_says?: string | null;
+            /**
+             * Salt Says
+             * @default null
+             */
+            salt_says: string | null;
             /** Sentence */
             sentence: string;
-            /** Set Aside G */
-            set_aside_g?: number | null;
-            /** Sodium Mg Per Serving */
-            sodium_mg_per_serving?: number | null;
+            /**
+             * Set Aside G
+             * @default null
+             */
+            set_aside_g: number | null;
+            /**
+             * Sodium Mg Per Serving
+             * @default null
+             */
+            sodium_mg_per_serving: number | null;
             /** Spans */
             spans: components["schemas"]["SpanOut"][];
             /** Stops */
             stops: components["schemas"]["StopOut"][];
-            /** Sugar G Per Kg */
-            sugar_g_per_kg?: number | null;
             /**
-             * Unweighed
-             * @default []
+             * Sugar G Per Kg
+             * @default null
              */
+            sugar_g_per_kg: number | null;
+            /** Unweighed */
             unweighed: components["schemas"]["ProblemOut"][];
             /** Waiting */
             waiting: string[];
@@ -3134,37 +3177,50 @@ export interface components {
              * @default
              */
             why_not_now: string;
-            window?: components["schemas"]["WindowOut"] | null;
+            /** @default null */
+            window: components["schemas"]["WindowOut"] | null;
         };
         /**
          * JudgementShown
          * @description All answers about a batch that a page shows at once; what could not be answered is null.
          */
         JudgementShown: {
-            /** Acid G Per Kg */
-            acid_g_per_kg?: number | null;
-            /** Aroma G Per Kg */
-            aroma_g_per_kg?: number | null;
+            /**
+             * Acid G Per Kg
+             * @default null
+             */
+            acid_g_per_kg: number | null;
+            /**
+             * Aroma G Per Kg
+             * @default null
+             */
+            aroma_g_per_kg: number | null;
             /** Assumed */
             assumed: {
                 [key: string]: string;
             };
-            /**
-             * Companions
-             * @default []
-             */
+            /** Companions */
             companions: components["schemas"]["CompanionOut"][];
-            /** Enzyme Pct */
-            enzyme_pct?: number | null;
-            /** Fat G Per Kg */
-            fat_g_per_kg?: number | null;
+            /**
+             * Enzyme Pct
+             * @default null
+             */
+            enzyme_pct: number | null;
+            /**
+             * Fat G Per Kg
+             * @default null
+             */
+            fat_g_per_kg: number | null;
             /** Figures */
             figures: {
                 [key: string]: components["schemas"]["FigureShown"];
             };
             fire: components["schemas"]["FireOut"];
-            /** Heat Shu */
-            heat_shu?: number | null;
+            /**
+             * Heat Shu
+             * @default null
+             */
+            heat_shu: number | null;
             /**
              * Held Told
              * @default
@@ -3172,19 +3228,33 @@ export interface components {
             held_told: string;
             /** Ingredients */
             ingredients: components["schemas"]["IngredientOut"][];
-            /** Made G */
-            made_g?: number | null;
-            mix?: components["schemas"]["MixShown"] | null;
-            /** Needed Mix G */
-            needed_mix_g?: number | null;
-            occasion?: components["schemas"]["OccasionOut"] | null;
-            /** Ph */
-            ph?: number | null;
-            piece?: components["schemas"]["PieceOut"] | null;
-            plan?: components["schemas"]["PlanOut"] | null;
+            /**
+             * Made G
+             * @default null
+             */
+            made_g: number | null;
+            /** @default null */
+            mix: components["schemas"]["MixShown"] | null;
+            /**
+             * Needed Mix G
+             * @default null
+             */
+            needed_mix_g: number | null;
+            /** @default null */
+            occasion: components["schemas"]["OccasionOut"] | null;
+            /**
+             * Ph
+             * @default null
+             */
+            ph: number | null;
+            /** @default null */
+            piece: components["schemas"]["PieceOut"] | null;
+            /** @default null */
+            plan: components["schemas"]["PlanOut"] | null;
             /** Plan Says */
             plan_says: string;
-            plate?: components["schemas"]["PlateOut"] | null;
+            /** @default null */
+            plate: components["schemas"]["PlateOut"] | null;
             /** Preparation */
             preparation: components["schemas"]["EffectOut"][];
             /** Problems */
@@ -3193,12 +3263,21 @@ export interface components {
             pull_now: string;
             /** Remarks */
             remarks: components["schemas"]["RemarkOut"][];
-            /** Salt G Per Kg */
-            salt_g_per_kg?: number | null;
-            /** Salt In Meat G Per Kg */
-            salt_in_meat_g_per_kg?: number | null;
-            /** Salt Left G */
-            salt_left_g?: number | null;
+            /**
+             * Salt G Per Kg
+             * @default null
+             */
+            salt_g_per_kg: number | null;
+            /**
+             * Salt In Meat G Per Kg
+             * @default null
+             */
+            salt_in_meat_g_per_kg: number | null;
+            /**
+             * Salt Left G
+             * @default null
+             */
+            salt_left_g: number | null;
             /**
              * Salt Line
              * @default
@@ -3209,24 +3288,33 @@ export interface components {
              * @default true
              */
             salt_on_target: boolean;
-            /** Salt Says */
-            salt_says?: string | null;
+            /**
+             * Salt Says
+             * @default null
+             */
+            salt_says: string | null;
             /** Sentence */
             sentence: string;
-            /** Set Aside G */
-            set_aside_g?: number | null;
-            /** Sodium Mg Per Serving */
-            sodium_mg_per_serving?: number | null;
+            /**
+             * Set Aside G
+             * @default null
+             */
+            set_aside_g: number | null;
+            /**
+             * Sodium Mg Per Serving
+             * @default null
+             */
+            sodium_mg_per_serving: number | null;
             /** Spans */
             spans: components["schemas"]["SpanOut"][];
             /** Stops */
             stops: components["schemas"]["StopOut"][];
-            /** Sugar G Per Kg */
-            sugar_g_per_kg?: number | null;
             /**
-             * Unweighed
-             * @default []
+             * Sugar G Per Kg
+             * @default null
              */
+            sugar_g_per_kg: number | null;
+            /** Unweighed */
             unweighed: components["schemas"]["ProblemOut"][];
             /** Waiting */
             waiting: string[];
@@ -3240,20 +3328,20 @@ export interface components {
              * @default
              */
             why_not_now: string;
-            window?: components["schemas"]["WindowOut"] | null;
+            /** @default null */
+            window: components["schemas"]["WindowOut"] | null;
         };
         /**
          * LabelAnswer
          * @description Contents by a label, with what was assumed; or what is wrong with it.
          */
         LabelAnswer: {
-            /**
-             * Assumed
-             * @default []
-             */
+            /** Assumed */
             assumed: string[];
-            item?: components["schemas"]["PantryItemOut"] | null;
-            problem?: components["schemas"]["ProblemOut"] | null;
+            /** @default null */
+            item: components["schemas"]["PantryItemOut"] | null;
+            /** @default null */
+            problem: components["schemas"]["ProblemOut"] | null;
         };
         /**
          * LabelBody
@@ -3448,25 +3536,35 @@ export interface components {
          * @description Weight of a line being typed, or what is wrong with it; ``items`` where it holds several ingredients.
          */
         LineAnswer: {
-            /** Band Shown */
-            band_shown?: string | null;
+            /**
+             * Band Shown
+             * @default null
+             */
+            band_shown: string | null;
             /**
              * Guessed
              * @default false
              */
             guessed: boolean;
-            /**
-             * Items
-             * @default []
-             */
+            /** Items */
             items: components["schemas"]["LineItem"][];
-            /** Name */
-            name?: string | null;
-            problem?: components["schemas"]["ProblemOut"] | null;
-            /** Salt G */
-            salt_g?: number | null;
-            /** Shown */
-            shown?: string | null;
+            /**
+             * Name
+             * @default null
+             */
+            name: string | null;
+            /** @default null */
+            problem: components["schemas"]["ProblemOut"] | null;
+            /**
+             * Salt G
+             * @default null
+             */
+            salt_g: number | null;
+            /**
+             * Shown
+             * @default null
+             */
+            shown: string | null;
         };
         /**
          * LineInput
@@ -3602,9 +3700,9 @@ export interface components {
          * @description Points on a photograph: the face that the mix lay on, the face opposite, and where seasoning ends.
          */
         MarksBody: {
-            face: components["schemas"]["PointOut"];
-            opposite: components["schemas"]["PointOut"];
-            reached: components["schemas"]["PointOut"];
+            face: components["schemas"]["Point"];
+            opposite: components["schemas"]["Point"];
+            reached: components["schemas"]["Point"];
         };
         /**
          * MealInput
@@ -4274,6 +4372,16 @@ export interface components {
             servings: number;
         };
         /**
+         * Point
+         * @description A place on a picture, as shares of its width and height from the upper left (0 to 1).
+         */
+        Point: {
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+        };
+        /**
          * PointOut
          * @description A place on the photograph, as shares of its width and height from the upper left.
          */
@@ -4303,10 +4411,7 @@ export interface components {
         ProblemOut: {
             /** Accepted */
             accepted: string;
-            /**
-             * Choices
-             * @default []
-             */
+            /** Choices */
             choices: components["schemas"]["ChoiceOut"][];
             /** Field */
             field: string;
@@ -5090,8 +5195,11 @@ export interface components {
         WayOut: {
             /** Id */
             id: string;
-            /** Mass G */
-            mass_g?: number | null;
+            /**
+             * Mass G
+             * @default null
+             */
+            mass_g: number | null;
             /** Says */
             says: string;
             /**

@@ -1,5 +1,5 @@
 /** Key, fetcher and type of each resource in one value. */
-import { keepPreviousData, queryOptions } from '@tanstack/react-query'
+import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query'
 import {
   api,
   type ComparisonQuestion,
@@ -24,6 +24,12 @@ export const unreadQuery = queryOptions({
 })
 export const householdQuery = queryOptions({ queryKey: ['household'], queryFn: api.household })
 export const tablesQuery = queryOptions({ queryKey: ['tables'], queryFn: api.tables, staleTime: Infinity })
+/** What is chosen from, cuts and the pantry: nothing until they have come, empty where they do not come. */
+export function useLists() {
+  const { data, isError } = useQuery(tablesQuery)
+  return data ?? (isError ? NO_LISTS : undefined)
+}
+const NO_LISTS = { cuts: [], ingredients: [] }
 export const examplesQuery = queryOptions({
   queryKey: ['examples'],
   queryFn: api.examples,

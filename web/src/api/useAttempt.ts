@@ -1,12 +1,14 @@
 /** One deed that the kitchen may refuse: whether it goes on, and what was wrong, in words. */
 import { useMutation } from '@tanstack/react-query'
-import { toldOf } from './answered'
+import { faultIn, toldOf } from './answered'
 
 export interface Attempt {
   /** Do it; answers whether it worked. What was wrong with the one before is forgotten. */
   attempt: (work: () => Promise<unknown>) => Promise<boolean>
   /** Empty while nothing is wrong. */
   trouble: string
+  /** What of that is told beside a field of its own. */
+  faultAt: (field: string) => ReturnType<typeof faultIn>
   busy: boolean
   quiet: () => void
 }
@@ -24,6 +26,7 @@ export function useAttempt(): Attempt {
         () => false,
       ),
     trouble: error === null ? '' : toldOf(error),
+    faultAt: (field) => faultIn(error, field),
     busy: isPending,
     quiet: reset,
   }

@@ -137,14 +137,21 @@ export function useBatch(identity: string) {
   }, [identity, dispatch])
 
   // While it is open it sends by itself; what is left when the page is gone is sent from wherever the cook is then.
+  const gone = useRef(false)
+  const leave = useCallback(async () => {
+    await sendHeld(identity)
+    await askAnew(queries, 'batches')
+  }, [identity, queries])
   const isOpen = state.status !== 'loading' && state.status !== 'missing'
   useEffect(() => {
     setOpen(identity, isOpen)
+    gone.current = false
     return () => {
       setOpen(identity, false)
-      if (isOpen) void sendHeld(identity).then(() => askAnew(queries, 'batches'))
+      gone.current = true
+      if (isOpen) void leave()
     }
-  }, [identity, isOpen, queries])
+  }, [identity, isOpen, leave])
 
   const send = useCallback(
     async (edited: Edited, prefer?: Side) => {
@@ -182,6 +189,11 @@ export function useBatch(identity: string) {
       const was = latest.current
       if (was.status !== 'settled' || sending.current || typing.current.pause > 0) {
         dispatch({ type: 'typed', change: typed })
+        const now = latest.current
+        if (gone.current && 'draft' in now) {
+          holdUnsaved(identity, { since: now.since, draft: now.draft }) // words that were read when the cook had gone on
+          void leave()
+        }
         return
       }
       const draft = typed(was.draft)
@@ -189,7 +201,7 @@ export function useBatch(identity: string) {
       dispatch({ type: 'typed', change: () => draft })
       void send({ ...was, draft })
     },
-    [identity, send, dispatch],
+    [identity, send, leave, dispatch],
   )
 
   /** Where both changed one field, this side stands; all other edits of both do. */

@@ -1,8 +1,10 @@
+import { usePrefetchQuery } from '@tanstack/react-query'
 import { WorkingsContext } from '../components/Working'
 import { Suspense } from 'react'
 import { Link, useParams } from 'wouter'
 import { navigate } from 'wouter/use-browser-location'
 import { api, type Batch, type Draft, type Problem } from '../api/client'
+import { tablesQuery } from '../api/queries'
 import { useBatch, type Side } from '../api/useBatch'
 import { PlanRail } from './PlanRail'
 import { RailStrip } from './RailStrip'
@@ -10,7 +12,7 @@ import { Brought } from './Brought'
 import { BatchHeader } from './BatchHeader'
 import type { StageName } from './stages'
 import { stageNamed, stageRooms } from './stageRooms'
-import { useKeys } from './keys'
+import { useKeys } from '../components/useKeys'
 import { useNow } from './useNow'
 import { useReminders } from './useReminders'
 import { unbroken } from '../lib/unbroken'
@@ -25,6 +27,7 @@ function OneBatch({ identity, stage }: { identity: string; stage: string }) {
   const { state, change, prefer, giveUp, step, refresh } = useBatch(identity)
   const name = stageNamed(stage)
   useReminders()
+  usePrefetchQuery(tablesQuery) // what its rooms choose from comes beside it
   const open = (to: StageName) => {
     navigate(`/batch/${identity}/${to}`)
   }

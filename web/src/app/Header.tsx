@@ -1,6 +1,6 @@
 import { navigate } from 'wouter/use-browser-location'
 import { ViewLink } from '../components/ViewLink'
-import { useKeys } from './keys'
+import { useKeys } from '../components/useKeys'
 import { useReminders } from './useReminders'
 import { useTheme } from './useTheme'
 

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from 'react'
 import { jump } from './jump'
-import { useKeys } from './keys'
+import { useKeys } from '../components/useKeys'
 
 const KeysList = lazy(() => import('./KeysList').then((part) => ({ default: part.KeysList })))
 

@@ -8,7 +8,6 @@ import { told } from '../lib/clock'
 import { Header } from './Header'
 import { PlanRail } from './PlanRail'
 import { RailStrip } from './RailStrip'
-import { useKeys } from './keys'
 import { useNow } from './useNow'
 
 const LANES_BESIDE = 3
@@ -29,7 +28,6 @@ export function ViewShell({ title, first = false, children }: ViewShellProps) {
     await api.change(batch.id, { revision: batch.revision, draft, since: batch.draft })
     await askAnew(queries, 'batches')
   }
-  useKeys(first ? { n: () => document.getElementById('start-batch')?.click() } : {})
   const inHand = inOrder(batches.data ?? [])
   return (
     <div className="flex min-h-dvh flex-col">

@@ -1,4 +1,5 @@
 import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react'
+import { describedBy } from './describedBy'
 import { Row, type Fault } from './Said'
 
 export interface Option {
@@ -22,12 +23,12 @@ export function Pick({ question, value, options, assumedValue, fault, onPick }: 
   const isAssumed = value === '' && shown !== undefined && shown.value !== '' && shown.value === assumedValue
   return (
     <Row question={question} fault={fault} stack>
-      {({ describedBy }) => (
+      {({ describedBy: id }) => (
         <Listbox value={value || (assumedValue ?? '')} onChange={onPick}>
           <ListboxButton
+            ref={describedBy(id)}
             className="opens said flex cursor-pointer items-center justify-between gap-2 text-left"
             aria-label={`${question} ${shown?.label ?? 'not said'}${isAssumed ? ' assumed' : ''}`}
-            aria-describedby={describedBy}
           >
             <span className="min-w-0 leading-tight text-balance">
               {shown?.label ?? <span className="font-normal text-quiet">not said</span>}

@@ -1,6 +1,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react'
-import { useState, type ReactNode } from 'react'
-import { Row, type Fault } from './Said'
+import { useRef, useState, type ReactNode } from 'react'
+import { describedBy } from './describedBy'
+import { Meant, Row, type Fault } from './Said'
 
 export interface Pick {
   id: string
@@ -10,14 +11,16 @@ export interface Pick {
 
 export interface PickerProps<T extends Pick = Pick> {
   question: string
-  options: T[]
+  /** Nothing until they have come. */
+  options: T[] | undefined
   value: string
   fault?: Fault | undefined
   hint?: string
   stack?: boolean
   /** What stands before the name of each. */
   picture?: (option: T) => ReactNode
-  onPick: (id: string) => void
+  /** The identity of what was picked, or the words that were typed if they name none of the list. */
+  onPick: (said: string) => void
 }
 
 /** Whether every typed word is found in a name or in one that it also goes by, in any order. */
@@ -29,7 +32,15 @@ function matches(option: Pick, typed: string): boolean {
     .every((word) => lower.includes(word))
 }
 
-/** A question answered from a long list by typing part of a name. */
+/** The one that goes by just these words. */
+function named<T extends Pick>(options: T[], words: string): T | undefined {
+  const said = words.trim().toLowerCase()
+  return options.find((option) =>
+    [option.name, ...(option.also_called ?? [])].some((name) => name.toLowerCase() === said),
+  )
+}
+
+/** A question answered from a long list by typing part of a name; words left without a pick stay, and are asked about. */
 export function Picker<T extends Pick>({
   question,
   options,
@@ -39,32 +50,61 @@ export function Picker<T extends Pick>({
   ...row
 }: PickerProps<T>) {
   const [typed, setTyped] = useState('')
+  const unpicked = useRef('')
+  if (options === undefined)
+    return (
+      <Row question={question} {...row}>
+        {() => <p className="said grid items-center font-normal! text-quiet!">Looking them up</p>}
+      </Row>
+    )
   const shown = options.filter((option) => matches(option, typed)).slice(0, 60)
   const chosen = options.find((option) => option.id === value) ?? null
+  const meant = (row.fault?.choices ?? []).flatMap(({ text }) => options.filter(({ id }) => id === text))
+  const leave = () => {
+    const words = unpicked.current
+    unpicked.current = ''
+    setTyped('')
+    if (words.trim() !== '') onPick(named(options, words)?.id ?? words)
+  }
   return (
-    <Row question={question} {...row}>
-      {({ describedBy, invalid }) => (
+    <Row
+      question={question}
+      {...row}
+      after={
+        <Meant
+          choices={meant.map(({ name }) => ({ text: name, shown: '' }))}
+          onTake={(name) => {
+            onPick(named(meant, name)?.id ?? name)
+          }}
+        />
+      }
+    >
+      {({ describedBy: id, invalid }) => (
         <Combobox
           value={chosen}
           by="id"
           immediate
           onChange={(option) => {
-            if (option) onPick(option.id)
+            if (!option) return
+            unpicked.current = ''
+            onPick(option.id)
           }}
-          onClose={() => {
-            setTyped('')
-          }}
+          onClose={leave}
         >
           <ComboboxInput
+            ref={describedBy(id)}
             className="opens said"
             aria-label={question}
-            aria-describedby={describedBy}
             aria-invalid={invalid}
             autoComplete="off"
             placeholder="type part of a name"
-            displayValue={(option: Pick | null) => option?.name ?? ''}
+            displayValue={() => chosen?.name ?? value}
             onChange={(event) => {
+              unpicked.current = event.target.value
               setTyped(event.target.value)
+            }}
+            onKeyDownCapture={({ key }) => {
+              if (key === 'Escape') unpicked.current = ''
             }}
           />
           <ComboboxOptions

@@ -4,6 +4,8 @@ import { useId } from 'react'
 export interface Fault {
   wrong: string
   accepted: string
+  /** What may have been meant. */
+  choices?: readonly { text: string; shown: string }[]
 }
 
 interface RowProps {
@@ -13,11 +15,13 @@ interface RowProps {
   fault?: Fault | undefined
   /** Question above its answer instead of beside it. */
   stack?: boolean
+  /** What stands under that. */
+  after?: ReactNode
   children: (ids: { labelledBy: string; describedBy: string; invalid: boolean }) => ReactNode
 }
 
 /** A question on the left, the answer on the right, and under it what is assumed or wrong. */
-export function Row({ question, hint, assumed, fault, stack = false, children }: RowProps) {
+export function Row({ question, hint, assumed, fault, stack = false, after, children }: RowProps) {
   const id = useId()
   const below = fault ? undefined : (assumed !== undefined && `assumed: ${assumed}`) || hint
   return (
@@ -32,6 +36,7 @@ export function Row({ question, hint, assumed, fault, stack = false, children }:
         <div id={`${id}-d`} className="text-[0.9rem]">
           {fault ? <Faulty fault={fault} /> : <span className="text-quiet">{below}</span>}
         </div>
+        {after}
       </div>
     </div>
   )
@@ -76,7 +81,7 @@ export function Meant({
   )
 }
 
-interface SaidProps extends Omit<RowProps, 'children'> {
+interface SaidProps extends Omit<RowProps, 'after' | 'children'> {
   value: string
   placeholder?: string
   inputMode?: 'text' | 'decimal' | 'numeric'

@@ -11,26 +11,30 @@ export function deviceRefuses(): boolean {
   return refused
 }
 
+/** What outlives the page on this device, or as long as its tab is open. */
+export type Place = 'device' | 'tab'
+const storage = (place: Place) => (place === 'tab' ? sessionStorage : localStorage)
+
 function refuse(): void {
   if (refused) return
   refused = true
   window.dispatchEvent(new Event(REFUSED))
 }
 
-export function kept(name: string): string | null {
+export function kept(name: string, place: Place = 'device'): string | null {
   const held = inMemory.get(name)
   if (held !== undefined) return held
   try {
-    return localStorage.getItem(name)
+    return storage(place).getItem(name)
   } catch {
     refuse()
     return null
   }
 }
 
-export function keep(name: string, text: string): void {
+export function keep(name: string, text: string, place: Place = 'device'): void {
   try {
-    localStorage.setItem(name, text)
+    storage(place).setItem(name, text)
     inMemory.delete(name)
   } catch {
     inMemory.set(name, text)
@@ -38,10 +42,10 @@ export function keep(name: string, text: string): void {
   }
 }
 
-export function forget(name: string): void {
+export function forget(name: string, place: Place = 'device'): void {
   inMemory.delete(name)
   try {
-    localStorage.removeItem(name)
+    storage(place).removeItem(name)
   } catch {
     refuse()
   }

@@ -5,13 +5,11 @@ from __future__ import annotations
 from typing import Annotated, Literal
 
 from fastapi import Path, Query, Response
-from pydantic import BaseModel, TypeAdapter
 
 from vadouvan.api.context import Here
 from vadouvan.api.router import router_of
 from vadouvan.api.schemas.batch import AtBody, BatchFileBody, BatchOut, ChangeBody, ChangedOut
 from vadouvan.api.told_in import AsRead
-from vadouvan.api.written import written
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.shape import Bone, ShapeName
 from vadouvan.core.draft.typed import CutInput, Draft
@@ -36,13 +34,13 @@ from vadouvan.formats.mix_out import SaltOfferOut, salt_offers_out
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.store.batches import Origin, Way
 from vadouvan.store.standing import KeptBatch
+from vadouvan.unchanging import unchanging
 from vadouvan.use_cases.cards import card_of_batch
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 router = router_of("/api/batches", "batches")
 
 Identity = Annotated[str, Path(max_length=64)]
-_ONE, _LIST, _CHANGED = TypeAdapter(BatchOut), TypeAdapter(list[BatchOut]), TypeAdapter(ChangedOut)
 
 
 def answer(kept: KeptBatch, here: RunningKitchen) -> BatchOut:
@@ -66,12 +64,12 @@ def _out(kept: KeptBatch, judged: JudgementShown, here: RunningKitchen) -> Batch
     )
 
 
-@router.get("", response_model=list[BatchOut])
-def list_batches(here: Here) -> Response:
+@router.get("")
+def list_batches(here: Here) -> list[BatchOut]:
     """Batches in hand in the order they were made, judged; tasted ones are in the logbook."""
     in_hand = here.in_hand()
     judged = here.all_shown(kept.draft for kept in in_hand)
-    return written([_out(kept, one, here) for kept, one in zip(in_hand, judged, strict=True)], _LIST)
+    return [_out(kept, one, here) for kept, one in zip(in_hand, judged, strict=True)]
 
 
 @router.post("", status_code=201)
@@ -80,7 +78,8 @@ def make_batch(draft: Draft, here: Here) -> BatchOut:
     return answer(here.batches.add(here.new_id(), here.started(draft), now=here.now()), here)
 
 
-class CutMeantOut(BaseModel):
+@unchanging(kw_only=True)
+class CutMeantOut:
     """A cut that a line may mean, as an answer about the cut."""
 
     name: str
@@ -91,14 +90,16 @@ class CutMeantOut(BaseModel):
     cut: CutInput
 
 
-class CutAskedOut(BaseModel):
+@unchanging(kw_only=True)
+class CutAskedOut:
     """A line of meat that does not say which cut, and the few that it may be."""
 
     line: str
     cuts: list[CutMeantOut]
 
 
-class BroughtOut(BaseModel):
+@unchanging(kw_only=True)
+class BroughtOut:
     """A batch made from a file, and in words what could not be taken over."""
 
     batch: BatchOut
@@ -135,14 +136,14 @@ def _asks(brought: Brought, here: RunningKitchen) -> CutAskedOut | None:
     )
 
 
-@router.get("/{identity}", response_model=BatchOut)
-def get_batch(identity: Identity, here: Here) -> Response:
+@router.get("/{identity}")
+def get_batch(identity: Identity, here: Here) -> BatchOut:
     """One batch with its judgement as of now."""
-    return written(answer(here.batches.get(identity), here), _ONE)
+    return answer(here.batches.get(identity), here)
 
 
-@router.put("/{identity}", response_model=ChangedOut)
-def change_batch(identity: Identity, change: ChangeBody, here: Here) -> Response:
+@router.put("/{identity}")
+def change_batch(identity: Identity, change: ChangeBody, here: Here) -> ChangedOut:
     """Keep a changed draft beside what was changed elsewhere; 409 where both changed one field, with both values.
 
     The draft is told only where it is another than was sent.
@@ -150,8 +151,7 @@ def change_batch(identity: Identity, change: ChangeBody, here: Here) -> Response
     origin = Origin(change.revision, change.since, change.prefer)
     kept = here.batches.change(identity, change.draft, origin, now=here.now(), check=refuse_what_is_locked)
     told = answer(kept, here)
-    changed = ChangedOut(**dict(told) | {"draft": None if kept.draft == change.draft else kept.draft})
-    return written(changed, _CHANGED)
+    return ChangedOut(**vars(told) | {"draft": None if kept.draft == change.draft else kept.draft})
 
 
 @router.post("/{identity}/undo")

@@ -5,18 +5,19 @@ from __future__ import annotations
 from typing import Annotated
 
 from fastapi import Path
-from pydantic import BaseModel
 
 from vadouvan.api.context import Here
 from vadouvan.api.router import router_of
 from vadouvan.core.judgement.caution_triggers import cautions_of
 from vadouvan.core.kitchen.caution import Caution, CautionKind, Where
 from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.unchanging import unchanging
 
 router = router_of("/api/cautions", "cautions")
 
 
-class CautionOut(BaseModel):
+@unchanging(kw_only=True)
+class CautionOut:
     """One caution, where it applies, and what it rests on."""
 
     id: str

@@ -16,6 +16,8 @@ from vadouvan.api.router import router_of
 from vadouvan.devices.counter import BenchAction
 from vadouvan.devices.ports import Interpretation
 from vadouvan.formats.today import today_out
+from vadouvan.shapes import json_of
+from vadouvan.unchanging import unchanging
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 router = router_of("/api/devices", "devices")
@@ -23,14 +25,16 @@ router = router_of("/api/devices", "devices")
 EVERY_S = 0.25
 
 
-class ReadingOut(BaseModel):
+@unchanging(kw_only=True)
+class ReadingOut:
     """Reading of one device."""
 
     value: float | None
     state: str
 
 
-class ReadingsOut(BaseModel):
+@unchanging(kw_only=True)
+class ReadingsOut:
     """Readings of all devices: grams, and degrees in the fridge and at the probe."""
 
     scale: ReadingOut
@@ -45,7 +49,8 @@ class BenchBody(BaseModel):
     amount: float = Field(default=0.0, allow_inf_nan=False)
 
 
-class PrintedOut(BaseModel):
+@unchanging(kw_only=True)
+class PrintedOut:
     """Answer of the printer."""
 
     state: Literal["printed", "no paper", "unplugged"]
@@ -67,7 +72,7 @@ async def stream_readings(here: Here, most: Annotated[int | None, Query(ge=1, le
 async def _events(here: RunningKitchen, most: int | None) -> AsyncIterator[str]:
     sent = 0
     while (most is None or sent < most) and not here.stopping.is_set():
-        yield f"data: {_readings(here).model_dump_json()}\n\n"
+        yield f"data: {json_of(_readings(here))}\n\n"
         sent += 1
         if sent != most:
             await asyncio.sleep(EVERY_S)

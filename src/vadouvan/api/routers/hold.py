@@ -2,18 +2,18 @@
 
 from __future__ import annotations
 
-from pydantic import BaseModel
-
 from vadouvan.api.context import Here
 from vadouvan.api.router import router_of
 from vadouvan.api.schemas.hold import ComparisonQuestion
 from vadouvan.core.advice.comparing import compared
 from vadouvan.formats.judgement import JudgementOut, judgement_out
+from vadouvan.unchanging import unchanging
 
 router = router_of("/api/hold", "hold")
 
 
-class ComparisonOut(BaseModel):
+@unchanging(kw_only=True)
+class ComparisonOut:
     """The other hold, judged, the hour at which to look at it, and how it differs."""
 
     judgement: JudgementOut

@@ -9,7 +9,6 @@ from typing import Annotated
 from fastapi import Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import FileResponse
-from pydantic import BaseModel
 from starlette.background import BackgroundTask
 
 from vadouvan.api.context import Here
@@ -20,6 +19,7 @@ from vadouvan.errors import InputError
 from vadouvan.formats.archive.container import LARGEST_ARCHIVE_BYTES, too_large
 from vadouvan.formats.archive.kitchen_archive import kitchen_to_take_in
 from vadouvan.store.keeping import Checked
+from vadouvan.unchanging import unchanging
 from vadouvan.use_cases.archives import beside, put_back
 from vadouvan.use_cases.cards import write_archive
 from vadouvan.use_cases.learning import learn
@@ -33,7 +33,8 @@ CLEAR_WORD = "remove everything"
 _BODY = body_of_a_file("application/octet-stream")
 
 
-class TakenOut(BaseModel):
+@unchanging(kw_only=True)
+class TakenOut:
     """Fate of one thing of an archive: ``says`` completes a sentence that begins with its name."""
 
     kind: ThingKind
@@ -42,7 +43,8 @@ class TakenOut(BaseModel):
     says: str
 
 
-class MergeOut(BaseModel):
+@unchanging(kw_only=True)
+class MergeOut:
     """Effects of taking an archive in: counts by fate, each thing, and notes on the archive itself."""
 
     says: str
@@ -51,7 +53,8 @@ class MergeOut(BaseModel):
     notes: list[str]
 
 
-class CheckOut(BaseModel):
+@unchanging(kw_only=True)
+class CheckOut:
     """The check of the store: rows read, and what is wrong with where it stands."""
 
     says: str
@@ -81,7 +84,8 @@ async def take_archive_in(request: Request, here: Here, *, settings: bool = Fals
     return await run_in_threadpool(_take_in, data, here, with_settings=settings)
 
 
-class WorkOut(BaseModel):
+@unchanging(kw_only=True)
+class WorkOut:
     """Work that goes on: the part that is being done, and how far it is."""
 
     what: str
@@ -198,12 +202,13 @@ def _backup_too_large(size: int) -> InputError:
 
 def _checked(checked: Checked) -> CheckOut:
     wrong = len(checked.findings)
-    says = f"All well: {checked.rows} rows read." if not wrong else f"{wrong} things are not as they should be."
+    told = "1 thing is not as it should be." if wrong == 1 else f"{wrong} things are not as they should be."
+    says = told if wrong else f"All well: {checked.rows} rows read."
     return CheckOut(says=says, rows=checked.rows, findings=[f"{one.where}: {one.says}" for one in checked.findings])
 
 
 def _merge_out(merge: Merge, notes: tuple[str, ...], *, done: bool) -> MergeOut:
-    counts = {fate: merge.count(fate) for fate in FATES}
+    counts: dict[str, int] = {fate: merge.count(fate) for fate in FATES}
     brought = [
         (merge.count("new", "batch") + merge.count("beside", "batch"), "batch", "batches"),
         (merge.count("added_to", "batch"), "batch added to", "batches added to"),

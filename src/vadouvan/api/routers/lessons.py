@@ -5,7 +5,6 @@ from __future__ import annotations
 from typing import Annotated
 
 from fastapi import Path
-from pydantic import BaseModel
 
 from vadouvan.api.context import Here
 from vadouvan.api.router import router_of
@@ -15,12 +14,14 @@ from vadouvan.core.lessons.guided import LESSONS, Held, outcome
 from vadouvan.errors import NotKept
 from vadouvan.formats.course_out import CourseOut, course_out
 from vadouvan.formats.cut_out import PieceOut, piece_out
+from vadouvan.unchanging import unchanging
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
 router = router_of("/api/lessons", "lessons")
 
 
-class SideAskedOut(BaseModel):
+@unchanging(kw_only=True)
+class SideAskedOut:
     """One of the two holds of a question, before anything is worked out: its mix and its piece."""
 
     name: str
@@ -28,7 +29,8 @@ class SideAskedOut(BaseModel):
     piece: PieceOut
 
 
-class LessonOut(BaseModel):
+@unchanging(kw_only=True)
+class LessonOut:
     """A question with its options, and the two pieces that it is about."""
 
     id: str
@@ -38,6 +40,7 @@ class LessonOut(BaseModel):
     sides: list[SideAskedOut]
 
 
+@unchanging(kw_only=True)
 class SideOut(SideAskedOut):
     """One of the two holds of a lesson, worked out."""
 
@@ -45,7 +48,8 @@ class SideOut(SideAskedOut):
     sentence: str
 
 
-class OutcomeOut(BaseModel):
+@unchanging(kw_only=True)
+class OutcomeOut:
     """Which option is right and why, with both holds to look at from an hour on."""
 
     right: int

@@ -32,7 +32,7 @@ def _reading(body: LabelBody, identity: str, here: RunningKitchen) -> LabelAnswe
     try:
         reading = read_label(body.to_core(), identity, here.tables.pantry.by_id)
     except InputError as error:
-        return LabelAnswer(problem=problem_out(error))
+        return LabelAnswer(assumed=[], problem=problem_out(error))
     item = pantry_item_out(reading.ingredient, here.tables.sources)
     return LabelAnswer(item=item, assumed=list(reading.assumed))
 

@@ -17,7 +17,8 @@ from vadouvan.core.clock.said_moment import said_moment
 from vadouvan.core.draft.typed import Draft
 from vadouvan.core.schedule.moving import Mark
 from vadouvan.formats.today import TodayOut, today_out
-from vadouvan.formats.told_anew import model_told_anew
+from vadouvan.formats.told_anew import answer_told_anew
+from vadouvan.unchanging import unchanging
 from vadouvan.use_cases.planning import clashes_told, move_mark, plan_and_keep_together, table_in_hand
 
 router = router_of("/api/plan", "plan")
@@ -33,7 +34,8 @@ class MomentQuestion(BaseModel):
     time_zone: Annotated[str, Field(max_length=80)] = "UTC"
 
 
-class MomentAnswer(BaseModel):
+@unchanging(kw_only=True)
+class MomentAnswer:
     """The moment as a draft keeps it."""
 
     at: str
@@ -45,7 +47,8 @@ class OffersQuestion(BaseModel):
     draft: Draft
 
 
-class PlanOfferOut(BaseModel):
+@unchanging(kw_only=True)
+class PlanOfferOut:
     """A change that makes the plan work."""
 
     id: str
@@ -74,7 +77,8 @@ class CalendarBody(BaseModel):
     text: str = Field(max_length=4_000_000)
 
 
-class MovedOut(BaseModel):
+@unchanging(kw_only=True)
+class MovedOut:
     """Moves made in a calendar, in words, and the draft with it; nothing is kept yet."""
 
     says: list[str]
@@ -89,7 +93,8 @@ class MoveBody(BaseModel):
     to: datetime
 
 
-class MoveOut(BaseModel):
+@unchanging(kw_only=True)
+class MoveOut:
     """The draft with a mark moved, and the plan that it then has, in words."""
 
     draft: Draft
@@ -103,13 +108,15 @@ def move(body: MoveBody, here: Here) -> MoveOut:
     return MoveOut(draft=moved.draft, says=moved.says)
 
 
-class TableOut(BaseModel):
+@unchanging(kw_only=True)
+class TableOut:
     """Clashes of the batches while each is planned on its own: a sentence each."""
 
     clashes: list[str]
 
 
-class LeftOutOut(BaseModel):
+@unchanging(kw_only=True)
+class LeftOutOut:
     """A batch that found no place beside the others; ``draft`` is of a later meal at which it does."""
 
     batch_id: str
@@ -120,7 +127,8 @@ class LeftOutOut(BaseModel):
     since: Draft
 
 
-class TogetherOut(BaseModel):
+@unchanging(kw_only=True)
+class TogetherOut:
     """Moves, in words, and what found no place."""
 
     moved: list[str]
@@ -168,7 +176,7 @@ def today_on_paper(
     from vadouvan.formats.paper import today_pdf  # noqa: PLC0415 - loaded when something is printed
 
     days = f"{hours / 24:.0f} days" if hours > 24 else f"{hours:.0f} hours"
-    today = model_told_anew(what_is_next(here, hours), as_read)
+    today = answer_told_anew(what_is_next(here, hours), as_read)
     paper = today_pdf(today, title=f"The next {days}", address=str(request.base_url), now=here.now())
     return _pdf(paper, "today")
 
@@ -180,7 +188,7 @@ def label_on_paper(identity: Identity, request: Request, here: Here, as_read: As
 
     kept, now = here.batches.get(identity), here.now()
     told = today_out([(kept.id, kept.draft.name, here.judged(kept.draft))], now, timedelta(0))
-    found = model_told_anew(told, as_read)
+    found = answer_told_anew(told, as_read)
     return _pdf(labels_pdf(found.labels, address=str(request.base_url), now=now), f"label-{identity[:8]}")
 
 

@@ -14,12 +14,13 @@ from vadouvan.api.schemas.text import Text
 from vadouvan.core.clock.moment import time_zone
 from vadouvan.core.clock.routine import later
 from vadouvan.core.draft.merging import Side
-from vadouvan.core.interpretation.household import IS_SALT, HouseholdInput, read_household
+from vadouvan.core.interpretation.household import IS_SALT, MOST_ALLERGENS, HouseholdInput, read_household
 from vadouvan.core.interpretation.mix import SCHOOLS
 from vadouvan.core.interpretation.routine import RoutineInput, read_routine
 from vadouvan.core.interpretation.shared import SharedInput, read_shared
 from vadouvan.core.parsing.label import ALLERGENS
 from vadouvan.store.beside import MadeFrom
+from vadouvan.unchanging import unchanging
 
 router = router_of("/api/settings", "settings")
 
@@ -102,7 +103,7 @@ class HouseholdBody(BaseModel):
 
     salt: Text = ""
     school: Text = ""
-    allergens: Annotated[list[Text], Field(max_length=20)] = []
+    allergens: Annotated[list[Text], Field(max_length=MOST_ALLERGENS)] = []
     low_salt: Text = ""
 
 
@@ -113,14 +114,16 @@ class HouseholdChange(HouseholdBody):
     prefer: Side | None = None
 
 
-class SaltOut(BaseModel):
+@unchanging(kw_only=True)
+class SaltOut:
     """A salt that may stand on the shelf."""
 
     id: str
     name: str
 
 
-class HouseholdOut(BaseModel):
+@unchanging(kw_only=True)
+class HouseholdOut:
     """The household, and what can be chosen for it."""
 
     said: HouseholdBody
@@ -156,7 +159,8 @@ def _household(body: HouseholdBody) -> HouseholdInput:
     return HouseholdInput(**{**said, "allergens": tuple(dict.fromkeys(body.allergens))})
 
 
-class BusyOut(BaseModel):
+@unchanging(kw_only=True)
+class BusyOut:
     """A stretch in which hands are not free: ``sleep``, ``work`` or ``away``."""
 
     what: str

@@ -72,7 +72,7 @@ def read_line_as_typed(question: LineQuestion, here: Here) -> LineAnswer:
             return LineAnswer(items=[_item(text, pantry, meat_kg) for text in singles])
         portion = portion_of(LineInput("typed", question.text), pantry, meat_kg)
     except InputError as error:
-        return LineAnswer(problem=problem_out(with_choices(error, question.text, pantry, meat_kg)))
+        return LineAnswer(items=[], problem=problem_out(with_choices(error, question.text, pantry, meat_kg)))
     figure = grams_figure(portion)
     return LineAnswer(
         name=portion.ingredient.name,
@@ -80,6 +80,7 @@ def read_line_as_typed(question: LineQuestion, here: Here) -> LineAnswer:
         band_shown=figure.band_shown,
         guessed=portion.guessed,
         salt_g=portion.mass_kg.value * portion.ingredient.salt.value * 1000,
+        items=[],
     )
 
 

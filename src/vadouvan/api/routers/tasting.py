@@ -21,7 +21,7 @@ from vadouvan.core.tasting.last_good import last_good
 from vadouvan.core.tasting.logbook import MOST_BESIDE, Asked, found, side_by_side, thread_of
 from vadouvan.core.tasting.next_time import next_time
 from vadouvan.core.tasting.teaching import learned_says
-from vadouvan.core.tasting.verdict import ASPECTS, WORDS, VerdictInput, readable_verdicts
+from vadouvan.core.tasting.verdict import ASPECTS, LONGEST_NOTE_KEPT, WORDS, VerdictInput, readable_verdicts
 from vadouvan.errors import InputError, NotKept
 from vadouvan.formats.tasting_out import (
     CameFrom,
@@ -29,7 +29,6 @@ from vadouvan.formats.tasting_out import (
     EntryOut,
     LastGoodOut,
     OwnCorrectionOut,
-    PointOut,
     TasteOut,
     correction_out,
     cut_face_out,
@@ -39,6 +38,7 @@ from vadouvan.formats.tasting_out import (
 )
 from vadouvan.store.beside import MadeFrom
 from vadouvan.store.verdicts import LessonWeight
+from vadouvan.unchanging import unchanging
 from vadouvan.use_cases.learning import learn, taught_by
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 from vadouvan.use_cases.tasting import again, next_batch
@@ -60,7 +60,7 @@ class VerdictBody(BaseModel):
     eater: Text = ""
     words: dict[Text, Text] = Field(default={}, max_length=20)
     depth: Text = ""
-    note: Annotated[str, Field(max_length=100_000)] = ""
+    note: Annotated[str, Field(max_length=LONGEST_NOTE_KEPT)] = ""
 
     def to_core(self) -> VerdictInput:
         """In the shape of the core."""
@@ -79,9 +79,9 @@ class MarksBody(BaseModel):
 
     model_config = ConfigDict(extra="forbid")
 
-    face: PointOut
-    opposite: PointOut
-    reached: PointOut
+    face: Point
+    opposite: Point
+    reached: Point
 
 
 class LessonBody(BaseModel):
@@ -91,21 +91,24 @@ class LessonBody(BaseModel):
     lesson: LessonWeight = "forgotten"
 
 
-class LogbookOut(BaseModel):
+@unchanging(kw_only=True)
+class LogbookOut:
     """Entries that fit, a page of them, and how many there are."""
 
     entries: list[EntryOut]
     count: int
 
 
-class RowOut(BaseModel):
+@unchanging(kw_only=True)
+class RowOut:
     """One thing in which batches differ."""
 
     what: str
     values: list[str]
 
 
-class BesideOut(BaseModel):
+@unchanging(kw_only=True)
+class BesideOut:
     """Batches side by side: their names, and only what differs."""
 
     names: list[str]
@@ -205,8 +208,7 @@ def get_photograph(identity: Identity, here: Here) -> Response:
 @router.put("/taste/{identity}/photograph/marks")
 def mark_photograph(identity: Identity, body: MarksBody, here: Here) -> TasteOut:
     """Keep the points marked on it; the answer has the depth that they tell."""
-    points = {name: Point(**point) for name, point in body.model_dump().items()}
-    here.cut_faces.mark(identity, FaceMarks(**points))
+    here.cut_faces.mark(identity, FaceMarks(body.face, body.opposite, body.reached))
     return get_taste(identity, here)
 
 

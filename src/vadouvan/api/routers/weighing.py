@@ -15,6 +15,7 @@ from vadouvan.core.figure import number_told
 from vadouvan.core.weighing.event import CounterEvent, EventKind, How
 from vadouvan.core.weighing.telling import typed_celsius, typed_mass_kg
 from vadouvan.formats.weighing_out import WeighOut, weigh_out
+from vadouvan.unchanging import unchanging
 from vadouvan.use_cases.counter import CounterStand, press, stand_of
 from vadouvan.use_cases.running_kitchen import RunningKitchen
 
@@ -66,13 +67,15 @@ class TypedBody(BaseModel):
     kind: EventKind = "weighed"
 
 
-class TypedAnswer(BaseModel):
+@unchanging(kw_only=True)
+class TypedAnswer:
     """How it is understood, in grams and in words."""
 
     grams: float
     told: str
 
 
+@unchanging(kw_only=True)
 class WeighAnswer(WeighOut):
     """Where a weigh-in stands, with the draft as it was weighed so far, for questions about it."""
 
@@ -100,4 +103,4 @@ def event(identity: Identity, body: EventBody, here: Here) -> WeighAnswer:
 
 def _answer(stand: CounterStand, here: RunningKitchen) -> WeighAnswer:
     out = weigh_out(stand.session, stand.advice, here.now())
-    return WeighAnswer(**dict(out), draft=stand.session.present)
+    return WeighAnswer(**vars(out), draft=stand.session.present)

@@ -10,9 +10,11 @@ from vadouvan.core.draft.merging import Side
 from vadouvan.core.draft.typed import Draft
 from vadouvan.formats.judgement import JudgementShown
 from vadouvan.formats.problem_out import ProblemOut
+from vadouvan.unchanging import unchanging
 
 
-class JudgedOut(BaseModel):
+@unchanging(kw_only=True)
+class JudgedOut:
     """A judgement of a kept batch; ``locked`` once its mix has met the meat at the counter, ``tasted`` once somebody
     said how it was.
     """
@@ -26,12 +28,14 @@ class JudgedOut(BaseModel):
     tasted: bool
 
 
+@unchanging(kw_only=True)
 class BatchOut(JudgedOut):
     """A kept batch with its judgement."""
 
     draft: Draft
 
 
+@unchanging(kw_only=True)
 class ChangedOut(JudgedOut):
     """A batch after a change; its draft only where that is another than was sent: changed elsewhere besides."""
 
@@ -77,7 +81,8 @@ class LineQuestion(BaseModel):
     meat_g: float | None = Field(None, gt=0, le=1e6)
 
 
-class LineItem(BaseModel):
+@unchanging(kw_only=True)
+class LineItem:
     """One ingredient of a line that holds several: the line that it would be by itself."""
 
     text: str
@@ -88,7 +93,8 @@ class LineItem(BaseModel):
     guessed: bool
 
 
-class LineAnswer(BaseModel):
+@unchanging(kw_only=True)
+class LineAnswer:
     """Weight of a line being typed, or what is wrong with it; ``items`` where it holds several ingredients."""
 
     name: str | None = None
@@ -96,11 +102,12 @@ class LineAnswer(BaseModel):
     band_shown: str | None = None
     guessed: bool = False
     salt_g: float | None = None
-    items: list[LineItem] = []
+    items: list[LineItem]
     problem: ProblemOut | None = None
 
 
-class CutOut(BaseModel):
+@unchanging(kw_only=True)
+class CutOut:
     """A kind of cut to choose from."""
 
     id: str
@@ -111,10 +118,11 @@ class CutOut(BaseModel):
     cover: Cover
     thickness_mm: float
     own: bool
-    also_called: list[str] = []
+    also_called: list[str]
 
 
-class IngredientNameOut(BaseModel):
+@unchanging(kw_only=True)
+class IngredientNameOut:
     """An ingredient to choose from."""
 
     id: str
@@ -123,14 +131,16 @@ class IngredientNameOut(BaseModel):
     group: str
 
 
-class TablesOut(BaseModel):
+@unchanging(kw_only=True)
+class TablesOut:
     """Tables to choose from."""
 
     cuts: list[CutOut]
     ingredients: list[IngredientNameOut]
 
 
-class ExampleOut(BaseModel):
+@unchanging(kw_only=True)
+class ExampleOut:
     """An example start."""
 
     id: str
@@ -138,7 +148,8 @@ class ExampleOut(BaseModel):
     about: str
 
 
-class TroubleOut(BaseModel):
+@unchanging(kw_only=True)
+class TroubleOut:
     """Why a request was not carried out, in a sentence, and field by field."""
 
     sentence: str

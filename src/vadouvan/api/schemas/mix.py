@@ -10,6 +10,7 @@ from vadouvan.core.advice.corrections import Degree, Taste
 from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.mix.measure import Measures
 from vadouvan.formats.any_file import LONGEST_PASTED
+from vadouvan.unchanging import unchanging
 
 Asked = Annotated[float, Field(ge=0, le=20_000, allow_inf_nan=False)]
 
@@ -52,14 +53,16 @@ class PastedQuestion(BaseModel):
     text: Annotated[str, Field(max_length=LONGEST_PASTED)]
 
 
-class PastedMixOut(BaseModel):
+@unchanging(kw_only=True)
+class PastedMixOut:
     """One mix of a pasted text: its heading, if any, and its lines."""
 
     title: str
     lines: list[str]
 
 
-class PastedOut(BaseModel):
+@unchanging(kw_only=True)
+class PastedOut:
     """Contents of a pasted text: its name, the mix, or several to choose from, what stands beside it, as a glaze does,
     lines of nothing but meat, what was taken from its directions, in sentences, and what is no line of any.
     """

@@ -9,6 +9,7 @@ from vadouvan.api.schemas.text import Text
 from vadouvan.core.draft.merging import Side
 from vadouvan.core.parsing.label import LabelInput
 from vadouvan.formats.problem_out import ProblemOut
+from vadouvan.unchanging import unchanging
 
 
 class LabelBody(BaseModel):
@@ -35,15 +36,17 @@ class LabelChange(LabelBody):
     prefer: Side | None = None
 
 
-class LabelAnswer(BaseModel):
+@unchanging(kw_only=True)
+class LabelAnswer:
     """Contents by a label, with what was assumed; or what is wrong with it."""
 
     item: PantryItemOut | None = None
-    assumed: list[str] = []
+    assumed: list[str]
     problem: ProblemOut | None = None
 
 
-class OwnIngredientOut(BaseModel):
+@unchanging(kw_only=True)
+class OwnIngredientOut:
     """A kept label with its reading."""
 
     id: str

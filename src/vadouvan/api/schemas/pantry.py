@@ -4,15 +4,15 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
-from pydantic import BaseModel
-
 from vadouvan.core.figure import number_told
 from vadouvan.core.measures.units import VOLUME_M3
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.label import OWN_INGREDIENT
+from vadouvan.unchanging import unchanging
 
 
-class PartOfIngredientOut(BaseModel):
+@unchanging(kw_only=True)
+class PartOfIngredientOut:
     """One substance of an ingredient, in g per 100 g, with its range."""
 
     substance: str
@@ -20,7 +20,8 @@ class PartOfIngredientOut(BaseModel):
     shown: str
 
 
-class PantryItemOut(BaseModel):
+@unchanging(kw_only=True)
+class PantryItemOut:
     """One ingredient with its make-up and where the figures come from."""
 
     id: str

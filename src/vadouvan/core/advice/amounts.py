@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime
 
 from vadouvan.core.contact.mix_at_contact import MixAtContact
@@ -22,6 +22,7 @@ from vadouvan.core.mix.solver import Aim, Aims, Reached, SolvedAmounts, reached_
 from vadouvan.core.mix.span import SaltState
 from vadouvan.core.parsing.amount import MOST_KG, Portion
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 CHANGED_FROM_KG = 0.00005
 LEAST_SHARE_LEFT, LEAST_LEFT_KG = 0.05, 0.0001
@@ -30,7 +31,7 @@ _UNITS: Mapping[Aim, str] = {
 }  # fmt: skip
 
 
-@dataclass(frozen=True)
+@unchanging
 class NewLine:
     """A line with its new words and grams; unchanged ones keep their words."""
 
@@ -40,7 +41,7 @@ class NewLine:
     after_kg: float
 
 
-@dataclass(frozen=True)
+@unchanging
 class AimReached:
     """One aim in the unit a cook reads: what was wanted, what these amounts bring, whether that is near enough."""
 
@@ -59,7 +60,7 @@ class AimReached:
         return f"{self.aim} {wanted} {self.unit} cannot be reached: {got} {self.unit} is the nearest"
 
 
-@dataclass(frozen=True)
+@unchanging
 class Amounts:
     """The answer: every line, and how each aim was met."""
 
@@ -67,7 +68,7 @@ class Amounts:
     reached: tuple[AimReached, ...]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Asked:
     """Ground to ask about amounts: cut, hold, bowl and salt of a draft that can be judged."""
 
@@ -83,13 +84,13 @@ def board_of(draft: Draft, kitchen: Kitchen, *, now: datetime) -> Asked:
     judgement = judge(draft, kitchen, now=now)
     reading, mix = judgement.reading, judgement.mix
     if reading.cut is None or reading.hold is None or mix is None or mix.salt is None:
-        problem = reading.problems[0] if reading.problems else None
-        wrong = problem.wrong if problem else judgement.sentence
-        accepted = problem.accepted if problem else "Describe the cut and write at least one ingredient first."
-        raise InputError(field=problem.field if problem else "draft", given="", wrong=wrong, accepted=accepted)
-    if any(one.field.startswith("mix") for one in reading.problems):
-        problem = next(one for one in reading.problems if one.field.startswith("mix"))
-        raise InputError(field=problem.field, given=problem.given, wrong=problem.wrong, accepted=problem.accepted)
+        if reading.problems:
+            raise reading.problems[0].anew()
+        accepted = "Describe the cut and write at least one ingredient first."
+        raise InputError(field="draft", given="", wrong=judgement.sentence, accepted=accepted)
+    for problem in reading.problems:
+        if problem.field.startswith("mix"):
+            raise problem.anew()
     return Asked(reading.cut, reading.hold, mix.at_contact, reading.mix, mix.salt)
 
 

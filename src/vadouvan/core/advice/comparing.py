@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime
 from typing import Literal
 
@@ -14,6 +14,7 @@ from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.measures.quantity import CONTACT, quantity
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 Change = Literal[
     "hour", "thickness", "salt_target", "scored", "heat_treated", "fridge", "turned", "vacuum", "vacuum_faster"
@@ -21,7 +22,7 @@ Change = Literal[
 SCORE_DEPTH_SHARE, SCORE_SPACING = 4, "20 mm"
 
 
-@dataclass(frozen=True)
+@unchanging
 class Comparison:
     """The other hold as a draft and judged, the hour at which it is looked at, and how it differs from this one."""
 

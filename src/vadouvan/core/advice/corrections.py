@@ -8,7 +8,6 @@ away, so it is not offered against salt.
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Sequence
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import (
@@ -29,6 +28,7 @@ from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.amount import MOST_KG, Portion
+from vadouvan.unchanging import unchanging
 
 Taste = Literal["too_salty", "too_sweet", "too_sour", "too_hot", "too_thick", "too_thin"]
 Degree = Literal["a_little", "clearly", "far"]
@@ -53,7 +53,7 @@ _TASTED: dict[Taste, Callable[[Ingredient], float]] = {
 }
 
 
-@dataclass(frozen=True)
+@unchanging
 class CorrectionEffect:
     """Change of a substance (or of ``heat``, ``mass``): before and after, in the unit told."""
 
@@ -73,7 +73,7 @@ class CorrectionEffect:
         return f"{self.what} {number_told(self.before)} to {number_told(self.after)} {self.unit}"
 
 
-@dataclass(frozen=True)
+@unchanging
 class Correction:
     """One addition: its line, what it is for in words, what it does to each substance and the quantity.
 
@@ -101,7 +101,7 @@ def corrections(
     return list(_milder(asked, taste, TIMES_TOO_MUCH[degree]))
 
 
-@dataclass(frozen=True)
+@unchanging
 class _Asked:
     portions: tuple[Portion, ...]
     meat_kg: float

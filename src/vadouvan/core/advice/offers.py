@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime, timedelta
 
 from vadouvan.core.clock.routine import hours_between, later
@@ -14,13 +14,14 @@ from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.schedule.moving import LONGEST_LEAD_H
 from vadouvan.core.schedule.plan import DRYING, Plan
+from vadouvan.unchanging import unchanging
 
 DAYS_AHEAD = 3
 THINNER = (0.75, 0.5)
 SALTY_SHARE, SALT_FIRST_H = 0.05, 12.0
 
 
-@dataclass(frozen=True)
+@unchanging
 class PlanOffer:
     """A changed draft whose plan works, and what is changed in words."""
 

@@ -7,7 +7,7 @@ of what is neutral. Ratios of lines never change unasked.
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime
 from typing import Literal
 
@@ -23,6 +23,7 @@ from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.parsing.rate import rate_in
+from vadouvan.unchanging import unchanging
 
 MoreId = Literal["everything", "neutral"]
 # A line that seasons nothing may be made more without making it saltier, sourer or hotter.
@@ -33,7 +34,7 @@ SAME_WITHIN = 0.01  # a count is kept as a count only if it loses no more than t
 WORTH_TELLING = 0.1  # of what is needed
 
 
-@dataclass(frozen=True)
+@unchanging
 class More:
     """A way to have as much mix as the new shape needs, in words, with the texts of its lines."""
 
@@ -42,7 +43,7 @@ class More:
     lines: tuple[NewLine, ...]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Scaled:
     """The draft for the new cut, its lines, the factor in words, and ways to have more of the mix."""
 

@@ -7,7 +7,6 @@ here from the make-up of both, so that a swap keeps exactly what it says it keep
 from __future__ import annotations
 
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
-from dataclasses import dataclass
 
 from vadouvan.core.advice.corrections import CorrectionEffect
 from vadouvan.core.figure import number_told
@@ -17,6 +16,7 @@ from vadouvan.core.mix.measure import weighed_text
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.swap import Rule, Swap
 from vadouvan.core.parsing.amount import MOST_KG, Portion
+from vadouvan.unchanging import unchanging
 
 KEPT: Mapping[Rule, Callable[[Ingredient], float]] = {
     "equal_salt": lambda item: item.salt.value,
@@ -32,7 +32,7 @@ _CARRIES: Mapping[Rule, float] = {"equal_salt": 0.02, "equal_acid": 0.03, "equal
 MOST_TIMES_THE_WEIGHT = 4.0  # of one that nobody has tried, worked out from make-up alone
 
 
-@dataclass(frozen=True)
+@unchanging
 class SwapOffer:
     """A swap worked out for one line: the lines that replace it, and what that brings with it.
 
@@ -52,7 +52,7 @@ class SwapOffer:
     confidence: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class MixToSwapIn:
     """The mix that a line stands in, and the meat it is for."""
 

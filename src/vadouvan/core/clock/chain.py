@@ -8,12 +8,12 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Literal
 
 from vadouvan.core.clock.routine import A_STEP, Routine, later, on_a_step
 from vadouvan.core.mix.making import MakingId
+from vadouvan.unchanging import unchanging
 
 Place = Literal["shop", "counter", "fridge", "freezer", "cold box", "stove", "oven", "grill", "table"]
 Zone = Literal["none", "frozen", "cold", "warm", "hot"]
@@ -41,7 +41,7 @@ def step_id(kind: DeedKind, of: str = "") -> str:
     return f"{kind}-{of}" if of else kind
 
 
-@dataclass(frozen=True)
+@unchanging
 class Task:
     """A step before it has its place on the clock; ``zone`` is where the meat is meanwhile, if it is about meat.
 
@@ -68,7 +68,7 @@ class Task:
         )
 
 
-@dataclass(frozen=True)
+@unchanging
 class PlanStep:
     """One step on the clock; ``zone`` is how warm the meat is meanwhile, ``waits_for`` the id of the step before it."""
 

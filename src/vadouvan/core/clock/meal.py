@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from vadouvan.core.clock.routine import later
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class Meal:
     """When food is on the table, and how long before that the meat leaves its mix.
 

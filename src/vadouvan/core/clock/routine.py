@@ -4,15 +4,17 @@ from __future__ import annotations
 
 from bisect import bisect_left
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass, field
+from dataclasses import field
 from datetime import UTC, date, datetime, time, timedelta, tzinfo
+
+from vadouvan.unchanging import unchanging
 
 A_STEP = timedelta(minutes=5)
 EVERY_DAY = frozenset(range(7))
 MOST_DAYS_KEPT = 400
 
 
-@dataclass(frozen=True)
+@unchanging
 class DaySpan:
     """Local hours from ``start`` to ``end`` (over midnight if that is earlier) on days counted from Monday, 0.
 
@@ -36,7 +38,7 @@ class DaySpan:
         return datetime.combine(day, self.start, zone), datetime.combine(last, self.end, zone)
 
 
-@dataclass(frozen=True)
+@unchanging
 class Routine:
     """When hands are not free: ``sleep``, ``work`` if there is any, and ``away`` besides, every week or on one date."""
 

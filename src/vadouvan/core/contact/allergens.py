@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass
 
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class Allergen:
     """An allergen, what brings it, and whether it is sure or for the packet to say."""
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.interpretation.mix import MixInterpretation
@@ -12,11 +12,12 @@ from vadouvan.core.mix.consistency import Form
 from vadouvan.core.mix.making import Ready, make
 from vadouvan.core.mix.need import Need, Sufficiency, need_of, need_says, sufficiency
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.unchanging import unchanging
 
 MOST_ASIDE = 0.95  # something has to meet the meat
 
 
-@dataclass(frozen=True)
+@unchanging
 class MixAtContact:
     """All of the mix, what is ready of it, what is set aside [kg], what the cut needs, and the balance on the meat.
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Mapping
 from collections.abc import Set as AbstractSet
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from functools import cached_property
 
 from vadouvan.core.constants import PASTE_RUN_OFF, SERVING_NORMAL_KG
@@ -35,9 +35,10 @@ from vadouvan.core.mix.salting_method import spoon_words
 from vadouvan.core.mix.solver import Aim, Aims
 from vadouvan.core.mix.span import BathCourse, SaltSpan, SaltState, enzyme_span, salt_state, span_in_mix, span_of
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class BalanceInMix:
     """A balance told per kilogram of mix: a rule for each substance, and the figures that tell them."""
 
@@ -45,7 +46,7 @@ class BalanceInMix:
     figures: tuple[Figure, ...]
 
 
-@dataclass(frozen=True)
+@unchanging
 class MixJudgement:
     """Facts of a mix; ``salt`` is missing while the hold cannot be read.
 

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from functools import lru_cache
 
 from vadouvan.core.constants import (
@@ -21,6 +20,7 @@ from vadouvan.core.constants import (
 from vadouvan.core.cooking.stages import MOIST, USUAL_HEAT_C, CookStage
 from vadouvan.core.figure import number_told
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.unchanging import unchanging
 
 # How early each sugar browns, against glucose (our calibration; directions from handbooks, from memory).
 BROWNS = {"honey": 1.2, "fruit": 1.3, "dairy": 0.8, "cane": 0.7}
@@ -33,7 +33,7 @@ LEAST_FACTOR = ((150.0, 1.0), (200.0, 0.55))
 WORTH_NAMING = 0.15  # of the browning sugar
 
 
-@dataclass(frozen=True)
+@unchanging
 class Exposure:
     """The dry stage whose heat and minutes a sugared surface bears least: its limit [kg/m2], heat [C], time [min].
 

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from vadouvan.core.clock.chain import PlanStep
@@ -11,9 +10,10 @@ from vadouvan.core.clock.routine import later
 from vadouvan.core.constants import AFTER_LAST_BRUSH
 from vadouvan.core.cooking.stages import CookStage, of_stage
 from vadouvan.core.cooking.surface import Told
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class LastBrush:
     """The last moment at which something may be brushed on."""
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import (
@@ -20,6 +19,7 @@ from vadouvan.core.constants import (
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import degrees_told, number_told
 from vadouvan.core.measures.quantity import degrees
+from vadouvan.unchanging import unchanging
 
 # Cores that cooks call by a word [C]: of whole red meat, rested (common practice, no source).
 SAID_C = {
@@ -42,7 +42,7 @@ def core_said(text: str, *, field: str) -> float:
     return degrees(text, field=field, low=COOLEST_CORE_C, high=HOTTEST_CORE_C, accepted=CORE_ACCEPTED)
 
 
-@dataclass(frozen=True)
+@unchanging
 class Guidance:
     """Core [C] and rest [min] of a guidance, with what it is for and its source."""
 
@@ -52,7 +52,7 @@ class Guidance:
     source: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class Doneness:
     """The core to cook to, the guidance beside it, and whether it is below that."""
 

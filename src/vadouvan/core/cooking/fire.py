@@ -2,16 +2,15 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from vadouvan.core.constants import USUAL_BOIL
 from vadouvan.core.cooking.doneness import DonenessRule
 from vadouvan.core.cooking.stages import CookStage
 from vadouvan.core.mix.left_on import Left
 from vadouvan.core.mix.reduction import AS_IT_IS, Reduction
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class OwnStep:
     """A step of the cook's own: what, minutes, and minutes before the meal by which it is done."""
 
@@ -21,7 +20,7 @@ class OwnStep:
     before_min: float = 0.0
 
 
-@dataclass(frozen=True)
+@unchanging
 class FireInterpretation:
     """How it is cooked, as read: stages, what is done to the surface, doneness, the used mix, and what else is done.
 

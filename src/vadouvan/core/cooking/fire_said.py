@@ -8,13 +8,14 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable, Sequence, Set
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 from vadouvan.core.cooking.doneness import HOTTEST_CORE_C
 from vadouvan.core.cooking.stages import CookPlace
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.headings import words_of
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 MOST_STAGES_SAID = 3
 HOTTEST_CORE_F = HOTTEST_CORE_C * 1.8 + 32  # a temperature up to it is of the meat, over it of the fire
@@ -120,7 +121,7 @@ _OBJECT_ENDS = lazily(
 )
 
 
-@dataclass(frozen=True)
+@unchanging
 class StageSaid:
     """One stage on the heat in the words of a recipe; ``turned`` where it is for each side, the time for both."""
 

@@ -4,18 +4,18 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from vadouvan.core.clock.routine import hours_between, later
 from vadouvan.core.constants import CARRIES_AT_M, CARRY_OVER, MOST_CARRY_OVER_K
 from vadouvan.core.figure import number_told
+from vadouvan.unchanging import unchanging
 
 LEAST_READINGS, LEAST_RISE_C = 3, 1.0
 LATEST_READINGS = 12
 
 
-@dataclass(frozen=True)
+@unchanging
 class Forecast:
     """Where the core is, at which core to take it off so that it rises to its target, and when that will be."""
 

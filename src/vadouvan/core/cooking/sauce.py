@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import (
@@ -14,11 +13,12 @@ from vadouvan.core.constants import (
     SAUCE_WORTH_KG,
 )
 from vadouvan.core.figure import number_told
+from vadouvan.unchanging import unchanging
 
 SauceFate = Literal["serve", "dilute", "discard", "along"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Sauce:
     """The used mix boiled down: what is left to boil [kg], what comes of it [kg], its salt [kg/kg], and what to add.
 

@@ -3,12 +3,12 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import FAN_OVEN_LOWER_C
 from vadouvan.core.figure import number_told
 from vadouvan.core.measures.numbers import Interval
+from vadouvan.unchanging import unchanging
 
 CookPlace = Literal[
     "oven", "grill", "grill_indirect", "broiler", "smoker", "pan", "wok", "fryer", "pot", "parcel", "steamer"
@@ -44,7 +44,7 @@ def of_stage(number: int) -> str:
     return "" if number == 1 else str(number)
 
 
-@dataclass(frozen=True)
+@unchanging
 class CookStage:
     """One stage; what was not said is None. ``heat_c`` as it is set, ``fan`` in moving air, time [min], core [C].
 

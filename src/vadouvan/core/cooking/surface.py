@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import (
@@ -21,11 +20,12 @@ from vadouvan.core.figure import number_told
 from vadouvan.core.mix.consistency import Consistency
 from vadouvan.core.mix.left_on import LEAVES, Left
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.unchanging import unchanging
 
 ToldKind = Literal["note", "warn", "stop"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Told:
     """Something to know at the fire, and how grave it is."""
 
@@ -34,7 +34,7 @@ class Told:
     says: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class SurfaceLeft:
     """Mix that clings after drying [kg], its water [kg], sugar that browns [kg/m2] and the limit of the heat."""
 
@@ -46,7 +46,7 @@ class SurfaceLeft:
     told: tuple[Told, ...]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Exposed:
     """The heat that a surface meets, stage by stage, and whether it is meant to become dark."""
 

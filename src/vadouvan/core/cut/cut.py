@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from functools import cached_property, lru_cache
 
 from vadouvan.core.constants import EVEN_LOG_SD, MINCED_GRAIN_M, UNEVEN_LOG_SD, VERY_UNEVEN_LOG_SD
@@ -11,12 +11,13 @@ from vadouvan.core.cut.cover import Cover, cover_resistance_m
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.cut.preparation import Prepared, Step, Surface, prepare
 from vadouvan.core.cut.shape import IRREGULAR_WIDTH, Bone, Openness, Piece, ShapeName, Size, piece_of
+from vadouvan.unchanging import unchanging
 
 STRIP_LENGTH = 6.0  # a strip is about so many times longer than thick
 EVENNESS = {"even": EVEN_LOG_SD, "uneven": UNEVEN_LOG_SD, "very uneven": VERY_UNEVEN_LOG_SD}
 
 
-@dataclass(frozen=True)
+@unchanging
 class Cut:
     """A described cut in SI. ``mass_kg`` is as weighed, bone included; widths left open are worked out.
 

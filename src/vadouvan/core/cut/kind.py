@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+import math
 import re
-from dataclasses import dataclass
 from functools import cached_property
 from typing import Literal
 
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.cut.shape import Bone, ShapeName
+from vadouvan.unchanging import unchanging
 
 A_WHOLE_MUSCLE_KG = 0.45  # what is called a steak and is heavier was not cut off anything
 Family = Literal["red", "poultry", "fish", "shellfish", "plant", "mince", "other"]
@@ -37,7 +38,7 @@ _FAMILIES: dict[str, Family] = {
 STRICTEST_DAYS_S = 86_400.0  # of an unknown animal: as fish, the shortest
 
 
-@dataclass(frozen=True)
+@unchanging
 class CutKind:
     """One row of the table of cuts, in SI, with where it comes from and how sure it is.
 
@@ -151,3 +152,13 @@ class CutKind:
     def is_fish(self) -> bool:
         """Whether its skin and pace are those of fish."""
         return self.family in ("fish", "shellfish")
+
+
+def wrong_sizes(kind: CutKind) -> str:
+    """Why no cut can have the sizes and shares of this one, in words; empty where one can."""
+    sizes = (kind.thickness_m, kind.thickness_low_m, kind.thickness_high_m, kind.mass_kg, kind.density_kg_per_m3)
+    if not all(math.isfinite(size) and size > 0 for size in (*sizes, kind.hold_max_s)):
+        return "its sizes and hours have to be above 0"
+    if not all(0 <= share < 1 for share in (kind.bone_share, kind.water_share, kind.fat_share)):
+        return "its shares of bone, water and fat have to be from 0 to below 1"
+    return ""

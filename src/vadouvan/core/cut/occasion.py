@@ -2,17 +2,17 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import SERVING_HEARTY_KG, SERVING_LIGHT_KG, SERVING_NORMAL_KG
 from vadouvan.core.figure import Figure, Given, Working
+from vadouvan.unchanging import unchanging
 
 Appetite = Literal["light", "normal", "hearty"]
 SERVING_KG = {"light": SERVING_LIGHT_KG, "normal": SERVING_NORMAL_KG, "hearty": SERVING_HEARTY_KG}
 
 
-@dataclass(frozen=True)
+@unchanging
 class Occasion:
     """Who eats: servings, appetite, and the share of the whole that goes to the freezer (0 to 1)."""
 

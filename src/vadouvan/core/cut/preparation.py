@@ -7,7 +7,7 @@ changes nothing but time. Steps apply in the order they were done.
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from typing import Literal
 
 from vadouvan.core.constants import (
@@ -25,6 +25,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.cut.cover import Cover
 from vadouvan.core.figure import number_told
+from vadouvan.unchanging import unchanging
 
 StepKind = Literal[
     "trimmed", "membrane_off", "divided", "scored", "slits", "pricked", "cold_soak", "hot_dip", "rinsed", "acid_rinsed",
@@ -33,7 +34,7 @@ StepKind = Literal[
 CautionId = Literal["wash", "non-intact", "purge-water"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Step:
     """One step as read: only what its kind asks for is set [kg, m, count]."""
 
@@ -47,7 +48,7 @@ class Step:
     stuffed_with: str = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class Surface:
     """The pieces on the board while steps are applied, per batch.
 
@@ -66,7 +67,7 @@ class Surface:
     intact: bool = True
 
 
-@dataclass(frozen=True)
+@unchanging
 class StepEffect:
     """A step's outcome in words, with its time and what to be careful about."""
 
@@ -77,7 +78,7 @@ class StepEffect:
     caution: CautionId | None = None
 
 
-@dataclass(frozen=True)
+@unchanging
 class Prepared:
     """The surface after all steps, and each step's effect."""
 

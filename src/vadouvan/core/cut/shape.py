@@ -13,7 +13,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from functools import lru_cache
 from itertools import pairwise
 from typing import Literal
@@ -22,6 +22,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from vadouvan.core.constants import BONE_IN_SECTION, COVERED_FACE_EARLY, COVERED_SHARE_OF_ROUND, RIBS_RESISTANCE_M
+from vadouvan.unchanging import unchanging
 
 Array = NDArray[np.float64]
 Face = Literal["round", "above", "below", "left", "right"]
@@ -38,7 +39,7 @@ _FIRST_ZERO_J0 = 2.404826
 IRREGULAR_WIDTH = 1.4  # an uneven piece is about this much wider than thick
 
 
-@dataclass(frozen=True)
+@unchanging
 class Path:
     """A radial problem: area ~ (x / length)**exponent from ``inner_m`` to ``length_m``, open outside.
 
@@ -63,7 +64,7 @@ class Path:
         )
 
 
-@dataclass(frozen=True)
+@unchanging
 class Size:
     """Outer dimensions of one piece [m] and its volume [m3]."""
 
@@ -73,7 +74,7 @@ class Size:
     volume_m3: float
 
 
-@dataclass(frozen=True)
+@unchanging
 class Openness:
     """Ways in for the mix: bone, and the cover's resistance [m] on one face or all round."""
 
@@ -83,7 +84,7 @@ class Openness:
     cover_all_round: bool = False
 
 
-@dataclass(frozen=True, eq=False)  # one is known by being the same
+@unchanging(eq=False)  # one is known by being the same
 class Piece:
     """One piece as salt sees it.
 

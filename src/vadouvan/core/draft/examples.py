@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from vadouvan.core.draft.typed import CutInput, Draft, HoldInput, LineInput
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class Example:
     """A draft to start from, and a line on what it shows."""
 

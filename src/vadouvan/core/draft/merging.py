@@ -11,6 +11,7 @@ from dataclasses import dataclass, field, fields, is_dataclass, replace
 from typing import Any, Literal, Protocol, TypeVar
 
 from vadouvan.core.draft.typed import Draft
+from vadouvan.unchanging import unchanging
 
 T = TypeVar("T")
 Side = Literal["mine", "theirs"]
@@ -20,7 +21,7 @@ class _Member(Protocol):
     id: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class Clash:
     """One field that both sides changed, each to something else; a member that is gone reads as None."""
 
@@ -34,7 +35,7 @@ class Clash:
         return f"Here {_told(self.mine)}, elsewhere {_told(self.theirs)}."
 
 
-@dataclass(frozen=True)
+@unchanging
 class Merged:
     """The draft with both edits, and where they clash: there it holds the side that was preferred, else theirs."""
 

@@ -6,10 +6,11 @@ means "not said"; what is then assumed is told in the reading.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Annotated
 
-from annotated_types import Len
+from annotated_types import Interval, Len
+
+from vadouvan.unchanging import unchanging
 
 MOST_LINES = 60
 MOST_STEPS = 20
@@ -22,9 +23,10 @@ YES = "yes"  # a ticked answer
 
 Text = Annotated[str, Len(0, LONGEST_KEPT)]
 Identity = Annotated[str, Len(1, 64)]
+Number = Annotated[float, Interval(ge=-1e9, le=1e9)]  # of what is kept: no kitchen holds more
 
 
-@dataclass(frozen=True)
+@unchanging
 class StepInput:
     """One thing done to the cut, as typed; only what its kind asks for is filled in."""
 
@@ -39,7 +41,7 @@ class StepInput:
     stuffed_with: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class OccasionInput:
     """For how many: servings, appetite, share for the freezer."""
 
@@ -48,7 +50,7 @@ class OccasionInput:
     frozen: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class CutInput:
     """Answers about the cut. ``kind`` is an id of the table of cuts; ``state`` whether it starts fresh or frozen;
     ``age`` how long it has been raw in the fridge, bought or thawed, when it goes into the mix.
@@ -71,7 +73,7 @@ class CutInput:
     age: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class LineInput:
     """One typed line of the mix with an identity of its own.
 
@@ -86,7 +88,7 @@ class LineInput:
     first: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class AimsInput:
     """Aims of the mix: the school of salting with what it asks for, and other aims."""
 
@@ -99,7 +101,7 @@ class AimsInput:
     heat: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class QuantityInput:
     """How the mix meets the meat, in what, and what is kept clean: a weight or a share of the mix, boiled down
     to so much for the table or not.
@@ -114,7 +116,7 @@ class QuantityInput:
     set_aside_to: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class MakingInput:
     """How the mix is made before it meets the meat."""
 
@@ -127,7 +129,7 @@ class MakingInput:
     strained: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class HoldInput:
     """Answers about the hold; ``readings`` are temperatures as they were noted: "0 h 4 C, 6 h 9 C"; ``room`` is how
     warm the kitchen is; ``aim`` what the hold is for.
@@ -145,7 +147,7 @@ class HoldInput:
     aim: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class MealInput:
     """Answers about the meal: local date and time, time from pull to plate, time zone name.
 
@@ -164,7 +166,7 @@ class MealInput:
     thaw_for: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class StageInput:
     """One stage of cooking: where, how hot, in moving air or not, how long, up to which core or until it is tender,
     turned once or every so often, brushed.
@@ -182,7 +184,7 @@ class StageInput:
     every: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class OwnStepInput:
     """A step of the cook's own on the same clock: what, how long, and how long before the meal it is done."""
 
@@ -192,7 +194,7 @@ class OwnStepInput:
     before: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class FireInput:
     """How it is cooked: its surface, the stages, doneness with a core of one's own, and the used mix.
 
@@ -216,7 +218,7 @@ class FireInput:
     crust: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class CompanionInput:
     """A mix beside the marinade, such as a glaze or a sauce: what it is, its name, its lines as one text, what it is
     boiled down or thinned to, how much of it is eaten, when it goes in or on.
@@ -231,7 +233,7 @@ class CompanionInput:
     when: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class Draft:
     """A whole batch as typed."""
 

@@ -8,7 +8,6 @@ steps that double, on the same graded cells as salt. Band depth is uncertain by 
 from __future__ import annotations
 
 from bisect import bisect_right
-from dataclasses import dataclass
 from functools import cached_property, lru_cache
 
 import numpy as np
@@ -24,6 +23,7 @@ from vadouvan.core.cut.shape import Piece
 from vadouvan.core.hold.buffer import AcidKind, Titration, meat_titration, mix_titration
 from vadouvan.core.hold.eigenmodes import Array, Grid, graded_grid
 from vadouvan.core.mix.acidity import Solution
+from vadouvan.unchanging import unchanging
 
 CELLS = 44
 SETTLED: Array = np.linspace(0.0, 1.0, 400)  # shares of the strength that are left outside
@@ -38,7 +38,7 @@ NOTHING = 1e-30  # mol/kg in the meat before: numbers too small to be held in fu
 _OVER_SALT = {"acetic": 0.76, "lactic": 0.62, "citric": 0.41, "malic": 0.47, "tartaric": 0.46, "other": 0.41}
 
 
-@dataclass(frozen=True, eq=False)  # one is known by being the same: its hash goes with that
+@unchanging(eq=False)  # one is known by being the same: its hash goes with that
 class AcidCourse:
     """Acid over time in one piece, on salt's axis of tau [m2], by depth from the surface inwards, and in the mix.
 

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from vadouvan.core.cut.cut import Cut
 from vadouvan.core.cut.kind import Family
@@ -11,9 +10,10 @@ from vadouvan.core.hold import levels
 from vadouvan.core.hold.hold import HoldAim
 from vadouvan.core.mix.balance import FERMENTED_PASTE
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class AimWeights:
     """How much each aim counts [0..1]; ``cure_share`` of the hours of a whole bed of paste cure it."""
 

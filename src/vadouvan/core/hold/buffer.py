@@ -7,7 +7,6 @@ kg and pH from 5.5 to 7); plus or minus 30 %.
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
 from functools import cache
 
 import numpy as np
@@ -16,6 +15,7 @@ from vadouvan.core.constants import WATER_PK
 from vadouvan.core.cut.kind import Family
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.mix.acidity import PK, Solution
+from vadouvan.unchanging import unchanging
 
 # Sites [mol/kg meat] by dissociation constant, and the pH of the raw meat.
 _RED = {3.9: 0.060, 4.4: 0.055, 4.9: 0.030, 3.86: 0.090, 6.1: 0.030, 6.6: 0.040, 7.1: 0.030}
@@ -32,7 +32,7 @@ RAW_PH: Mapping[Family, float] = {
 MOST_ACID_PH, STEPS = 1.2, 500
 
 
-@dataclass(frozen=True)
+@unchanging
 class AcidKind:
     """The acids of a mix as one: share of each by moles; charges given up and share still whole, at any pH."""
 
@@ -54,7 +54,7 @@ class AcidKind:
         return charges, whole
 
 
-@dataclass(frozen=True)
+@unchanging
 class Sweep:
     """Values of pH that are swept over, from the first to the last."""
 
@@ -82,7 +82,7 @@ def _charges_and_whole(name: str, sweep: Sweep) -> Array:
     return np.array([sum(count * term for count, term in enumerate(terms)) / total, terms[0] / total])
 
 
-@dataclass(frozen=True)
+@unchanging
 class Titration:
     """Acid against pH: ``acid`` rising [mol/kg water] as ``ph`` falls, and the mobile share there."""
 

@@ -9,7 +9,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
 from functools import cached_property, lru_cache
 from typing import Literal
 
@@ -38,12 +37,13 @@ from vadouvan.core.hold.salt import LOG_FO
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.temperature import salt_diffusivity
 from vadouvan.core.hold.time_temperature import Pace
+from vadouvan.unchanging import unchanging
 
 ConcernName = Literal["seasoned", "aroma", "tenderised", "cured", "soured", "salty", "sour", "soft", "texture"]
 REFERENCE_C = REFERENCE_TEMPERATURE_K.value - ZERO_CELSIUS_K.value  # where souring and softening are counted
 
 
-@dataclass(frozen=True)
+@unchanging
 class Concern:
     """One concern at every hour [0..1], a row for each run of a hold; ``start`` is what of it no hour can mend."""
 
@@ -53,7 +53,7 @@ class Concern:
     start: float = 1.0
 
 
-@dataclass(frozen=True)
+@unchanging
 class _Runs:
     """Runs of one hold at the same hours (looks). They differ in pace, thickness and salt, in nothing else.
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 from vadouvan.core.constants import COAT_M, PASTE_DENSITY
 from vadouvan.core.cut.cut import Cut, usual_piece_kg
@@ -10,11 +10,12 @@ from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.scenario import hold_scenario
 from vadouvan.core.hold.window import Window, window_of
 from vadouvan.core.mix.balance import Balance
+from vadouvan.unchanging import unchanging
 
 EDGES_M = (0.015, 0.020, 0.025, 0.030, 0.040, 0.050)
 
 
-@dataclass(frozen=True)
+@unchanging
 class CubeChoice:
     """The same meat and mix in cubes of one edge."""
 

@@ -8,7 +8,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from functools import lru_cache
 from typing import Literal
 
@@ -20,12 +19,13 @@ from vadouvan.core.hold.concerns import Concern, concerns_of
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.on_the_meat import TINY, bath_share
 from vadouvan.core.hold.scenario import HoldScenario
+from vadouvan.unchanging import unchanging
 
 FIRST_H, LOOKS = 0.01, 420
 TASTES: Array = np.array(levels.TASTES)
 
 
-@dataclass(frozen=True)
+@unchanging
 class Curves:
     """Runs at the same ``hours`` (looks): ``rising``, ``falling`` and the salty concern alone (runs, looks).
 
@@ -46,7 +46,7 @@ class Curves:
         return min(one.start for one in (*self.up, *self.down))
 
 
-@dataclass(frozen=True)
+@unchanging
 class Edges:
     """Hours by run: earliest, best, latest, good from and until; ``most`` is how good it gets [0..1].
 

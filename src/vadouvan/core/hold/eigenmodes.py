@@ -11,13 +11,13 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable
-from dataclasses import dataclass
 from functools import cached_property, lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
 
 from vadouvan.core.cut.shape import Path
+from vadouvan.unchanging import unchanging
 
 Array = NDArray[np.float64]
 
@@ -29,7 +29,7 @@ KEPT_MODES = 128  # 30 kB each
 KEPT_DIGITS = 12  # of exponent and capacity ratio, when decompositions are kept for reuse
 
 
-@dataclass(frozen=True, eq=False)  # one is kept for each shape
+@unchanging(eq=False)  # one is kept for each shape
 class Grid:
     """Cell edges, centres and volumes (they add up to 1) for area ~ x**exponent on 0..1."""
 
@@ -58,7 +58,7 @@ def _outside(grid: Grid, inner_share: float) -> Array:
     return np.asarray(part / part.sum())
 
 
-@dataclass(frozen=True, eq=False)  # known by being the same: one is kept for each shape and ratio
+@unchanging(eq=False)  # known by being the same: one is kept for each shape and ratio
 class Modes:
     """Decay modes of piece and bath; ``shape`` is what they were made for (exponent, inner share, resistances).
 

@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field, replace
+from dataclasses import field, replace
 from typing import Literal
 
 from vadouvan.core.constants import OPEN_AIR_PACE, ROOM_C, UNTURNED_SHARE, VACUUM_CLAIM
 from vadouvan.core.mix.left_on import Left
+from vadouvan.unchanging import unchanging
 
 Goal = Literal["surface", "through"]
 HoldAim = Literal["season", "tenderise", "both", "cure", "sour"]
@@ -15,7 +16,7 @@ Metal = Literal["none", "stainless", "aluminium", "copper", "iron", "galvanised"
 REACTIVE: tuple[Metal, ...] = ("aluminium", "copper", "iron", "galvanised")
 
 
-@dataclass(frozen=True)
+@unchanging
 class Hold:
     """Fridge temperature [C], what the cook is after, salt target [kg per kg meat].
 

@@ -2,17 +2,17 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.hold.concerns import ConcernName
+from vadouvan.unchanging import unchanging
 
 # A concern that binds, or what is none: nothing has to be waited for, two concerns cross, it keeps no longer.
 LimitId = ConcernName | Literal["at_once", "crossing", "storage"]
 Basis = Literal["salt", "acid", "enzyme", "quality", "safety", "aroma"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Limit:
     """A limit at an hour. ``says`` completes "because ..." and "... ends it"; ``source`` is a key."""
 

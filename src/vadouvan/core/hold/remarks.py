@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import (
@@ -18,12 +17,13 @@ from vadouvan.core.constants import (
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.storage import hours_allowed
+from vadouvan.unchanging import unchanging
 
 MATTERS_KG_PER_KG = 0.001
 RemarkKind = Literal["note", "warn"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Remark:
     """One remark with the source it rests on."""
 

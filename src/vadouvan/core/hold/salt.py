@@ -9,7 +9,6 @@ stays reasonable for strong baths, weight change is not told.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
@@ -17,13 +16,14 @@ import numpy as np
 from vadouvan.core.constants import FILM_WATER_KG_PER_M2, SATURATION_KG_PER_KG_WATER
 from vadouvan.core.cut.shape import Piece
 from vadouvan.core.hold.eigenmodes import Array, Grid, Modes, modes_of
+from vadouvan.unchanging import unchanging
 
 FIRST_FO, LAST_FO, STEPS = 2e-5, 30.0, 160
 FO: Array = np.geomspace(FIRST_FO, LAST_FO, STEPS)
 LOG_FO: Array = np.log(FO)
 
 
-@dataclass(frozen=True)
+@unchanging
 class SaltContact:
     """A mix on its meat: salt and water outside, water inside [kg]; open surface [m2]."""
 
@@ -48,7 +48,7 @@ class SaltContact:
         return self.salt_kg / (self.meat_water_kg + self.outer_water_kg)
 
 
-@dataclass(frozen=True)
+@unchanging
 class SaltCourse:
     """Salt over time in one piece.
 
@@ -87,7 +87,7 @@ class SaltCourse:
         return np.asarray(saltiest_first[rows, right - 1] * (1 - part) + saltiest_first[rows, right] * part)
 
 
-@dataclass(frozen=True)
+@unchanging
 class EarlierContact:
     """The earlier bath, on its own, for so long on salt's clock."""
 

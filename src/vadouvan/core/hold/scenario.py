@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass, field, replace
+from dataclasses import field, replace
 from functools import cached_property
 
 import numpy as np
@@ -15,12 +15,13 @@ from vadouvan.core.hold.hold import Hold
 from vadouvan.core.hold.salt import EarlierContact, SaltContact, SaltCourse, salt_course
 from vadouvan.core.hold.time_temperature import Pace, pace_of
 from vadouvan.core.mix.balance import Balance
+from vadouvan.unchanging import unchanging
 
 TRACE_KG_PER_KG = 1e-4
 NEVER_H = 24.0 * 60  # longer than any hold: stands for "not within this hold"
 
 
-@dataclass(frozen=True)
+@unchanging
 class HoldScenario:
     """One hold with its courses of salt and acid worked out; ``pace`` turns their clocks into hours.
 

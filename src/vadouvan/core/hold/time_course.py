@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 import numpy as np
 
@@ -19,13 +19,14 @@ from vadouvan.core.hold.on_the_meat import softening_strength
 from vadouvan.core.hold.rest import rested_course
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.hold.window import Window
+from vadouvan.unchanging import unchanging
 
 HOURS, DEPTHS = 33, 25
 ROUND_HOURS = (1.0, 2.0, 4.0, 10.0, 20.0, 24.0, 48.0)  # those that cooks speak of
 EARLIEST_H = 0.25
 
 
-@dataclass(frozen=True)
+@unchanging
 class TimeCourse:
     """Per hour: salt by depth [kg/kg meat] (hours, depths), mean and middle, salt left outside [kg], depth of
     seasoning, of the white band and of softening [m]. ``rested`` is the salt after a rest of ``rest_h`` in the cold

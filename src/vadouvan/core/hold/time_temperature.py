@@ -6,7 +6,6 @@ Both models see time only as an integral of their own pace, so a warm hour is on
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
 from functools import cached_property, lru_cache
 
 import numpy as np
@@ -14,12 +13,13 @@ import numpy as np
 from vadouvan.core.cut.kind import Family
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.temperature import enzyme_pace, salt_diffusivity
+from vadouvan.unchanging import unchanging
 
 FAR_H = 24.0 * 400
 KEPT_PACES = 128
 
 
-@dataclass(frozen=True, eq=False)  # known by being the same: one is kept for each course of temperatures
+@unchanging(eq=False)  # known by being the same: one is kept for each course of temperatures
 class Pace:
     """Temperatures from an hour on [(h, C)], the first from hour 0; ``factor`` quickens or slows salt [1]."""
 

@@ -10,7 +10,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
@@ -28,13 +27,14 @@ from vadouvan.core.hold.limits import Limit
 from vadouvan.core.hold.scenario import NEVER_H, HoldScenario, hold_scenario
 from vadouvan.core.hold.worded import at_once, before_crossing, limit_of
 from vadouvan.core.mix.balance import Balance
+from vadouvan.unchanging import unchanging
 
 SALT_SPREAD_MATTERS = 0.06  # of the salt, from low to high
 KEPT_HOLDS = 64
 ALL_OF_IT = 0.999  # of the hours that it keeps: nothing else ends the window
 
 
-@dataclass(frozen=True)
+@unchanging
 class Edge:
     """One end of the window, or its best hour: the hour, its 80 % band, what sets it, what else was near."""
 
@@ -45,7 +45,7 @@ class Edge:
     others: tuple[Limit, ...]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Window:
     """Earliest, best and latest; ``good_h`` are the hours near the best; ``mark`` is how good it gets at all [0..1].
 
@@ -100,7 +100,7 @@ class Window:
         return self.keeps_h <= FIRST_H
 
 
-@dataclass(frozen=True)
+@unchanging
 class Tried:
     """Hours of a hold that is only tried, without their bands and words, and how good it gets at all [0..1]."""
 

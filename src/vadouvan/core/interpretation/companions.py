@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator
-from dataclasses import dataclass
 from functools import cached_property
 from typing import Literal, get_args
 
@@ -21,6 +20,7 @@ from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.parsing.curing import names_curing_salt
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 CompanionKind = Literal["glaze", "sauce", "dip", "finish", "pot", "coating"]
 KINDS: dict[str, CompanionKind] = {kind: kind for kind in get_args(CompanionKind)}
@@ -50,7 +50,7 @@ NAMED: dict[CompanionKind, tuple[str, ...]] = {
 }
 
 
-@dataclass(frozen=True)
+@unchanging
 class Companion:
     """A mix beside the marinade as read, line by line: weighed, or why it could not be."""
 

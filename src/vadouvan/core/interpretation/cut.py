@@ -32,7 +32,8 @@ from vadouvan.core.measures.quantity import (
     quantity,
     whole_number,
 )
-from vadouvan.errors import InputError
+from vadouvan.core.parsing.cut_called import cuts_called
+from vadouvan.errors import Choice, InputError
 
 SHAPES: dict[str, ShapeName] = {name: name for name in get_args(ShapeName)}
 BONES: dict[str, Bone] = {name: name for name in get_args(Bone)}
@@ -138,11 +139,23 @@ def _kind(said: str, kitchen: Kitchen, notes: Notes) -> CutKind | None:
         return None
     kind = kitchen.cuts.get(said)
     if kind is None:
-        accepted = "Choose one from the list of cuts, such as " + ", ".join(list(kitchen.cuts)[:3]) + "."
-        notes.problems.append(
-            InputError(field="cut.kind", given=said, wrong=f'There is no cut "{said}".', accepted=accepted)
-        )
+        notes.problems.append(_no_such_cut(said, kitchen))
     return kind
+
+
+def _no_such_cut(said: str, kitchen: Kitchen) -> InputError:
+    """A sentence about words that name no cut of the list, with the cuts that may be meant as choices."""
+    meant = cuts_called(said, kitchen.cuts)
+    wrong = f'There is no cut "{said}" in the list.'
+    if len(meant) > 1:
+        wrong, accepted = f'"{said}" may be one of several cuts.', "Choose which, or another from the list of cuts."
+    elif meant:
+        accepted = f'Choose "{meant[0].name}" if that is meant, or another from the list of cuts.'
+    else:
+        accepted = f"Choose the most like it from the list of cuts, such as {next(iter(kitchen.cuts.values())).name}."
+    error = InputError(field="cut.kind", given=said, wrong=wrong, accepted=accepted)
+    error.choices = tuple(Choice(kind.id, kind.name) for kind in meant)
+    return error
 
 
 def _pieces(said: CutInput) -> int:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass, field, replace
+from dataclasses import field, replace
 from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
 
@@ -31,6 +31,7 @@ from vadouvan.core.measures.quantity import EARLY, LEAD, decimal, quantity, whol
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 DEFAULT_LEAD = timedelta(minutes=60)
 SOON = timedelta(minutes=10)
@@ -38,7 +39,7 @@ FARTHEST_H = 366 * 24.0
 APPETITES: dict[str, Appetite] = {"light": "light", "normal": "normal", "hearty": "hearty"}
 
 
-@dataclass(frozen=True)
+@unchanging
 class Interpretation:
     """Reading of a draft, with the notes made on the way."""
 

@@ -2,27 +2,31 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from typing import Annotated
 
+from annotated_types import Len
+
+from vadouvan.core.draft.typed import Text
 from vadouvan.core.interpretation.mix import SCHOOLS
 from vadouvan.core.kitchen.household import Household
 from vadouvan.core.measures.quantity import decimal
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.label import ALLERGENS
 from vadouvan.errors import BadInput, InputError
+from vadouvan.unchanging import unchanging
 
-MOST_EATERS = 100
+MOST_EATERS, MOST_ALLERGENS = 100, 20
 IS_SALT = 0.5  # share of salt from which an ingredient is one
 
 
-@dataclass(frozen=True)
+@unchanging
 class HouseholdInput:
     """As typed: ids of a salt and a school, allergens by name, how many eat low in salt. Empty: nothing said."""
 
-    salt: str = ""
-    school: str = ""
-    allergens: tuple[str, ...] = ()
-    low_salt: str = ""
+    salt: Text = ""
+    school: Text = ""
+    allergens: Annotated[tuple[Text, ...], Len(0, MOST_ALLERGENS)] = ()
+    low_salt: Text = ""
 
 
 def read_household(said: HouseholdInput, pantry: Pantry) -> Household:

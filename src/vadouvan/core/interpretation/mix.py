@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import re
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from typing import TypeVar, get_args
 
 from vadouvan.core.constants import LIQUID_DENSITY
@@ -44,6 +44,7 @@ from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 T = TypeVar("T")
 SCHOOLS: dict[str, SaltingMethod] = {name: name for name in get_args(SaltingMethod)}
@@ -56,7 +57,7 @@ COATS: dict[str, Coat] = {name: name for name in get_args(Coat)}
 DEFAULT_BATH_H = 12.0
 
 
-@dataclass(frozen=True)
+@unchanging
 class MixInterpretation:
     """The mix as read: weighed lines, which are locked, fished out or first, school, aims, vessel, making.
 

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.interpretation.notes import Notes
 from vadouvan.core.measures.quantity import COOK, quantity
 from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 ACCEPTED = 'Write "after 1 h", "30 min before the end", "at the start" or "at the end".'
 _FROM_END = lazily(r"\b(?:before|last|left|final|to go|from the end)\b", re.IGNORECASE)
@@ -23,7 +23,7 @@ _WORDS = lazily(
 )
 
 
-@dataclass(frozen=True)
+@unchanging
 class CookMoment:
     """A moment of the cooking [min]: after its start, or before its end."""
 

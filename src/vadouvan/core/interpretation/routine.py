@@ -3,12 +3,16 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
 from datetime import date, time
+from typing import Annotated
+
+from annotated_types import Len
 
 from vadouvan.core.clock.routine import DaySpan, Routine
+from vadouvan.core.draft.typed import Text
 from vadouvan.core.patterns import lazily
 from vadouvan.errors import BadInput, InputError
+from vadouvan.unchanging import unchanging
 
 DAYS = ("mon", "tue", "wed", "thu", "fri", "sat", "sun")
 AWAY_ACCEPTED = 'Write such as "sat 14:00 to 17:00" for every week, or "2026-12-05 09:00 to 12:00" for once.'
@@ -20,16 +24,16 @@ _AWAY = lazily(
 CLOCK_ACCEPTED = 'Write a time of day such as "23:00".'
 
 
-@dataclass(frozen=True)
+@unchanging
 class RoutineInput:
     """Sleep and work as typed: times of day, and the days of work by their first three letters."""
 
-    sleep_from: str = "23:00"
-    sleep_to: str = "06:30"
-    work_from: str = ""
-    work_to: str = ""
-    work_days: tuple[str, ...] = DAYS[:5]
-    away: str = ""
+    sleep_from: Text = "23:00"
+    sleep_to: Text = "06:30"
+    work_from: Text = ""
+    work_to: Text = ""
+    work_days: Annotated[tuple[Text, ...], Len(0, 7)] = DAYS[:5]
+    away: Text = ""
 
 
 def read_routine(said: RoutineInput) -> Routine:

@@ -3,21 +3,22 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
 
+from vadouvan.core.draft.typed import Text
 from vadouvan.core.kitchen.shared import SharedKitchen
 from vadouvan.core.measures.quantity import FRIDGE_ROOM, VESSEL_VOLUME, quantity
 from vadouvan.errors import BadInput, InputError
+from vadouvan.unchanging import unchanging
 
 MOST_TUBS = 8
 
 
-@dataclass(frozen=True)
+@unchanging
 class SharedInput:
     """As typed: "38 l", and "2.5 l, 5 l". Empty: no limit."""
 
-    fridge: str = ""
-    tubs: str = ""
+    fridge: Text = ""
+    tubs: Text = ""
 
 
 def read_shared(said: SharedInput) -> SharedKitchen:

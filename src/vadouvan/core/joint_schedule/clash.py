@@ -4,18 +4,18 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
 from itertools import combinations
 
 from vadouvan.core.figure import number_told
 from vadouvan.core.joint_schedule.dish import Choice, Dish, OvenUse, Placed
 from vadouvan.core.kitchen.shared import SharedKitchen
+from vadouvan.unchanging import unchanging
 
 FULL = 1e-9
 MOST_WAYS, MOST_PULLS = 20, 3  # enough to tell what stands in the way
 
 
-@dataclass(frozen=True)
+@unchanging
 class Clash:
     """Two dishes that want the same thing, or all of them more room than there is: ``thing``, and it in words."""
 

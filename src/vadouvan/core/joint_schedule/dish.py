@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import field
+
+from vadouvan.unchanging import unchanging
 
 SLOT_MIN = 5
 
 
-@dataclass(frozen=True)
+@unchanging
 class Stretch:
     """Slots from ``start`` up to, not including, ``end``."""
 
@@ -23,7 +25,7 @@ class Stretch:
         return self.start < other.end and other.start < self.end
 
 
-@dataclass(frozen=True)
+@unchanging
 class OvenUse:
     """The oven at one heat [C, in still air] for a stretch."""
 
@@ -31,7 +33,7 @@ class OvenUse:
     heat_c: float
 
 
-@dataclass(frozen=True)
+@unchanging
 class Choice:
     """One way to place a part of a dish: the slot, what it costs, and the stretches in which it wants your hands."""
 
@@ -41,7 +43,7 @@ class Choice:
     oven: tuple[OvenUse, ...] = ()
 
 
-@dataclass(frozen=True)
+@unchanging
 class Dish:
     """One batch with every contact and every pull that it could have.
 
@@ -67,7 +69,7 @@ class Dish:
         return self.earliest <= pull.slot - contact.slot <= self.latest
 
 
-@dataclass(frozen=True)
+@unchanging
 class Placed:
     """A dish with its contact and pull, and the tub it is in, by its place in the list of tubs."""
 
@@ -97,7 +99,7 @@ class Placed:
         return self.contact.cost + self.pull.cost
 
 
-@dataclass(frozen=True)
+@unchanging
 class TablePlan:
     """Dishes that found their place, and for each that did not the reason in words, by its id.
 

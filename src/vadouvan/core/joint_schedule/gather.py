@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import UTC, datetime, timedelta
 
 from vadouvan.core.clock.chain import PlanStep, laid_before
@@ -20,6 +20,7 @@ from vadouvan.core.joint_schedule.dish import SLOT_MIN, Choice, Dish, OvenUse, P
 from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.schedule.plan import Plan, Work, plan_for
 from vadouvan.core.schedule.steps import after_the_pull, work_of
+from vadouvan.unchanging import unchanging
 
 MOST_EARLY_SLOTS = 6  # half an hour kept warm
 EARLY_COST = 2.0  # an hour kept warm is as bad as two hours away from the best contact
@@ -28,7 +29,7 @@ COARSE_SLOTS = 3
 BAG_SLACK = 1.15  # a bag or a bowl takes more room than what is in it
 
 
-@dataclass(frozen=True)
+@unchanging
 class Batch:
     """A batch at the table: its identity, its draft and its judgement."""
 
@@ -42,7 +43,7 @@ class Batch:
         return self.draft.name or "Unnamed batch"
 
 
-@dataclass(frozen=True)
+@unchanging
 class _Facts:
     """Facts of a batch with a meal."""
 
@@ -53,7 +54,7 @@ class _Facts:
     meal: Meal
 
 
-@dataclass(frozen=True)
+@unchanging
 class Clock:
     """Moments as slots of five minutes from an origin, around a cook's week; nothing is planned before ``now``."""
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import timedelta
 
 from vadouvan.core.clock.routine import later
@@ -15,11 +15,12 @@ from vadouvan.core.joint_schedule.planner import plan_table
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.kitchen.kitchen import Kitchen
 from vadouvan.core.kitchen.shared import SharedKitchen
+from vadouvan.unchanging import unchanging
 
 OTHER_MEALS_MIN = tuple(range(30, 6 * 60 + 1, 30))
 
 
-@dataclass(frozen=True)
+@unchanging
 class Moved:
     """A batch whose start, or the time it is done, is another than before."""
 
@@ -27,7 +28,7 @@ class Moved:
     draft: Draft
 
 
-@dataclass(frozen=True)
+@unchanging
 class LeftOut:
     """A batch that finds no place: why, and a later meal at which it does, if one is near."""
 
@@ -37,7 +38,7 @@ class LeftOut:
     draft: Draft | None = None
 
 
-@dataclass(frozen=True)
+@unchanging
 class Together:
     """The plan of all: what moves, and what is left out."""
 

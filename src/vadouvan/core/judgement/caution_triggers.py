@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass
 
 from vadouvan.core.constants import (
     AIRLESS_WARMEST_C,
@@ -30,12 +29,13 @@ from vadouvan.core.kitchen.caution import Caution
 from vadouvan.core.mix.balance import Balance
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.curing import names_curing_salt
+from vadouvan.unchanging import unchanging
 
 ENZYME_SKIN = ("papaya", "pineapple", "fig", "kiwi")
 FRESH_AROMATICS = ("aromatic_fresh", "herb_fresh", "chilli_fresh")
 
 
-@dataclass(frozen=True)
+@unchanging
 class Known:
     """Ground that triggers look at."""
 

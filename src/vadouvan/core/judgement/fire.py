@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.constants import DONE_TO_WITHIN_K
@@ -19,9 +18,10 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.figure import number_told
 from vadouvan.core.hold.scenario import HoldScenario
 from vadouvan.core.mix.consistency import Consistency
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class FireJudgement:
     """Facts of the fire; ``told`` is what to mind, gravest first."""
 

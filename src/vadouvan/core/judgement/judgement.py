@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from functools import cached_property
 
 from vadouvan.core.clock.chain import PlanStep
@@ -23,9 +22,10 @@ from vadouvan.core.mix.span import SaltState
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.schedule.due import Due
 from vadouvan.core.schedule.plan import Plan
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class Judgement:
     """All answers about a batch. What could not be answered is empty, and ``sentence`` says why.
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from datetime import datetime
 
 from vadouvan.core.clock.chain import PlanStep
@@ -14,11 +13,12 @@ from vadouvan.core.judgement.stops import Stop, StopFacts, waiting_stop, warm_st
 from vadouvan.core.schedule.freezer import cooked_portion, frozen_part
 from vadouvan.core.schedule.plan import Plan, plan_for
 from vadouvan.core.schedule.steps import raw_hours, steps_of, warm_minutes, work_of
+from vadouvan.unchanging import unchanging
 
 NOT_PLANNED = "Not planned."
 
 
-@dataclass(frozen=True)
+@unchanging
 class Planned:
     """A plan with its steps, minutes of raw meat out of the cold, the plan in words, and what stops it after all."""
 

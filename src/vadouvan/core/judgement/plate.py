@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
 from functools import partial
 
 from vadouvan.core.constants import (
@@ -29,6 +28,7 @@ from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.mix.balance import Substance, balance_of
 from vadouvan.core.mix.figures import heat_words, sodium_words
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.unchanging import unchanging
 
 BALANCE_WORDS: dict[Substance, str] = {"salt": "salt", "sugar": "sugar", "acid": "acid", "fat": "fat"}
 TOLD_FROM = 0.001
@@ -36,7 +36,7 @@ TOLD_FROM = 0.001
 SALTED = ((0.3, "hardly salted"), (0.7, "mild"), (1.5, "salted as a sauce is"), (3.0, "salty, for little of it"))
 
 
-@dataclass(frozen=True)
+@unchanging
 class OnPlate:
     """Share of one part in a serving [kg]; salt is all its sodium told as salt."""
 
@@ -47,7 +47,7 @@ class OnPlate:
     sugar_kg: float
 
 
-@dataclass(frozen=True)
+@unchanging
 class CompanionTold:
     """A companion and what is to know of it, in words."""
 
@@ -55,7 +55,7 @@ class CompanionTold:
     says: tuple[str, ...]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Plate:
     """A serving as eaten, part by part, with what is to be said of it; companions each by itself."""
 

@@ -6,7 +6,6 @@ Everything else is the cook's choice, with what it costs.
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
 from datetime import datetime
 from typing import Literal
 
@@ -21,6 +20,7 @@ from vadouvan.core.hold.storage import room_minutes, used_share
 from vadouvan.core.interpretation.draft import Interpretation
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.parsing.curing import names_curing_salt
+from vadouvan.unchanging import unchanging
 
 StopId = Literal[
     "curing", "reactive", "cool-first", "brush-used", "airless-warm", "raw-too-long", "two-hours",
@@ -28,7 +28,7 @@ StopId = Literal[
 ALMOST = 1e-6
 
 
-@dataclass(frozen=True)
+@unchanging
 class Stop:
     """Something unsafe: which, why in a sentence, and what would do."""
 
@@ -37,7 +37,7 @@ class Stop:
     accepted: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class StopFacts:
     """Ground that stops are looked for on: the draft as read, its cut, its hold and its mix."""
 

@@ -2,14 +2,15 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
+
+from vadouvan.unchanging import unchanging
 
 CautionKind = Literal["note", "warn", "stop"]
 Where = Literal["cut", "mix", "hold", "fire", "all"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Caution:
     """One caution and the step where it applies. All end in the same place: local rules and licensed practice first."""
 

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import field
+
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class Household:
     """As read: what "salt" means in a mix (an id, empty for table salt), allergens to tell of, low-salt eaters."""
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, field, replace
+from dataclasses import field, replace
 
 from vadouvan.core.clock.routine import USUAL_WEEK, Routine
 from vadouvan.core.cut.kind import CutKind
@@ -12,9 +12,10 @@ from vadouvan.core.kitchen.household import ANYBODY, Household
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.pantry.swap import Swap
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class OwnCorrection:
     """The cook's own factors: on the pace of salt by family of meat, and on the usual salt target [1].
 
@@ -29,7 +30,7 @@ class OwnCorrection:
 NOTHING_LEARNED = OwnCorrection()
 
 
-@dataclass(frozen=True)
+@unchanging
 class Kitchen:
     """Kinds of cut by id, the pantry, cautions by id, titles of sources by key and how far each was looked into, known
     swaps, the cook's week, the correction that verdicts have taught, and the household.

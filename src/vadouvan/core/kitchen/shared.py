@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class SharedKitchen:
     """Litres free in the fridge and the tubs there are [l]; None or empty where nothing was said: no limit."""
 

@@ -8,7 +8,6 @@ from __future__ import annotations
 
 from bisect import bisect_right
 from collections.abc import Callable
-from dataclasses import dataclass
 from datetime import datetime
 
 import numpy as np
@@ -22,9 +21,10 @@ from vadouvan.core.hold.window import Window
 from vadouvan.core.judgement.judge import judge
 from vadouvan.core.judgement.judgement import Judgement
 from vadouvan.core.kitchen.kitchen import Kitchen
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class Held:
     """One side of a lesson: its draft, judged, with window and course."""
 
@@ -39,7 +39,7 @@ class Held:
         return float(np.interp(hours, self.course.hours, values))
 
 
-@dataclass(frozen=True)
+@unchanging
 class GuidedLesson:
     """A question with its options; ``edges`` part the measured value into them, ``hour`` is where to look."""
 
@@ -54,7 +54,7 @@ class GuidedLesson:
     says: Callable[[Held, Held, float], str]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Outcome:
     """Outcome: the option that is right, in words why, and both sides to look at."""
 

@@ -6,9 +6,9 @@ A number is a :class:`Interval`, since "6-7" and "a couple" are ranges.
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
 
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 VULGAR = {
     "½": 1 / 2, "⅓": 1 / 3, "⅔": 2 / 3, "¼": 1 / 4, "¾": 3 / 4, "⅕": 1 / 5, "⅖": 2 / 5,
@@ -38,7 +38,7 @@ _WORD = lazily(r"[a-z]+", re.IGNORECASE)
 _RANGE = lazily(r"\s*(?:-|–|—|\bto\b|\bor\b)\s*", re.IGNORECASE)
 
 
-@dataclass(frozen=True)
+@unchanging
 class Interval:
     """A number with its range; ``low == high`` when it was said exactly."""
 
@@ -56,7 +56,7 @@ class Interval:
         return Interval(self.value * other.value, self.low * other.low, self.high * other.high)
 
 
-@dataclass(frozen=True)
+@unchanging
 class Found:
     """A number found at the start of a text, and what follows it.
 

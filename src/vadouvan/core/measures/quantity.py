@@ -9,12 +9,12 @@ from __future__ import annotations
 import math
 import re
 from collections.abc import Mapping
-from dataclasses import dataclass
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import DURATION_S, LENGTH_M, MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 _UNIT = lazily(r'[a-zA-Z]+\.?|"|°\s*[cCfF]|%')
 # Words round a figure that make it no other one: "about 2 kg", "3 cm thick".
@@ -33,7 +33,7 @@ MAY_DIFFER = 0.12  # of the two: 1.5 kg is told as 3 lb, and as 3 lb 5 oz
 _NEGATIVE = lazily(r"^\s*[-−]\s*[\d½¼¾⅓⅔.]")
 
 
-@dataclass(frozen=True)
+@unchanging
 class QuantityKind:
     """A kind of quantity: its units, the unit of a bare number, its limits in SI, its words."""
 

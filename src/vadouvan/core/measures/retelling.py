@@ -9,11 +9,11 @@ from __future__ import annotations
 
 import re
 from collections.abc import Callable
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.measures.telling import System, area_told, length_told, mass_told, volume_told, warmth_told
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 Clock = Literal["24", "12"]
 CLOCKS: tuple[Clock, ...] = ("24", "12")
@@ -29,7 +29,7 @@ _ALREADY = lazily(r"\s*\(\d+\s?°?F\)")
 _AREAL = "square metre"  # of a film on a surface: neither a weight nor a length that is measured out
 
 
-@dataclass(frozen=True)
+@unchanging
 class ToldIn:
     """The units and the clock that someone reads."""
 

@@ -9,11 +9,11 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from functools import lru_cache
 
 from vadouvan.core.constants import WATER_PK
 from vadouvan.core.pantry.ingredient import KEPT_INGREDIENTS, MOLAR_KG, Ingredient
+from vadouvan.unchanging import unchanging
 
 # Acid constants at 25 C; acids of unknown kind count as citric.
 PK: dict[str, tuple[float, ...]] = {
@@ -28,7 +28,7 @@ PH_BAND = 0.2
 CLOSE_PH = 1e-13  # Newton's steps end there
 
 
-@dataclass(frozen=True)
+@unchanging
 class Solution:
     """Molalities of acids [mol/kg water] and the strong-ion difference [mol/kg water]."""
 

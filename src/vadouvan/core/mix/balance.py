@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from functools import cached_property, lru_cache
 from typing import Literal
 
@@ -13,6 +13,7 @@ from vadouvan.core.mix.acidity import Solution, mixed, solution_ph
 from vadouvan.core.mix.consistency import consistency_of
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.unchanging import unchanging
 
 Substance = Literal["salt", "sugar", "acid", "fat", "aroma"]
 SUBSTANCES: tuple[Substance, ...] = ("salt", "sugar", "acid", "fat", "aroma")
@@ -26,7 +27,7 @@ _SHARE: dict[Substance, Callable[[Ingredient], Interval]] = {
 }
 
 
-@dataclass(frozen=True)
+@unchanging
 class Contribution:
     """Share of one line in a substance, per kilogram of meat [kg/kg]."""
 
@@ -35,7 +36,7 @@ class Contribution:
     amount: Interval
 
 
-@dataclass(frozen=True)
+@unchanging
 class Film:
     """Water and acid that a rinse or soak left on the surface [kg]."""
 
@@ -52,7 +53,7 @@ class Film:
 NO_FILM = Film()
 
 
-@dataclass(frozen=True)
+@unchanging
 class Tenderiser:
     """The ingredient that brings most of the live enzyme, and the enzyme."""
 
@@ -61,7 +62,7 @@ class Tenderiser:
     enzyme: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class FirstStep:
     """The first contact, before the rest, on its own for so long [s]: its salt, water [kg] and enzyme."""
 
@@ -74,7 +75,7 @@ class FirstStep:
     contact_s: float
 
 
-@dataclass(frozen=True)
+@unchanging
 class Balance:
     """A mix against its meat. Masses in kg; ``parts`` in kg per kg of meat.
 

@@ -7,13 +7,13 @@ so that a teaspoon of oil in a paste moves a figure by a little and never by a s
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from functools import lru_cache
 from typing import Literal
 
 from vadouvan.core.constants import DRY_MIX_WATER, DRY_SPICE_HOLDS, POURING_SHARE, Constant
 from vadouvan.core.pantry.ingredient import KEPT_INGREDIENTS, Ingredient
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.unchanging import unchanging
 
 Form = Literal["rub", "paste", "liquid", "bath"]
 # What runs off by itself; the rest holds its own water, as a pounded onion or a yoghurt does.
@@ -24,7 +24,7 @@ THIN_FROM_WATER = 0.80  # a juice or milk pours; yoghurt, ketchup, mustard and h
 JUICE_OR_MILK = frozenset({"juice", "milk", "buttermilk", "whey", "water", "brine"})
 
 
-@dataclass(frozen=True)
+@unchanging
 class Consistency:
     """``runny`` from 0, a paste, to 1, a liquid; ``dry`` from 0 to 1, a rub without water or fat."""
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import re
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 from vadouvan.core.constants import (
     FRIED_LOSES,
@@ -21,6 +21,7 @@ from vadouvan.core.constants import (
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 FRESH_GROUPS = frozenset({"aromatic_fresh", "herb_fresh", "chilli_fresh", "vegetable"})
 DRIED_GROUPS = frozenset({"spice_dried", "spice_blend", "herb_dried"})
@@ -70,7 +71,7 @@ def fried(portion: Portion) -> tuple[Portion, float]:
     return replace(portion, ingredient=replace(portion.ingredient, enzyme=None)), lost_kg
 
 
-@dataclass(frozen=True)
+@unchanging
 class Lifted:
     """Loss: the share of the mix that goes along with it [1], and what it leaves behind."""
 

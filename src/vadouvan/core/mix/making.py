@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from typing import Literal
 
 from vadouvan.core.constants import (
@@ -40,6 +40,7 @@ from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.leaving import FRESH_GROUPS, STRAINED_OFF, fried, least_left_kg, lifting, simmered_off
 from vadouvan.core.parsing.amount import Portion
+from vadouvan.unchanging import unchanging
 
 Method = Literal["raw", "fried", "cooked", "concentrate", "pounded"]
 Cooling = Literal["ice_bath", "fridge"]
@@ -51,7 +52,7 @@ TEXTURE_WATER = {"thick": THICK_PASTE_WATER, "spreadable": SPREADABLE_PASTE_WATE
 WATER, ICE = "water", "ice"
 
 
-@dataclass(frozen=True)
+@unchanging
 class Making:
     """How the mix is made.
 
@@ -74,7 +75,7 @@ MakingId = Literal[
 ]  # fmt: skip
 
 
-@dataclass(frozen=True)
+@unchanging
 class MakingStep:
     """One thing to do, or to mind, with its minutes; ``kind`` of a caution, or a plain step."""
 
@@ -85,7 +86,7 @@ class MakingStep:
     hands_on: bool = True
 
 
-@dataclass(frozen=True)
+@unchanging
 class Ready:
     """The mix when it is ready: its lines, water boiled off [kg], weight [kg], what was fished out, the steps."""
 

@@ -8,7 +8,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import (
@@ -33,6 +32,7 @@ from vadouvan.core.figure import Figure, Given, Working, number_told
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.mix.consistency import Consistency, Form
 from vadouvan.core.mix.reduction import AS_IT_IS, Reduction
+from vadouvan.unchanging import unchanging
 
 Container = Literal["bag", "tub", "jar", "vacuum", "tray"]
 Coat = Literal["thin", "usual", "thick"]
@@ -43,7 +43,7 @@ USUAL_JAR_M2 = math.pi / 4 * 0.10**2
 MAY_MISS = 0.05
 
 
-@dataclass(frozen=True)
+@unchanging
 class Vessel:
     """How the mix meets the meat; ``footprint_m2`` and ``volume_m3`` of a tub or jar, where said.
 
@@ -58,7 +58,7 @@ class Vessel:
     volume_m3: float | None = None
 
 
-@dataclass(frozen=True)
+@unchanging
 class SetAside:
     """Part kept clean before contact: a weight or a share of the ready mix; ``use`` in words; its boiling."""
 
@@ -73,7 +73,7 @@ class SetAside:
         return min(wanted, ready_kg)
 
 
-@dataclass(frozen=True)
+@unchanging
 class Need:
     """Mix that the cut needs [kg], how that is worked out when it is asked, and a remark on the vessel, if any."""
 

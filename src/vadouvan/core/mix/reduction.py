@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class Reduction:
     """End that was asked for: a weight [kg], a share, or so much water more [kg]; none if it stays as it is."""
 

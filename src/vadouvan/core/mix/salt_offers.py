@@ -7,7 +7,7 @@ what is left out. Each way is worked out in the model before it is offered, and 
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from itertools import islice
 
 from vadouvan.core.figure import number_told
@@ -18,6 +18,7 @@ from vadouvan.core.mix.solver import Aims, salt_share_and_target
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.pantry.pantry import Pantry
 from vadouvan.core.parsing.amount import MOST_KG, Portion
+from vadouvan.unchanging import unchanging
 
 SALTY_FROM = 0.02  # salt share from which an ingredient of the mix can carry a correction
 MOST_OFFERS = 2
@@ -26,7 +27,7 @@ TOLD_FROM_G_PER_KG = 0.3
 WATER = "water"
 
 
-@dataclass(frozen=True)
+@unchanging
 class LineChange:
     """A line to add (``line_id`` empty) or to change, and its new text."""
 
@@ -34,7 +35,7 @@ class LineChange:
     text: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class SaltOffer:
     """One way: the lines it adds or changes, in words, and what else it moves."""
 
@@ -43,7 +44,7 @@ class SaltOffer:
     also: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class MixToSalt:
     """A mix with its aims; ``is_without_fault`` judges other lines on the same cut: each way is tried in it."""
 

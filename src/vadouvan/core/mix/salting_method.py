@@ -6,18 +6,18 @@ a pound. The cook's own target overrides what a school would aim at.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import PASTE_RUN_OFF
 from vadouvan.core.figure import hours_told, number_told
 from vadouvan.core.measures.units import MASS_KG, VOLUME_M3
 from vadouvan.core.pantry.ingredient import Ingredient
+from vadouvan.unchanging import unchanging
 
 SaltingMethod = Literal["per_kg", "equilibrium", "strong_bath", "spoon_per_pound"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Salting:
     """A school with what it needs: hours of a strong bath [s], the salt and spoons of a spoon per pound.
 

@@ -8,13 +8,13 @@ water as well as salt.
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping, Sequence
-from dataclasses import dataclass
 from typing import Literal
 
 import numpy as np
 
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import MOST_KG, Portion
+from vadouvan.unchanging import unchanging
 
 Aim = Literal["salt", "sugar", "acid", "heat", "total"]
 
@@ -25,7 +25,7 @@ LEAST_SCALE_KG = 0.002  # a line of less than this may move as freely as one of 
 REACHED_WITHIN = 0.02
 
 
-@dataclass(frozen=True)
+@unchanging
 class Aims:
     """Targets of the mix: ``salt``, ``sugar``, ``acid`` in kg per kg of meat, ``total`` in kg.
 
@@ -41,7 +41,7 @@ class Aims:
     boiled_off_kg: float = 0.0
 
 
-@dataclass(frozen=True)
+@unchanging
 class Reached:
     """One aim, what the solution brings of it, and whether that is near enough."""
 
@@ -55,7 +55,7 @@ class Reached:
         return abs(self.got - self.wanted) <= max(REACHED_WITHIN * self.wanted, 1e-4)
 
 
-@dataclass(frozen=True)
+@unchanging
 class SolvedAmounts:
     """Amounts by line [kg], and how each aim was met; unmet ones name the nearest that can be reached."""
 

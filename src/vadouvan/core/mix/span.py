@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.figure import number_told
@@ -18,6 +17,7 @@ from vadouvan.core.mix.salting_method import (
     settled_words,
     strong_bath_words,
 )
+from vadouvan.unchanging import unchanging
 
 TARGET_MAY_MISS = 0.1
 SALT_ON_TARGET = 0.05
@@ -26,7 +26,7 @@ A_BATH_FROM = 0.3  # mix water over meat water from which salt is judged by what
 _ROOM = {"salt": 6.0, "sugar": 10.0, "acid": 4.0, "fat": 20.0, "aroma": 10.0}  # least length of a rule [g/kg]
 
 
-@dataclass(frozen=True)
+@unchanging
 class SaltSpan:
     """A rule for one substance, in g per kg of meat or of mix; enzyme in per cent of fresh pineapple juice."""
 
@@ -40,7 +40,7 @@ class SaltSpan:
     parts: tuple[Contribution, ...]
 
 
-@dataclass(frozen=True)
+@unchanging
 class SaltState:
     """Salt against its target: what the meat comes to, what the mix needs, grams short (over, if negative).
 
@@ -61,7 +61,7 @@ class SaltState:
         return self.school == "equilibrium"
 
 
-@dataclass(frozen=True)
+@unchanging
 class BathCourse:
     """Uptake from a strong bath until it is stopped: share of its salt taken up [1], gain then [kg/kg per h]."""
 

@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from vadouvan.core.measures.numbers import Interval
+from vadouvan.unchanging import unchanging
 
 KEPT_INGREDIENTS = 4096  # what is worked out of one alone is kept for so many
 
 
-@dataclass(frozen=True)
+@unchanging
 class Acids:
     """Shares of each acid by mass (0 to 1); ``other`` is counted as citric."""
 
@@ -35,7 +34,7 @@ MOLAR_KG = {
 PROTONS = {"acetic": 1, "citric": 3, "lactic": 1, "malic": 2, "tartaric": 2, "other": 3}
 
 
-@dataclass(frozen=True)
+@unchanging
 class Enzyme:
     """A live enzyme: name, strength a gram (neat fresh pineapple juice = 1), what ends it."""
 
@@ -44,7 +43,7 @@ class Enzyme:
     ended_by: str
 
 
-@dataclass(frozen=True)
+@unchanging
 class Ingredient:
     """One row of the pantry, in shares by mass and SI.
 

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass
 from functools import cached_property
 
 from rapidfuzz import fuzz, process, utils
@@ -13,6 +12,7 @@ from rapidfuzz.distance import OSA
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 SURE_SCORE = 86.0  # below this a spelling is asked about, not assumed
 SUGGEST_SCORE = 60.0
@@ -40,7 +40,7 @@ _CHILLI = lazily(r"(?<=\S) chil(?:e|i|ie|lie|ly)s?$")
 _ENDING = lazily(r"\s(?:seasoning|threads?|strands?|sprigs?|pods?|stalks?|chunks?|wedges|flesh|pulp)$", re.IGNORECASE)
 
 
-@dataclass(frozen=True, eq=False)
+@unchanging(eq=False)
 class Pantry:
     """All known ingredients, by identity and by every name that they go by; equal only to itself."""
 

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal, get_args
+
+from vadouvan.unchanging import unchanging
 
 Rule = Literal[
     "equal_salt", "equal_acid", "equal_sugar", "equal_heat", "equal_fat", "equal_alcohol", "equal_enzyme", "by_weight"
@@ -13,7 +14,7 @@ Rule = Literal[
 RULES: tuple[Rule, ...] = get_args(Rule)
 
 
-@dataclass(frozen=True)
+@unchanging
 class Swap:
     """A row of the table: what stands in for ``swap_from``, in kg per kg of it, and which quantity it keeps."""
 

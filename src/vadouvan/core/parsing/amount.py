@@ -7,7 +7,7 @@ knowing any ingredient; :func:`weigh` turns that into kilograms for a given ingr
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from functools import lru_cache
 
 from vadouvan.core.measures.numbers import Interval, leading_number
@@ -20,6 +20,7 @@ from vadouvan.core.parsing.spoken import plainly_said
 from vadouvan.core.parsing.tidy import tidied
 from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 READ_LINES = 1024  # kept as read: of an edit only one line is another
 
@@ -77,7 +78,7 @@ ABOUT = 0.15  # "about" widens an amount by so much either way
 ACCEPTED = 'Write an amount and an ingredient, such as "12 g salt", "2 tbsp cider vinegar" or "8 cloves garlic".'
 
 
-@dataclass(frozen=True)
+@unchanging
 class SaidLine:
     """A line split up: how many of what unit, of what, prepared how; ``manner`` scales the unit.
 
@@ -97,7 +98,7 @@ class SaidLine:
     qualified: tuple[str, ...] = ()
 
 
-@dataclass(frozen=True)
+@unchanging
 class Portion:
     """So much of an ingredient, in a unit of ``unit_kg``. ``guessed`` when the words did not fix the weight."""
 

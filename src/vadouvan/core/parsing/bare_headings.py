@@ -3,19 +3,19 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.parsing.headings import MIXES, SIDES, heading_of, is_deed, words_of
 from vadouvan.core.parsing.tidy import without_bullet
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 MOST_WORDS_OF_A_PART = 4
 _NAME = lazily(r"[^\W\d_][^\d,:;.()]*")
 _JOINED = lazily(r"\s+(?:and|or|&)\s+")
 
 
-@dataclass(frozen=True)
+@unchanging
 class _Between:
     """A line of a list with its neighbours."""
 

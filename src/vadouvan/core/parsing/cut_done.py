@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
 
 from vadouvan.core.cut.preparation import StepKind
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 _APART_BY = r"singly|individually|apart|between (?:the |each )?(?:bones?|ribs?)"
 _PATTERNS: tuple[tuple[str, StepKind], ...] = (
@@ -48,7 +48,7 @@ _SLITS = lazily(r"\b(\d{1,3}) (?:\w+ ){0,2}slits\b", re.IGNORECASE)
 _BEFORE_IT = lazily(r"(?:\b(?:the )?(?:skin|fat|rind)(?: side)?\s+)?(?:\b(?:well|\w{3,12}ly)\s+)?$", re.IGNORECASE)
 
 
-@dataclass(frozen=True)
+@unchanging
 class DoneToCut:
     """One thing that was done, with the figures that were told of it, and the words that said so."""
 

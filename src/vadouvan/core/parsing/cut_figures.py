@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from typing import Literal
 
 from vadouvan.core.cut.cover import Cover
@@ -16,6 +16,7 @@ from vadouvan.core.parsing.cut_done import DoneToCut, done_in
 from vadouvan.core.parsing.cut_words import tokens_of
 from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 _NUMBER = r"(?:(?<!\d)(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔]))"  # never the end of another
 _TO = r"\s*(?:-\s*to\s*-?|-|–|to)\s*"
@@ -149,7 +150,7 @@ LEAST_KG, MOST_KG = 0.1, 30.0  # less of it is seasoning, more is no kitchen's
 EACH_UP_TO, TOO_LITTLE, TOO_MUCH = 2.0, 0.4, 3.0  # of a usual piece: a weight that is one of several, not all of them
 
 
-@dataclass(frozen=True)
+@unchanging
 class CutNamed:
     """The id of a cut; weight, thickness, count and shape as they were written, or worked out from what was."""
 
@@ -168,7 +169,7 @@ class CutNamed:
     assumed: str = ""  # a sentence on a figure that was not said
 
 
-@dataclass(frozen=True)
+@unchanging
 class Figures:
     """A line's weight, count and size of a piece, and the words that are left."""
 
@@ -348,7 +349,7 @@ def _is_into(text: str) -> bool:
     return re.search(r"\b(?:in|into)\b[^,;]*\b(?:pieces|chunks|cubes|dice)\b", text, re.IGNORECASE) is not None
 
 
-@dataclass(frozen=True)
+@unchanging
 class Weight:
     """A weight in grams and in its own unit, its text where that says it all, and whether it is of each piece."""
 

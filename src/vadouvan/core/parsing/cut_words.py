@@ -5,12 +5,12 @@ from __future__ import annotations
 import re
 import unicodedata
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass
 from functools import lru_cache
 
 from rapidfuzz import fuzz, process
 
 from vadouvan.core.cut.kind import CutKind
+from vadouvan.unchanging import unchanging
 
 _SAME = {
     "cubed": "cube", "diced": "cube", "dice": "cube", "chunk": "cube", "kebab": "cube", "skewer": "cube",
@@ -69,7 +69,7 @@ def spelt(token: str, known: frozenset[str]) -> str | None:
     return near[0] if near else None
 
 
-@dataclass(frozen=True)
+@unchanging
 class NameOfCut:
     """One of the names of a cut as the set of its words."""
 
@@ -78,7 +78,7 @@ class NameOfCut:
     is_of_a_whole: bool  # animal, of which no part is meant
 
 
-@dataclass(frozen=True)
+@unchanging
 class NamesOfCuts:
     """Every name of every cut of a table, and every word in them."""
 

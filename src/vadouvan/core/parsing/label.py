@@ -8,16 +8,18 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from typing import Literal, get_args
 
 from vadouvan.core.constants import SODIUM_SHARE_OF_SALT
+from vadouvan.core.draft.typed import Text
 from vadouvan.core.figure import number_told
 from vadouvan.core.measures.numbers import Interval
 from vadouvan.core.measures.quantity import SERVING, SERVING_VOLUME, quantity
 from vadouvan.core.pantry.ingredient import NO_HEAT, PROTONS, Acids, Ingredient
 from vadouvan.core.patterns import lazily
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 Basis = Literal["per_100g", "per_100ml", "per_serving"]
 NOTHING = "nothing"  # instead of a basis: it weighs nothing that matters, such as a colour
@@ -51,19 +53,19 @@ ACCEPTED = (
 )
 
 
-@dataclass(frozen=True)
+@unchanging
 class LabelInput:
     """A label as typed: name, what it is like in the pantry, what the figures are for, the label's own lines."""
 
-    name: str = ""
-    like: str = ""
-    basis: str = ""
-    serving: str = ""
-    label: str = ""
-    allergens: str = ""
+    name: Text = ""
+    like: Text = ""
+    basis: Text = ""
+    serving: Text = ""
+    label: Text = ""
+    allergens: Text = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class LabelInterpretation:
     """The ingredient that a label gives, and what had to be assumed, in words."""
 

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 import re
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 from vadouvan.core.parsing.headings import MIXES, OTHER_PARTS, Kind, words_of
 from vadouvan.core.parsing.pasted_lines import LEAST_IN_A_ROW
 from vadouvan.core.parsing.said_units import unit_said
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 # A brine is a bath with its own water: what is rubbed on afterwards is no part of it.
 _BATHS = frozenset(("bath", "brine", "soak"))
@@ -25,7 +26,7 @@ _ALONG = lazily(
 _BY_THE_SPOON = lazily(r"\b(?:tsps?|tbsps?|tea ?spoons?|table ?spoons?|pinch)\b", re.IGNORECASE)  # binds a paste
 
 
-@dataclass(frozen=True)
+@unchanging
 class PastedMix:
     """One mix of a pasted text: its heading, if any, its lines, and whether it is the mix or goes beside it."""
 
@@ -34,7 +35,7 @@ class PastedMix:
     kind: Kind = "mix"
 
 
-@dataclass(frozen=True)
+@unchanging
 class PastedRecipe:
     """A pasted recipe: lines that may be of the mix, mixes beside it, and lines that are of none.
 

@@ -6,12 +6,12 @@ The line without its rate is what one such part of the meat gets; how many parts
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import MASS_KG, unit_word
 from vadouvan.core.parsing.amount_behind import amount_first
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 _ANIMAL = r"(?:raw\s+)?(?:meat|chicken|pork|beef|lamb|fish|poultry|turkey|duck)"
 _PER = lazily(
@@ -66,7 +66,7 @@ def for_all_pieces(text: str, pieces: int) -> str:
     return f"{amount.number.value * pieces:g} {amount.rest.strip()}"
 
 
-@dataclass(frozen=True)
+@unchanging
 class Rate:
     """Portion of ``per_kg`` of meat, as a line of its own."""
 

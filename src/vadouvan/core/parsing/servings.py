@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable
-from dataclasses import dataclass
 
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 _SO_MANY = r"(?P<{name}>\d{{1,3}}(?: ?(?:-|–|to) ?\d{{1,3}})?)(?![\d/]|[.,]\d)"
 _EATERS = r"(?:people|persons|guests|eaters|servings?|portions?)"
@@ -22,7 +22,7 @@ _AROUND = " .,;:|()[]*_-–—"
 MOST = 200  # of a feast; more is a slip
 
 
-@dataclass(frozen=True)
+@unchanging
 class ServingsSaid:
     """So many servings as they were written, "4" or "4-6", and what else the line says."""
 

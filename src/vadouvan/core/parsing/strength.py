@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
 
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 _STRENGTH = lazily(
     r"\s*(?:,\s*)?\(?(?<![\d.,])(?P<value>\d{1,2}(?:[.,]\d{1,2})?)\s*%"
@@ -16,7 +16,7 @@ _STRENGTH = lazily(
 _ESSENCE = lazily(r"\b(?:vinegar|acetic) essence\b|\bacetic acid\b|\bessence of vinegar\b", re.IGNORECASE)
 
 
-@dataclass(frozen=True)
+@unchanging
 class StrengthSaid:
     """A line without its strength, and the strength [1]."""
 

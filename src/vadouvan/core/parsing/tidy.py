@@ -7,13 +7,13 @@ Bullets and numbers of lists, "about", "200 g / 7 oz", "a 400 g can of", "2 tbsp
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
 
 from vadouvan.core.measures.numbers import leading_number
 from vadouvan.core.measures.units import MASS_KG, VOLUME_M3, unit_word
 from vadouvan.core.parsing.amount_behind import packs_first
 from vadouvan.core.parsing.spoken import plainly_said
 from vadouvan.core.patterns import lazily
+from vadouvan.unchanging import unchanging
 
 # Small pictures that lists are set out with, and what joins them.
 _PICTURE = r"\u2300-\u23ff\u2190-\u21ff\u25a0-\u25ff\u2600-\u27bf\u2b00-\u2bff\U0001f000-\U0001faff\ufe0f\u200d"
@@ -76,7 +76,7 @@ _SPOONS = lazily(r"^(\d{1,2}|an?|one|two|three)\s*(?:x|×)\s*(5|15)\s?ml\s+(?:te
 _COUNTS = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "half": 0.5, "½": 0.5, "1/2": 0.5}
 
 
-@dataclass(frozen=True)
+@unchanging
 class Tidied:
     """A line in plain form; ``about`` when it was said to be rough."""
 

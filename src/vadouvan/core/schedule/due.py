@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from datetime import date, datetime, timedelta
 from typing import Literal
 
@@ -10,6 +9,7 @@ from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import hours_between
 from vadouvan.core.figure import hours_told
 from vadouvan.core.schedule.plan import Plan
+from vadouvan.unchanging import unchanging
 
 A_MINUTE_H = 1 / 60
 WITHIN_H = 0.5  # what begins in the next half hour is prepared for now
@@ -19,7 +19,7 @@ AFTER_IT = "How was it? Note it under Taste."
 Soon = Literal["now", "today", "later"]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Due:
     """The next deed of a plan: its moment, the group that it stands in, and the time that is left until it begins."""
 

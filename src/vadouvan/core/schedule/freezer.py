@@ -6,7 +6,6 @@ Frozen, nothing moves in or out: days in the mix count from the hour it is thawe
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from vadouvan.core.clock.chain import PlanStep
@@ -17,12 +16,13 @@ from vadouvan.core.cut.cut import Cut
 from vadouvan.core.hold.window import Window
 from vadouvan.core.schedule.plan import Plan
 from vadouvan.core.schedule.steps import thaw_minutes
+from vadouvan.unchanging import unchanging
 
 LEAST_PACK_KG = 0.5
 COOLED_BY = timedelta(minutes=90)  # half an hour inside the two hours
 
 
-@dataclass(frozen=True)
+@unchanging
 class FrozenPart:
     """Steps of the frozen part, or why the other meal does not work."""
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime, timedelta
 from functools import cached_property
 
@@ -13,11 +13,12 @@ from vadouvan.core.clock.routine import A_STEP, Routine, hours_between, later, o
 from vadouvan.core.clock.telling import moment_told
 from vadouvan.core.figure import hours_told
 from vadouvan.core.hold.window import Window
+from vadouvan.unchanging import unchanging
 
 DRYING = A_STEP  # hands are wanted at the pull for so long
 
 
-@dataclass(frozen=True)
+@unchanging
 class Plan:
     """Contact and pull around one meal.
 
@@ -58,7 +59,7 @@ class Plan:
         return timedelta(hours=hours_between(self.pull_at, self.meal.at)) - self.meal.early
 
 
-@dataclass(frozen=True)
+@unchanging
 class Work:
     """Steps before contact, in order, the least time from the pull to the table, and how long it waits
     raw between the two.

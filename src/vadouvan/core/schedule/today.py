@@ -3,14 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
-from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from vadouvan.core.clock.chain import PlanStep
 from vadouvan.core.clock.routine import hours_between
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class DayStep:
     """A step of one batch; ``beside`` names the batches that want hands in the same minutes."""
 

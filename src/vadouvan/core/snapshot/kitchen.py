@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from datetime import datetime
 
 from vadouvan.core.cut.kind import CutKind
@@ -16,9 +15,12 @@ from vadouvan.core.parsing.label import LabelInput, readable_labels
 from vadouvan.core.tasting.cut_face import CutFace
 from vadouvan.core.tasting.verdict import VerdictInput
 from vadouvan.core.weighing.event import LoggedEvent
+from vadouvan.unchanging import unchanging
+
+IDENTITY = r"^[A-Za-z0-9_-]{1,64}$"  # of a batch or an ingredient: it names files in an archive
 
 
-@dataclass(frozen=True)
+@unchanging
 class VerdictSnapshot:
     """Verdict of one eater, when, and whether nothing is learned from it, or something come what may."""
 
@@ -28,7 +30,7 @@ class VerdictSnapshot:
     is_insisted: bool = False
 
 
-@dataclass(frozen=True)
+@unchanging
 class BatchSnapshot:
     """A batch with everything that happened to it: presses, verdicts, a photograph, the batch it goes on from
     and what was changed.
@@ -47,7 +49,7 @@ class BatchSnapshot:
     cut_face: CutFace | None = None
 
 
-@dataclass(frozen=True)
+@unchanging
 class OwnLabel:
     """An ingredient of the cook's own: its label as typed."""
 
@@ -55,7 +57,7 @@ class OwnLabel:
     said: LabelInput
 
 
-@dataclass(frozen=True)
+@unchanging
 class KitchenSettings:
     """Settings made once for all batches; none where nothing was."""
 
@@ -64,7 +66,7 @@ class KitchenSettings:
     household: HouseholdInput | None = None
 
 
-@dataclass(frozen=True)
+@unchanging
 class KitchenSnapshot:
     """All batches, own ingredients, own cuts and settings.
 

@@ -9,12 +9,13 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from typing import Literal, TypeVar
 
 from vadouvan.core.cut.kind import CutKind
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSettings, KitchenSnapshot, OwnLabel, VerdictSnapshot
 from vadouvan.core.weighing.event import LoggedEvent
+from vadouvan.unchanging import unchanging
 
 ThingKind = Literal["batch", "ingredient", "cut", "settings"]
 Fate = Literal["new", "same", "added_to", "beside", "kept", "replaced"]
@@ -33,7 +34,7 @@ FATES: dict[Fate, str] = {
 }
 
 
-@dataclass(frozen=True)
+@unchanging
 class Taken:
     """Fate of one thing of the other kitchen."""
 
@@ -42,7 +43,7 @@ class Taken:
     fate: Fate
 
 
-@dataclass(frozen=True)
+@unchanging
 class Merge:
     """Writes into this kitchen, whole by identity, and each thing told."""
 

@@ -3,15 +3,15 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 LEAST_APART = 0.05  # of the picture's longer side: nearer points would make the depth a matter of pixels
 ACCEPTED = "Mark the face that the mix lay on, the face opposite, and between them where the seasoning ends."
 
 
-@dataclass(frozen=True)
+@unchanging
 class Point:
     """A place on a picture, as shares of its width and height from the upper left (0 to 1)."""
 
@@ -19,7 +19,7 @@ class Point:
     y: float
 
 
-@dataclass(frozen=True)
+@unchanging
 class FaceMarks:
     """The face that the mix lay on, the face opposite, and where seasoning ends."""
 
@@ -28,7 +28,7 @@ class FaceMarks:
     reached: Point
 
 
-@dataclass(frozen=True)
+@unchanging
 class CutFace:
     """A small JPEG of the cut face with its size in pixels, and what was marked on it."""
 

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
 from functools import cached_property
 
 import numpy as np
@@ -13,11 +12,12 @@ from vadouvan.core.constants import PASTE_RUN_OFF, VISIBLE_SALT_KG_PER_KG_WATER
 from vadouvan.core.hold.eigenmodes import Array
 from vadouvan.core.hold.scenario import HoldScenario, hold_scenario
 from vadouvan.core.judgement.judgement import Judgement
+from vadouvan.unchanging import unchanging
 
 DEPTHS = 120
 
 
-@dataclass(frozen=True)
+@unchanging
 class AsHeld:
     """A tasted batch: its case at the model's own pace, and how long it was in the mix.
 

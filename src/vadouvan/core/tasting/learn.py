@@ -7,7 +7,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 import numpy as np
 
@@ -27,6 +27,7 @@ from vadouvan.core.constants import (
 )
 from vadouvan.core.figure import number_told
 from vadouvan.core.hold.eigenmodes import Array
+from vadouvan.unchanging import unchanging
 
 GRID = np.linspace(-1.0, 1.0, 401)  # ln of the factor; beyond that a depth was misread, or the batch was another
 # What one batch may tell at most when the cook insists on it: two steps of a verdict, and of softening four.
@@ -34,7 +35,7 @@ INSISTED_SALT, INSISTED_SOFT = 0.36, 1.0
 WIDE_GRID = 2 * GRID  # of softening, which varies more
 
 
-@dataclass(frozen=True)
+@unchanging
 class DepthSeen:
     """A depth on the knife [m], and what the model tells at each factor [m]; ``is_through``: at least so deep."""
 
@@ -44,7 +45,7 @@ class DepthSeen:
     is_through: bool = False
 
 
-@dataclass(frozen=True)
+@unchanging
 class SaltJudged:
     """Salt in what was eaten and salt that was aimed at [kg/kg], and the verdict from -2 to 2.
 
@@ -58,7 +59,7 @@ class SaltJudged:
     insisted: bool = False
 
 
-@dataclass(frozen=True)
+@unchanging
 class SoftnessJudged:
     """Softening as the model tells it, against what is half too soft [1], and the verdict from -2, tough, to 2."""
 
@@ -68,7 +69,7 @@ class SoftnessJudged:
     insisted: bool = False
 
 
-@dataclass(frozen=True)
+@unchanging
 class Learned:
     """A factor with its 68 % band, and how many batches it rests on; ``grid`` and ``weights`` are its distribution.
 
@@ -131,7 +132,7 @@ def learned_softening(judged: Sequence[SoftnessJudged]) -> Learned:
     return _learned_of(wanted, WIDE_GRID, ENZYME_LOG_SD.value, SOFT_VERDICT_LOG_SD.value, INSISTED_SOFT)
 
 
-@dataclass(frozen=True)
+@unchanging
 class _Told:
     """The ln of a factor that one batch tells by itself."""
 

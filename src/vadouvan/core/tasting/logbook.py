@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import field
 from datetime import datetime
 from functools import cached_property, partial
 
@@ -12,11 +12,12 @@ from vadouvan.core.draft.typed import Draft
 from vadouvan.core.figure import hours_told
 from vadouvan.core.mix.measure import weighed_parts
 from vadouvan.core.tasting.verdict import ASPECTS, STEPS, WORDS, Aspect, Verdict, mean_step
+from vadouvan.unchanging import unchanging
 
 MOST_BESIDE = 4
 
 
-@dataclass(frozen=True)
+@unchanging
 class Spine:
     """Marks of a batch that stand on its spine: it is found by them, and stays on the shelf meanwhile.
 
@@ -41,7 +42,7 @@ def spine_of(draft: Draft) -> Spine:
     return Spine(draft.name, draft.cut.kind, draft.aims.school, draft.meal.pulled or draft.meal.at, lines)
 
 
-@dataclass(frozen=True)
+@unchanging
 class Entry:
     """A batch that was eaten, with what was said of it; ``take`` takes it off the shelf."""
 
@@ -92,7 +93,7 @@ def latest_first(entries: Iterable[Entry]) -> list[Entry]:
     return sorted(entries, key=lambda entry: (entry.eaten_on, entry.id), reverse=True)
 
 
-@dataclass(frozen=True)
+@unchanging
 class Asked:
     """Query of the logbook; empty is anything. ``verdict`` is an aspect with its word: "salt: a little too much"."""
 
@@ -142,7 +143,7 @@ def _said(verdict: str) -> Callable[[Entry], bool]:
     return lambda entry: entry.steps.get(aspect) == step
 
 
-@dataclass(frozen=True)
+@unchanging
 class Row:
     """One thing in which batches differ, and what it is in each of them."""
 

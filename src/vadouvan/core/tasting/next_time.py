@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime
 
 from vadouvan.core.constants import SALT_STEP
@@ -18,6 +18,7 @@ from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.tasting.hold_history import AsHeld, as_held
 from vadouvan.core.tasting.in_hours import bath_hours, depth_advice
 from vadouvan.core.tasting.verdict import Aspect, Verdict, mean_step
+from vadouvan.unchanging import unchanging
 
 MATTERS = 0.34  # of a step: one of three eaters, a little
 A_STEP = 0.15  # of sweet, sour and hot things, for a step
@@ -29,7 +30,7 @@ NAMES = {"salt": "salt", "sugar": "sugar", "acid": "acid", "heat": "heat"}
 MATTERING_SHARE = 0.05
 
 
-@dataclass(frozen=True)
+@unchanging
 class NextTimeAdvice:
     """One change: what it answers, in words with grams or hours, what it costs elsewhere, and the draft with it."""
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections import defaultdict
 from collections.abc import Iterable
-from dataclasses import dataclass, field
+from dataclasses import field
 from datetime import datetime
 
 from vadouvan.core.draft.typed import Draft
@@ -25,6 +25,7 @@ from vadouvan.core.tasting.learn import (
     salt_says,
 )
 from vadouvan.core.tasting.verdict import Verdict, mean_step
+from vadouvan.unchanging import unchanging
 
 LEAST_DEPTH_M = 0.0005
 LEAST_SOFTENED = 0.02  # less is nothing that a verdict could tell of
@@ -42,7 +43,7 @@ GROUPS = {
 }
 
 
-@dataclass(frozen=True)
+@unchanging
 class Tasted:
     """A batch with its verdicts; ``counts`` unless its lesson was forgotten, ``insisted`` to count come what may."""
 
@@ -53,7 +54,7 @@ class Tasted:
     insisted: bool = False
 
 
-@dataclass(frozen=True)
+@unchanging
 class Taught:
     """The factors on diffusion by family of meat and on softening by family and enzyme, the factor on the salt target.
 
@@ -76,7 +77,7 @@ class Taught:
         return OwnCorrection(pace, self.salt.factor, softening)
 
 
-@dataclass(frozen=True)
+@unchanging
 class Lesson:
     """Lesson of one batch: of the pace in a family of meat, of salt, of its fruit; or why it teaches nothing."""
 

@@ -3,12 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass, field
+from dataclasses import field
 from functools import lru_cache
-from typing import Literal, get_args
+from typing import Annotated, Literal, get_args
 
+from annotated_types import Len
+
+from vadouvan.core.draft.typed import Text
 from vadouvan.core.measures.quantity import SEEN_DEPTH, quantity
 from vadouvan.errors import BadInput, InputError
+from vadouvan.unchanging import unchanging
 
 Aspect = Literal["salt", "sweet", "sour", "heat", "tenderness", "surface", "juice"]
 ASPECTS: tuple[Aspect, ...] = get_args(Aspect)
@@ -25,19 +29,20 @@ WORDS: dict[Aspect, tuple[str, str, str, str, str]] = {
 }
 THROUGH = "through"
 LONGEST_NOTE, LONGEST_EATER = 4000, 60
+LONGEST_NOTE_KEPT = 100_000  # that it is too long is told, and nothing of it lost
 
 
-@dataclass(frozen=True)
+@unchanging
 class VerdictInput:
     """As it was said: who, a word for each thing tasted, the depth seen on the knife or ``through``, a note."""
 
-    eater: str = ""
-    words: dict[str, str] = field(default_factory=dict)
-    depth: str = ""
-    note: str = ""
+    eater: Text = ""
+    words: dict[Text, Text] = field(default_factory=dict)
+    depth: Text = ""
+    note: Annotated[str, Len(0, LONGEST_NOTE_KEPT)] = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class Verdict:
     """As it was read: steps from -2 to 2 by aspect; depth seen [m], or that it was seen right through."""
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from datetime import datetime
 
 from vadouvan.core.advice.amounts import NewLine, amounts_for
@@ -13,9 +12,10 @@ from vadouvan.core.weighing.lines import LineToWeigh
 from vadouvan.core.weighing.state import WeighState
 from vadouvan.core.weighing.ways import UNITS, Overshoot, Way, ways_out
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class ScaleAdvice:
     """An overshoot: how far it is over [kg], in words; other lines with new amounts, or ways out."""
 

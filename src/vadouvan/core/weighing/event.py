@@ -2,17 +2,18 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from datetime import datetime
 from typing import Literal, get_args
 
-from vadouvan.core.draft.typed import Draft
+from vadouvan.core.draft.typed import Draft, Number, Text
+from vadouvan.unchanging import unchanging
 
 EventKind = Literal[
     "tare", "weighed", "taken_back", "skipped", "left_out", "added", "tasted", "set_aside", "tipped_back", "contact",
     "later", "turned", "fridge", "pulled", "probe", "boiled", "beside", "beside_back", "undone",
 ]  # fmt: skip
 How = Literal["", "scale", "typed", "spoon"]
+MOST_EVENTS = 1_000_000  # of one batch
 KINDS: tuple[EventKind, ...] = get_args(EventKind)
 
 
@@ -25,7 +26,7 @@ def beside_id(companion_id: str, number: int) -> str:
     return f"{companion_id}/{number}"
 
 
-@dataclass(frozen=True)
+@unchanging
 class CounterEvent:
     """One event. What belongs to it depends on its kind; the rest is empty.
 
@@ -36,16 +37,16 @@ class CounterEvent:
     """
 
     kind: EventKind
-    line_id: str = ""
-    mass_kg: float | None = None
-    celsius: float | None = None
-    words: str = ""
+    line_id: Text = ""
+    mass_kg: Number | None = None
+    celsius: Number | None = None
+    words: Text = ""
     how: How = ""
     sure: bool = False
     undoes: int | None = None
 
 
-@dataclass(frozen=True)
+@unchanging
 class LoggedEvent:
     """An event with its number in the batch, from 1, and when it was.
 

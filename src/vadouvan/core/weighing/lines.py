@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from typing import Literal
 
 from vadouvan.core.constants import SALT_TARGET_KG_PER_KG
@@ -13,6 +12,7 @@ from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.amount import Portion
 from vadouvan.core.weighing.event import beside_id
 from vadouvan.core.weighing.state import WeighState
+from vadouvan.unchanging import unchanging
 
 WhichBowl = Literal["main", "first"]
 State = Literal["open", "short", "within", "over", "skipped", "left out"]
@@ -23,7 +23,7 @@ MAY_MISS_HOT, MAY_MISS_SOFT, MAY_MISS = 0.05, 0.05, 0.15
 LEAST_KG = 0.0005  # half a gram: what a kitchen scale can show
 
 
-@dataclass(frozen=True)
+@unchanging
 class LineToWeigh:
     """One line at the scale: target and tolerance [kg], what the tolerance guards, its bowl, the same by the spoon."""
 
@@ -93,7 +93,7 @@ def tolerance(item: Ingredient, mass_kg: float, meat_kg: float) -> tuple[float, 
     return max(least, LEAST_KG), guards
 
 
-@dataclass(frozen=True)
+@unchanging
 class LineBeside:
     """A line of a glaze, a dip, a sauce, to be weighed as well: planned mass [kg]."""
 

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from datetime import datetime
 from typing import Literal
 
@@ -13,6 +12,7 @@ from vadouvan.core.weighing.event import KINDS, CounterEvent
 from vadouvan.core.weighing.lines import LineBeside, LineToWeigh
 from vadouvan.core.weighing.state import WeighState
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 Phase = Literal["weigh", "taste", "set_aside", "contact", "hold", "out"]
 
@@ -22,7 +22,7 @@ WARMEST_MEAT_C = 30.0
 AT_THE_SCALE = ("weighed", "taken_back", "skipped", "left_out", "added")
 
 
-@dataclass(frozen=True)
+@unchanging
 class Counter:
     """Ground that a press is checked on: the lines, the record, and how much meat the vessel holds [kg], if known."""
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime
 
 from vadouvan.core.clock.routine import hours_between
@@ -21,9 +21,10 @@ from vadouvan.core.weighing.lines import LineToWeigh, lines_beside, lines_to_wei
 from vadouvan.core.weighing.rules import Counter, check, not_before
 from vadouvan.core.weighing.state import WeighState, state_of
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 
-@dataclass(frozen=True)
+@unchanging
 class Session:
     """A batch at the counter: its draft, what was pressed, and what follows from both.
 
@@ -39,7 +40,7 @@ class Session:
     judgement: Judgement
 
 
-@dataclass(frozen=True)
+@unchanging
 class Carried:
     """A press as it is noted, and the draft that it leads to, if that is another."""
 
@@ -101,7 +102,7 @@ def carry_out(session: Session, event: CounterEvent, kitchen: Kitchen, *, now: d
 def _check_can_be_judged(after: Judgement) -> None:
     """Checks what goes in before it is locked: a weight that the cut cannot have would lock what nobody could mend."""
     for problem in after.reading.problems:
-        raise InputError(field=problem.field, given=problem.given, wrong=problem.wrong, accepted=problem.accepted)
+        raise problem.anew()
     for stop in after.stops:
         raise InputError(field="weigh", given="contact", wrong=stop.says, accepted=stop.accepted)
 

@@ -3,15 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass, field, replace
+from dataclasses import field, replace
 from datetime import datetime
 
 from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
+from vadouvan.unchanging import unchanging
 
 ADDED = "added-"  # ids of lines that came in while tasting
 
 
-@dataclass(frozen=True)
+@unchanging
 class AddedLine:
     """A line that was not in the plan: its words, weight [kg] and when it came in."""
 
@@ -21,7 +22,7 @@ class AddedLine:
     at: datetime
 
 
-@dataclass(frozen=True)
+@unchanging
 class MeatContact:
     """Meat met mix: when, what the meat weighed [kg] and how warm it was [C], where that was measured."""
 
@@ -30,7 +31,7 @@ class MeatContact:
     celsius: float | None
 
 
-@dataclass(frozen=True)
+@unchanging
 class WeighState:
     """All that has happened to a batch. ``number`` is that of the last press, 0 before any.
 

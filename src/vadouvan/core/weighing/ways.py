@@ -7,7 +7,7 @@ which part stays clean. Every way says the figure before and after.
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime
 from functools import cached_property
 
@@ -30,6 +30,7 @@ from vadouvan.core.weighing.as_weighed import as_weighed, grams_of
 from vadouvan.core.weighing.lines import LineToWeigh
 from vadouvan.core.weighing.state import WeighState
 from vadouvan.errors import InputError
+from vadouvan.unchanging import unchanging
 
 TASTE_OF: dict[str, Taste] = {"salt": "too_salty", "sugar": "too_sweet", "acid": "too_sour", "heat": "too_hot"}
 UNITS = {"salt": "g/kg", "sugar": "g/kg", "acid": "g/kg", "heat": "SHU"}
@@ -38,7 +39,7 @@ MOST_TIMES = 2.0  # nobody makes more than twice the mix, or buys more than twic
 MOST_ADDITIONS = 2
 
 
-@dataclass(frozen=True)
+@unchanging
 class Way:
     """One way out, in words; with an addition's text where something is weighed in."""
 
@@ -47,7 +48,7 @@ class Way:
     text: str = ""
 
 
-@dataclass(frozen=True)
+@unchanging
 class Overshoot:
     """A line that is over, with all that is needed to try what would help."""
 

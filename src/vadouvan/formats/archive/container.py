@@ -11,7 +11,6 @@ import zipfile
 import zlib
 from collections import Counter
 from collections.abc import Mapping
-from dataclasses import dataclass
 from datetime import datetime
 from pathlib import PurePosixPath
 from typing import Annotated
@@ -20,6 +19,7 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from vadouvan import __version__
 from vadouvan.errors import FormatError
+from vadouvan.unchanging import unchanging
 
 FORMAT, VERSION = "vadouvan-kitchen", 1
 MANIFEST = "manifest.json"
@@ -49,7 +49,7 @@ class Manifest(BaseModel):
     files: Annotated[list[FileLine], Field(max_length=MOST_FILES)]
 
 
-@dataclass(frozen=True)
+@unchanging
 class Unpacked:
     """The files of an archive by path; ``notes`` say what was missing, foreign or changed but can be done without."""
 

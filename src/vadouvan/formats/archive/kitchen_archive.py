@@ -8,7 +8,7 @@ the plan as a calendar, each batch as a recipe and as a card.
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import datetime
 
 from vadouvan.core.clock.chain import PlanStep
@@ -27,6 +27,7 @@ from vadouvan.formats.archive.tables import labels_in, logbook_csv, pantry_csv
 from vadouvan.formats.card import Card, markdown_of
 from vadouvan.formats.recipe import write_recipe
 from vadouvan.progress import EVERY, Tell, silently
+from vadouvan.unchanging import unchanging
 
 BATCHES, RECORDS, RECIPES, CARDS, PHOTOGRAPHS = "batches", "records", "recipes", "cards", "photographs"
 DAMAGED = "damaged"
@@ -53,7 +54,7 @@ the rest is made from them.
 """
 
 
-@dataclass(frozen=True)
+@unchanging
 class BatchOnCard:
     """A batch with its card, and the steps of its plan while it is in hand."""
 

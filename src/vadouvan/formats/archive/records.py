@@ -10,34 +10,31 @@ from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
-from vadouvan.core.draft.typed import LONGEST_KEPT, Draft
-from vadouvan.core.snapshot.kitchen import BatchSnapshot, VerdictSnapshot
+from vadouvan.core.draft.typed import LONGEST_KEPT, Draft, Number
+from vadouvan.core.snapshot.kitchen import IDENTITY, BatchSnapshot, VerdictSnapshot
 from vadouvan.core.tasting.cut_face import CutFace, FaceMarks, Point
-from vadouvan.core.tasting.verdict import VerdictInput
-from vadouvan.core.weighing.event import CounterEvent, EventKind, How, LoggedEvent
+from vadouvan.core.tasting.verdict import LONGEST_NOTE_KEPT, VerdictInput
+from vadouvan.core.weighing.event import MOST_EVENTS, CounterEvent, EventKind, How, LoggedEvent
 from vadouvan.formats import batch_file
 from vadouvan.formats.archive.container import refused
 
 FORMAT, VERSION = "vadouvan-record", 1
-IDENTITY = r"^[A-Za-z0-9_-]{1,64}$"
 
 Identity = Annotated[str, Field(pattern=IDENTITY)]
 Text = Annotated[str, Field(max_length=LONGEST_KEPT)]
-Number = Annotated[float, Field(allow_inf_nan=False, ge=-1e9, le=1e9)]
-
 Share = Annotated[float, Field(ge=0, le=1)]
 
 
 class Part(BaseModel):
     """A part of the file; unknown fields are refused."""
 
-    model_config = ConfigDict(extra="forbid")
+    model_config = ConfigDict(extra="forbid", allow_inf_nan=False)
 
 
 class EventPart(Part):
     """One press at the counter; ``before`` is the draft that it changed, in the shape of the HTTP interface."""
 
-    number: Annotated[int, Field(ge=1, le=1_000_000)]
+    number: Annotated[int, Field(ge=1, le=MOST_EVENTS)]
     at: datetime
     kind: EventKind
     line: Text = ""
@@ -56,7 +53,7 @@ class VerdictPart(Part):
     eater: Text = ""
     words: dict[Text, Text] = {}
     depth: Text = ""
-    note: Annotated[str, Field(max_length=100_000)] = ""
+    note: Annotated[str, Field(max_length=LONGEST_NOTE_KEPT)] = ""
     at: datetime
     teaches: bool = True
     insisted: bool = False

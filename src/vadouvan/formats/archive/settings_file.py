@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-import math
 from typing import Annotated, Literal, TypeVar
 
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
-from vadouvan.core.cut.kind import CutKind
+from vadouvan.core.cut.kind import CutKind, wrong_sizes
 from vadouvan.core.interpretation.household import HouseholdInput
 from vadouvan.core.interpretation.routine import RoutineInput
 from vadouvan.core.interpretation.shared import SharedInput
@@ -63,18 +62,10 @@ def read_cuts(text: str, *, name: str) -> tuple[CutKind, ...]:
     if len(set(ids)) != len(ids):
         raise refused(f"{name} has two cuts with one identity.")
     for kind in cuts:
-        _check_cut(kind, name)
+        wrong = wrong_sizes(kind)
+        if wrong:
+            raise refused(f"{name}: {kind.name[:60]}: {wrong}.")
     return cuts
-
-
-def _check_cut(kind: CutKind, name: str) -> None:
-    """Sizes and shares that a cut can have."""
-    sizes = (kind.thickness_m, kind.thickness_low_m, kind.thickness_high_m, kind.mass_kg, kind.density_kg_per_m3)
-    shares = (kind.bone_share, kind.water_share, kind.fat_share)
-    if not all(math.isfinite(size) and size > 0 for size in (*sizes, kind.hold_max_s)):
-        raise refused(f"{name}: {kind.name[:60]}: its sizes and hours have to be above 0.")
-    if not all(0 <= share < 1 for share in shares):
-        raise refused(f"{name}: {kind.name[:60]}: its shares of bone, water and fat have to be from 0 to below 1.")
 
 
 def _read(model: type[Model], text: str, name: str) -> Model:

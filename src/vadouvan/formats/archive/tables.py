@@ -11,12 +11,11 @@ from vadouvan.core.draft.typed import CutInput, Draft
 from vadouvan.core.figure import number_told
 from vadouvan.core.pantry.ingredient import Ingredient
 from vadouvan.core.parsing.label import LabelInput
-from vadouvan.core.snapshot.kitchen import OwnLabel
+from vadouvan.core.snapshot.kitchen import IDENTITY, OwnLabel
 from vadouvan.core.tasting.logbook import Entry, held_hours
 from vadouvan.core.tasting.verdict import ASPECTS
 from vadouvan.formats.archive.container import refused
 from vadouvan.formats.archive.csv_text import read_csv, write_csv
-from vadouvan.formats.archive.records import IDENTITY
 from vadouvan.formats.batch_fields import NUMBERS
 
 OWN, SHIPPED = "own", "shipped"

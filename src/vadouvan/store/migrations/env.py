@@ -2,10 +2,9 @@
 
 from alembic import context
 
-from vadouvan.store.rows import Base
+from vadouvan.store import rows  # noqa: F401 - makes the tables
+from vadouvan.store.table import METADATA
 
-context.configure(
-    connection=context.config.attributes["connection"], target_metadata=Base.metadata, render_as_batch=True
-)
+context.configure(connection=context.config.attributes["connection"], target_metadata=METADATA, render_as_batch=True)
 with context.begin_transaction():
     context.run_migrations()

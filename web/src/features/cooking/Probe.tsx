@@ -4,6 +4,7 @@ import type { Batch } from '../../api/client'
 import { useDevices } from '../../api/useDevices'
 import { useWeigh } from '../../api/useWeigh'
 import { told } from '../../lib/clock'
+import { onceTaken } from '../../lib/same'
 
 /** The core as the probe shows it, when it will be done, and the boil of the used mix. */
 export function Probe({ batch }: { batch: Batch }) {
@@ -45,7 +46,7 @@ export function Probe({ batch }: { batch: Batch }) {
               kind: 'probe',
               ...(nothing ? { celsius: shown } : { degrees: warmthSaid(typed) }),
             }).then((kept) => {
-              if (kept) setTyped('')
+              if (kept) setTyped(onceTaken(typed, ''))
             })
           }
         >

@@ -11,6 +11,7 @@ import { BLANK } from '../../lib/draft'
 import { bySoon } from '../timelineRows'
 import { Examples, FromExample } from './Examples'
 import { SmallSection } from '../../components/SmallSection'
+import { useKeys } from '../../components/useKeys'
 import { PasteList } from './PasteList'
 import { Together } from './Together'
 import { unbroken } from '../../lib/unbroken'
@@ -49,6 +50,7 @@ export function useStart() {
 export function CounterPage() {
   const batches = useQuery(batchesQuery)
   const start = useStart()
+  useKeys({ n: () => void start.fromNothing() })
   if (batches.isPending) return <p className="p-8">Looking at the counter</p>
   if (batches.isError)
     return (
@@ -86,15 +88,10 @@ export function CounterPage() {
           <h2 id="begin" className="heading">
             begin
           </h2>
-          <button
-            type="button"
-            id="start-batch"
-            className="act act-first"
-            onClick={() => void start.fromNothing()}
-          >
+          <button type="button" className="act act-first" onClick={() => void start.fromNothing()}>
             Start a batch
           </button>
-          <PasteList onPaste={(text) => void start.fromText(text)} />
+          <PasteList onPaste={start.fromText} />
           <FileButton
             name="Batch file, recipe or list"
             accept=".json,.jsonld,.txt,.md,.html,application/json,application/ld+json,text/plain"
@@ -134,7 +131,8 @@ function Unread() {
         ))}
       </ul>
       <p>
-        All else stands. Put a backup back, or write out an archive, which has their text:{' '}
+        All else stands. A setting can be said again under Settings; otherwise put a backup back, or write out
+        an archive, which has the text of all this:{' '}
         <Link to="/settings/data" className="underline underline-offset-4">
           the kitchen&rsquo;s data
         </Link>

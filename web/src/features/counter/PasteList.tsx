@@ -1,6 +1,7 @@
 import { useAttempt } from '../../api/useAttempt'
 import { useState } from 'react'
 import { api, type Pasted } from '../../api/client'
+import { useHeldField } from '../../components/useHeld'
 import { WhichMix } from '../../components/WhichMix'
 
 /** The chosen mix as a text of its own, under the name of the dish, with what stands beside it and what is left out. */
@@ -12,16 +13,19 @@ function chosen(found: Pasted, lines: string[], title: string): string {
 }
 
 /** A pasted recipe becomes a new batch, with its cut and what stands beside the mix; of two mixes one is chosen. */
-export function PasteList({ onPaste }: { onPaste: (text: string) => void }) {
-  const [open, setOpen] = useState(false)
-  const [text, setText] = useState('')
+export function PasteList({ onPaste }: { onPaste: (text: string) => Promise<boolean> }) {
+  const { text, set: setText, taken } = useHeldField('pasted')
+  const [open, setOpen] = useState(text !== '')
   const [pasted, setPasted] = useState<Pasted>()
   const { attempt, trouble } = useAttempt()
+  const start = async (list: string) => {
+    if (await onPaste(list)) taken()
+  }
   const read = () =>
     attempt(async () => {
       const found = await api.pasted(text)
       if (found.mixes.length > 1) setPasted(found)
-      else onPaste(text)
+      else await start(text)
     })
   if (!open) {
     return (
@@ -61,7 +65,7 @@ export function PasteList({ onPaste }: { onPaste: (text: string) => void }) {
         <WhichMix
           mixes={pasted.mixes}
           onTake={(lines, title) => {
-            onPaste(chosen(pasted, lines, title))
+            void start(chosen(pasted, lines, title))
           }}
         />
       ) : (

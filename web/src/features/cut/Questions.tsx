@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query'
 import type { Batch, Draft } from '../../api/client'
-import { tablesQuery } from '../../api/queries'
+import { useLists } from '../../api/queries'
 import { Pick } from '../../components/Pick'
 import { CutPicker } from '../../components/CutPicker'
 import { Said } from '../../components/Said'
@@ -19,7 +18,7 @@ type Cut = Draft['cut']
 
 /** Every question about the piece; any may stay open, and what is then assumed is told. */
 export function Questions({ batch, draft, change, system }: QuestionsProps) {
-  const tables = useQuery(tablesQuery)
+  const lists = useLists()
   const { assumed, piece } = batch.judgement
   const { cut } = draft
   const say = (part: Partial<Cut>) => {
@@ -40,7 +39,7 @@ export function Questions({ batch, draft, change, system }: QuestionsProps) {
         <CutPicker
           stack
           question="What is it?"
-          options={tables.data?.cuts ?? []}
+          options={lists?.cuts}
           value={cut.kind}
           fault={faultOf(batch, 'cut.kind')}
           onPick={(kind) => {

@@ -2,6 +2,7 @@ import { useRef, useState } from 'react'
 import { api } from '../../api/client'
 import { Row, type Fault } from '../../components/Said'
 import { toldLocal } from '../../lib/clock'
+import { onceTaken } from '../../lib/same'
 
 interface MomentSaidProps {
   question: string
@@ -27,7 +28,7 @@ export function MomentSaid({ question, hint, stack = false, value, zone, fault, 
     const isSame = said === value || said === toldLocal(value)
     // What cannot be read stays in the draft as it was typed, and the judgement says what would do.
     if (!isSame) onSay(said === '' ? '' : await api.readMoment(said, zone).catch(() => said))
-    setTyped(undefined)
+    setTyped(onceTaken(typed, undefined))
   }
   return (
     <Row question={question} hint={hint} fault={fault} stack={stack}>

@@ -1,11 +1,11 @@
 import { useAttempt } from '../../api/useAttempt'
 import { askAnew } from '../../api/askAnew'
 import { Dialog } from '../../components/Dialog'
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { navigate } from 'wouter/use-browser-location'
 import { api, type LogEntry } from '../../api/client'
-import { tablesQuery } from '../../api/queries'
+import { useLists } from '../../api/queries'
 import { CutPicker } from '../../components/CutPicker'
 import { Said } from '../../components/Said'
 
@@ -16,9 +16,10 @@ interface MakeAgainProps {
 
 /** Start from a batch of the logbook, as it was or on another cut: amounts are worked out anew. */
 export function MakeAgain({ entry, onClose }: MakeAgainProps) {
-  const tables = useQuery(tablesQuery)
+  const lists = useLists()
   const [cut, setCut] = useState({ kind: '', mass: '', thickness: '' })
-  const { attempt, trouble, quiet } = useAttempt()
+  const { attempt, trouble, faultAt, quiet } = useAttempt()
+  const fault = faultAt('cut.kind')
   const queries = useQueryClient()
   const make = () =>
     attempt(async () => {
@@ -39,8 +40,9 @@ export function MakeAgain({ entry, onClose }: MakeAgainProps) {
       <CutPicker
         question="Of what"
         stack
-        options={tables.data?.cuts ?? []}
+        options={lists?.cuts}
         value={cut.kind || entry.kind}
+        fault={fault}
         onPick={(kind) => {
           say({ kind })
         }}
@@ -65,7 +67,7 @@ export function MakeAgain({ entry, onClose }: MakeAgainProps) {
           }}
         />
       </div>
-      {trouble !== '' && (
+      {trouble !== '' && !fault && (
         <p role="alert" className="mt-2 whitespace-pre-line text-stop">
           {trouble}
         </p>

@@ -5,22 +5,26 @@ import { lineQuery } from '../../api/queries'
 import { Badge } from '../../components/Badge'
 import { api, type Pasted } from '../../api/client'
 import { Meant } from '../../components/Said'
+import { useHeldField } from '../../components/useHeld'
 import { WhichMix } from '../../components/WhichMix'
 
 /** The one line of text entry; a pasted list becomes a line for each ingredient, two mixes are asked about. */
 export function EntryLine({
+  batchId,
   meatG,
   onEnter,
 }: {
+  batchId: string
   /** What amounts for each kilogram, and usual doses, are worked out for. */
   meatG: number | undefined
   onEnter: (texts: string[], beside?: Pasted['companions']) => void
 }) {
-  const [text, setText] = useState('')
+  const { text, set: setText } = useHeldField('entry', batchId)
   const [several, setSeveral] = useState<Pasted>()
   const { attempt, trouble } = useAttempt()
   const [leftOut, setLeftOut] = useState('')
-  const reading = useQuery(lineQuery(useDeferredValue(text), meatG))
+  const looked = useDeferredValue(text)
+  const reading = useQuery(lineQuery(looked, meatG))
   const answer = text === '' ? undefined : reading.data
   const paste = (pasted: string) =>
     attempt(async () => {
@@ -43,8 +47,9 @@ export function EntryLine({
       onSubmit={(event) => {
         event.preventDefault()
         if (text.trim() === '') return
-        // A line that holds several ingredients becomes a line for each.
-        onEnter(reading.data?.items.length ? reading.data.items.map((one) => one.text) : [text.trim()])
+        // A line that holds several ingredients becomes a line for each, if it is this line that was read.
+        const items = looked === text ? (reading.data?.items ?? []) : []
+        onEnter(items.length > 0 ? items.map((one) => one.text) : [text.trim()])
         setText('')
       }}
     >

@@ -150,6 +150,7 @@ function Ledger({ batch, draft, change, chosen, onChoose, onMakeEnough }: Ledger
           ))}
         </ol>
         <EntryLine
+          batchId={batch.id}
           meatG={judgement.piece?.meat_g}
           onEnter={(texts, beside = []) => {
             change((was) => ({

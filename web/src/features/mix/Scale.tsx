@@ -1,7 +1,6 @@
-import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, type Scaled } from '../../api/client'
-import { tablesQuery } from '../../api/queries'
+import { useLists } from '../../api/queries'
 import { CutPicker } from '../../components/CutPicker'
 import { Said } from '../../components/Said'
 import { BLANK, withTexts } from '../../lib/draft'
@@ -11,11 +10,12 @@ import { useAsking } from './useAsking'
 
 /** The same batch for another cut: every amount goes with the meat; more of the mix only if it is asked for. */
 export function Scale({ draft, change }: DrawerProps) {
-  const tables = useQuery(tablesQuery)
+  const lists = useLists()
   const [kind, setKind] = useState('')
   const [mass, setMass] = useState('')
   const [thickness, setThickness] = useState('')
-  const { answer, trouble, ask, forget } = useAsking<Scaled>()
+  const { answer, trouble, faultAt, ask, forget } = useAsking<Scaled>()
+  const fault = faultAt('cut.kind')
   const sameKind = kind === '' || kind === draft.cut.kind
   const cut = sameKind
     ? { ...draft.cut, mass: mass || draft.cut.mass, thickness: thickness || draft.cut.thickness, pieces: '' }
@@ -33,9 +33,13 @@ export function Scale({ draft, change }: DrawerProps) {
       <CutPicker
         question="Of what"
         stack
-        options={tables.data?.cuts ?? []}
+        options={lists?.cuts}
         value={kind || draft.cut.kind}
-        onPick={setKind}
+        fault={fault}
+        onPick={(said) => {
+          forget()
+          setKind(said)
+        }}
       />
       <div className="grid grid-cols-2 gap-x-4">
         <Said
@@ -56,7 +60,7 @@ export function Scale({ draft, change }: DrawerProps) {
       <button type="button" className="act mt-1" onClick={() => void ask(api.scaled({ draft, cut }))}>
         Work out for this size
       </button>
-      {trouble !== '' && (
+      {trouble !== '' && !fault && (
         <p role="alert" className="mt-2 text-stop">
           {trouble}
         </p>

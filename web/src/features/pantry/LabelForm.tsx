@@ -2,7 +2,7 @@ import { Dialog } from '../../components/Dialog'
 import { useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useId, useState } from 'react'
 import { api, type Label } from '../../api/client'
-import { labelQuery, tablesQuery } from '../../api/queries'
+import { labelQuery, useLists } from '../../api/queries'
 import { useKeep } from '../../api/useKeep'
 import { Pick } from '../../components/Pick'
 import { Picker } from '../../components/Picker'
@@ -36,7 +36,7 @@ interface LabelFormProps {
 /** An ingredient of the cook's own, copied off its nutrition label, with what that comes to beside it. */
 export function LabelForm({ start, identity, onClose }: LabelFormProps) {
   const [label, setLabel] = useState(start)
-  const tables = useQuery(tablesQuery)
+  const lists = useLists()
   const say = (changed: Partial<Label>) => {
     setLabel((was) => ({ ...was, ...changed }))
     quiet()
@@ -69,7 +69,7 @@ export function LabelForm({ start, identity, onClose }: LabelFormProps) {
             question="Most like"
             stack
             hint="for what the label does not say: acids, pH, weight of a spoon; without a label for all of it"
-            options={tables.data?.ingredients ?? []}
+            options={lists?.ingredients}
             value={label.like}
             onPick={(like) => {
               say({ like })

@@ -6,6 +6,7 @@ import { useKeep } from '../../api/useKeep'
 import { Pick, type Option } from '../../components/Pick'
 import { Faulty, Said } from '../../components/Said'
 import { SALTING_METHODS } from '../saltingMethods'
+import { onceTaken } from '../../lib/same'
 import { Tick } from '../../components/Tick'
 
 /** Who eats, and what stands on the shelf. */
@@ -40,7 +41,7 @@ function Form({ start, salts, allergens }: FormProps) {
         void keep(async (prefer) => {
           const kept = await api.keepHousehold({ ...said, since, prefer })
           setSince(kept.said)
-          setSaid(kept.said)
+          setSaid(onceTaken(said, kept.said))
         }, 'Kept. Every mix is judged for it.')
       }}
     >

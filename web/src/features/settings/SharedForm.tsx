@@ -5,7 +5,7 @@ import { sharedQuery } from '../../api/queries'
 import { useKeep } from '../../api/useKeep'
 import { useKeptOnLeaving } from '../../components/useKeptOnLeaving'
 import { Said } from '../../components/Said'
-import { isSame } from '../../lib/same'
+import { isSame, onceTaken } from '../../lib/same'
 
 /** What all batches share: room in the fridge, and tubs. */
 export function SharedForm() {
@@ -32,7 +32,7 @@ function Form({ start }: { start: Shared }) {
         void keep(async (prefer) => {
           const kept = await api.keepShared({ ...shared, since, prefer })
           setSince(kept)
-          setShared((now) => (isSame(now, shared) ? kept : now)) // what was typed meanwhile stays
+          setShared(onceTaken(shared, kept))
         }, 'Kept. Dishes are planned around each other with it.')
       }}
     >

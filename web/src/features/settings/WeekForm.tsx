@@ -5,7 +5,7 @@ import { weekQuery } from '../../api/queries'
 import { useKeep } from '../../api/useKeep'
 import { useKeptOnLeaving } from '../../components/useKeptOnLeaving'
 import { Said } from '../../components/Said'
-import { isSame } from '../../lib/same'
+import { isSame, onceTaken } from '../../lib/same'
 import { Tick } from '../../components/Tick'
 
 const DAYS = [
@@ -58,7 +58,7 @@ function Form({ start }: { start: Week }) {
         void keep(async (prefer) => {
           const kept = await api.keepWeek({ ...week, since, prefer })
           setSince(kept)
-          setWeek((now) => (isSame(now, week) ? kept : now)) // what was typed meanwhile stays
+          setWeek(onceTaken(week, kept))
         }, 'Kept. Every plan is made around it.')
       }}
     >

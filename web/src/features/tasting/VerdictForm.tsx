@@ -16,7 +16,7 @@ export const EMPTY = { eater: '', words: {} as Record<string, string>, depth: ''
 
 /** One eater's verdict: a word for each thing, the depth on the knife, a note. */
 export function VerdictForm({ batch, scales, taste, held }: VerdictFormProps) {
-  const { value: said, set, clear } = held
+  const { value: said, set, taken } = held
   const { eater, words, depth, note } = said
   const { answer, problems, keep } = useKeep()
   const send = async () => {
@@ -25,7 +25,7 @@ export function VerdictForm({ batch, scales, taste, held }: VerdictFormProps) {
       (prefer) => api.keepVerdict(batch.id, { ...said, since: earlier, prefer }),
       `Kept, from ${eater || 'somebody'}.`,
     )
-    if (kept) clear({ ...EMPTY, eater })
+    if (kept) taken(said, { ...EMPTY, eater })
   }
   const keeping = (
     <div className="flex items-center gap-4 pt-1">

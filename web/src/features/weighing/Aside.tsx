@@ -1,10 +1,12 @@
-import { useState } from 'react'
+import type { Batch } from '../../api/client'
+import { useHeldField } from '../../components/useHeld'
 import { gramsTold, onScale, weightSaid, weightTold } from '../../lib/told'
 import type { AtCounter } from './shared'
 
 /** The clean part, poured off before any raw meat has been in it. */
-export function Aside({ weigh, busy, press, devices }: AtCounter) {
-  const [typed, setTyped] = useState(weigh.planned_aside_g > 0 ? `${gramsTold(weigh.planned_aside_g)} g` : '')
+export function Aside({ weigh, busy, press, devices, batch }: AtCounter & { batch: Batch }) {
+  const planned = weigh.planned_aside_g > 0 ? `${gramsTold(weigh.planned_aside_g)} g` : ''
+  const { text: typed, set: setTyped, taken } = useHeldField('aside', batch.id, planned)
   const { unit } = onScale(0, Math.max(weigh.planned_aside_g, 100))
   const gross = devices.readings?.scale.value ?? null
   const net = gross === null ? null : gross - weigh.tare_g
@@ -44,7 +46,11 @@ export function Aside({ weigh, busy, press, devices }: AtCounter) {
           type="button"
           className="act act-first min-h-16! px-8! text-xl"
           disabled={busy || typed.trim() === ''}
-          onClick={() => void press({ kind: 'set_aside', mass: weightSaid(typed, unit) })}
+          onClick={() =>
+            void press({ kind: 'set_aside', mass: weightSaid(typed, unit) }).then((kept) => {
+              if (kept) taken()
+            })
+          }
         >
           It is poured off
         </button>

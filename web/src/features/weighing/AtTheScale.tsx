@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Batch, Draft, WeighLine } from '../../api/client'
+import { onceTaken } from '../../lib/same'
 import { onScale, weightSaid, weightTold } from '../../lib/told'
 import { Advice } from './Advice'
 import { Countdown } from './Countdown'
@@ -26,14 +27,7 @@ export function AtTheScale({ weigh, busy, press, devices, change }: AtTheScalePr
     return <p className="py-4 text-xl">Nothing to weigh yet: describe the cut and write the mix first.</p>
   return (
     <>
-      <OneLine
-        key={`${line.id} ${weigh.number}`}
-        line={line}
-        weigh={weigh}
-        busy={busy}
-        press={press}
-        devices={devices}
-      />
+      <OneLine key={line.id} line={line} weigh={weigh} busy={busy} press={press} devices={devices} />
       <div aria-live="assertive">
         <Advice advice={weigh.advice} busy={busy} press={press} change={change} />
       </div>
@@ -55,8 +49,9 @@ function OneLine({ line, weigh, busy, press, devices }: AtCounter & { line: Weig
   const settled = given !== null || scale?.state === 'ok'
   const keep = async () => {
     const what = { kind: 'weighed', line_id: line.id } as const
-    if (isTyped) await press({ ...what, mass: said, how: 'typed' })
-    else if (net !== null) await press({ ...what, mass_g: net, how: 'scale' })
+    if (isTyped) {
+      if (await press({ ...what, mass: said, how: 'typed' })) setTyped(onceTaken(typed, ''))
+    } else if (net !== null) await press({ ...what, mass_g: net, how: 'scale' })
   }
   return (
     <section aria-label={line.name} className="pt-2">

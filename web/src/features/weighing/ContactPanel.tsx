@@ -1,11 +1,12 @@
-import { useState } from 'react'
+import { useHeldField } from '../../components/useHeld'
 import { gramsTold, onScale, warmthSaid, weightSaid, weightTold } from '../../lib/told'
+import type { Batch } from '../../api/client'
 import { useTypedGrams, type AtCounter } from './shared'
 
 /** The meat goes in: the clock starts, and the mix is locked. */
-export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
-  const [meat, setMeat] = useState('')
-  const [celsius, setCelsius] = useState('')
+export function ContactPanel({ weigh, busy, press, devices, batch }: AtCounter & { batch: Batch }) {
+  const { text: meat, set: setMeat, taken: takenMeat } = useHeldField('meat', batch.id)
+  const { text: celsius, set: setCelsius, taken: takenCelsius } = useHeldField('meat-at', batch.id)
   const said = weightSaid(meat, onScale(0, weigh.planned_meat_g).unit)
   const read = useTypedGrams(said, 'contact')
   const gross = devices.readings?.scale.value ?? null
@@ -73,6 +74,10 @@ export function ContactPanel({ weigh, busy, press, devices }: AtCounter) {
             kind: 'contact',
             ...(meat.trim() === '' ? { mass_g: weigh.planned_meat_g } : { mass: said }),
             degrees: warmthSaid(celsius),
+          }).then((kept) => {
+            if (!kept) return
+            takenMeat()
+            takenCelsius()
           })
         }
       >

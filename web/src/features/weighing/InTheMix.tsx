@@ -3,7 +3,9 @@ import { useState } from 'react'
 import { Link } from 'wouter'
 import { labelPaper } from '../../api/addresses'
 import { api, type Batch, type Draft } from '../../api/client'
+import { useHeldField } from '../../components/useHeld'
 import { told } from '../../lib/clock'
+import { onceTaken } from '../../lib/same'
 import { probeTold, warmthSaid, warmthTold, weightTold } from '../../lib/told'
 import type { AtCounter } from './shared'
 
@@ -48,7 +50,7 @@ export function InTheMix({ weigh, busy, press, devices, batch, draft }: InTheMix
             </button>
           </div>
           <Fridge weigh={weigh} busy={busy} press={press} devices={devices} />
-          <Later busy={busy} press={press} />
+          <Later busy={busy} press={press} batch={batch} />
         </>
       )}
       {out && (
@@ -113,7 +115,7 @@ function Fridge({ weigh, busy, press, devices }: AtCounter) {
             kind: 'fridge',
             ...(typed.trim() === '' ? { celsius: shown } : { degrees: warmthSaid(typed) }),
           }).then((kept) => {
-            if (kept) setTyped('')
+            if (kept) setTyped(onceTaken(typed, ''))
           })
         }
       >
@@ -123,18 +125,18 @@ function Fridge({ weigh, busy, press, devices }: AtCounter) {
   )
 }
 
-function Later({ busy, press }: Pick<AtCounter, 'busy' | 'press'>) {
-  const [grams, setGrams] = useState('')
-  const [words, setWords] = useState('')
+function Later({ busy, press, batch }: Pick<AtCounter, 'busy' | 'press'> & { batch: Batch }) {
+  const grams = useHeldField('later-grams', batch.id)
+  const words = useHeldField('later-words', batch.id)
   return (
     <form
       className="flex flex-wrap items-center gap-3 border-t border-rule pt-2"
       onSubmit={(event) => {
         event.preventDefault()
-        void press({ kind: 'later', mass: grams, words }).then((kept) => {
+        void press({ kind: 'later', mass: grams.text, words: words.text }).then((kept) => {
           if (!kept) return
-          setGrams('')
-          setWords('')
+          grams.taken()
+          words.taken()
         })
       }}
     >
@@ -144,18 +146,18 @@ function Later({ busy, press }: Pick<AtCounter, 'busy' | 'press'>) {
         inputMode="decimal"
         placeholder="15 g"
         aria-label="Grams added later"
-        value={grams}
+        value={grams.text}
         onChange={(event) => {
-          setGrams(event.target.value)
+          grams.set(event.target.value)
         }}
       />
       <input
         className="said w-56!"
         placeholder="lemon juice"
         aria-label="What was added later"
-        value={words}
+        value={words.text}
         onChange={(event) => {
-          setWords(event.target.value)
+          words.set(event.target.value)
         }}
       />
       <button type="submit" className="act" disabled={busy}>

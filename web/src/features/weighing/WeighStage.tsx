@@ -88,8 +88,8 @@ export function WeighStage({ batch, draft, change, refresh }: WeighStageProps) {
             <Tasting {...shared} />
           </>
         )}
-        {weigh.phase === 'set_aside' && <Aside {...shared} />}
-        {weigh.phase === 'contact' && <ContactPanel {...shared} />}
+        {weigh.phase === 'set_aside' && <Aside {...shared} batch={batch} />}
+        {weigh.phase === 'contact' && <ContactPanel {...shared} batch={batch} />}
         {(weigh.phase === 'hold' || weigh.phase === 'out') && (
           <InTheMix {...shared} batch={batch} draft={draft} />
         )}

@@ -1,0 +1,1 @@
+"""A kitchen badly treated."""

@@ -37,6 +37,7 @@ ARGUMENTS = [
     "--js-flags=--no-opt --no-maglev --single-threaded-gc --min-semi-space-size=32 --max-semi-space-size=64",
 ]  # fmt: skip
 PATIENCE_MS = 20_000  # what holds is told at once; on busy cores it may take longer to hold
+LOOK_AGAIN_MS = 20
 LAPTOP, PHONE = ViewportSize(width=1280, height=800), ViewportSize(width=390, height=844)
 INSTALL = ["apt-get", "install", "-y", "--no-install-recommends", "chromium-headless-shell"]
 # The shell draws the same pages as the whole browser for a quarter less work.
@@ -238,7 +239,7 @@ class Held:
     """Requests of a page to an address, with a method if one is told, that leave when the test says so."""
 
     def __init__(self, page: Page, address: str, method: str = "") -> None:
-        self._method = method
+        self._page, self._address, self._method = page, address, method
         self._waiting: list[Route] = []
         page.route(address, self._hold)
 
@@ -249,7 +250,16 @@ class Held:
             route.continue_()
 
     def let_go(self) -> None:
-        """Those that wait leave now; later ones wait in their turn."""
+        """Those that wait leave now, at least one: a press is answered before its request has left the page.
+
+        Later ones wait in their turn.
+        """
+        for _ in range(0, PATIENCE_MS, LOOK_AGAIN_MS):
+            if self._waiting:
+                break
+            self._page.wait_for_timeout(LOOK_AGAIN_MS)
+        else:
+            raise AssertionError(f"No {self._method or 'request'} to {self._address} within {PATIENCE_MS / 1000:g} s")
         waiting, self._waiting = self._waiting, []
         for route in waiting:
             route.continue_()

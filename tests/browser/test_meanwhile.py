@@ -62,7 +62,7 @@ class TypedMeanwhile(BrowserCase):
         note = form.get_by_label("A note")
         form.get_by_label("Who says it").fill("Ilse")
         note.fill("the edge")
-        held = Held(page, "**/api/batches/*/verdicts*", "PUT")
+        held = Held(page, "**/api/taste/*", "PUT")
         form.get_by_role("button", name="Keep this verdict").click()
         note.fill("the edge is dry")
         held.let_go()

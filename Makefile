@@ -10,7 +10,7 @@ export PYTHONPATH := src
 # Compiled modules save two seconds a start.
 unexport PYTHONDONTWRITEBYTECODE
 
-.PHONY: demo demo-reset run test check unit fuzz torture browser bench pictures lock types format setup setup-test clean
+.PHONY: demo demo-reset run test check unit fuzz late torture browser bench pictures lock types format setup setup-test clean
 
 ## Start with the demo kitchen; changes are kept in .demo
 demo: setup web/dist/index.html
@@ -38,6 +38,11 @@ unit: setup-test
 ## Other examples at every run, and more of them: the drawn tests alone, with a longer breath than the gate's
 fuzz: setup-test
 	VADOUVAN_EXAMPLES=fuzz $(BIN)/python -m tests.everything --without-browser --drawn
+
+## The browser's tests with answers late by chance (up to 0.7 s each way), and with a page at a fifth of its pace
+late: setup-test web/dist/index.html
+	VADOUVAN_LATE_MS=700 $(BIN)/python -m tests.everything .browser.
+	VADOUVAN_SLOW_PAGE=5 $(BIN)/python -m tests.everything .browser.
 
 ## Attacks on the kitchen's promises (docs/reliability.md), half an hour and more; a little of it is in `make test`
 torture: setup-test

@@ -22,6 +22,7 @@ import uvicorn
 from fastapi import FastAPI
 from playwright.sync_api import Browser, BrowserContext, Page, Request, Route, ViewportSize, expect, sync_playwright
 
+from tests.browser.hindered import LateAnswers, slowed
 from tests.drafts import NOW
 from tests.filling import fill
 from vadouvan.cli.serving import listener_on
@@ -109,7 +110,7 @@ class KitchenInThisProcess:
         self.port = listener.getsockname()[1]
         self.address = f"http://127.0.0.1:{self.port}"
         self._app = build(self.settings)
-        config = uvicorn.Config(self._app, log_level="error", lifespan="off", timeout_graceful_shutdown=2)
+        config = uvicorn.Config(LateAnswers(self._app), log_level="error", lifespan="off", timeout_graceful_shutdown=2)
         self._server = uvicorn.Server(config)
         self._thread = threading.Thread(target=self._server.run, kwargs={"sockets": [listener]}, daemon=True)
         self._thread.start()
@@ -306,6 +307,7 @@ class BrowserCase(unittest.TestCase):
         }
         context = cls.browser.new_context(**wanted)
         context.clock.set_fixed_time(cls.at)
+        context.on("page", slowed)
         return context
 
     def setUp(self) -> None:

@@ -97,6 +97,54 @@ class TypedMeanwhile(BrowserCase):
         answers.click()
         expect(meal).to_have_value(re.compile(f"^{self.at + timedelta(days=2):%a} .* 18:00"))
 
+    def test_a_moment_that_is_not_read_yet(self) -> None:
+        """The page goes while the words are read, which were left: they are read when it comes again."""
+        batch = self.batch("Slip skewers")
+        page = self.open(f"/batch/{batch}/hold")
+        answers, meal = page.get_by_role("tab", name="Answers"), page.get_by_label("Meal on the table")
+        answers.click()
+        page.route("**/api/plan/moment", lambda route: None, times=1)
+        with page.expect_request("**/api/plan/moment"):
+            meal.fill(f"{self.at + timedelta(days=2):%A} 6 pm")
+            meal.press("Enter")
+        page.reload()
+        answers.click()
+        expect(meal).to_have_value(re.compile(f"^{self.at + timedelta(days=2):%a} .* 18:00"))
+        page.reload()
+        answers.click()
+        expect(meal).to_have_value(re.compile(f"^{self.at + timedelta(days=2):%a} .* 18:00"))
+
+    def test_on_a_label(self) -> None:
+        """Left by a press beside it, it stands there again; what is typed while it is kept is kept next."""
+        page = self.open("/pantry")
+        enter = page.get_by_role("button", name="Enter from a label")
+        enter.click()
+        name, like = page.get_by_label("What you call it"), page.get_by_role("combobox", name="Most like")
+        name.fill("shelf cider vinegar")
+        page.mouse.click(5, 5)
+        expect(name).to_have_count(0)
+        page.reload()
+        enter.click()
+        expect(name).to_have_value("shelf cider vinegar")
+        page.get_by_role("button", name="Begin again").click()
+        expect(name).to_have_value("")
+        like.fill("cider vinegar")
+        like.press("Enter")
+        page.get_by_label("Allergens it names").fill("none")
+        name.fill("shelf vinegar")
+        held = Held(page, "**/api/own-ingredients", "POST")
+        keep = page.get_by_role("button", name="Keep this ingredient")
+        keep.click()
+        name.fill("shelf vinegar, strong")
+        with page.expect_response("**/api/own-ingredients"):
+            held.let_go()
+        expect(name).to_have_value("shelf vinegar, strong")
+        keep.click()
+        expect(name).to_have_count(0)
+        self.assertEqual([one["said"]["name"] for one in self.ask("/api/own-ingredients")], ["shelf vinegar, strong"])
+        enter.click()
+        expect(name).to_have_value("")
+
     def test_before_it_is_sent(self) -> None:
         """A line that is not entered and a list that is not started: looked elsewhere, reloaded."""
         batch = self.batch("Slip skewers")

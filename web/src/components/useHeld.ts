@@ -16,9 +16,12 @@ export function useHeld<T extends object>(name: string, empty: T, place: Place =
     else keep(name, JSON.stringify(now), place)
     stand(now)
   }
-  const taken = (sent: T, left: T) => {
-    if (isSame(latest.current, sent)) forget(name, place)
+  /** What was sent was taken: `left` stands there now, but for what was typed since. Answers whether nothing was. */
+  const taken = (sent: T, left: T): boolean => {
+    const isAll = isSame(latest.current, sent)
+    if (isAll) forget(name, place)
     stand(onceTaken(sent, left)(latest.current))
+    return isAll
   }
   return { value, set, taken }
 }

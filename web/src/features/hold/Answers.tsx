@@ -27,6 +27,7 @@ export function Answers({ batch, draft, change }: AnswersProps) {
     <div className="[--questions:9rem]">
       <MomentSaid
         question="Meal on the table"
+        name={`${batch.id}.at`}
         value={draft.meal.at}
         zone={draft.meal.time_zone || localZone()}
         fault={faultOf(batch, 'meal.at')}

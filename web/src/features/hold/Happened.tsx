@@ -13,6 +13,7 @@ export function Happened({ batch, draft, change }: AnswersProps) {
     <MomentSaid
       question={question}
       stack
+      name={`${batch.id}.${name}`}
       value={draft.meal[name]}
       zone={draft.meal.time_zone || localZone()}
       hint={hint}

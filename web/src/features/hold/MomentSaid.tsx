@@ -1,13 +1,16 @@
-import { useRef, useState } from 'react'
+import { useEffect, useEffectEvent, useRef } from 'react'
+import { Refused } from '../../api/answered'
 import { api } from '../../api/client'
 import { Row, type Fault } from '../../components/Said'
+import { useHeld } from '../../components/useHeld'
 import { toldLocal } from '../../lib/clock'
-import { onceTaken } from '../../lib/same'
 
 interface MomentSaidProps {
   question: string
   hint?: string
   stack?: boolean
+  /** Under what it is held while it is not read yet. */
+  name: string
   /** As a draft keeps it: 2026-12-05T19:00. */
   value: string
   zone: string
@@ -15,21 +18,43 @@ interface MomentSaidProps {
   onSay: (moment: string) => void
 }
 
+const NOTHING_TYPED: { typed: string | null } = { typed: null }
+
 const KEPT = /^\d{4}-\d\d-\d\dT\d\d:\d\d$/
 
 /** A date and time in the cook's words, read by the server when the field is left; or picked from a calendar. */
-export function MomentSaid({ question, hint, stack = false, value, zone, fault, onSay }: MomentSaidProps) {
-  const [typed, setTyped] = useState<string>()
+export function MomentSaid({
+  question,
+  hint,
+  stack = false,
+  name,
+  value,
+  zone,
+  fault,
+  onSay,
+}: MomentSaidProps) {
+  const { value: held, set, taken } = useHeld(`vadouvan.moment.${name}`, NOTHING_TYPED, 'tab')
+  const { typed } = held
   const calendar = useRef<HTMLInputElement>(null)
   const shown = typed ?? (KEPT.test(value) ? toldLocal(value) : value)
   const read = async () => {
-    if (typed === undefined) return
+    if (typed === null) return
     const said = typed.trim()
-    const isSame = said === value || said === toldLocal(value)
-    // What cannot be read stays in the draft as it was typed, and the judgement says what would do.
-    if (!isSame) onSay(said === '' ? '' : await api.readMoment(said, zone).catch(() => said))
-    setTyped(onceTaken(typed, undefined))
+    if (!KEPT.test(value) || said !== toldLocal(value)) {
+      try {
+        onSay(said === '' ? '' : await api.readMoment(said, zone))
+      } catch (error) {
+        onSay(said) // stays in the draft as it was typed, and the judgement says what would do
+        if (!(error instanceof Refused)) return // nobody has read it yet
+      }
+    }
+    taken(held, NOTHING_TYPED)
   }
+  // The page went before it was read: it was left then, and is read now.
+  const readWhatWasLeft = useEffectEvent(read)
+  useEffect(() => {
+    void readWhatWasLeft()
+  }, [])
   return (
     <Row question={question} hint={hint} fault={fault} stack={stack}>
       {({ labelledBy, describedBy, invalid }) => (
@@ -44,9 +69,9 @@ export function MomentSaid({ question, hint, stack = false, value, zone, fault, 
             aria-invalid={invalid}
             onChange={(event) => {
               if (KEPT.test(event.target.value)) {
-                setTyped(undefined)
+                set(NOTHING_TYPED)
                 onSay(event.target.value)
-              } else setTyped(event.target.value)
+              } else set({ typed: event.target.value })
             }}
             onBlur={() => void read()}
             onKeyDown={(event) => {
@@ -81,7 +106,7 @@ export function MomentSaid({ question, hint, stack = false, value, zone, fault, 
             className="pointer-events-none absolute right-0 bottom-0 size-px opacity-0"
             value={KEPT.test(value) ? value : ''}
             onChange={(event) => {
-              setTyped(undefined)
+              set(NOTHING_TYPED)
               onSay(event.target.value)
             }}
           />

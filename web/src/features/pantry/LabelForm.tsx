@@ -7,6 +7,8 @@ import { useKeep } from '../../api/useKeep'
 import { Pick } from '../../components/Pick'
 import { Picker } from '../../components/Picker'
 import { Faulty, Said } from '../../components/Said'
+import { useHeld } from '../../components/useHeld'
+import { isSame } from '../../lib/same'
 
 export const NO_LABEL: Label = {
   name: '',
@@ -33,18 +35,30 @@ interface LabelFormProps {
   onClose: () => void
 }
 
-/** An ingredient of the cook's own, copied off its nutrition label, with what that comes to beside it. */
+/**
+ * An ingredient of the cook's own, copied off its nutrition label, with what that comes to beside it. Left without being
+ * kept, it stands there as it was left when it is opened again.
+ */
 export function LabelForm({ start, identity, onClose }: LabelFormProps) {
-  const [label, setLabel] = useState(start)
+  const asKept = { label: start, since: start, identity }
+  const { value, set, taken } = useHeld(`vadouvan.label.${identity ?? start.like}`, asKept, 'tab')
+  const { label } = value
+  const [wasLeft, setWasLeft] = useState(() => !isSame(value, asKept))
   const lists = useLists()
   const say = (changed: Partial<Label>) => {
-    setLabel((was) => ({ ...was, ...changed }))
+    set({ label: { ...label, ...changed } })
     quiet()
   }
   const { answer: trouble, keep: kept, quiet } = useKeep()
+  const [busy, setBusy] = useState(false) // a second press would make a second ingredient
   const keep = async () => {
-    const done = await kept((prefer) => api.keepLabel(label, identity, { since: start, prefer }), '')
-    if (done) onClose()
+    setBusy(true)
+    await kept(async (prefer) => {
+      const { id } = await api.keepLabel(label, value.identity, { since: value.since, prefer })
+      if (taken(value, asKept)) onClose()
+      else set({ since: label, identity: id }) // more was typed meanwhile: it is a change of what was just kept
+    }, '')
+    setBusy(false)
   }
   return (
     <Dialog title="From its label" className="w-[58rem] max-w-full" onClose={onClose}>
@@ -55,6 +69,7 @@ export function LabelForm({ start, identity, onClose }: LabelFormProps) {
           void keep()
         }}
       >
+        {wasLeft && <p className="wide:col-span-2">As you left it, not kept yet.</p>}
         <div>
           <Said
             question="What you call it"
@@ -114,13 +129,25 @@ export function LabelForm({ start, identity, onClose }: LabelFormProps) {
           />
         </div>
         <Reading label={label} />
-        <div className="mt-4 flex gap-3">
-          <button type="submit" className="act act-first">
+        <div className="mt-4 flex flex-wrap gap-3">
+          <button type="submit" className="act act-first" disabled={busy}>
             Keep this ingredient
           </button>
           <button type="button" className="act" onClick={onClose}>
             Not now
           </button>
+          {wasLeft && (
+            <button
+              type="button"
+              className="act"
+              onClick={() => {
+                set(asKept)
+                setWasLeft(false)
+              }}
+            >
+              Begin again
+            </button>
+          )}
         </div>
         {trouble !== '' && (
           <p role="alert" className="mt-4 text-stop">

@@ -39,10 +39,10 @@ unit: setup-test
 fuzz: setup-test
 	VADOUVAN_EXAMPLES=fuzz $(BIN)/python -m tests.everything --without-browser --drawn
 
-## The browser's tests with answers late by chance (up to 0.7 s each way), and with a page at a fifth of its pace
+## The browser's tests with answers late by chance (up to 0.7 s each way), and with a page at a third of its pace
 late: setup-test web/dist/index.html
 	VADOUVAN_LATE_MS=700 $(BIN)/python -m tests.everything .browser.
-	VADOUVAN_SLOW_PAGE=5 $(BIN)/python -m tests.everything .browser.
+	VADOUVAN_SLOW_PAGE=3 $(BIN)/python -m tests.everything --by-one .browser.
 
 ## Attacks on the kitchen's promises (docs/reliability.md), half an hour and more; a little of it is in `make test`
 torture: setup-test

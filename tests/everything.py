@@ -1,6 +1,7 @@
 """Run every test, class by class on all cores, and print ``N passed, N failed, N skipped`` on the last line.
 
-A failure is told the moment it happens, with its name; the processor time that all of it took stands at the end.
+A failure is told the moment it happens, with its name; the processor time that all of it took stands at the end. Words
+choose the tests with one of them in their name; ``--by-one`` runs one class at a time.
 """
 
 from __future__ import annotations
@@ -136,7 +137,8 @@ def main() -> int:
     # imported to find them, and nothing of it has begun a thread.
     gc.freeze()  # what the tests share is never garbage: nothing looks through it again in each process
     gc.set_threshold(20_000, 20, 20)
-    with ProcessPoolExecutor(max_workers=(os.cpu_count() or 1) + WAITING, mp_context=get_context("fork")) as pool:
+    workers = 1 if "--by-one" in sys.argv else (os.cpu_count() or 1) + WAITING
+    with ProcessPoolExecutor(max_workers=workers, mp_context=get_context("fork")) as pool:
         for future in as_completed([pool.submit(ran, name) for name in names]):
             one = future.result()
             done.append(one)

@@ -13,6 +13,7 @@ import tempfile
 import threading
 import unittest
 import urllib.request
+from collections.abc import Callable
 from datetime import datetime
 from functools import cache
 from pathlib import Path
@@ -203,6 +204,7 @@ OPENED = """async () => {
 
 
 QUIET_MS, MOST_LOOKS = 45, 700
+LONGEST_TOLD = 4000
 
 
 class Traffic:
@@ -237,33 +239,40 @@ class Traffic:
 
 
 class Held:
-    """Requests of a page to an address, with a method if one is told, that leave when the test says so."""
+    """Requests of a page to an address, with a method if one is told, that leave when the test says so.
 
-    def __init__(self, page: Page, address: str, method: str = "") -> None:
-        self._page, self._address, self._method = page, address, method
-        self._waiting: list[Route] = []
+    With ``answers`` they leave at once, and it is what the kitchen says to them that waits.
+    """
+
+    def __init__(self, page: Page, address: str, method: str = "", *, answers: bool = False) -> None:
+        self._page, self._address, self._method, self._answers = page, address, method, answers
+        self._waiting: list[Callable[[], None]] = []
         page.route(address, self._hold)
 
     def _hold(self, route: Route) -> None:
-        if self._method in ("", route.request.method):
-            self._waiting.append(route)
-        else:
+        if self._method not in ("", route.request.method):
             route.continue_()
+        elif self._answers:
+            answer = route.fetch()
+            self._waiting.append(lambda: route.fulfill(response=answer))
+        else:
+            self._waiting.append(route.continue_)
 
-    def let_go(self) -> None:
-        """Those that wait leave now, at least one: a press is answered before its request has left the page.
-
-        Later ones wait in their turn.
-        """
+    def wait(self) -> None:
+        """Until one is held: a press is done with before its request has left the page."""
         for _ in range(0, PATIENCE_MS, LOOK_AGAIN_MS):
             if self._waiting:
                 break
             self._page.wait_for_timeout(LOOK_AGAIN_MS)
         else:
             raise AssertionError(f"No {self._method or 'request'} to {self._address} within {PATIENCE_MS / 1000:g} s")
-        waiting, self._waiting = self._waiting, []
-        for route in waiting:
-            route.continue_()
+
+    def let_go(self) -> None:
+        """Those that are held, at least one, leave now; later ones are held in their turn."""
+        self.wait()
+        held, self._waiting = self._waiting, []
+        for leave in held:
+            leave()
 
 
 class BrowserCase(unittest.TestCase):
@@ -321,6 +330,7 @@ class BrowserCase(unittest.TestCase):
         """A page of the kitchen, in a size and a theme, on a device that holds nothing yet."""
         page = self.context.new_page()
         self.addCleanup(page.close)
+        self.addCleanup(self._tell_how_it_stands, page)
         page.set_viewport_size(PHONE if phone else LAPTOP)
         page.add_init_script(
             "if (!sessionStorage.getItem('begun')) { localStorage.clear(); sessionStorage.setItem('begun', 'yes');"
@@ -346,6 +356,12 @@ class BrowserCase(unittest.TestCase):
         )
         with urllib.request.urlopen(request) as answer:
             return json.loads(answer.read() or "null")
+
+    def _tell_how_it_stands(self, page: Page) -> None:
+        """What a page showed when its test failed: it may not fail so again on another machine."""
+        result: unittest.TestResult = self._outcome.result  # type: ignore[attr-defined]
+        if any(test is self for test, _ in [*result.errors, *result.failures]) and not page.is_closed():
+            print(f"{self.id()} at {page.url}:\n{page.locator('body').aria_snapshot()[:LONGEST_TOLD]}", flush=True)
 
     def _watch(self, request: Request) -> None:
         if not request.url.startswith((self.kitchen.address, "data:", "blob:")):

@@ -92,6 +92,7 @@ class TypedMeanwhile(BrowserCase):
         held.let_go()
         changes.let_go()
         page.unroute_all()
+        self.traffic.settle()  # what told of it goes, and the list moves up
         page.get_by_role("link", name=re.compile("Harbour tofu, late")).click()
         page.get_by_role("link", name=re.compile("^Hold")).click()
         answers.click()
@@ -186,6 +187,22 @@ class TypedMeanwhile(BrowserCase):
         self.press_elsewhere(batch, "skipped", line_id=last)
         expect(page.get_by_role("complementary", name="All ingredients")).to_contain_text("skipped")
         expect(grams).to_have_value("123")
+
+    def test_an_answer_of_before(self) -> None:
+        """What was asked before a press and is answered after it does not put back what was before it."""
+        mix = [{"id": text[-3:], "text": text} for text in ("20 g table salt", "80 g honey", "100 g olive oil")]
+        cut = {"kind": "chicken_thigh", "mass": "1 kg"}
+        made = self.ask("/api/batches", {"name": "Slip thighs", "cut": cut, "mix": mix})
+        page = self.open(f"/batch/{made['id']}/weigh")
+        held = Held(page, "**/api/weigh/*", "GET", answers=True)
+        held.wait()
+        skip, all_lines = page.get_by_role("button", name="Skip it for now"), page.get_by_role("complementary")
+        skip.click()
+        expect(all_lines.get_by_text("skipped: still to weigh")).to_have_count(1)
+        held.let_go()
+        skip.click()
+        expect(all_lines.get_by_text("skipped: still to weigh")).to_have_count(2)
+        expect(page.get_by_text("pressed on another device")).to_have_count(0)
 
     def test_at_the_heat(self) -> None:
         """A core that is typed while the one before is noted is noted in its turn, and nothing else."""

@@ -25,17 +25,19 @@ export function useWeigh(identity: string): WeighState {
   const press = useCallback(
     async (said: EventInput) => {
       if (!weigh) return false
+      const { queryKey } = weighQuery(identity)
       setBusy(true)
       try {
         const after = await api.press(identity, { after: weigh.number, ...said })
-        queries.setQueryData(weighQuery(identity).queryKey, after)
+        await queries.cancelQueries({ queryKey }) // asked before the press: its answer would put back what was before
+        queries.setQueryData(queryKey, after)
         setTrouble('')
         void askAnew(queries, 'batches')
         return true
       } catch (error) {
         const overtaken = error instanceof Refused && error.status === 409
         setTrouble(overtaken ? ELSEWHERE : toldOf(error))
-        await queries.invalidateQueries({ queryKey: weighQuery(identity).queryKey })
+        await queries.invalidateQueries({ queryKey })
         return false
       } finally {
         setBusy(false)

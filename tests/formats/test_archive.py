@@ -27,6 +27,7 @@ from tests.strategies import whole_kitchens, words
 from vadouvan.core.parsing.label import LabelInput
 from vadouvan.core.snapshot.kitchen import BatchSnapshot, KitchenSnapshot, OwnLabel, VerdictSnapshot
 from vadouvan.core.tasting.verdict import VerdictInput
+from vadouvan.core.weighing.event import CounterEvent, LoggedEvent
 from vadouvan.data.tables import shipped_kitchen
 from vadouvan.demo import DEMO_SHARED
 from vadouvan.errors import FormatError, VadouvanError
@@ -362,6 +363,13 @@ class Records(unittest.TestCase):
 
         with self.assertRaisesRegex(FormatError, "numbered from 1"):
             read_archive(repacked(demo_archive(), gap))
+
+    def test_a_long_stay_at_the_counter(self) -> None:
+        """A core noted each minute of a week, more than anybody presses: what can be kept can be archived."""
+        noted = tuple(LoggedEvent(n, NOW, CounterEvent("probe", celsius=4.0)) for n in range(1, 10_081))
+        batch = replace(demo_whole().batches[0], events=noted)
+        back, _ = read_archive(write_archive(KitchenSnapshot((batch,)), KITCHEN, now=NOW))
+        self.assertEqual(back.batches[0].events, noted)
 
     def test_a_long_note_stays_whole(self) -> None:
         """20,000 letters come back, though a verdict that long is refused when it is said."""

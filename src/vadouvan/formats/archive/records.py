@@ -79,7 +79,7 @@ class RecordFile(Part):
     stage_ids: Annotated[list[Text], Field(max_length=1000)] = []
     goes_on_from: Annotated[str, Field(max_length=64)] = ""
     changed: Annotated[list[Text], Field(max_length=100)] = []
-    presses: Annotated[list[EventPart], Field(max_length=10_000)] = []
+    presses: Annotated[list[EventPart], Field(max_length=MOST_EVENTS)] = []
     verdicts: Annotated[list[VerdictPart], Field(max_length=1000)] = []
     photograph_marks: MarksPart | None = None
 

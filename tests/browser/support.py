@@ -319,6 +319,12 @@ class BrowserCase(unittest.TestCase):
         context.on("page", slowed)
         return context
 
+    def another_context(self, **options: Any) -> BrowserContext:
+        """A context beside that of the class, gone with the test: a page that is left open goes on asking."""
+        context = self.new_context(**options)
+        self.addCleanup(context.close)
+        return context
+
     def setUp(self) -> None:
         """Watch what a page asks for and complains about."""
         self.foreign: list[str] = []

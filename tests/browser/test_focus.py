@@ -126,8 +126,7 @@ class Kept(BrowserCase):
 
     def test_under_a_finger_no_letters_come_up(self) -> None:
         """The next ingredient has it, and not its field."""
-        context = self.new_context(viewport=PHONE, has_touch=True)
-        self.addCleanup(context.close)
+        context = self.another_context(viewport=PHONE, has_touch=True)
         page = context.new_page()
         page.goto(self.kitchen.address + self.path("Saturday legs", "weigh"))
         first = page.get_by_label(re.compile("^Grams of")).get_attribute("aria-label") or ""

@@ -18,10 +18,14 @@ class LowScreens(BrowserCase):
 
     filled = staticmethod(saturday_kitchen)
 
+    def on(self, size: ViewportSize) -> Page:
+        """A page on a screen of that size, gone with the test."""
+        return self.another_context(viewport=size).new_page()
+
     def opened(self, stage: str, size: ViewportSize) -> Page:
         """A stage of the dish for Saturday on a screen of that size."""
         batch = next(one for one in self.ask("/api/batches") if one["draft"]["name"] == "Saturday legs")
-        page = self.new_context(viewport=size).new_page()
+        page = self.on(size)
         page.goto(f"{self.kitchen.address}/batch/{batch['id']}/{stage}")
         expect(page.locator("[data-opening]")).to_have_count(0)
         return page
@@ -86,7 +90,7 @@ class LowScreens(BrowserCase):
 
     def test_a_dialog_is_left_by_what_lies_beside_it(self) -> None:
         """Not by its own bar to scroll by."""
-        page = self.new_context(viewport=SMALLEST).new_page()
+        page = self.on(SMALLEST)
         page.goto(f"{self.kitchen.address}/pantry")
         page.get_by_role("button", name="label").first.click()
         dialog = page.get_by_role("dialog")

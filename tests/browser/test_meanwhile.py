@@ -115,6 +115,21 @@ class TypedMeanwhile(BrowserCase):
         answers.click()
         expect(meal).to_have_value(re.compile(f"^{self.at + timedelta(days=2):%a} .* 18:00"))
 
+    def test_pressed_twice(self) -> None:
+        """A batch that is on its way is made once."""
+        before = len(self.ask("/api/batches"))
+        page = self.open("/")
+        held = Held(page, "**/api/batches", "POST")
+        start = page.get_by_role("button", name="Start a batch")
+        start.click()
+        start.click()
+        page.keyboard.press("n")
+        held.let_go()
+        expect(page.get_by_role("textbox", name="How heavy?")).to_be_visible()
+        page.unroute_all()
+        self.traffic.settle()
+        self.assertEqual(len(self.ask("/api/batches")), before + 1)
+
     def test_on_a_label(self) -> None:
         """Left by a press beside it, it stands there again; what is typed while it is kept is kept next."""
         page = self.open("/pantry")

@@ -105,8 +105,7 @@ class Saturday(BrowserCase):
 
     def test_marks_are_moved_by_touch(self) -> None:
         """A finger on the meal of the Sunday crown, drawn to the right: the meal is later."""
-        context = self.new_context(has_touch=True)
-        self.addCleanup(context.close)
+        context = self.another_context(has_touch=True)
         page = context.new_page()
         page.goto(self.kitchen.address)
         meal = page.get_by_role("slider", name="Meal of Crown for Sunday")
@@ -265,8 +264,7 @@ class Reminders(BrowserCase):
 
     def test_a_step_that_begins_now_is_told_once(self) -> None:
         """A batch whose contact is due: one reminder with its words, and no second one."""
-        context = self.new_context(permissions=["notifications"])
-        self.addCleanup(context.close)
+        context = self.another_context(permissions=["notifications"])
         page = context.new_page()
         page.add_init_script(
             """localStorage.setItem('vadouvan.reminders', 'yes'); window.told = []

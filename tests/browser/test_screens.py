@@ -127,8 +127,7 @@ class ForcedColours(Looked):
 
     def test_what_is_chosen_looks_another(self) -> None:
         """A tab, a stage, an answer: each chosen one has another ground than those beside it."""
-        context = self.new_context(forced_colors="active")
-        self.addCleanup(context.close)
+        context = self.another_context(forced_colors="active")
         page = context.new_page()
         ground = "e => getComputedStyle(e).backgroundColor"
         identity = self.ask("/api/batches")[0]["id"]

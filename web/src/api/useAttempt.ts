@@ -1,10 +1,13 @@
 /** One deed that the kitchen may refuse: whether it goes on, and what was wrong, in words. */
 import { useMutation } from '@tanstack/react-query'
+import { useRef } from 'react'
 import { faultIn, toldOf } from './answered'
 
 export interface Attempt {
   /** Do it; answers whether it worked. What was wrong with the one before is forgotten. */
   attempt: (work: () => Promise<unknown>) => Promise<boolean>
+  /** The same for what makes something: pressed again while it is on its way, it is made once. */
+  once: Attempt['attempt']
   /** Empty while nothing is wrong. */
   trouble: string
   /** What of that is told beside a field of its own. */
@@ -19,12 +22,18 @@ export function useAttempt(): Attempt {
     // The kitchen is on this machine: it answers though the network is away.
     networkMode: 'always',
   })
+  const onItsWay = useRef<Promise<boolean>>(undefined)
+  const attempt: Attempt['attempt'] = (work) =>
+    mutateAsync(work).then(
+      () => true,
+      () => false,
+    )
   return {
-    attempt: (work) =>
-      mutateAsync(work).then(
-        () => true,
-        () => false,
-      ),
+    attempt,
+    once: (work) =>
+      (onItsWay.current ??= attempt(work).finally(() => {
+        onItsWay.current = undefined
+      })),
     trouble: error === null ? '' : toldOf(error),
     faultAt: (field) => faultIn(error, field),
     busy: isPending,

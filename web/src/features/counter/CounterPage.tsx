@@ -18,17 +18,17 @@ import { unbroken } from '../../lib/unbroken'
 
 /** Making batches from nothing, from a pasted list or from a file, and opening what was made. */
 export function useStart() {
-  const { attempt, trouble } = useAttempt()
+  const { once, trouble } = useAttempt()
   const queries = useQueryClient()
-  const open = (making: Promise<Batch>, stage: string) =>
-    attempt(async () => {
-      const batch = await making
+  const open = (make: () => Promise<Batch>, stage: string) =>
+    once(async () => {
+      const batch = await make()
       await askAnew(queries, 'batches')
       navigate(`/batch/${batch.id}/${stage}`)
     })
   /** A text becomes a batch; what could not be taken over is told on its page. */
   const bring = (text: string, stage: string) =>
-    attempt(async () => {
+    once(async () => {
       const brought = await api.fromFile(text)
       await askAnew(queries, 'batches')
       navigate(`/batch/${brought.batch.id}/${stage}`, {
@@ -37,12 +37,12 @@ export function useStart() {
     })
   return {
     trouble,
-    fromNothing: () => open(api.make(BLANK), 'cut'),
+    fromNothing: () => open(() => api.make(BLANK), 'cut'),
     fromText: (text: string) => bring(text, 'mix'),
     fromFile: async (file: File) => {
       await bring(await file.text(), 'cut')
     },
-    fromExample: (id: string) => open(api.startExample(id), 'mix'),
+    fromExample: (id: string) => open(() => api.startExample(id), 'mix'),
   }
 }
 

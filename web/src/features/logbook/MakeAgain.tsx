@@ -18,11 +18,11 @@ interface MakeAgainProps {
 export function MakeAgain({ entry, onClose }: MakeAgainProps) {
   const lists = useLists()
   const [cut, setCut] = useState({ kind: '', mass: '', thickness: '' })
-  const { attempt, trouble, faultAt, quiet } = useAttempt()
+  const { once, trouble, faultAt, quiet } = useAttempt()
   const fault = faultAt('cut.kind')
   const queries = useQueryClient()
   const make = () =>
-    attempt(async () => {
+    once(async () => {
       const batch = await api.makeAgain(entry.id, cut)
       await askAnew(queries, 'batches')
       navigate(`/batch/${batch.id}/mix`)

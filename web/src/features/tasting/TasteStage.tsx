@@ -106,10 +106,10 @@ function Said({ batch, taste }: { batch: Batch; taste: Taste }) {
 
 /** What to change, with what it costs; one press makes the next batch with all of it. */
 function NextTime({ batch, taste }: { batch: Batch; taste: Taste }) {
-  const { attempt, trouble } = useAttempt()
+  const { once, trouble } = useAttempt()
   const queries = useQueryClient()
   const make = () =>
-    attempt(async () => {
+    once(async () => {
       const next = await api.makeNext(batch.id)
       await askAnew(queries, 'batches')
       navigate(`/batch/${next.id}/mix`)

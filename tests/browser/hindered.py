@@ -1,6 +1,6 @@
 """A kitchen that answers late by chance, and a page that is slow: ``make late``.
 
-What a page does while an answer is on its way is seldom seen on a quick machine, and once in thirty runs on a busy one.
+What a page does while an answer is on its way is hardly seen on a quick machine, and now and then on a busy one.
 """
 
 from __future__ import annotations

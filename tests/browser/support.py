@@ -366,7 +366,10 @@ class BrowserCase(unittest.TestCase):
     def _tell_how_it_stands(self, page: Page) -> None:
         """What a page showed when its test failed: it may not fail so again on another machine."""
         result: unittest.TestResult = self._outcome.result  # type: ignore[attr-defined]
-        if any(test is self for test, _ in [*result.errors, *result.failures]) and not page.is_closed():
+        failed = [
+            getattr(test, "test_case", test) for test, _ in [*result.errors, *result.failures]
+        ]  # whole, or a part
+        if any(test is self for test in failed) and not page.is_closed():
             print(f"{self.id()} at {page.url}:\n{page.locator('body').aria_snapshot()[:LONGEST_TOLD]}", flush=True)
 
     def _watch(self, request: Request) -> None:

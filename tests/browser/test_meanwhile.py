@@ -218,6 +218,7 @@ class TypedMeanwhile(BrowserCase):
         skip.click()
         expect(all_lines.get_by_text("skipped: still to weigh")).to_have_count(2)
         expect(page.get_by_text("pressed on another device")).to_have_count(0)
+        page.unroute_all(behavior="wait")
 
     def test_at_the_heat(self) -> None:
         """A core that is typed while the one before is noted is noted in its turn, and nothing else."""
